@@ -1,0 +1,84 @@
+/**
+ * The script that a site gets with its navigation: opens and closes branches of bars. It depends on nothing, changes no markup but
+ * the states below, and everything can be reached without it. `scripts/navigation-script.mjs` makes core/src/render/navigationScript.ts
+ * of it.
+ */
+(() => {
+  /** How long the pointer rests on an entry before its branch opens, and how long the way back may take, in ms. */
+  const REST = 120;
+  const GRACE = 320;
+  const buttons = (root: Element): HTMLElement[] => [...root.querySelectorAll<HTMLElement>('button[aria-expanded]')];
+  const isOpen = (button: Element): boolean => button.getAttribute('aria-expanded') === 'true';
+
+  const close = (root: Element): void => {
+    for (const button of buttons(root)) if (isOpen(button)) button.setAttribute('aria-expanded', 'false');
+  };
+
+  const open = (button: HTMLElement): void => {
+    const entry = button.parentElement;
+    const branch = button.nextElementSibling;
+    if (entry === null || branch === null || isOpen(button)) return;
+    for (const other of entry.parentElement?.children ?? []) if (other !== entry) close(other);
+    button.setAttribute('aria-expanded', 'true');
+    entry.removeAttribute('data-zv-end');
+    const { left, right } = branch.getBoundingClientRect();
+    if (left < 0 || right > document.documentElement.clientWidth) entry.setAttribute('data-zv-end', '');
+  };
+
+  const start = (nav: HTMLElement): void => {
+    if (nav.hasAttribute('data-zv-on')) return;
+    nav.setAttribute('data-zv-on', '');
+    if (nav.querySelector('[aria-current]') === null) {
+      const here = [...nav.querySelectorAll('a')].filter(({ href }) => href.split('#')[0] === location.href.split('#')[0]);
+      for (const link of here) link.setAttribute('aria-current', 'page');
+    }
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const later = (act: () => void, wait: number): void => {
+      clearTimeout(timer);
+      timer = setTimeout(act, wait);
+    };
+    const topEntry = (target: EventTarget | null): Element | null => (target instanceof Element ? target.closest('.zv-bar>ul>li') : null);
+
+    nav.addEventListener('click', ({ target }) => {
+      const button = target instanceof Element ? target.closest<HTMLElement>('button[aria-expanded]') : null;
+      if (button === null) return;
+      clearTimeout(timer);
+      const entry = button.parentElement;
+      if (isOpen(button) && entry !== null) close(entry);
+      else open(button);
+    });
+    nav.addEventListener('pointerover', ({ target, pointerType }) => {
+      const entry = topEntry(target);
+      if (pointerType !== 'mouse') return;
+      const button = entry?.querySelector<HTMLElement>(':scope>button[aria-expanded]');
+      later(() => (button ? open(button) : entry && close(nav)), REST);
+    });
+    nav.addEventListener('pointerleave', ({ pointerType }) => {
+      if (pointerType === 'mouse') later(() => nav.contains(document.activeElement) || close(nav), GRACE);
+    });
+    nav.addEventListener('keydown', (event) => {
+      if (event.key !== 'Escape') return;
+      const from = document.activeElement;
+      const entry = [...nav.querySelectorAll('li')].findLast((li) => li.querySelector(':scope>button[aria-expanded=true]') && li.contains(from));
+      const button = entry?.querySelector<HTMLElement>(':scope>button') ?? null;
+      if (entry === undefined || button === null) return close(nav);
+      close(entry);
+      button.focus();
+      event.stopPropagation();
+    });
+    nav.addEventListener('focusout', ({ relatedTarget }) => {
+      if (relatedTarget instanceof Node && !nav.contains(relatedTarget)) close(nav);
+    });
+    document.addEventListener('pointerdown', ({ target }) => {
+      if (target instanceof Node && !nav.contains(target)) close(nav);
+    });
+    document.addEventListener('keydown', ({ key }) => {
+      if (key === 'Escape') close(nav);
+    });
+  };
+
+  const startAll = (): void => document.querySelectorAll<HTMLElement>('.zv-bar').forEach(start);
+  document.addEventListener('zv:added', startAll);
+  if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', startAll);
+  else startAll();
+})();

@@ -1,0 +1,52 @@
+import { fillIn, type RefusalParams } from './refusal.ts';
+
+/** What an edit did, in plain words: for the history, for screen readers and for "what changed since". */
+const templates = {
+  pageAdded: 'Added the page “{label}”',
+  pagesAdded: 'Added {count} pages under “{label}”',
+  pageChanged: 'Changed the page “{label}”',
+  pageRenamed: 'Renamed the page “{was}” to “{label}”',
+  pageMoved: 'Moved the page “{label}” under “{parent}”',
+  pageReordered: 'Reordered the page “{label}” within “{parent}”',
+  pageRetired: 'Retired the page “{label}”',
+  pageRemoved: 'Took back the page “{label}”',
+  pagesRead: 'Read the site’s pages: {added} new, {changed} changed, {gone} gone',
+  menuAdded: 'Made the menu “{label}”',
+  menuChanged: 'Changed the menu “{label}”',
+  menuRenamed: 'Renamed the menu “{was}” to “{label}”',
+  menuMoved: 'Reordered the menu “{label}”',
+  menuRemoved: 'Retired the menu “{label}”',
+  itemAdded: 'Added “{label}” to “{parent}”',
+  itemsAdded: 'Added {count} items to “{parent}”',
+  itemChanged: 'Changed “{label}”',
+  itemRenamed: 'Renamed “{was}” to “{label}”',
+  itemTitled: '“{label}” takes its page’s title',
+  itemLeads: '“{label}” leads to {target}',
+  itemMoved: 'Moved “{label}” into “{parent}”',
+  itemReordered: 'Reordered “{label}” within “{parent}”',
+  itemRemoved: 'Removed “{label}”',
+  itemsRemoved: 'Removed “{label}” and {count} below it',
+  placementAdded: 'Placed “{label}” in the {place}',
+  placementChanged: 'Changed where “{label}” stands',
+  placementMoved: 'Reordered “{label}” within the {place}',
+  placementRemoved: 'Took “{label}” out of the {place}',
+  undone: 'Took back: {sentence}',
+  redone: 'Brought back: {sentence}',
+} as const;
+
+export type SentenceCode = keyof typeof templates;
+export const sentenceCodes = Object.keys(templates) as SentenceCode[];
+
+/** A sentence as data: it is stored with the edit and worded where it is read. */
+export interface Sentence {
+  readonly code: SentenceCode;
+  readonly params: RefusalParams;
+}
+
+export function sentence(code: SentenceCode, params: RefusalParams): Sentence {
+  return { code, params };
+}
+
+export function inWords({ code, params }: Sentence): string {
+  return fillIn(templates[code], params);
+}

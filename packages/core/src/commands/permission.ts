@@ -1,0 +1,29 @@
+import { refusal } from '../base/refusal.ts';
+import { no, ok, type Result } from '../base/result.ts';
+
+/** What a person may be in a site; each may all that the one before it may. */
+export const roles = ['reader', 'editor', 'publisher', 'owner'] as const;
+export type Role = (typeof roles)[number];
+
+/** Who acts. The name is shown to others; sign-in fills it in when it exists. */
+export interface Actor {
+  readonly name: string;
+  readonly role: Role;
+}
+
+/** Everything that needs leave, and the least role that has it. */
+const needed = {
+  look: { role: 'reader', doing: 'look at it' },
+  edit: { role: 'editor', doing: 'change it' },
+  importPages: { role: 'editor', doing: 'read pages into it' },
+  publish: { role: 'publisher', doing: 'publish it' },
+  makeSite: { role: 'owner', doing: 'make sites' },
+} as const satisfies Record<string, { role: Role; doing: string }>;
+
+export type Intent = keyof typeof needed;
+
+/** The one place where leave is asked, by buttons and by the server alike. */
+export function can(actor: Actor, intent: Intent): Result<Intent> {
+  const { role, doing } = needed[intent];
+  return roles.indexOf(actor.role) >= roles.indexOf(role) ? ok(intent) : no(refusal('mayNot', { doing, role }));
+}

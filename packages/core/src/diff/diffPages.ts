@@ -1,0 +1,54 @@
+import { mintId, type Id, type RandomBits } from '../base/ids.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { childrenOf } from '../model/forest.ts';
+import type { ImportPages, PlacedPage } from '../ops/importPages.ts';
+import type { UpdatePage } from '../ops/updatePage.ts';
+import type { Page } from '../schema/page.ts';
+
+/** A page as its source tells it. `parentKey` names another page of the source; null puts it on the top level. */
+export interface IncomingPage extends Pick<Page, 'key' | 'title' | 'address' | 'kind'> {
+  readonly parentKey: string | null;
+  readonly template?: string;
+}
+
+export interface DiffChoices {
+  /** What becomes of pages that the source no longer names. */
+  readonly missing: 'keep' | 'retire';
+  readonly random: RandomBits;
+}
+
+/**
+ * The one operation that brings the pages up to what a source says: unknown keys are added behind their siblings, known ones come
+ * back to life when they were gone, missing ones are retired if so chosen. Titles and places of known pages stay: a source that only
+ * knows addresses must not undo what people wrote. Parents come before their children in `incoming`. O(pages).
+ */
+export function diffPages(document: SiteDocument, incoming: readonly IncomingPage[], { missing, random }: DiffChoices): ImportPages {
+  const known = new Map<string, Page>();
+  for (const page of document.pages.nodes.values()) known.set(page.key, page);
+  const idOf = new Map<string, Id>();
+  const lastUnder = new Map<Id, Id | null>();
+  const added: PlacedPage[] = [];
+  const changed: UpdatePage[] = [];
+  for (const { parentKey, template = null, ...fields } of incoming) {
+    const present = known.get(fields.key);
+    if (present !== undefined) {
+      idOf.set(fields.key, present.id);
+      if (present.state === 'gone') changed.push(setState(present, 'live'));
+      continue;
+    }
+    const id = mintId('page', random);
+    const parent = (parentKey === null ? undefined : (idOf.get(parentKey) ?? known.get(parentKey)?.id)) ?? document.site.id;
+    const after = lastUnder.has(parent) ? (lastUnder.get(parent) ?? null) : childrenOf(document.pages, parent).last();
+    added.push({ page: { id, parent, ...fields, state: 'live', language: null, template }, after });
+    idOf.set(fields.key, id);
+    lastUnder.set(parent, id);
+  }
+  if (missing === 'retire') {
+    for (const page of known.values()) if (page.state === 'live' && !idOf.has(page.key)) changed.push(setState(page, 'gone'));
+  }
+  return { kind: 'importPages', added, moved: [], removed: [], changed };
+}
+
+function setState({ id, state }: Page, next: Page['state']): UpdatePage {
+  return { kind: 'updatePage', id, set: { state: next }, was: { state } };
+}

@@ -1,0 +1,61 @@
+import { refusal } from '../base/refusal.ts';
+import { no, ok, type Result } from '../base/result.ts';
+import { inWords, sentence, type Sentence } from '../base/sentences.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { nameOf } from '../model/labelOf.ts';
+import type { Edit } from '../ops/edit.ts';
+import { invertEdit } from '../ops/invertEdit.ts';
+import type { Touched } from '../ops/kit/operationKind.ts';
+import { kindOf, type Operation } from '../ops/registry.ts';
+import { rebaseEdit } from '../ops/rebaseEdit.ts';
+
+/** An edit and who made it, as far as it is known: edits on their way to the server have no actor yet. */
+export type KnownEdit = Edit & { readonly actor?: string };
+
+/**
+ * What takes `edit` back in `document`, given all edits that came after it, oldest first. Refuses when something is no longer as
+ * the edit left it, and names whose change stands in the way.
+ */
+export function takeBack(
+  document: SiteDocument,
+  edit: Edit,
+  since: readonly KnownEdit[],
+): Result<{ readonly operations: readonly Operation[]; readonly sentence: Sentence }> {
+  const obstacle = firstOverwritten(document, edit);
+  if (obstacle !== null) return no(standsInTheWay(document, obstacle, since));
+  const inverse = { ...edit, operations: invertEdit(edit) };
+  const later = since.flatMap((one) => one.operations);
+  const isRedo = edit.sentence.code === 'undone';
+  const original = String(isRedo ? edit.sentence.params.sentence : inWords(edit.sentence));
+  return ok({
+    operations: rebaseEdit(inverse, later).operations,
+    sentence: sentence(isRedo ? 'redone' : 'undone', { sentence: original }),
+  });
+}
+
+/**
+ * Looks at the last operation on each thing only: an edit that adds an item and then moves it leaves it where it moved it, and
+ * that is what has to stand still.
+ */
+function firstOverwritten(document: SiteDocument, edit: Edit): Touched | null {
+  const judged = new Set<string>();
+  for (const operation of edit.operations.toReversed()) {
+    const kind = kindOf(operation);
+    const touched = kind.touches(operation).map(({ forest, id }) => `${forest} ${id} ${operation.kind}`);
+    const isJudged = touched.some((one) => judged.has(one));
+    for (const one of touched) judged.add(one);
+    const found = isJudged ? null : kind.overwritten(document, operation);
+    if (found !== null) return found;
+  }
+  return null;
+}
+
+function standsInTheWay(document: SiteDocument, { forest, id }: Touched, since: readonly KnownEdit[]): ReturnType<typeof refusal> {
+  const touchesIt = (operation: Operation): boolean => kindOf(operation).touches(operation).some((one) => one.id === id);
+  const culprit = since.findLast((edit) => edit.operations.some(touchesIt));
+  return refusal('changedSince', {
+    label: nameOf(document, forest, id),
+    who: culprit?.actor ?? 'another change',
+    sentence: culprit === undefined ? 'the change is no longer in the log' : inWords(culprit.sentence),
+  });
+}

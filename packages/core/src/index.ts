@@ -1,0 +1,60 @@
+// In the order in which one would learn them.
+export { ok, no, type Result } from './base/result.ts';
+export { refusal, type Refusal, type RefusalParams } from './base/refusal.ts';
+export { catalogue, type ErrorCode } from './base/catalogue.ts';
+export { mintId, ID_PATTERN, type Id, type IdKind, type RandomBits } from './base/ids.ts';
+export { seededRandom } from './base/seededRandom.ts';
+export { inWords, sentence, type Sentence, type SentenceCode } from './base/sentences.ts';
+export { isSafeAddress, completeAddress } from './base/address.ts';
+export { isEqual } from './base/isEqual.ts';
+export { Table } from './base/table.ts';
+export { Sequence } from './base/sequence.ts';
+
+export { closed, IdShape, KeyShape, LabelShape, LanguageShape, AddressShape, LONGEST_LABEL, LONGEST_ADDRESS } from './schema/shapes.ts';
+export { SiteShape, type Site } from './schema/site.ts';
+export { PageShape, PageStateShape, PageKindShape, type Page, type PageKind, type PageState } from './schema/page.ts';
+export { MenuShape, type Menu } from './schema/menu.ts';
+export { ItemShape, DestinationShape, type Item, type Destination, type AgreedFacts } from './schema/item.ts';
+export { PlacementShape, PlaceShape, places, placeNames, deviceClasses, type Placement, type Place, type DeviceClass } from './schema/placement.ts';
+export { FORMAT, StoredDocumentShape, type StoredDocument } from './schema/format.ts';
+
+export { preorder } from './walk/preorder.ts';
+export { ancestors } from './walk/ancestors.ts';
+export { mapTree } from './walk/mapTree.ts';
+
+export { newDocument, forestOf, forestNames, type SiteDocument, type ForestName, type NodeOf } from './model/document.ts';
+export { childrenOf, nodeAt, spotOf, withNodesLast, emptyForest, type Forest, type Rooted, type Spot } from './model/forest.ts';
+export { branchOf } from './model/branchOf.ts';
+export { isWithin } from './model/isWithin.ts';
+export { menuOf } from './model/menuOf.ts';
+export { labelOf, nameOf } from './model/labelOf.ts';
+export { findBreach } from './model/findBreach.ts';
+export { toStored, readStored } from './model/stored.ts';
+
+export { kindOf, operationKinds, type Operation } from './ops/registry.ts';
+export { EDIT_VERSION, EditShape, LoggedEditShape, OperationShape, type Edit, type LoggedEdit } from './ops/edit.ts';
+export { applyEdit } from './ops/applyEdit.ts';
+export { rebaseEdit } from './ops/rebaseEdit.ts';
+export { invertEdit } from './ops/invertEdit.ts';
+export type { Touched } from './ops/kit/operationKind.ts';
+export type { ImportPages } from './ops/importPages.ts';
+
+export { diffPages, type IncomingPage, type DiffChoices } from './diff/diffPages.ts';
+export { compareMenus, changeInWords, type MenuChange } from './diff/compareMenus.ts';
+
+export { resolveMenu, type ResolvedItem, type ResolvedMenu } from './resolve/resolveMenu.ts';
+export { placementOf } from './resolve/placementOf.ts';
+
+export { renderMenu, formOf, type RenderChoices, type MenuForm } from './render/renderMenu.ts';
+export { renderStyles } from './render/renderStyles.ts';
+export { navigationScript } from './render/navigationScript.ts';
+export { escapeHtml } from './render/escape.ts';
+
+export { can, roles, type Actor, type Role, type Intent } from './commands/permission.ts';
+export { makeEdit, type CommandContext, type EditChoices } from './commands/context.ts';
+export { checkLabel } from './commands/checkLabel.ts';
+export * from './commands/items.ts';
+export { createMenu, renameMenu, retireMenu, keyFrom, checkKey } from './commands/menus.ts';
+export { undoEdit, type ToTakeBack } from './commands/undo.ts';
+
+export { newHistory, withEdit, nextUndo, nextRedo, type History } from './history/history.ts';

@@ -1,0 +1,43 @@
+import type { Id } from '../base/ids.ts';
+import type { Item } from '../schema/item.ts';
+import type { Menu } from '../schema/menu.ts';
+import type { Page } from '../schema/page.ts';
+import type { Placement } from '../schema/placement.ts';
+import type { Site } from '../schema/site.ts';
+import { emptyForest, type Forest } from './forest.ts';
+
+/** What stands in each forest of a document. */
+export interface NodeOf {
+  readonly pages: Page;
+  readonly menus: Menu;
+  readonly items: Item;
+  readonly placements: Placement;
+}
+export type ForestName = keyof NodeOf;
+export const forestNames = ['pages', 'menus', 'items', 'placements'] as const satisfies readonly ForestName[];
+
+/**
+ * A site as it is edited: immutable, normalised, structure shared between versions. The site is the root of pages, menus and
+ * placements; a menu is the root of its items.
+ */
+export type SiteDocument = { readonly site: Site } & { readonly [F in ForestName]: Forest<NodeOf[F]> };
+
+export function newDocument(site: Site): SiteDocument {
+  return { site, pages: emptyForest(), menus: emptyForest(), items: emptyForest(), placements: emptyForest() };
+}
+
+/** The forest of that name, typed by it. */
+export function forestOf<F extends ForestName>(document: SiteDocument, name: F): Forest<NodeOf[F]> {
+  return document[name] as Forest<NodeOf[F]>;
+}
+
+/** The document with one forest replaced; the very same document when the forest is the same. */
+export function withForest<F extends ForestName>(document: SiteDocument, name: F, forest: Forest<NodeOf[F]>): SiteDocument {
+  return forest === (document[name] as unknown) ? document : { ...document, [name]: forest };
+}
+
+/** Whether something may have `parent` as its parent in that forest. */
+export function isParent(document: SiteDocument, name: ForestName, parent: Id): boolean {
+  if (name === 'items') return document.menus.nodes.has(parent) || document.items.nodes.has(parent);
+  return parent === document.site.id || (name === 'pages' && document.pages.nodes.has(parent));
+}

@@ -1,0 +1,48 @@
+import type { Id } from '../base/ids.ts';
+import { preorder } from '../walk/preorder.ts';
+import { forestNames, isParent, type ForestName, type SiteDocument } from './document.ts';
+import { childrenOf } from './forest.ts';
+
+/**
+ * The first invariant that a document breaks, in words; null when it is sound. Every operation keeps them (a law), and stored
+ * documents are checked when they are read. O(n).
+ */
+export function findBreach(document: SiteDocument): string | null {
+  for (const name of forestNames) {
+    const breach = breachOfForest(document, name);
+    if (breach !== null) return breach;
+  }
+  return breachOfReferences(document);
+}
+
+function breachOfForest(document: SiteDocument, name: ForestName): string | null {
+  const forest = document[name];
+  for (const node of forest.nodes.values()) {
+    if (!isParent(document, name, node.parent)) return `${name}: the parent ${node.parent} of ${node.id} is not there`;
+  }
+  const reached = new Set<Id>();
+  for (const { node } of preorder(rootsOf(document, name), (id) => childrenOf(forest, id))) {
+    if (reached.has(node)) return `${name}: ${node} stands twice`;
+    reached.add(node);
+    const found = forest.nodes.get(node);
+    if (found === undefined) return `${name}: ${node} stands in an order but is not there`;
+    if (!childrenOf(forest, found.parent).has(node)) return `${name}: ${node} stands under another parent than it says`;
+  }
+  return reached.size === forest.nodes.size ? null : `${name}: ${forest.nodes.size - reached.size} nodes cannot be reached`;
+}
+
+function rootsOf(document: SiteDocument, name: ForestName): Id[] {
+  const roots = name === 'items' ? [...document.menus.nodes.keys()] : [document.site.id];
+  return roots.flatMap((root) => [...childrenOf(document[name], root)]);
+}
+
+function breachOfReferences({ items, pages, placements, menus }: SiteDocument): string | null {
+  for (const { id, destination } of items.nodes.values()) {
+    if (destination.kind === 'page' && !pages.nodes.has(destination.page)) return `items: ${id} leads to ${destination.page}, which is no page`;
+  }
+  for (const { id, menu } of placements.nodes.values()) {
+    if (!menus.nodes.has(menu)) return `placements: ${id} places ${menu}, which is no menu`;
+  }
+  const keys = [...menus.nodes.values()].map((menu) => menu.key);
+  return new Set(keys).size === keys.length ? null : 'menus: two have the same key';
+}

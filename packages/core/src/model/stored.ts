@@ -1,0 +1,47 @@
+import { preorder } from '../walk/preorder.ts';
+import { FORMAT, type StoredDocument } from '../schema/format.ts';
+import { newDocument, type SiteDocument } from './document.ts';
+import { childrenOf, emptyForest, nodeAt, withNodesLast, type Forest, type Rooted } from './forest.ts';
+import { findBreach } from './findBreach.ts';
+
+/** A document as plain data, for keeping. `readStored` gives it back. */
+export function toStored(document: SiteDocument): StoredDocument {
+  const { site, menus } = document;
+  return {
+    format: FORMAT,
+    site,
+    pages: listed(document.pages, [site.id]),
+    menus: listed(menus, [site.id]),
+    items: listed(document.items, [...childrenOf(menus, site.id)]),
+    placements: listed(document.placements, [site.id]),
+  };
+}
+
+function listed<N extends Rooted>(forest: Forest<N>, roots: readonly string[]): N[] {
+  const top = roots.flatMap((root) => [...childrenOf(forest, root)]);
+  return [...preorder(top, (id) => childrenOf(forest, id))].map(({ node }) => nodeAt(forest, node));
+}
+
+/** How a document of an older format becomes one of the next: the entry at 1 leads from format 1 to format 2, and so on. */
+const upgrades: Readonly<Record<number, (older: unknown) => unknown>> = {};
+
+/**
+ * The document that was stored, brought up to the present format. Throws on a newer format and on a document that breaks an
+ * invariant: what we stored ourselves is never bad input.
+ */
+export function readStored(stored: { readonly format: number }): SiteDocument {
+  if (stored.format > FORMAT) throw new Error(`The document has format ${stored.format}; this Zorvik reads up to ${FORMAT}. Use the newer one.`);
+  let current: unknown = stored;
+  for (let format = stored.format; format < FORMAT; format += 1) current = upgrades[format]?.(current);
+  const { site, pages, menus, items, placements } = current as StoredDocument;
+  const document: SiteDocument = {
+    ...newDocument(site),
+    pages: withNodesLast(emptyForest(), pages),
+    menus: withNodesLast(emptyForest(), menus),
+    items: withNodesLast(emptyForest(), items),
+    placements: withNodesLast(emptyForest(), placements),
+  };
+  const breach = findBreach(document);
+  if (breach !== null) throw new Error(`The stored document is not sound: ${breach}.`);
+  return document;
+}

@@ -1,0 +1,69 @@
+import Type, { type TProperties } from 'typebox';
+import type { Id } from '../../base/ids.ts';
+import { isEqual } from '../../base/isEqual.ts';
+import type { Refusal } from '../../base/refusal.ts';
+import { no, ok, type Result } from '../../base/result.ts';
+import type { Sentence } from '../../base/sentences.ts';
+import { forestOf, withForest, type ForestName, type NodeOf, type SiteDocument } from '../../model/document.ts';
+import { withNodeChanged } from '../../model/forest.ts';
+import { closed, IdShape } from '../../schema/shapes.ts';
+import { missing } from './missing.ts';
+import type { Applied, OperationKind } from './operationKind.ts';
+
+/** The fields of a node that an update may name: all but its identity and its place. */
+export type FieldsOf<F extends ForestName> = Partial<Omit<NodeOf[F], 'id' | 'parent'>>;
+
+/** Single fields of a node given new values, with their old ones. Both name the same fields. */
+export interface Update<K extends string, F extends ForestName> {
+  readonly kind: K;
+  readonly id: Id;
+  readonly set: FieldsOf<F>;
+  readonly was: FieldsOf<F>;
+}
+
+/**
+ * The kind of operation that changes fields of a node. On a field, the later one wins. `refuses` may say no to the node as it
+ * would become.
+ */
+export function defineUpdate<K extends string, F extends ForestName>(
+  kind: K,
+  name: F,
+  fields: TProperties,
+  describe: (document: SiteDocument, operation: Update<K, F>) => Sentence,
+  refuses: (document: SiteDocument, node: NodeOf[F]) => Refusal | null = () => null,
+): OperationKind<Update<K, F>, Update<K, F>> {
+  const someFields = Type.Partial(Type.Object(fields, closed));
+  return {
+    kind,
+    shape: Type.Object({ kind: Type.Literal(kind), id: IdShape, set: someFields, was: someFields }, closed),
+
+    apply(document, operation): Result<Applied<Update<K, F>>> {
+      const forest = forestOf(document, name);
+      const node = forest.nodes.get(operation.id);
+      if (node === undefined) return no(missing(name, operation.id));
+      const was = valuesOf<F>(node, operation.set);
+      if (isEqual(was, operation.set)) return ok({ document, operation: { ...operation, was } });
+      const changed = { ...node, ...operation.set };
+      const reason = refuses(document, changed);
+      if (reason !== null) return no(reason);
+      return ok({ document: withForest(document, name, withNodeChanged(forest, changed)), operation: { ...operation, was } });
+    },
+
+    invert: ({ id, set, was }) => ({ kind, id, set: was, was: set }),
+    describe,
+    touches: ({ id }) => [{ forest: name, id }],
+
+    overwritten(document, { id, set }) {
+      const node = forestOf(document, name).nodes.get(id);
+      return node !== undefined && isEqual(valuesOf<F>(node, set), set) ? null : { forest: name, id };
+    },
+
+    shift: (_, spot) => spot,
+    rebase: (operation) => operation,
+  };
+}
+
+/** The present values of the fields that `named` names. */
+function valuesOf<F extends ForestName>(node: NodeOf[F], named: FieldsOf<F>): FieldsOf<F> {
+  return Object.fromEntries(Object.keys(named).map((field) => [field, node[field as keyof NodeOf[F]]])) as FieldsOf<F>;
+}

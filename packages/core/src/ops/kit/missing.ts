@@ -1,0 +1,9 @@
+import { refusal, type Refusal } from '../../base/refusal.ts';
+import type { Id } from '../../base/ids.ts';
+import type { ForestName } from '../../model/document.ts';
+
+const words: Readonly<Record<ForestName, string>> = { pages: 'page', menus: 'menu', items: 'item', placements: 'placement' };
+
+export function missing(forest: ForestName, id: Id): Refusal {
+  return refusal('notThere', { what: words[forest], id });
+}

@@ -1,0 +1,15 @@
+import { sentence } from '../base/sentences.ts';
+import { nodeAt } from '../model/forest.ts';
+import { nameOf } from '../model/labelOf.ts';
+import { placeNames } from '../schema/placement.ts';
+import { defineMove, type Move } from './kit/defineMove.ts';
+
+/** Puts a placement elsewhere in the order of those in its place. */
+export type MovePlacement = Move<'movePlacement'>;
+
+export const movePlacement = defineMove('movePlacement', 'placements', (document, { id }) =>
+  sentence('placementMoved', {
+    label: nameOf(document, 'placements', id),
+    place: placeNames[nodeAt(document.placements, id).place],
+  }),
+);

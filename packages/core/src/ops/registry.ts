@@ -1,0 +1,65 @@
+import { addItem, type AddItem } from './addItem.ts';
+import { addMenu, type AddMenu } from './addMenu.ts';
+import { addPage, type AddPage } from './addPage.ts';
+import { addPlacement, type AddPlacement } from './addPlacement.ts';
+import { importPages, type ImportPages } from './importPages.ts';
+import type { OperationKind } from './kit/operationKind.ts';
+import { moveItem, type MoveItem } from './moveItem.ts';
+import { moveMenu, type MoveMenu } from './moveMenu.ts';
+import { movePage, type MovePage } from './movePage.ts';
+import { movePlacement, type MovePlacement } from './movePlacement.ts';
+import { removeItem, type RemoveItem } from './removeItem.ts';
+import { removeMenu, type RemoveMenu } from './removeMenu.ts';
+import { removePage, type RemovePage } from './removePage.ts';
+import { removePlacement, type RemovePlacement } from './removePlacement.ts';
+import { updateItem, type UpdateItem } from './updateItem.ts';
+import { updateMenu, type UpdateMenu } from './updateMenu.ts';
+import { updatePage, type UpdatePage } from './updatePage.ts';
+import { updatePlacement, type UpdatePlacement } from './updatePlacement.ts';
+
+/** Every operation there is. A kind that is missing in `operationKinds` fails the type check there. */
+export type Operation =
+  | AddPage
+  | UpdatePage
+  | MovePage
+  | RemovePage
+  | ImportPages
+  | AddMenu
+  | UpdateMenu
+  | MoveMenu
+  | RemoveMenu
+  | AddItem
+  | UpdateItem
+  | MoveItem
+  | RemoveItem
+  | AddPlacement
+  | UpdatePlacement
+  | MovePlacement
+  | RemovePlacement;
+
+type KindTable = { readonly [K in Operation['kind']]: OperationKind<Extract<Operation, { kind: K }>, Operation> };
+
+export const operationKinds: KindTable = {
+  addPage,
+  updatePage,
+  movePage,
+  removePage,
+  importPages,
+  addMenu,
+  updateMenu,
+  moveMenu,
+  removeMenu,
+  addItem,
+  updateItem,
+  moveItem,
+  removeItem,
+  addPlacement,
+  updatePlacement,
+  movePlacement,
+  removePlacement,
+};
+
+/** What is known about an operation's kind. The cast is sound because the table above pairs each kind with its own type. */
+export function kindOf<O extends Operation>(operation: O): OperationKind<O, Operation> {
+  return operationKinds[operation.kind] as unknown as OperationKind<O, Operation>;
+}

@@ -1,0 +1,28 @@
+import { refusal, type Refusal } from '../base/refusal.ts';
+import { sentence } from '../base/sentences.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { childrenOf } from '../model/forest.ts';
+import { MenuShape, type Menu } from '../schema/menu.ts';
+import { topOf, type Branch } from './kit/defineAdd.ts';
+import { defineRemove } from './kit/defineRemove.ts';
+
+/** Removes a menu that holds no items and stands nowhere any more: an edit removes those first. */
+export type RemoveMenu = Branch<'removeMenu', 'menus'>;
+
+export const removeMenu = defineRemove(
+  'removeMenu',
+  'addMenu',
+  'menus',
+  MenuShape,
+  (_, operation) => sentence('menuRemoved', { label: topOf(operation).name }),
+  stillHolds,
+);
+
+function stillHolds(document: SiteDocument, menus: readonly Menu[]): Refusal | null {
+  for (const { id, name } of menus) {
+    const placed = [...document.placements.nodes.values()].filter((placement) => placement.menu === id);
+    const count = childrenOf(document.items, id).size + placed.length;
+    if (count > 0) return refusal('notEmpty', { label: name, count });
+  }
+  return null;
+}

@@ -1,0 +1,19 @@
+import { sentence } from '../base/sentences.ts';
+import { nameOf } from '../model/labelOf.ts';
+import { menuFields } from '../schema/menu.ts';
+import { keyTaken } from './addMenu.ts';
+import { defineUpdate, type Update } from './kit/defineUpdate.ts';
+
+/** Changes fields of a menu: its name, key, language, description. */
+export type UpdateMenu = Update<'updateMenu', 'menus'>;
+
+export const updateMenu = defineUpdate(
+  'updateMenu',
+  'menus',
+  menuFields,
+  (document, { id, set }) => {
+    const was = nameOf(document, 'menus', id);
+    return set.name === undefined ? sentence('menuChanged', { label: was }) : sentence('menuRenamed', { was, label: set.name });
+  },
+  keyTaken,
+);

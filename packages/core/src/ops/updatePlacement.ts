@@ -1,0 +1,16 @@
+import { sentence } from '../base/sentences.ts';
+import { nameOf } from '../model/labelOf.ts';
+import { placementFields } from '../schema/placement.ts';
+import { missingMenu } from './addPlacement.ts';
+import { defineUpdate, type Update } from './kit/defineUpdate.ts';
+
+/** Changes where a menu stands: its place, templates, device classes. */
+export type UpdatePlacement = Update<'updatePlacement', 'placements'>;
+
+export const updatePlacement = defineUpdate(
+  'updatePlacement',
+  'placements',
+  placementFields,
+  (document, { id }) => sentence('placementChanged', { label: nameOf(document, 'placements', id) }),
+  missingMenu,
+);

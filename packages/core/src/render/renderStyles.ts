@@ -1,0 +1,42 @@
+import type { Site } from '../schema/site.ts';
+
+/**
+ * The style sheet for a site's menus. Every value that a site may want to change is a custom property on `.zv`; directions are
+ * logical, so that right-to-left needs nothing of its own. Without the script, branches open under the pointer and on focus.
+ */
+export function renderStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string {
+  return `/* Navigation. Set the properties below on .zv, or on anything around it, to change its looks. */
+.zv{--_ink:var(--zv-ink,#1d2a22);--_paper:var(--zv-paper,#fff);--_edge:var(--zv-edge,#cfd6cd);--_accent:var(--zv-accent,#1f5a3a);--_tint:var(--zv-tint,#edf3ea);--_gap:var(--zv-gap,.25rem);--_pad:var(--zv-pad,.75rem);--_radius:var(--zv-radius,.375rem);font:var(--zv-font,500 1rem/1.5 system-ui,sans-serif);color:var(--_ink)}
+.zv ul{list-style:none;margin:0;padding:0}
+.zv li{position:relative}
+.zv :is(a,span,button){box-sizing:border-box;display:flex;align-items:center;min-height:2.75rem;padding:.375rem var(--_pad);margin:0;border:0;border-radius:var(--_radius);background:none;color:inherit;font:inherit;text-align:start;text-decoration:none;overflow-wrap:anywhere}
+.zv :is(a,button){cursor:pointer}
+.zv :is(a,button):hover{background:var(--_tint)}
+.zv :is(a,button):focus-visible{outline:2px solid var(--_accent);outline-offset:-2px}
+.zv [aria-current]{color:var(--_accent);box-shadow:inset 0 -3px currentColor}
+/* A list: unfolded, each level set in. */
+.zv-list ul ul{padding-inline-start:1rem}
+.zv-list a:hover{text-decoration:underline}
+.zv-list :is(a,span){min-height:2rem;padding-block:.125rem;display:inline-flex;font-weight:400}
+.zv-list span,.zv-list>ul>li>a{font-weight:600}
+/* A bar: the first level in a row, the second drops from it, deeper ones open inside. */
+.zv-bar>ul{display:flex;flex-wrap:wrap;gap:var(--_gap)}
+.zv-bar li{display:flex;flex-wrap:wrap}
+.zv-bar li>a{flex:1 1 auto}
+.zv-bar button::after{content:"";inline-size:.4rem;block-size:.4rem;margin-inline-start:.5rem;margin-block-end:.2rem;border:solid;border-width:0 .11rem .11rem 0;rotate:45deg;flex:none}
+.zv-bar a+button{padding-inline:.4rem .7rem;margin-inline-start:-.6rem;min-inline-size:1.75rem;justify-content:center}
+.zv-bar a+button::after{margin-inline-start:0}
+.zv-bar button[aria-expanded=true]::after{rotate:225deg;margin-block-end:-.2rem}
+.zv-bar ul ul{flex-basis:100%;display:none;font-weight:400}
+.zv-bar>ul>li>ul{position:absolute;z-index:10;inset-block-start:100%;inset-inline-start:0;box-sizing:border-box;min-inline-size:100%;inline-size:max-content;max-inline-size:min(22rem,calc(100vw - 1rem));max-block-size:calc(100vh - 6rem);overflow:auto;padding:.375rem;background:var(--_paper);border:1px solid var(--_edge);border-radius:var(--_radius);box-shadow:0 .75rem 1.75rem -.75rem #0006}
+.zv-bar>ul>li[data-zv-end]>ul{inset-inline:auto 0}
+.zv-bar ul ul ul{padding-inline-start:1rem}
+/* With the script a branch shows when its button says so; without it, under the pointer or the focus. */
+.zv-bar button[aria-expanded=true]+ul{display:block}
+.zv-bar:not([data-zv-on])>ul>li:is(:hover,:focus-within)>ul,.zv-bar:not([data-zv-on]) ul ul ul{display:block}
+@media (max-width:${breakpoints.medium - 0.02}px){.zv-bar>ul>li>ul{max-block-size:70vh}}
+@media (prefers-reduced-motion:no-preference){.zv-bar button::after{transition:rotate .15s}}
+@media (forced-colors:active){.zv [aria-current]{border-block-end:3px solid Highlight}}
+@media print{.zv-bar ul ul{display:none}}
+`;
+}

@@ -1,0 +1,24 @@
+import Type, { type Static } from 'typebox';
+import { ItemShape } from './item.ts';
+import { MenuShape } from './menu.ts';
+import { PageShape } from './page.ts';
+import { PlacementShape } from './placement.ts';
+import { SiteShape } from './site.ts';
+import { closed } from './shapes.ts';
+
+/** Version of the stored document. Raising it needs an upgrade in model/readStored.ts and a frozen sample in laws/samples/. */
+export const FORMAT = 1;
+
+/** A whole site as plain data: each list in preorder, so that a parent comes before its children and siblings in their order. */
+export const StoredDocumentShape = Type.Object(
+  {
+    format: Type.Integer({ minimum: 1 }),
+    site: SiteShape,
+    pages: Type.Array(PageShape),
+    menus: Type.Array(MenuShape),
+    items: Type.Array(ItemShape),
+    placements: Type.Array(PlacementShape),
+  },
+  closed,
+);
+export type StoredDocument = Static<typeof StoredDocumentShape>;

@@ -1,0 +1,41 @@
+import Type, { type Static } from 'typebox';
+import { AddressShape, closed, IdShape, LabelShape } from './shapes.ts';
+
+/** What an item leads to. A page is named by its id, so that it may change its address; `none` makes the item a heading. */
+export const DestinationShape = Type.Union([
+  Type.Object(
+    { kind: Type.Literal('page'), page: IdShape, anchor: Type.Union([Type.String({ maxLength: 200 }), Type.Null()]) },
+    closed,
+  ),
+  Type.Object({ kind: Type.Literal('address'), address: AddressShape }, closed),
+  Type.Object({ kind: Type.Literal('none') }, closed),
+]);
+export type Destination = Static<typeof DestinationShape>;
+
+/**
+ * What the page of an item was when the editor last set or accepted it. Without these facts nobody could tell later whether the
+ * page moved or the editor placed the item elsewhere on purpose.
+ */
+export const AgreedFactsShape = Type.Object(
+  {
+    title: LabelShape,
+    address: AddressShape,
+    parent: IdShape,
+    /** The page before it among its siblings then; null: it was the first. */
+    after: Type.Union([IdShape, Type.Null()]),
+  },
+  closed,
+);
+export type AgreedFacts = Static<typeof AgreedFactsShape>;
+
+export const itemFields = {
+  /** Null: the title of its page. */
+  label: Type.Union([LabelShape, Type.Null()]),
+  destination: DestinationShape,
+  opensNewTab: Type.Boolean(),
+  agreed: Type.Union([AgreedFactsShape, Type.Null()]),
+};
+
+/** An item; its parent is another item, or its menu on the top level. */
+export const ItemShape = Type.Object({ id: IdShape, parent: IdShape, ...itemFields }, closed);
+export type Item = Static<typeof ItemShape>;

@@ -1,0 +1,33 @@
+import Type, { type Static } from 'typebox';
+import { AddressShape, closed, IdShape, LabelShape, LanguageShape } from './shapes.ts';
+
+export const PageKindShape = Type.Union([
+  Type.Literal('page'),
+  Type.Literal('category'),
+  Type.Literal('article'),
+  Type.Literal('product'),
+  Type.Literal('event'),
+]);
+export type PageKind = Static<typeof PageKindShape>;
+
+/** live: visitors can see it; draft: not yet; gone: no longer. */
+export const PageStateShape = Type.Union([Type.Literal('live'), Type.Literal('draft'), Type.Literal('gone')]);
+export type PageState = Static<typeof PageStateShape>;
+
+export const pageFields = {
+  /** The name by which its source knows the page (a sitemap: the address); imports find it again by this. */
+  key: Type.String({ minLength: 1, maxLength: 2048 }),
+  kind: PageKindShape,
+  title: LabelShape,
+  /** Path from the site's root, with query if it has one: `/seeds/autumn`. */
+  address: AddressShape,
+  state: PageStateShape,
+  /** Null: the site's main language. */
+  language: Type.Union([LanguageShape, Type.Null()]),
+  /** Name of the template that the site shows it with; null when not known. */
+  template: Type.Union([Type.String({ maxLength: 80 }), Type.Null()]),
+};
+
+/** A page of the site. `parent` is another page, or the site itself on the top level. */
+export const PageShape = Type.Object({ id: IdShape, parent: IdShape, ...pageFields }, closed);
+export type Page = Static<typeof PageShape>;

@@ -1,0 +1,31 @@
+import Type, { type Static } from 'typebox';
+import { closed, IdShape } from './shapes.ts';
+
+export const places = ['bar', 'secondBar', 'side', 'footer', 'drawer', 'inPage'] as const;
+export const PlaceShape = Type.Enum(places);
+export type Place = (typeof places)[number];
+
+export const deviceClasses = ['narrow', 'medium', 'wide'] as const;
+export type DeviceClass = (typeof deviceClasses)[number];
+
+export const placementFields = {
+  menu: IdShape,
+  place: PlaceShape,
+  /** Templates it stands on; null: all. */
+  templates: Type.Union([Type.Array(Type.String({ maxLength: 80 }), { maxItems: 200 }), Type.Null()]),
+  deviceClasses: Type.Array(Type.Enum(deviceClasses), { maxItems: 3 }),
+};
+
+/** A menu put in a place; its parent is the site, its order that within the place. */
+export const PlacementShape = Type.Object({ id: IdShape, parent: IdShape, ...placementFields }, closed);
+export type Placement = Static<typeof PlacementShape>;
+
+/** What a place is called in a sentence. */
+export const placeNames: Readonly<Record<Place, string>> = {
+  bar: 'header bar',
+  secondBar: 'second bar',
+  side: 'side',
+  footer: 'footer',
+  drawer: 'drawer',
+  inPage: 'page itself',
+};

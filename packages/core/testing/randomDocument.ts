@@ -1,0 +1,83 @@
+import { mintId, type Id, type RandomBits } from '../src/base/ids.ts';
+import { newDocument, type SiteDocument } from '../src/model/document.ts';
+import { agreedFacts } from '../src/model/agreedFacts.ts';
+import { withNodesLast } from '../src/model/forest.ts';
+import type { Item } from '../src/schema/item.ts';
+import type { Page } from '../src/schema/page.ts';
+import { below, pick } from './pick.ts';
+import { siteFixture } from './siteFixture.ts';
+
+export interface DocumentSize {
+  readonly pages: number;
+  readonly menus: number;
+  readonly items: number;
+  /** Children of each parent; null: at random. */
+  readonly branching?: number | null;
+}
+
+const WORDS = ['Fern', 'Moss', '<b>Bulbs</b>', 'Été & "hiver"', 'بذور', '種子', 'Tools', 'Pots', "Seed's", '🌱 Herbs', 'Old sorts', 'Café'];
+
+/** A sound document of that size; the same random bits give the same one. */
+export function randomDocument(random: RandomBits, { pages, menus, items, branching = null }: DocumentSize): SiteDocument {
+  const site = siteFixture;
+  const start = newDocument(site);
+  const withPages = { ...start, pages: withNodesLast(start.pages, randomPages(random, site.id, pages, branching)) };
+  const menuList = Array.from({ length: menus }, (_, at) => ({
+    id: mintId('menu', random),
+    parent: site.id,
+    key: `menu-${at}`,
+    name: `Menu ${at}`,
+    language: 'en',
+    description: '',
+  }));
+  const withMenus = { ...withPages, menus: withNodesLast(start.menus, menuList) };
+  const placements = menuList.map(({ id }, at) => ({
+    id: mintId('placement', random),
+    parent: site.id,
+    menu: id,
+    place: at % 2 === 0 ? ('bar' as const) : ('footer' as const),
+    templates: null,
+    deviceClasses: ['narrow' as const, 'wide' as const],
+  }));
+  const complete = { ...withMenus, placements: withNodesLast(start.placements, placements) };
+  const itemList = randomItems(random, complete, menuList.map(({ id }) => id), items, branching);
+  return { ...complete, items: withNodesLast(start.items, itemList) };
+}
+
+function randomPages(random: RandomBits, root: Id, count: number, branching: number | null): Page[] {
+  const pages: Page[] = [];
+  for (let at = 0; at < count; at += 1) {
+    const parent = parentFor(random, root, pages, at, branching);
+    const title = `${pick(random, WORDS)} ${at}`;
+    const state = (['live', 'live', 'live', 'draft', 'gone'] as const)[below(random, 5)] ?? 'live';
+    const address = `/p${at}`;
+    pages.push({ id: mintId('page', random), parent, key: address, kind: 'page', title, address, state, language: null, template: null });
+  }
+  return pages;
+}
+
+function randomItems(random: RandomBits, document: SiteDocument, menus: readonly Id[], count: number, branching: number | null): Item[] {
+  const pages = [...document.pages.nodes.keys()];
+  const items: Item[] = [];
+  for (let at = 0; at < count; at += 1) {
+    const parent = parentFor(random, pick(random, menus) ?? '', items, at, branching);
+    const page = pick(random, pages);
+    const form = below(random, 6);
+    const isPage = page !== undefined && form < 4;
+    items.push({
+      id: mintId('item', random),
+      parent,
+      label: isPage && form < 2 ? null : `${pick(random, WORDS)} ${at}`,
+      destination: isPage ? { kind: 'page', page, anchor: null } : form === 5 ? { kind: 'none' } : { kind: 'address', address: `/a/${at}` },
+      opensNewTab: below(random, 5) === 0,
+      agreed: isPage ? agreedFacts(document, page) : null,
+    });
+  }
+  return items;
+}
+
+/** With a branching, a complete tree of that degree; else one of the latest few, so that it grows deep as well as broad. */
+function parentFor(random: RandomBits, root: Id, before: readonly { readonly id: Id }[], at: number, branching: number | null): Id {
+  if (branching !== null) return before[Math.floor(at / branching) - 1]?.id ?? root;
+  return below(random, 4) === 0 ? root : (before[Math.max(0, at - 1 - below(random, 12))]?.id ?? root);
+}
