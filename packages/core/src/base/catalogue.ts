@@ -40,6 +40,8 @@ const entries = {
   badJson: { status: 400, sentence: 'The request’s body is not JSON: {reason}. Send one JSON value in UTF-8.' },
   badShape: { status: 400, sentence: 'The request does not fit: {place} {problem}. Its schema is in /api/v1/openapi.json.' },
   badBase: { status: 409, sentence: 'The edit says that it knows revision {base}, but the site is at {revision}. Load the site again.' },
+  staleView: { status: 409, sentence: 'The working copy went on to revision {revision} while you looked at {seen}. Look at what changed, then publish.' },
+  badText: { status: 400, sentence: 'The text at {place} holds {problem}, which cannot be kept. Remove it and send the rest.' },
   emptyEdit: { status: 422, sentence: 'The edit holds no operation. Send at least one.' },
   tooLarge: { status: 413, sentence: 'That is larger than the {most} that fit in one request. Send less, or raise {setting}.' },
   wrongType: { status: 415, sentence: 'A body of type “{type}” cannot be read here; {expected} is expected.' },

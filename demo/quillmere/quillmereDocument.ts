@@ -1,0 +1,91 @@
+import {
+  deviceClasses,
+  mintId,
+  newDocument,
+  nodeAt,
+  seededRandom,
+  spotOf,
+  toStored,
+  withNodesLast,
+  type Destination,
+  type Item,
+  type Page,
+  type RandomBits,
+  type Site,
+  type SiteDocument,
+  type StoredDocument,
+} from '@zorvik/core';
+import { menuOutlines } from './menus.ts';
+import { quillmerePages } from './pages.ts';
+
+/** Quillmere as a stored document: the same at every call, ids included. */
+export function quillmereDocument(): StoredDocument {
+  const random = seededRandom(1868);
+  const site: Site = {
+    id: mintId('site', random),
+    key: 'quillmere',
+    name: 'Quillmere',
+    language: 'en',
+    direction: 'ltr',
+    timeZone: 'Europe/London',
+    origin: 'https://quillmere.example',
+    breakpoints: { medium: 768, wide: 1024 },
+  };
+  const empty = newDocument(site);
+  const idOf = new Map<string, string>();
+  const pages = quillmerePages().map(({ path, parent, title, kind, template }): Page => {
+    const id = mintId('page', random);
+    idOf.set(path, id);
+    return { id, parent: parent === null ? site.id : pageAt(idOf, parent), key: path, kind, title, address: path, state: 'live', language: null, template };
+  });
+  const withPages = { ...empty, pages: withNodesLast(empty.pages, pages) };
+  const menus = menuOutlines.map(({ key, name }) => ({ id: mintId('menu', random), parent: site.id, key, name, language: 'en', description: '' }));
+  const placements = menuOutlines.map(({ place }, at) => ({
+    id: mintId('placement', random),
+    parent: site.id,
+    menu: menus[at]?.id ?? '',
+    place,
+    templates: null,
+    deviceClasses: place === 'drawer' ? (['narrow'] as const).slice() : [...deviceClasses],
+  }));
+  const items = menuOutlines.flatMap(({ outline }, at) => itemsOf(outline, menus[at]?.id ?? '', withPages, idOf, random));
+  return toStored({
+    ...withPages,
+    menus: withNodesLast(empty.menus, menus),
+    placements: withNodesLast(empty.placements, placements),
+    items: withNodesLast(empty.items, items),
+  });
+}
+
+function pageAt(idOf: ReadonlyMap<string, string>, path: string): string {
+  const id = idOf.get(path);
+  if (id === undefined) throw new Error(`Quillmere has no page at ${path}.`);
+  return id;
+}
+
+function itemsOf(outline: string, menu: string, document: SiteDocument, idOf: ReadonlyMap<string, string>, random: RandomBits): Item[] {
+  const parents: string[] = [];
+  return outline
+    .trim()
+    .split('\n')
+    .map((line) => {
+      const depth = (line.length - line.trimStart().length) / 2;
+      const [label = '', target = null] = line.trim().startsWith('/') ? ['', line.trim()] : line.trim().split(' > ');
+      const id = mintId('item', random);
+      parents[depth] = id;
+      const destination = destinationOf(target, idOf);
+      const agreed = destination.kind === 'page' ? factsOf(document, destination.page) : null;
+      const parent = depth === 0 ? menu : (parents[depth - 1] ?? menu);
+      return { id, parent, label: label.replace(/ \+$/, '') || null, destination, opensNewTab: label.endsWith(' +'), agreed };
+    });
+}
+
+function destinationOf(target: string | null, idOf: ReadonlyMap<string, string>): Destination {
+  if (target === null) return { kind: 'none' };
+  return target.startsWith('/') ? { kind: 'page', page: pageAt(idOf, target), anchor: null } : { kind: 'address', address: target };
+}
+
+function factsOf(document: SiteDocument, page: string): Item['agreed'] {
+  const { title, address } = nodeAt(document.pages, page);
+  return { title, address, ...spotOf(document.pages, page) };
+}

@@ -1,0 +1,26 @@
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { createSite } from './site.ts';
+
+/** Where Zorvik answers and where this site is to; set by the start script. */
+const zorvik = process.env.ZORVIK_ADDRESS ?? `http://127.0.0.1:${process.env.PORT || 4780}`;
+const port = Number(process.env.SITE_PORT || 4781);
+
+const server = createServer(createSite(zorvik, () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`));
+await new Promise<void>((done, fail) => {
+  server.once('error', fail);
+  server.listen(port, '127.0.0.1', done);
+}).then(
+  () => console.log(`The stand-in site at http://127.0.0.1:${(server.address() as AddressInfo).port}`),
+  (error: NodeJS.ErrnoException) => {
+    console.error(error.code === 'EADDRINUSE' ? `The port ${port} is taken by another program. Stop that one, or set SITE_PORT to a free one.` : error.message);
+    process.exitCode = 1;
+    process.kill(process.pid, 'SIGTERM');
+  },
+);
+const stop = (): void => {
+  process.off('SIGINT', stop).off('SIGTERM', stop);
+  server.close();
+  server.closeAllConnections();
+};
+process.on('SIGINT', stop).on('SIGTERM', stop);

@@ -1,0 +1,51 @@
+import type { QuillmerePage } from '../quillmere/pages.ts';
+
+export interface PageParts {
+  readonly path: string;
+  /** Null: there is no such page. */
+  readonly page: QuillmerePage | null;
+  readonly trail: readonly QuillmerePage[];
+  readonly children: readonly QuillmerePage[];
+  readonly menus: ReadonlyMap<string, string>;
+}
+
+/** The site's own template. Its menus come as HTML and are put in as they are. */
+export function pageHtml({ path, page, trail, children, menus }: PageParts): string {
+  const title = page?.title ?? 'There is no such page';
+  const text = page?.text ?? `Nothing stands at ${path}. The menus above and below lead to all that does.`;
+  const side = path.startsWith('/plants') ? `<aside>${menus.get('plants') ?? ''}</aside>` : '';
+  return `<!doctype html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<meta name="viewport" content="width=device-width, initial-scale=1">
+<title>${asText(title)}${path === '/' ? '' : ' – Quillmere'}</title>
+<link rel="icon" href="data:,">
+<link rel="stylesheet" href="/navigation.css">
+<link rel="stylesheet" href="/assets/site.css">
+<script src="/navigation.js" defer></script>
+</head>
+<body>
+<a class="skip" href="#content">To the content</a>
+<header>
+<div class="second">${menus.get('second') ?? ''}</div>
+<div class="bar"><a class="logo" href="/">Quillmere</a>${menus.get('main') ?? ''}</div>
+</header>
+<div class="page">
+${side}
+<main id="content">
+${trail.length === 0 ? '' : `<p class="trail">${trail.map((one) => `<a href="${one.path}">${asText(one.title)}</a>`).join(' / ')}</p>`}
+<h1>${asText(title)}</h1>
+<p>${asText(text)}</p>
+${children.length === 0 ? '' : `<h2>Here you find</h2>\n<ul class="children">${children.map((one) => `<li><a href="${one.path}">${asText(one.title)}</a></li>`).join('')}</ul>`}
+</main>
+</div>
+<footer>${menus.get('footer') ?? ''}</footer>
+</body>
+</html>
+`;
+}
+
+function asText(text: string): string {
+  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('"', '&quot;');
+}

@@ -1,0 +1,39 @@
+import { fileURLToPath } from 'node:url';
+import express, { type Express } from 'express';
+import { quillmerePages, type QuillmerePage } from '../quillmere/pages.ts';
+import { navigationFrom, type Navigation } from './navigation.ts';
+import { pageHtml } from './pageHtml.ts';
+
+/**
+ * A stand-in for the customer's own site: it serves a page for each of Quillmere's, and puts the navigation that Zorvik delivers
+ * into its template. It knows nothing of Zorvik but the delivery address.
+ */
+export function createSite(zorvik: string, origin: () => string): Express {
+  const pages = new Map(quillmerePages().map((page) => [page.path, page]));
+  const navigation: Navigation = navigationFrom(`${zorvik}/delivery/v1/sites/quillmere`);
+  const app = express();
+  app.disable('x-powered-by');
+  app.use('/assets', express.static(fileURLToPath(new URL('./assets', import.meta.url)), { maxAge: '1d' }));
+  app.get('/sitemap.xml', (_, response) => void response.type('application/xml').send(sitemap([...pages.values()], origin())));
+  app.get('/navigation.css', (_, response, next) => void navigation.file('navigation.css').then((text) => response.type('css').send(text), next));
+  app.get('/navigation.js', (_, response, next) => void navigation.file('navigation.js').then((text) => response.type('js').send(text), next));
+  app.get('/{*splat}', async (request, response) => {
+    const path = request.path.replace(/\/+$/, '') || '/';
+    const page = pages.get(path);
+    const menus = await navigation.menus(['main', 'second', 'plants', 'footer'], path);
+    const children = [...pages.values()].filter(({ parent }) => parent === path);
+    response.status(page === undefined ? 404 : 200).type('html').send(pageHtml({ path, page: page ?? null, trail: trailOf(page, pages), children, menus }));
+  });
+  return app;
+}
+
+function trailOf(page: QuillmerePage | undefined, pages: ReadonlyMap<string, QuillmerePage>): QuillmerePage[] {
+  const trail: QuillmerePage[] = [];
+  for (let at = page; at !== undefined; at = at.parent === null ? undefined : pages.get(at.parent)) trail.unshift(at);
+  return trail.slice(0, -1);
+}
+
+function sitemap(pages: readonly QuillmerePage[], origin: string): string {
+  const urls = pages.map(({ path }) => `  <url><loc>${origin}${path}</loc></url>`);
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">\n${urls.join('\n')}\n</urlset>\n`;
+}

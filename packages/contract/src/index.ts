@@ -1,0 +1,3 @@
+export * from './route.ts';
+export * from './routes.ts';
+export { openApi } from './openApi.ts';

@@ -1,0 +1,86 @@
+import { no, ok, preorder, refusal, type IncomingPage, type Result } from '@zorvik/core';
+import type { SitemapEntry } from './sitemap.ts';
+import { titleFromSlug } from './titleFromSlug.ts';
+
+export interface PageList {
+  /** Scheme and host that all addresses share. */
+  readonly origin: string;
+  /** Parents before their children. */
+  readonly pages: readonly IncomingPage[];
+  /** How many addresses named a page that was named before. */
+  readonly duplicates: number;
+}
+
+/** The longest title and address that the model keeps. */
+const LONGEST_TITLE = 200;
+const LONGEST_ADDRESS = 2048;
+
+/**
+ * The addresses of a sitemap as a page tree, by their path: a page stands under the nearest page whose path its own begins with. A
+ * slash at the end makes no other page; a query does, and stands under the page without it; an anchor never counts. Siblings keep
+ * the order of the sitemap. O(addresses times depth).
+ */
+export function pagesFromAddresses(entries: readonly SitemapEntry[]): Result<PageList> {
+  const pages = new Map<string, IncomingPage>();
+  let origin: string | null = null;
+  let duplicates = 0;
+  for (const { location, line } of entries) {
+    const url = URL.canParse(location) ? new URL(location) : null;
+    const problem = problemWith(location, url);
+    if (url === null || problem !== null) return no(refusal('badLocation', { line, address: location, problem: problem ?? 'not an absolute address' }));
+    origin ??= url.origin;
+    if (url.origin !== origin) return no(refusal('otherHost', { line, address: location, host: new URL(origin).host }));
+    const address = url.pathname + url.search;
+    const key = keyOf(address);
+    if (pages.has(key)) duplicates += 1;
+    else pages.set(key, { key, address, title: titleOf(url), kind: 'page', parentKey: null });
+  }
+  return ok({ origin: origin ?? '', pages: nested(pages), duplicates });
+}
+
+function problemWith(location: string, url: URL | null): string | null {
+  if (location === '') return 'it is empty';
+  if (location.length > LONGEST_ADDRESS) return `longer than ${LONGEST_ADDRESS} characters`;
+  if (url === null) return 'not an absolute address';
+  if (url.protocol !== 'http:' && url.protocol !== 'https:') return `its scheme is ${url.protocol.slice(0, -1)}, not http or https`;
+  if (url.username !== '' || url.password !== '') return 'it holds a user name or a password';
+  return (url.pathname + url.search).length > LONGEST_ADDRESS ? `longer than ${LONGEST_ADDRESS} characters when encoded` : null;
+}
+
+/** What two addresses of one page have in common. */
+function keyOf(address: string): string {
+  const [path = '', ...query] = address.split('?');
+  const plain = path.replace(/\/+$/, '') || '/';
+  return query.length === 0 ? plain : `${plain}?${query.join('?')}`;
+}
+
+function titleOf(url: URL): string {
+  const slug = url.pathname.split('/').findLast((part) => part !== '');
+  const title = slug === undefined ? 'Home' : (titleFromSlug(slug) ?? slug);
+  const query = url.search === '' ? null : titleFromSlug(url.search.slice(1).replaceAll(/[&=]/g, ' '));
+  return (query === null ? title : `${title} (${query})`).slice(0, LONGEST_TITLE);
+}
+
+function nested(pages: ReadonlyMap<string, IncomingPage>): IncomingPage[] {
+  const childrenOf = new Map<string | null, IncomingPage[]>();
+  for (const page of pages.values()) {
+    const parentKey = parentOf(page.key, pages);
+    const siblings = childrenOf.get(parentKey);
+    const placed = { ...page, parentKey };
+    if (siblings === undefined) childrenOf.set(parentKey, [placed]);
+    else siblings.push(placed);
+  }
+  return [...preorder(childrenOf.get(null) ?? [], ({ key }) => childrenOf.get(key) ?? [])].map(({ node }) => node);
+}
+
+/** The home page is the first of the top level, not the parent of all: the site itself is that. */
+function parentOf(key: string, pages: ReadonlyMap<string, IncomingPage>): string | null {
+  const query = key.indexOf('?');
+  let path = query < 0 ? key : key.slice(0, query);
+  if (query >= 0 && path !== '/' && pages.has(path)) return path;
+  for (let slash = path.lastIndexOf('/'); slash > 0; slash = path.lastIndexOf('/')) {
+    path = path.slice(0, slash);
+    if (pages.has(path)) return path;
+  }
+  return null;
+}

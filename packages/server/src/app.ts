@@ -1,0 +1,84 @@
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express, type RequestHandler } from 'express';
+import helmet from 'helmet';
+import { API, DELIVERY, openApi } from '@zorvik/contract';
+import type { Deps } from './deps.ts';
+import { editRoutes } from './routes/edits.ts';
+import { editionRoutes } from './routes/editions.ts';
+import { failures, unknownPath } from './routes/failures.ts';
+import { guard } from './routes/guard.ts';
+import { importRoutes } from './routes/imports.ts';
+import { siteRoutes } from './routes/sites.ts';
+
+/** The whole application over what it is given. It does not listen and starts nothing. */
+export function createApp(deps: Deps): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('etag', false);
+  // Delivery comes first: it is asked most and needs none of what follows.
+  app.use(DELIVERY, (request, response, next) => {
+    deps.delivery.answer(request, response).catch(next);
+  });
+  app.get('/healthz', (_, response) => void response.json({ status: 'ok', version: 1 }));
+  app.use(compression());
+  app.use(API, guard, helmet());
+  app.use(api(deps));
+  app.use(API, unknownPath);
+  if (deps.webFolder !== null) app.use(editor(deps.webFolder));
+  app.use(unknownPath);
+  app.use(failures(deps));
+  return app;
+}
+
+/** The editor's API. The contract's paths are whole ones, so the router stands at the root. */
+function api(deps: Deps): RequestHandler {
+  const router = express.Router();
+  const description = openApi();
+  router.get(`${API}/openapi.json`, (_, response) => void response.json(description));
+  importRoutes(router, deps);
+  router.use(API, express.json({ limit: deps.bodyLimit, strict: false, type: () => true }));
+  siteRoutes(router, deps);
+  editRoutes(router, deps);
+  editionRoutes(router, deps);
+  return router;
+}
+
+/** The policy of the editor's own pages: nothing from elsewhere; Vuetify writes its theme into a style element. */
+const editorPolicy = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:'],
+      objectSrc: ["'none'"],
+      baseUri: ["'none'"],
+      formAction: ["'self'"],
+      frameAncestors: ["'none'"],
+    },
+  },
+  crossOriginEmbedderPolicy: false,
+});
+
+/** The live header runs in a sandbox of its own: it may load its script and fonts, and ask for nothing. */
+const liveHeaders: RequestHandler = (request, response, next) => {
+  const self = `http://${request.headers.host ?? ''}`;
+  response.set({
+    'Content-Security-Policy': `default-src 'none'; script-src ${self}; style-src ${self} 'unsafe-inline'; font-src ${self}; img-src ${self} data:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'; sandbox allow-scripts`,
+    'X-Content-Type-Options': 'nosniff',
+    'Referrer-Policy': 'no-referrer',
+  });
+  next();
+};
+
+function editor(folder: string): RequestHandler {
+  const router = express.Router();
+  // The sandboxed live header has no origin of its own, so its fonts and scripts must be open to any.
+  const assets = express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', setHeaders: (response) => void response.set('Access-Control-Allow-Origin', '*') });
+  router.use('/assets', assets, unknownPath);
+  router.get('/live.html', guard, liveHeaders, (_, response) => response.sendFile(join(folder, 'live.html')));
+  router.use(guard, editorPolicy, express.static(folder, { index: false, cacheControl: false }));
+  router.get('/{*splat}', (_, response) => void response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html')));
+  return router;
+}

@@ -1,0 +1,43 @@
+import { isIP } from 'node:net';
+
+/** Everything that the outside decides about a server. Sizes in bytes. */
+export interface Config {
+  readonly host: string;
+  readonly port: number;
+  readonly sitePort: number;
+  readonly dataFolder: string;
+  readonly databaseUrl: string | null;
+  readonly importLimit: number;
+  readonly bodyLimit: number;
+  readonly logLevel: string;
+}
+
+const MEGABYTE = 1_048_576;
+
+/** Reads the environment; the only reader of it. Throws a sentence that names the variable, its value and what it may be. */
+export function readConfig(environment: Readonly<Record<string, string | undefined>>): Config {
+  const text = (name: string, otherwise: string): string => environment[name]?.trim() || otherwise;
+  const whole = (name: string, otherwise: number, most: number): number => {
+    const value = text(name, String(otherwise));
+    const number = Number(value);
+    if (!/^\d+$/.test(value) || number > most) throw new Error(`${name} is “${value}”; a whole number from 0 to ${most} was expected.`);
+    return number;
+  };
+  return {
+    host: loopback(text('HOST', '127.0.0.1')),
+    port: whole('PORT', 4780, 65_535),
+    sitePort: whole('SITE_PORT', 4781, 65_535),
+    dataFolder: text('ZORVIK_DATA', 'data'),
+    databaseUrl: environment.DATABASE_URL?.trim() || null,
+    importLimit: whole('ZORVIK_IMPORT_MB', 50, 500) * MEGABYTE,
+    bodyLimit: whole('ZORVIK_BODY_MB', 8, 100) * MEGABYTE,
+    logLevel: text('ZORVIK_LOG', 'warn'),
+  };
+}
+
+/** Without sign-in, anybody who reaches the port may edit: so it is reached from this machine only. */
+function loopback(host: string): string {
+  const isLoopback = host === 'localhost' || host === '::1' || (isIP(host) === 4 && host.startsWith('127.'));
+  if (isLoopback) return host;
+  throw new Error(`HOST is “${host}”, but until Zorvik has sign-in it listens on this machine only. Leave HOST out, or set it to 127.0.0.1.`);
+}

@@ -1,0 +1,91 @@
+import { cp, mkdir, readdir, readFile, rename, rm, stat } from 'node:fs/promises';
+import { join } from 'node:path';
+import { sql } from 'drizzle-orm';
+import { rowsOf, type Database } from './database.ts';
+import { lockFolder } from './folderLock.ts';
+
+export interface OpenDatabase {
+  readonly database: Database;
+  readonly close: () => Promise<void>;
+}
+
+export interface OpenChoices {
+  /** Where PGlite keeps its files. */
+  readonly folder: string;
+  /** An empty PGlite folder to copy when there is none yet: initdb takes seconds, a copy does not. Null: run initdb. */
+  readonly template: string | null;
+  /** The migrations, as drizzle-kit writes them. */
+  readonly migrations: string;
+}
+
+/** Opens PGlite in a folder of this machine, upgraded to the present schema. Throws a sentence when it cannot be. */
+export async function openPglite({ folder, template, migrations }: OpenChoices): Promise<OpenDatabase> {
+  const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([
+    import('@electric-sql/pglite'),
+    import('drizzle-orm/pglite'),
+    import('drizzle-orm/pglite/migrator'),
+  ]);
+  await mkdir(folder, { recursive: true });
+  const release = await lockFolder(folder);
+  try {
+    const files = join(folder, 'pglite');
+    if (template !== null && !(await exists(files))) await copyWhole(template, files);
+    const client = await PGlite.create(files);
+    const database = drizzle(client) as unknown as Database;
+    await refuseNewer(database, migrations);
+    await migrate(drizzle(client), { migrationsFolder: migrations });
+    const close = async (): Promise<void> => {
+      await client.close();
+      await release();
+    };
+    return { database, close };
+  } catch (error) {
+    await release();
+    throw error;
+  }
+}
+
+/** Opens a PostgreSQL server's database, upgraded to the present schema. */
+export async function openPostgres(url: string, migrations: string): Promise<OpenDatabase> {
+  const [{ default: pg }, { drizzle }, { migrate }] = await Promise.all([
+    import('pg'),
+    import('drizzle-orm/node-postgres'),
+    import('drizzle-orm/node-postgres/migrator'),
+  ]);
+  const pool = new pg.Pool({ connectionString: url, max: 10 });
+  // Without a listener, a connection that breaks while idle would end the process; the next query says what is wrong.
+  pool.on('error', () => undefined);
+  const database = drizzle(pool) as unknown as Database;
+  try {
+    await refuseNewer(database, migrations);
+    await migrate(drizzle(pool), { migrationsFolder: migrations });
+  } catch (error) {
+    await pool.end();
+    throw error;
+  }
+  return { database, close: () => pool.end() };
+}
+
+/** The folder is copied beside its place and renamed into it, so that a stop midway leaves no half of one. */
+async function copyWhole(template: string, to: string): Promise<void> {
+  const part = `${to}.part`;
+  await rm(part, { recursive: true, force: true });
+  await cp(template, part, { recursive: true });
+  await rename(part, to);
+}
+
+/** A database that a newer version has upgraded is left alone. */
+async function refuseNewer(database: Database, migrations: string): Promise<void> {
+  const [found] = await rowsOf<{ present: boolean }>(database, sql`select to_regclass('drizzle.__drizzle_migrations') is not null as present`);
+  if (found?.present !== true) return;
+  const [applied] = await rowsOf<{ count: number }>(database, sql`select count(*)::int as count from drizzle.__drizzle_migrations`);
+  const journal = JSON.parse(await readFile(join(migrations, 'meta', '_journal.json'), 'utf8')) as { entries: unknown[] };
+  const known = journal.entries.length;
+  if ((applied?.count ?? 0) > known) {
+    throw new Error(`The data was written by a newer Zorvik (schema ${applied?.count}; this one knows ${known}). Start the newer version, or use other data.`);
+  }
+}
+
+async function exists(path: string): Promise<boolean> {
+  return (await stat(path).catch(() => null)) !== null && (await readdir(path)).length > 0;
+}

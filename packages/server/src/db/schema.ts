@@ -1,0 +1,119 @@
+import { sql } from 'drizzle-orm';
+import { bigint, customType, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
+import type { Sentence } from '@zorvik/core';
+
+const bytes = customType<{ data: Uint8Array; driverData: Uint8Array }>({ dataType: () => 'bytea' });
+
+/** Compared byte by byte wherever it runs: a server's locale must not decide the order of siblings. */
+const bytewise = customType<{ data: string; driverData: string }>({ dataType: () => 'text COLLATE "C"' });
+
+/** One row a site. Its revision counts the edits in its log; whoever saves holds this row `FOR UPDATE`. */
+export const sites = pgTable(
+  'sites',
+  {
+    id: text('id').primaryKey(),
+    key: text('key').notNull(),
+    format: integer('format').notNull(),
+    facts: jsonb('facts').$type<Record<string, unknown>>().notNull(),
+    revision: bigint('revision', { mode: 'number' }).notNull(),
+    edition: integer('edition'),
+    createdAt: timestamp('created_at', { withTimezone: true, mode: 'string' }).notNull().default(sql`now()`),
+  },
+  (table) => [uniqueIndex('sites_key').on(table.key)],
+);
+
+/**
+ * The nodes of one forest. `rank` orders siblings: a string between its neighbours' (bytewise), so that a move writes one row. The
+ * other fields are the model's own, under its format version; nothing is asked of the database about them.
+ */
+function nodeTable<N extends string>(name: N) {
+  return pgTable(
+    name,
+    {
+      siteId: text('site_id')
+        .notNull()
+        .references(() => sites.id, { onDelete: 'cascade' }),
+      id: text('id').notNull(),
+      parent: text('parent').notNull(),
+      rank: bytewise('rank').notNull(),
+      fields: jsonb('fields').$type<Record<string, unknown>>().notNull(),
+    },
+    (table) => [primaryKey({ columns: [table.siteId, table.id] })],
+  );
+}
+
+export const pages = nodeTable('pages');
+export const menus = nodeTable('menus');
+export const items = nodeTable('items');
+export const placements = nodeTable('placements');
+
+/** The log. Every change to the rows above stands here; replaying it gives the rows (a test compares them). */
+export const edits = pgTable(
+  'edits',
+  {
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    revision: bigint('revision', { mode: 'number' }).notNull(),
+    id: text('id').notNull(),
+    version: integer('version').notNull(),
+    base: bigint('base', { mode: 'number' }).notNull(),
+    session: text('session').notNull(),
+    group: text('group_name'),
+    undoes: text('undoes'),
+    sentence: jsonb('sentence').$type<Sentence>().notNull(),
+    /** Null when the body is large: then it stands compressed in edit_bodies. */
+    operations: jsonb('operations').$type<unknown[]>(),
+    at: timestamp('at', { withTimezone: true, mode: 'string' }).notNull(),
+    actor: text('actor').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.siteId, table.revision] }), uniqueIndex('edits_id').on(table.siteId, table.id)],
+);
+
+/** Operations of large edits: JSON, gzip. */
+export const editBodies = pgTable(
+  'edit_bodies',
+  { siteId: text('site_id').notNull(), revision: bigint('revision', { mode: 'number' }).notNull(), body: bytes('body').notNull() },
+  (table) => [
+    primaryKey({ columns: [table.siteId, table.revision] }),
+    foreignKey({ columns: [table.siteId, table.revision], foreignColumns: [edits.siteId, edits.revision] }).onDelete('cascade'),
+  ],
+);
+
+export const editions = pgTable(
+  'editions',
+  {
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    number: integer('number').notNull(),
+    revision: bigint('revision', { mode: 'number' }).notNull(),
+    at: timestamp('at', { withTimezone: true, mode: 'string' }).notNull(),
+    actor: text('actor').notNull(),
+    note: text('note').notNull(),
+    items: integer('items').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.siteId, table.number] })],
+);
+
+/** What is delivered, once for each content: the key is the SHA-256 of the bytes, in hex. */
+export const blobs = pgTable('blobs', { hash: text('hash').primaryKey(), body: bytes('body').notNull() });
+
+/** The files of an edition, by the path at which they are delivered below the site. */
+export const editionFiles = pgTable(
+  'edition_files',
+  {
+    siteId: text('site_id').notNull(),
+    number: integer('number').notNull(),
+    path: text('path').notNull(),
+    type: text('type').notNull(),
+    hash: text('hash')
+      .notNull()
+      .references(() => blobs.hash),
+  },
+  (table) => [
+    primaryKey({ columns: [table.siteId, table.number, table.path] }),
+    foreignKey({ columns: [table.siteId, table.number], foreignColumns: [editions.siteId, editions.number] }).onDelete('cascade'),
+    index('edition_files_hash').on(table.hash),
+  ],
+);

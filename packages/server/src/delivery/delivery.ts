@@ -1,0 +1,141 @@
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+import { refusal, type Refusal } from '@zorvik/core';
+import { DELIVERY } from '@zorvik/contract';
+import type { Database } from '../db/database.ts';
+import { currentEdition, filesOf, type KeptFile } from '../repositories/editions.ts';
+
+/** One way to send a file: its bytes and their strong tag. */
+interface Variant {
+  readonly bytes: Buffer;
+  readonly etag: string;
+  readonly headers: Readonly<Record<string, string>>;
+}
+interface ReadyFile {
+  readonly plain: Variant;
+  readonly gzip: Variant;
+  readonly brotli: Variant;
+  readonly tags: ReadonlySet<string>;
+}
+type ReadySite = ReadonlyMap<string, ReadyFile>;
+
+/** What the public reads: the current edition of each site and nothing else, from memory. */
+export interface Delivery {
+  /** Answers a request below the delivery address; any other method, origin and host may ask. */
+  readonly answer: (request: IncomingMessage, response: ServerResponse) => Promise<void>;
+  /** Lets the next request read the site's current edition anew. */
+  readonly forget: (siteKey: string) => void;
+}
+
+/** For browsers and caches between: ask again each time, which costs a 304. A published change is seen at once. */
+const CACHE = 'public, no-cache';
+
+export function delivery(database: Database): Delivery {
+  const ready = new Map<string, Promise<ReadySite | Refusal>>();
+  const siteAt = (key: string): Promise<ReadySite | Refusal> => {
+    const present = ready.get(key);
+    if (present !== undefined) return present;
+    const loading = loadSite(database, key);
+    ready.set(key, loading);
+    // What is not there may come to be, and what failed may work next time: only good answers are kept.
+    loading.then((site) => site instanceof Map || ready.delete(key)).catch(() => ready.delete(key));
+    return loading;
+  };
+
+  return {
+    forget: (siteKey) => void ready.delete(siteKey),
+    async answer(request, response) {
+      if (request.method === 'OPTIONS') return preflight(response);
+      if (request.method !== 'GET' && request.method !== 'HEAD') return refuse(response, refusal('unknownPath', { method: request.method ?? '', path: DELIVERY }), 404);
+      const [, siteKey, path] = /\/sites\/([^/?]+)\/([^?]+)/.exec(request.url ?? '') ?? [];
+      if (siteKey === undefined || path === undefined) return refuse(response, refusal('unknownPath', { method: 'GET', path: request.url ?? '' }), 404);
+      const site = await siteAt(siteKey);
+      if (!(site instanceof Map)) return refuse(response, site as Refusal, 404);
+      const file = site.get(path) as ReadyFile | undefined;
+      if (file === undefined) return refuse(response, unknownFile(site, path), 404);
+      send(request, response, file);
+    },
+  };
+}
+
+async function loadSite(database: Database, key: string): Promise<ReadySite | Refusal> {
+  const current = await currentEdition(database, key);
+  if (current === null) return refusal('unknownSite', { key });
+  if (current.number === null) return refusal('nothingPublished', { key });
+  const files = await filesOf(database, current.siteId, current.number);
+  return new Map(files.map((file) => [file.path, readyFile(file)]));
+}
+
+function readyFile({ bytes, hash, type }: KeptFile): ReadyFile {
+  const variant = (body: Buffer, encoding: string): Variant => {
+    const etag = `"${hash.slice(0, 20)}${encoding === '' ? '' : `-${encoding}`}"`;
+    const headers = {
+      'Content-Type': type,
+      'Content-Length': String(body.length),
+      ...(encoding === '' ? {} : { 'Content-Encoding': encoding }),
+      ...cacheHeaders(etag),
+    };
+    return { bytes: body, etag, headers };
+  };
+  const plain = variant(bytes, '');
+  const gzip = variant(gzipSync(bytes, { level: 9 }), 'gzip');
+  const brotli = variant(brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }), 'br');
+  return { plain, gzip, brotli, tags: new Set([plain.etag, gzip.etag, brotli.etag]) };
+}
+
+function cacheHeaders(etag: string): Record<string, string> {
+  return {
+    ETag: etag,
+    'Cache-Control': CACHE,
+    Vary: 'Accept-Encoding',
+    'Access-Control-Allow-Origin': '*',
+    'Cross-Origin-Resource-Policy': 'cross-origin',
+    'X-Content-Type-Options': 'nosniff',
+  };
+}
+
+function send(request: IncomingMessage, response: ServerResponse, file: ReadyFile): void {
+  const asked = request.headers['if-none-match'];
+  const known = asked === undefined ? undefined : tagsIn(asked).find((tag) => file.tags.has(tag));
+  const chosen = variantFor(request.headers['accept-encoding'], file);
+  if (known !== undefined) {
+    response.writeHead(304, cacheHeaders(known)).end();
+    return;
+  }
+  response.writeHead(200, chosen.headers).end(request.method === 'HEAD' ? undefined : chosen.bytes);
+}
+
+function variantFor(accepted: string | undefined, { plain, gzip, brotli }: ReadyFile): Variant {
+  if (accepted === undefined) return plain;
+  if (/\bbr\b(?!\s*;\s*q=0(?:\.0*)?(?:,|\s|$))/.test(accepted)) return brotli;
+  return /\bgzip\b(?!\s*;\s*q=0(?:\.0*)?(?:,|\s|$))/.test(accepted) ? gzip : plain;
+}
+
+/** The tags of an If-None-Match header; a weak one compares like a strong one here (RFC 9110, 13.1.2). */
+function tagsIn(header: string): string[] {
+  return header.split(',').map((tag) => tag.trim().replace(/^W\//, ''));
+}
+
+function preflight(response: ServerResponse): void {
+  response
+    .writeHead(204, {
+      'Access-Control-Allow-Origin': '*',
+      'Access-Control-Allow-Methods': 'GET, HEAD',
+      'Access-Control-Allow-Headers': 'If-None-Match',
+      'Access-Control-Max-Age': '86400',
+    })
+    .end();
+}
+
+function unknownFile(site: ReadySite, path: string): Refusal {
+  const [, menu] = /^menus\/([^/]+?)(?:\.html)?$/.exec(path) ?? [];
+  if (menu === undefined) return refusal('unknownPath', { method: 'GET', path });
+  const known = [...site.keys()].filter((one) => one.startsWith('menus/') && !one.endsWith('.html')).map((one) => one.slice('menus/'.length));
+  return refusal('unknownMenu', { key: menu, known: known.join(', ') || 'none' });
+}
+
+function refuse(response: ServerResponse, { code, message, params }: Refusal, status: number): void {
+  response
+    .writeHead(status, { 'Content-Type': 'application/json; charset=utf-8', 'Cache-Control': 'no-store', 'Access-Control-Allow-Origin': '*', 'X-Content-Type-Options': 'nosniff' })
+    .end(JSON.stringify({ error: { code, message, params } }));
+}

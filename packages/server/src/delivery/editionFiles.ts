@@ -1,0 +1,50 @@
+import {
+  childrenOf,
+  navigationScript,
+  nodeAt,
+  placementOf,
+  renderMenu,
+  renderStyles,
+  resolveMenu,
+  type ResolvedItem,
+  type ResolvedMenu,
+  type SiteDocument,
+} from '@zorvik/core';
+import type { EditionFile } from '../repositories/editions.ts';
+
+export interface EditionContent {
+  readonly files: readonly EditionFile[];
+  /** How many items visitors get, over all menus. */
+  readonly items: number;
+}
+
+/**
+ * All that a site is served of its working copy: each menu as data and as HTML, the style sheet, the script. A menu that stands in
+ * no place is rendered as a list.
+ */
+export function contentOf(document: SiteDocument): EditionContent {
+  const files: EditionFile[] = [
+    { path: 'navigation.css', type: 'text/css; charset=utf-8', body: renderStyles(document.site) },
+    { path: 'navigation.js', type: 'text/javascript; charset=utf-8', body: navigationScript },
+  ];
+  let items = 0;
+  for (const id of childrenOf(document.menus, document.site.id)) {
+    const { key } = nodeAt(document.menus, id);
+    const menu = resolveMenu(document, id);
+    const place = placementOf(document, id)?.place ?? 'inPage';
+    files.push({ path: `menus/${key}`, type: 'application/json; charset=utf-8', body: JSON.stringify(menu) });
+    files.push({ path: `menus/${key}.html`, type: 'text/html; charset=utf-8', body: renderMenu(menu, { place }) });
+    items += countOf(menu);
+  }
+  return { files, items };
+}
+
+function countOf({ items }: ResolvedMenu): number {
+  let count = 0;
+  const stack: ResolvedItem[] = [...items];
+  for (let item = stack.pop(); item !== undefined; item = stack.pop()) {
+    count += 1;
+    for (const child of item.children) stack.push(child);
+  }
+  return count;
+}

@@ -1,0 +1,19 @@
+import type { Actor, RandomBits } from '@zorvik/core';
+import type { Logger } from 'pino';
+import type { Delivery } from './delivery/delivery.ts';
+import type { EditingDeps } from './editing/saveEdit.ts';
+
+/** All that the application stands on; `main.ts` makes it for real, tests make it with what they need. */
+export interface Deps extends EditingDeps {
+  readonly delivery: Delivery;
+  readonly random: RandomBits;
+  readonly log: Logger;
+  /** Who acts, until sign-in exists: the person at this machine. */
+  readonly actor: Actor;
+  readonly importLimit: number;
+  readonly bodyLimit: number;
+  /** The built editor, or null when only the API is wanted. */
+  readonly webFolder: string | null;
+  /** Where the stand-in site answers, for the link in the editor; null when it does not run. */
+  readonly standIn: string | null;
+}

@@ -1,0 +1,36 @@
+import { checkKey, checkLabel, keyFrom, mintId, no, ok, refusal, type RandomBits, type Result, type Site } from '@zorvik/core';
+import type { NewSite } from '@zorvik/contract';
+import { insertSite, maybeSite } from '../repositories/sites.ts';
+import type { EditingDeps } from './saveEdit.ts';
+
+const RIGHT_TO_LEFT = /^(?:ar|arc|ckb|dv|fa|he|ps|sd|ug|ur|yi)\b/i;
+
+/** The facts of a new site. A key that was asked for must be free; one made of the name gets a number when it is not. */
+export async function newSiteFacts(deps: Pick<EditingDeps, 'database'>, wanted: NewSite, origin: string, random: RandomBits): Promise<Result<Site>> {
+  const name = checkLabel(wanted.name);
+  if (!name.ok) return name;
+  const key = wanted.key === undefined ? ok(await freeKey(deps, keyFrom(name.value, 'site'))) : checkKey(wanted.key);
+  if (!key.ok) return key;
+  if (wanted.key !== undefined && (await maybeSite(deps.database, wanted.key)) !== null) return no(refusal('keyTaken', { key: wanted.key, name: 'another site' }));
+  const language = wanted.language ?? 'en';
+  return ok({
+    id: mintId('site', random),
+    key: key.value,
+    name: name.value,
+    language,
+    direction: wanted.direction ?? (RIGHT_TO_LEFT.test(language) ? 'rtl' : 'ltr'),
+    timeZone: wanted.timeZone ?? 'Etc/UTC',
+    origin,
+    breakpoints: { medium: 768, wide: 1024 },
+  });
+}
+
+export async function makeSite({ database }: Pick<EditingDeps, 'database'>, site: Site): Promise<void> {
+  await insertSite(database, site);
+}
+
+async function freeKey({ database }: Pick<EditingDeps, 'database'>, plain: string): Promise<string> {
+  let key = plain;
+  for (let number = 2; (await maybeSite(database, key)) !== null; number += 1) key = `${plain}-${number}`;
+  return key;
+}

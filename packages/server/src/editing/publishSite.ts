@@ -1,0 +1,28 @@
+import { no, ok, refusal, type Result } from '@zorvik/core';
+import type { EditionSummary } from '@zorvik/contract';
+import { contentOf } from '../delivery/editionFiles.ts';
+import { insertEdition } from '../repositories/editions.ts';
+import { lockSite, setEdition } from '../repositories/sites.ts';
+import { caughtUp, type EditingDeps } from './saveEdit.ts';
+
+export interface ToPublish {
+  readonly note: string;
+  /** The revision that the person looked at. What they did not see is not published for them. */
+  readonly revision: number;
+  readonly actor: string;
+}
+
+/** Makes an edition of the working copy: the numbered, immutable state that the site is served from now on. */
+export async function publishSite({ database, cache, now }: EditingDeps, siteKey: string, { note, revision, actor }: ToPublish): Promise<Result<EditionSummary>> {
+  return database.transaction(async (tx): Promise<Result<EditionSummary>> => {
+    const head = await lockSite(tx, siteKey, null);
+    if (head === null) return no(refusal('unknownSite', { key: siteKey }));
+    if (head.revision !== revision) return no(refusal('staleView', { revision: head.revision, seen: revision }));
+    const { document } = await caughtUp(tx, await cache.at(tx, head.id, revision), revision);
+    const { files, items } = contentOf(document);
+    const edition = { number: (head.edition ?? 0) + 1, revision, at: now().toISOString(), actor, note, items };
+    await insertEdition(tx, head.id, edition, files);
+    await setEdition(tx, head.id, edition.number);
+    return ok(edition);
+  });
+}

@@ -1,0 +1,57 @@
+import {
+  branchOf,
+  childrenOf,
+  EDIT_VERSION,
+  mintId,
+  preorder,
+  nodeAt,
+  readStored,
+  sentence,
+  spotOf,
+  type Edit,
+  type Operation,
+  type RandomBits,
+  type StoredDocument,
+} from '@zorvik/core';
+import { publishSite } from './publishSite.ts';
+import { saveEdit, type EditingDeps } from './saveEdit.ts';
+
+/** Stores a whole document as a new site, through the log like everything else, and publishes it once. Throws when it is refused. */
+export async function storeDocument(deps: EditingDeps, stored: StoredDocument, random: RandomBits, actor: string): Promise<void> {
+  const document = readStored(stored);
+  const { site } = document;
+  const session = mintId('session', random);
+  const edit = (base: number, words: Edit['sentence'], operations: readonly Operation[]): Edit => ({
+    id: mintId('edit', random),
+    version: EDIT_VERSION,
+    base,
+    session,
+    group: null,
+    undoes: null,
+    sentence: words,
+    operations,
+  });
+  const pages = [...preorder(childrenOf(document.pages, site.id), (id) => childrenOf(document.pages, id))].map(({ node }) => ({
+    page: nodeAt(document.pages, node),
+    after: spotOf(document.pages, node).after,
+  }));
+  const read = sentence('pagesRead', { added: pages.length, changed: 0, gone: 0 });
+  const edits = [edit(0, read, [{ kind: 'importPages', added: pages, moved: [], removed: [], changed: [] }])];
+  for (const id of childrenOf(document.menus, site.id)) {
+    const menu = nodeAt(document.menus, id);
+    const placed = [...document.placements.nodes.values()].filter((placement) => placement.menu === id);
+    edits.push(
+      edit(edits.length, sentence('menuAdded', { label: menu.name }), [
+        { kind: 'addMenu', after: spotOf(document.menus, id).after, branch: [menu] },
+        ...placed.map((one): Operation => ({ kind: 'addPlacement', after: null, branch: [one] })),
+        ...[...childrenOf(document.items, id)].map((top): Operation => ({ kind: 'addItem', after: spotOf(document.items, top).after, branch: branchOf(document.items, top) })),
+      ]),
+    );
+  }
+  for (const [at, one] of edits.entries()) {
+    const saved = await saveEdit(deps, site.key, one, actor, at === 0 ? { newSite: site } : {});
+    if (!saved.ok) throw new Error(`The site ${site.key} could not be stored: ${saved.refusal.message}`);
+  }
+  const published = await publishSite(deps, site.key, { note: 'The first edition', revision: edits.length, actor });
+  if (!published.ok) throw new Error(`The site ${site.key} could not be published: ${published.refusal.message}`);
+}

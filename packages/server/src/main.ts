@@ -1,0 +1,32 @@
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { readConfig } from './config.ts';
+import { startServer } from './startServer.ts';
+
+/** The built parts stand beside this file's own folder. */
+function part(path: string): string | null {
+  const found = fileURLToPath(new URL(`../${path}`, import.meta.url));
+  return existsSync(found) ? found : null;
+}
+
+try {
+  const config = readConfig(process.env);
+  const server = await startServer(config, {
+    migrations: part('migrations') ?? fileURLToPath(new URL('./db/migrations', import.meta.url)),
+    template: part('pglite-template'),
+    webFolder: part('web'),
+    firstSite: part('demo/quillmere.json'),
+  });
+  console.log(`Zorvik ready at ${server.address}`);
+  const stop = (): void => {
+    process.off('SIGINT', stop).off('SIGTERM', stop);
+    server.close().catch((error: unknown) => {
+      console.error(error);
+      process.exitCode = 1;
+    });
+  };
+  process.on('SIGINT', stop).on('SIGTERM', stop);
+} catch (error) {
+  console.error(error instanceof Error ? error.message : error);
+  process.exitCode = 1;
+}

@@ -1,0 +1,62 @@
+import { asc, eq, sql } from 'drizzle-orm';
+import { forestNames, Table, type ForestName, type Site, type StoredDocument } from '@zorvik/core';
+import { rowsOf, type Database } from '../db/database.ts';
+import { items, menus, pages, placements, sites } from '../db/schema.ts';
+
+const tables = { pages, menus, items, placements } as const satisfies Record<ForestName, unknown>;
+
+/** A node as it is kept: `rank` orders it among its siblings. */
+export interface NodeRow {
+  readonly id: string;
+  readonly parent: string;
+  readonly rank: string;
+  readonly fields: Record<string, unknown>;
+}
+
+export interface StoredSite {
+  readonly stored: StoredDocument;
+  readonly ranks: Table<string>;
+}
+
+/** A site's whole document from its rows. O(rows). */
+export async function loadDocument(database: Database, siteId: string): Promise<StoredSite> {
+  const [site] = await database.select().from(sites).where(eq(sites.id, siteId));
+  if (site === undefined) throw new Error(`The site ${siteId} has no row.`);
+  const lists: Partial<Record<ForestName, unknown[]>> = {};
+  const ranks: (readonly [string, string])[] = [];
+  for (const name of forestNames) {
+    const { id, parent, rank, fields } = tables[name];
+    const rows = await database.select({ id, parent, rank, fields }).from(tables[name]).where(eq(tables[name].siteId, siteId)).orderBy(asc(rank), asc(id));
+    lists[name] = rows.map((row) => ({ id: row.id, parent: row.parent, ...row.fields }));
+    for (const row of rows) ranks.push([row.id, row.rank]);
+  }
+  const facts = { id: site.id, key: site.key, ...site.facts } as Site;
+  return { stored: { format: site.format, site: facts, ...lists } as StoredDocument, ranks: Table.from(ranks) };
+}
+
+/** How many of how many rows are written. */
+export type Progress = (done: number, of: number) => void;
+
+/** PGlite runs a statement in one go: pieces of this many rows take it about 20 ms, so that others get their turn between. */
+const PIECE = 1000;
+
+/** Writes rows, new ones and changed ones alike; `onWritten` is told after each piece how many are done. */
+export async function writeNodes(tx: Database, siteId: string, forest: ForestName, rows: readonly NodeRow[], onWritten?: Progress): Promise<void> {
+  const table = tables[forest];
+  for (let at = 0; at < rows.length; at += PIECE) {
+    const piece = JSON.stringify(rows.slice(at, at + PIECE));
+    await rowsOf(
+      tx,
+      sql`insert into ${table} (site_id, id, parent, rank, fields)
+          select ${siteId}, r.id, r.parent, r.rank, r.fields from json_to_recordset(${piece}::json) as r(id text, parent text, rank text, fields jsonb)
+          on conflict (site_id, id) do update set parent = excluded.parent, rank = excluded.rank, fields = excluded.fields`,
+    );
+    onWritten?.(Math.min(at + PIECE, rows.length), rows.length);
+    if (at + PIECE < rows.length) await new Promise(setImmediate);
+  }
+}
+
+export async function deleteNodes(tx: Database, siteId: string, forest: ForestName, ids: readonly string[]): Promise<void> {
+  if (ids.length === 0) return;
+  await rowsOf(tx, sql`delete from ${tables[forest]} where site_id = ${siteId} and id in (select json_array_elements_text(${JSON.stringify(ids)}::json))`);
+}

@@ -1,0 +1,58 @@
+import type { IRouter, Request, Response } from 'express';
+import { Ajv, type ValidateFunction } from 'ajv';
+import { refusal, type Refusal, type Result } from '@zorvik/core';
+import { ResolvedItemShape, type BodyOf, type QueryOf, type ReplyOf, type Route } from '@zorvik/contract';
+import { sendRefusal } from './sendRefusal.ts';
+import { findBadText } from './findBadText.ts';
+
+const ajv = new Ajv({ discriminator: true, strict: false, allErrors: false });
+ajv.addSchema(ResolvedItemShape);
+
+export interface Asked<R extends Route> {
+  readonly params: Readonly<Record<string, string>>;
+  readonly query: QueryOf<R>;
+  readonly body: BodyOf<R>;
+}
+
+/**
+ * Answers a route of the contract: checks query and body against its schemas, calls, checks the reply, sends it. A reply that does
+ * not fit is our own bug and becomes a 500 that names the place in the log.
+ */
+export function serve<R extends Route>(router: IRouter, route: R, answer: (asked: Asked<R>) => Promise<Result<ReplyOf<R>>>): void {
+  const checkQuery = route.query === undefined ? null : ajv.compile(route.query);
+  const checkBody = typeof route.body === 'object' ? ajv.compile(route.body) : null;
+  const checkReply = ajv.compile(route.reply);
+  const listen = async (request: Request, response: Response): Promise<void> => {
+    const query = numbered(request.query as Record<string, unknown>, route.query);
+    const wrong = problemIn(checkQuery, query, 'the query') ?? problemIn(checkBody, request.body, 'the body') ?? findBadText(request.body);
+    if (wrong !== null) return sendRefusal(response, wrong);
+    const result = await answer({ params: request.params as Record<string, string>, query: query as QueryOf<R>, body: request.body as BodyOf<R> });
+    if (!result.ok) return sendRefusal(response, result.refusal);
+    const bad = problemIn(checkReply, result.value, 'the reply');
+    if (bad !== null) throw new Error(bad.message);
+    response.status(route.status).set('Cache-Control', 'no-store').json(result.value);
+  };
+  if (route.method === 'GET') router.get(route.path, listen);
+  else router.post(route.path, listen);
+}
+
+/** What a value has against its schema, as a refusal that names the place. */
+export function problemIn(check: ValidateFunction | null, value: unknown, what: string): Refusal | null {
+  if (check === null || check(value)) return null;
+  const [first] = check.errors ?? [];
+  const place = first === undefined || first.instancePath === '' ? what : `${what} at ${first.instancePath}`;
+  const extra = (first?.params as { additionalProperty?: string } | undefined)?.additionalProperty;
+  return refusal('badShape', { place, problem: `${first?.message ?? 'does not fit'}${extra === undefined ? '' : ` (${extra})`}` });
+}
+
+export function compile(schema: object): ValidateFunction {
+  return ajv.compile(schema);
+}
+
+/** Queries arrive as text; what the schema calls a whole number becomes one. */
+function numbered(query: Record<string, unknown>, schema: unknown): Record<string, unknown> {
+  const properties = (schema as { properties?: Record<string, { type?: string }> } | undefined)?.properties ?? {};
+  return Object.fromEntries(
+    Object.entries(query).map(([name, value]) => [name, properties[name]?.type === 'integer' && typeof value === 'string' && /^\d+$/.test(value) ? Number(value) : value]),
+  );
+}

@@ -1,0 +1,109 @@
+import { randomFillSync } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { resolve } from 'node:path';
+import { pino } from 'pino';
+import type { RandomBits, StoredDocument } from '@zorvik/core';
+import { createApp } from './app.ts';
+import type { Config } from './config.ts';
+import { openPglite, openPostgres } from './db/openDatabase.ts';
+import { delivery } from './delivery/delivery.ts';
+import type { Deps } from './deps.ts';
+import { siteCache } from './editing/siteCache.ts';
+import { storeDocument } from './editing/storeDocument.ts';
+import { listSites } from './repositories/sites.ts';
+
+/** Where the parts are that a server is delivered with. */
+export interface Parts {
+  readonly migrations: string;
+  readonly template: string | null;
+  readonly webFolder: string | null;
+  /** A stored document that an empty database begins with; null: it begins empty. */
+  readonly firstSite: string | null;
+}
+
+export interface RunningServer {
+  readonly address: string;
+  readonly port: number;
+  /** Stops taking requests, lets those under way finish, closes the database. */
+  readonly close: () => Promise<void>;
+}
+
+/** Cryptographic bits, fetched in blocks: ids must not be guessable from one another. */
+export function cryptoRandom(): RandomBits {
+  const block = new Uint32Array(256);
+  let at = block.length;
+  return () => {
+    if (at === block.length) {
+      randomFillSync(block);
+      at = 0;
+    }
+    return block[at++] ?? 0;
+  };
+}
+
+/** Opens the database, puts the first site into an empty one, and listens. */
+export async function startServer(config: Config, parts: Parts): Promise<RunningServer> {
+  const { database, close } =
+    config.databaseUrl === null
+      ? await openPglite({ folder: resolve(config.dataFolder), template: parts.template, migrations: parts.migrations })
+      : await openPostgres(config.databaseUrl, parts.migrations);
+  try {
+    const deps: Deps = {
+      database,
+      cache: siteCache(),
+      delivery: delivery(database),
+      now: () => new Date(),
+      random: cryptoRandom(),
+      log: pino({ level: config.logLevel }),
+      actor: { name: 'You', role: 'owner' },
+      importLimit: config.importLimit,
+      bodyLimit: config.bodyLimit,
+      webFolder: parts.webFolder,
+      standIn: config.sitePort === 0 ? null : `http://127.0.0.1:${config.sitePort}`,
+    };
+    if (parts.firstSite !== null && (await listSites(database)).length === 0) {
+      const stored = JSON.parse(await readFile(parts.firstSite, 'utf8')) as StoredDocument;
+      await storeDocument(deps, stored, deps.random, 'Zorvik');
+    }
+    const server = createServer(createApp(deps));
+    await listen(server, config);
+    const { port } = server.address() as AddressInfo;
+    const host = config.host.includes(':') ? `[${config.host}]` : config.host;
+    return {
+      address: `http://${host}:${port}`,
+      port,
+      async close() {
+        await stopListening(server);
+        await close();
+      },
+    };
+  } catch (error) {
+    await close();
+    throw error;
+  }
+}
+
+function listen(server: Server, { host, port }: Config): Promise<void> {
+  return new Promise((done, fail) => {
+    server.once('error', (error: NodeJS.ErrnoException) => {
+      fail(error.code === 'EADDRINUSE' ? new Error(`The port ${port} is taken by another program. Stop that one, or set PORT to a free one.`) : error);
+    });
+    server.listen(port, host, done);
+  });
+}
+
+/** How long requests under way may take to finish, in ms. */
+const PATIENCE = 3000;
+
+function stopListening(server: Server): Promise<void> {
+  return new Promise((done) => {
+    const hurry = setTimeout(() => server.closeAllConnections(), PATIENCE);
+    server.close(() => {
+      clearTimeout(hurry);
+      done();
+    });
+    server.closeIdleConnections();
+  });
+}

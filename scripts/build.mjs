@@ -1,0 +1,58 @@
+// Builds each part into build/. Called by setup.mjs when the part is stale.
+import { cp, mkdir, rm, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { build as bundle } from 'esbuild';
+import { root } from './freshness.mjs';
+
+const at = (...path) => join(root, ...path);
+
+/** One file for Node. PGlite stays outside: it loads its own WebAssembly from beside itself. */
+async function bundleForNode(entry, outfile) {
+  await bundle({
+    entryPoints: [at(entry)],
+    outfile: at(outfile),
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    sourcemap: true,
+    external: ['@electric-sql/pglite', 'pg-native'],
+    // Packages written for CommonJS ask for `require`.
+    banner: { js: "import { createRequire as zorvikRequire } from 'node:module'; const require = zorvikRequire(import.meta.url);" },
+    logLevel: 'warning',
+  });
+}
+
+export async function buildServer() {
+  await rm(at('build/server'), { recursive: true, force: true });
+  await bundleForNode('packages/server/src/main.ts', 'build/server/main.js');
+  await rm(at('build/migrations'), { recursive: true, force: true });
+  await cp(at('packages/server/src/db/migrations'), at('build/migrations'), { recursive: true });
+}
+
+export async function buildDemo() {
+  await rm(at('build/site'), { recursive: true, force: true });
+  await bundleForNode('demo/site/main.ts', 'build/site/main.js');
+  await cp(at('demo/site/assets'), at('build/site/assets'), { recursive: true });
+  for (const face of ['fraunces', 'commissioner']) {
+    await cp(at(`node_modules/@fontsource-variable/${face}/files/${face}-latin-wght-normal.woff2`), at(`build/site/assets/${face}.woff2`));
+  }
+  await bundleForNode('demo/quillmere/quillmereDocument.ts', 'build/demo/quillmereDocument.js');
+  const { quillmereDocument } = await import(`${at('build/demo/quillmereDocument.js')}?${Date.now()}`);
+  await mkdir(at('build/demo'), { recursive: true });
+  await writeFile(at('build/demo/quillmere.json'), JSON.stringify(quillmereDocument()));
+}
+
+/** An empty PGlite folder: initdb takes seconds, a copy of its result does not. */
+export async function buildTemplate() {
+  const { PGlite } = await import('@electric-sql/pglite');
+  await rm(at('build/pglite-template'), { recursive: true, force: true });
+  await mkdir(at('build'), { recursive: true });
+  const client = await PGlite.create(at('build/pglite-template'));
+  await client.close();
+}
+
+export async function buildWeb() {
+  const { build } = await import('vite');
+  await build({ root: at('packages/web'), configFile: at('packages/web/vite.config.ts'), logLevel: 'warn' });
+}

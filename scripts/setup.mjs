@@ -1,0 +1,41 @@
+// Brings a checkout to where it can run: what is missing is installed, what is stale is built. No dependencies of its own.
+import { spawnSync } from 'node:child_process';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { root, unlessFresh } from './freshness.mjs';
+
+/** Installs the packages of the lock file. Install scripts stay off: nothing that we use needs one. */
+export async function ensureInstalled() {
+  await unlessFresh('node_modules/.zorvik-installed', ['package-lock.json'], () => run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], 'Installing packages'), 'node_modules/vite');
+}
+
+const SHARED = ['package-lock.json', 'packages/core', 'packages/contract', 'scripts/build.mjs'];
+
+/** Builds the editor, the server, the stand-in site and the database template, each when what it is made of has changed. */
+export async function ensureBuilt() {
+  const build = async (part) => (await import('./build.mjs'))[part]();
+  await unlessFresh('build/.template', ['package-lock.json', 'scripts/build.mjs'], () => told('Preparing an empty database', build('buildTemplate')), 'build/pglite-template');
+  await unlessFresh('build/.demo', [...SHARED, 'demo'], () => told('Building the stand-in site', build('buildDemo')), 'build/demo/quillmere.json');
+  await unlessFresh('build/.server', [...SHARED, 'packages/server', 'packages/formats'], () => told('Building the server', build('buildServer')), 'build/server/main.js');
+  await unlessFresh('build/.web', [...SHARED, 'packages/web'], () => told('Building the editor', build('buildWeb')), 'build/web/index.html');
+}
+
+async function told(what, work) {
+  console.log(`${what} …`);
+  await work;
+}
+
+function run(command, words, what) {
+  console.log(`${what} …`);
+  const { status, error } = spawnSync(command, words, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] });
+  if (error !== undefined || status !== 0) {
+    console.error(`${what} did not work (${command} ${words.join(' ')}). The lines above say why.`);
+    process.exit(1);
+  }
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) {
+  process.chdir(join(root));
+  await ensureInstalled();
+  await ensureBuilt();
+}
