@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { computed, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import AppBar from './components/shell/AppBar.vue';
+import KeyList from './components/shell/KeyList.vue';
+import LiveHeader from './components/live/LiveHeader.vue';
+import { useAppKeys } from './composables/useAppKeys.ts';
+import { useNotices } from './stores/notices.ts';
+import { useSelection } from './stores/selection.ts';
+import { useWorkingCopy } from './stores/workingCopy.ts';
+
+const route = useRoute();
+const copy = useWorkingCopy();
+const selection = useSelection();
+const notices = useNotices();
+const siteKey = computed(() => (typeof route.params.siteKey === 'string' ? route.params.siteKey : null));
+const hasLiveHeader = computed(() => route.name === 'arrange' || route.name === 'pages');
+const isKeyListOpen = useAppKeys();
+
+watch(siteKey, (key) => key !== null && void copy.open(key), { immediate: true });
+watch(
+  () => route.params.menuKey,
+  (key) => typeof key === 'string' && key !== '' && selection.showMenu(key),
+  { immediate: true },
+);
+watch(
+  () => [copy.document?.site.name, route.name] as const,
+  ([name]) => {
+    document.title = siteKey.value === null || name === undefined ? 'Zorvik' : `${name} – Zorvik`;
+  },
+);
+</script>
+
+<template>
+  <v-app>
+    <div class="shell" :class="{ 'has-live': hasLiveHeader && copy.document !== null && selection.menu !== null }">
+      <a class="skip" href="#workspace">To the workspace</a>
+      <AppBar :site-key="siteKey" @show-keys="isKeyListOpen = true" />
+      <LiveHeader v-if="hasLiveHeader && siteKey !== null && copy.document !== null && selection.menu !== null" />
+      <main id="workspace" tabindex="-1">
+        <div v-if="siteKey !== null && copy.loadProblem !== null" class="problem" role="alert">
+          <h1>This site cannot be shown</h1>
+          <p>{{ copy.loadProblem }}</p>
+          <router-link :to="{ name: 'sites' }">All sites</router-link>
+        </div>
+        <p v-else-if="siteKey !== null && copy.document === null" class="problem mute">Opening …</p>
+        <router-view v-else />
+      </main>
+      <KeyList v-model="isKeyListOpen" />
+      <div class="only-heard" role="status" aria-live="polite">{{ notices.heard }}</div>
+    </div>
+  </v-app>
+</template>
+
+<style scoped>
+.shell {
+  display: grid;
+  grid-template-rows: 46px minmax(0, 1fr);
+  height: 100dvh;
+  overflow: hidden;
+}
+.shell.has-live {
+  grid-template-rows: 46px auto minmax(0, 1fr);
+}
+.skip {
+  position: absolute;
+  inset-block-start: -60px;
+  inset-inline-start: 14px;
+  z-index: 30;
+  padding: 6px 12px;
+  background: var(--sheet);
+}
+.skip:focus {
+  inset-block-start: 6px;
+}
+main {
+  min-height: 0;
+  position: relative;
+  outline: none;
+}
+.problem {
+  padding: 48px 14px;
+  display: grid;
+  gap: 8px;
+  justify-items: center;
+}
+</style>

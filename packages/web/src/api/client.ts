@@ -1,0 +1,42 @@
+import { refusal, type Refusal } from '@zorvik/core';
+import type { BodyOf, ErrorEnvelope, QueryOf, ReplyOf, Route } from '@zorvik/contract';
+
+/** What came back: the reply, a refusal with its sentence, or nothing, since nobody answered. */
+export type Answer<T> = { readonly kind: 'reply'; readonly value: T } | { readonly kind: 'refused'; readonly refusal: Refusal } | { readonly kind: 'away' };
+
+export interface Asking<R extends Route> {
+  readonly params?: Readonly<Record<string, string | number>>;
+  readonly query?: QueryOf<R>;
+  readonly body?: BodyOf<R>;
+  readonly signal?: AbortSignal;
+}
+
+/** Asks the server along a route of the contract. The only fetch of JSON in the editor. */
+export async function ask<R extends Route>(route: R, { params = {}, query, body, signal }: Asking<R> = {}): Promise<Answer<ReplyOf<R>>> {
+  const init: RequestInit = { method: route.method, ...(signal === undefined ? {} : { signal }) };
+  if (body !== undefined) {
+    init.body = JSON.stringify(body);
+    init.headers = { 'Content-Type': 'application/json' };
+  }
+  const response = await fetch(addressOf(route, params, query), init).catch(() => null);
+  if (response === null || response.status === 502 || response.status === 503 || response.status === 504) return { kind: 'away' };
+  const value = (await response.json().catch(() => null)) as unknown;
+  if (response.ok && value !== null) return { kind: 'reply', value: value as ReplyOf<R> };
+  return { kind: 'refused', refusal: refusalIn(value) };
+}
+
+export function addressOf(route: Route, params: Readonly<Record<string, string | number>>, query: unknown): string {
+  const path = route.path.replaceAll(/:(\w+)/g, (_, name: string) => encodeURIComponent(String(params[name])));
+  const search = new URLSearchParams(
+    Object.entries(query ?? {})
+      .filter(([, value]) => value !== undefined)
+      .map(([name, value]) => [name, String(value)]),
+  ).toString();
+  return search === '' ? path : `${path}?${search}`;
+}
+
+/** The refusal in an error envelope; anything else that is no reply is a failure of the server's. */
+export function refusalIn(value: unknown): Refusal {
+  const error = (value as Partial<ErrorEnvelope> | null)?.error;
+  return error === undefined ? refusal('bug', { id: 'no number' }) : (error as Refusal);
+}

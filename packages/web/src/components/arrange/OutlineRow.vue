@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import { mdiChevronDown, mdiChevronRight } from '@mdi/js';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
+import { labelOf } from '@zorvik/core';
+import type { OutlineRow } from '../../composables/outlineRows.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import { destinationIcons, destinationWords } from './destinationIcon.ts';
+
+const props = defineProps<{ row: OutlineRow; isSelected: boolean; isRenaming: boolean; refuses: (typed: string) => string | null }>();
+const emit = defineEmits<{ select: []; fold: [isFolded: boolean]; rename: []; renamed: [isKept: boolean] }>();
+const copy = useWorkingCopy();
+const element = useTemplateRef<HTMLElement>('element');
+const input = useTemplateRef<HTMLInputElement>('input');
+const isDragged = ref(false);
+const typed = ref('');
+const problem = ref<string | null>(null);
+
+const label = computed(() => (copy.document === null ? '' : labelOf(copy.document, props.row.item)));
+const page = computed(() => {
+  const { destination } = props.row.item;
+  return destination.kind === 'page' ? (copy.document?.pages.nodes.get(destination.page) ?? null) : null;
+});
+const target = computed(() => {
+  const { destination } = props.row.item;
+  return page.value?.address ?? (destination.kind === 'address' ? destination.address : '');
+});
+const remark = computed(() => {
+  if (page.value?.state === 'gone') return { text: 'page gone', tone: 'bad' };
+  if (page.value?.state === 'draft') return { text: 'held back: draft', tone: 'look' };
+  return props.row.item.opensNewTab ? { text: 'new tab', tone: 'plain' } : null;
+});
+
+watch(
+  () => props.isRenaming,
+  async (isRenaming) => {
+    problem.value = null;
+    if (!isRenaming) return;
+    typed.value = label.value;
+    await nextTick();
+    input.value?.select();
+  },
+  { immediate: true },
+);
+
+function keep(): void {
+  if (!props.isRenaming) return;
+  problem.value = typed.value === label.value ? null : props.refuses(typed.value);
+  if (problem.value === null) emit('renamed', true);
+}
+
+let release: (() => void) | null = null;
+onMounted(() => {
+  if (element.value === null) return;
+  release = draggable({
+    element: element.value,
+    canDrag: () => !props.isRenaming,
+    getInitialData: () => ({ item: props.row.id }),
+    onDragStart: () => {
+      isDragged.value = true;
+      emit('select');
+    },
+    onDrop: () => (isDragged.value = false),
+  });
+});
+onBeforeUnmount(() => release?.());
+</script>
+
+<template>
+  <div
+    :id="`row-${row.id}`"
+    ref="element"
+    role="treeitem"
+    class="row"
+    :class="{ on: isSelected, dragged: isDragged, heading: row.item.destination.kind === 'none', top: row.depth === 0 }"
+    :style="{ paddingInlineStart: `${14 + row.depth * 24}px` }"
+    :aria-level="row.depth + 1"
+    :aria-setsize="row.siblings"
+    :aria-posinset="row.place"
+    :aria-selected="isSelected"
+    :aria-expanded="row.childCount === 0 ? undefined : !row.isFolded"
+    :aria-label="`${label}, ${destinationWords[row.item.destination.kind]}${remark === null ? '' : `, ${remark.text}`}`"
+    @pointerdown="emit('select')"
+    @dblclick="emit('rename')"
+  >
+    <i v-for="level in row.depth" :key="level" class="guide" :style="{ insetInlineStart: `${25 + (level - 1) * 24}px` }" />
+    <button v-if="row.childCount > 0" type="button" class="fold" tabindex="-1" :aria-label="row.isFolded ? `Unfold ${label}` : `Fold ${label}`" @click.stop="emit('fold', !row.isFolded)">
+      <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="row.isFolded ? mdiChevronRight : mdiChevronDown" fill="currentColor" /></svg>
+    </button>
+    <span v-else class="fold" />
+    <svg class="kind" viewBox="0 0 24 24" width="15" height="15" aria-hidden="true"><path :d="destinationIcons[row.item.destination.kind]" fill="currentColor" /></svg>
+    <span v-if="isRenaming" class="edit" @pointerdown.stop @dblclick.stop>
+      <input
+        ref="input"
+        v-model="typed"
+        type="text"
+        spellcheck="false"
+        :aria-label="`New label for ${label}`"
+        :aria-invalid="problem !== null"
+        @keydown.enter.stop.prevent="!$event.isComposing && keep()"
+        @keydown.escape.stop.prevent="emit('renamed', false)"
+        @keydown.stop
+        @blur="keep"
+      />
+      <span v-if="problem !== null" class="problem" role="alert">{{ problem }}</span>
+    </span>
+    <template v-else>
+      <span class="label">{{ label }}</span>
+      <span v-if="row.isFolded" class="count number">{{ row.childCount }}</span>
+      <span class="target">{{ target }}</span>
+      <span v-if="remark !== null" class="remark" :class="remark.tone">{{ remark.text }}</span>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  position: relative;
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  height: 32px;
+  padding-inline-end: 14px;
+  white-space: nowrap;
+  cursor: default;
+  user-select: none;
+}
+.row:hover {
+  background: #fffdf8b3;
+}
+.row.on {
+  background: var(--white);
+  box-shadow:
+    inset 3px 0 var(--persimmon),
+    0 1px var(--line),
+    0 -1px var(--line);
+}
+.row.dragged {
+  opacity: 0.4;
+}
+.guide {
+  position: absolute;
+  inset-block: 0;
+  border-inline-start: 1px solid var(--line);
+}
+.fold {
+  flex: none;
+  display: grid;
+  place-items: center;
+  width: 24px;
+  height: 24px;
+  margin-inline-start: -2px;
+  padding: 0;
+  border: 0;
+  border-radius: 5px;
+  background: none;
+  color: var(--mute);
+  cursor: pointer;
+}
+span.fold {
+  cursor: default;
+}
+button.fold:hover {
+  background: var(--paper-deep);
+}
+.kind {
+  flex: none;
+  color: #857f72;
+}
+.label {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  min-width: 60px;
+}
+.top > .label,
+.heading > .label {
+  font-weight: 600;
+}
+.count {
+  padding: 0 6px;
+  border-radius: 8px;
+  background: var(--paper-deep);
+  color: var(--mute);
+  font-size: 11px;
+}
+.target {
+  flex: 1;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  text-align: end;
+  color: var(--mute);
+  font-size: 12px;
+}
+.remark {
+  flex: none;
+  padding: 0 7px;
+  border-radius: 9px;
+  font-size: 11px;
+  line-height: 18px;
+  color: var(--mute);
+}
+.remark.look {
+  background: var(--ochre-tint);
+  color: var(--ochre);
+  font-weight: 600;
+}
+.remark.bad {
+  background: var(--brick-tint);
+  color: var(--brick);
+  font-weight: 600;
+}
+.edit {
+  position: relative;
+  flex: 1;
+  max-width: 480px;
+}
+.edit input {
+  width: 100%;
+  height: 26px;
+  padding: 0 6px;
+  border: 1px solid var(--ink);
+  border-radius: 5px;
+  background: var(--white);
+  user-select: text;
+}
+.problem {
+  position: absolute;
+  z-index: 3;
+  inset-block-start: 29px;
+  inset-inline-start: 0;
+  padding: 5px 9px;
+  border-radius: 6px;
+  background: var(--brick);
+  color: var(--white);
+  font-size: 12px;
+  white-space: normal;
+}
+</style>

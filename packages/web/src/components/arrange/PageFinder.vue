@@ -1,0 +1,326 @@
+<script setup lang="ts">
+import { mdiClose } from '@mdi/js';
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { addPages, childrenOf, nameOf, type Id, type Page } from '@zorvik/core';
+import { pageUse } from '../../composables/pageUse.ts';
+import { searchPages } from '../../composables/pageSearch.ts';
+import { useSpotForNew } from '../../composables/useSpotForNew.ts';
+import { ROW_HEIGHT, useVirtualRows } from '../../composables/useVirtualRows.ts';
+import { useFinder } from '../../stores/finder.ts';
+import { useSelection } from '../../stores/selection.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import IconButton from '../common/IconButton.vue';
+
+/** Finds pages by any part of title or address and adds one, several, or whole branches to the menu, behind what is selected. */
+const copy = useWorkingCopy();
+const selection = useSelection();
+const finder = useFinder();
+const behind = useSpotForNew();
+const input = useTemplateRef<HTMLInputElement>('input');
+const scroller = useTemplateRef<HTMLElement>('scroller');
+const typed = ref('');
+const depth = ref(0);
+const isInside = ref(false);
+const marked = ref(0);
+const picked = shallowRef<ReadonlySet<Id>>(new Set());
+
+const found = computed(() => (copy.document === null || !finder.isOpen ? [] : searchPages(copy.document, typed.value)));
+const use = computed(() => (copy.document === null ? new Map<Id, ReadonlySet<string>>() : pageUse(copy.document)));
+const rows = useVirtualRows(
+  scroller,
+  computed(() => found.value.length),
+);
+const toAdd = computed(() => {
+  const chosen = found.value.filter(({ id }) => picked.value.has(id)).map(({ id }) => id);
+  const rest = [...picked.value].filter((id) => !chosen.includes(id));
+  const at = found.value[marked.value];
+  return picked.value.size > 0 ? [...chosen, ...rest] : at === undefined ? [] : [at.id];
+});
+const spot = computed(() => {
+  const { document } = copy;
+  const { item } = selection;
+  if (isInside.value && item !== null && document !== null) return { parent: item.id, after: childrenOf(document.items, item.id).last() };
+  return behind.value;
+});
+const where = computed(() => {
+  const { document } = copy;
+  if (document === null || spot.value === null) return '';
+  const { parent, after } = spot.value;
+  if (isInside.value && selection.item !== null) return `into “${nameOf(document, 'items', parent)}”`;
+  return after === null ? `as the first of “${nameOf(document, 'items', parent)}”` : `after “${nameOf(document, 'items', after)}”`;
+});
+const problem = computed(() => (toAdd.value.length === 0 ? 'no page is chosen' : null));
+
+watch(
+  () => finder.isOpen,
+  async (isOpen) => {
+    if (!isOpen) return;
+    picked.value = new Set();
+    await nextTick();
+    input.value?.focus();
+    input.value?.select();
+  },
+);
+watch(typed, () => {
+  marked.value = 0;
+  rows.show(0);
+});
+
+function toggle({ id }: Page): void {
+  const next = new Set(picked.value);
+  if (!next.delete(id)) next.add(id);
+  picked.value = next;
+}
+
+function add(): void {
+  const at = spot.value;
+  const pages = toAdd.value;
+  if (at === null || pages.length === 0) return;
+  const result = copy.perform((context) => addPages(context, { pages, depth: depth.value, spot: at }));
+  if (!result.ok) return;
+  picked.value = new Set();
+  const last = result.value.operations.at(-1);
+  if (!isInside.value && last?.kind === 'addItem') selection.select(last.branch[0]?.id ?? null);
+  input.value?.focus();
+}
+
+function mark(at: number): void {
+  if (found.value.length === 0) return;
+  marked.value = Math.max(0, Math.min(at, found.value.length - 1));
+  rows.show(marked.value);
+}
+
+function press(event: KeyboardEvent): void {
+  if (event.isComposing) return;
+  const at = found.value[marked.value];
+  if (event.key === 'ArrowDown') mark(marked.value + 1);
+  else if (event.key === 'ArrowUp') mark(marked.value - 1);
+  else if (event.key === 'Enter' && event.shiftKey && at !== undefined) {
+    toggle(at);
+    mark(marked.value + 1);
+  } else if (event.key === 'Enter') add();
+  else return;
+  event.preventDefault();
+}
+
+function whereUsed({ id }: Page): string {
+  return [...(use.value.get(id) ?? [])].join(', ');
+}
+</script>
+
+<template>
+  <Transition name="in">
+    <aside v-if="finder.isOpen" class="finder" aria-label="Find pages" @keydown.escape.stop="finder.close()">
+      <header>
+        <h2>Pages</h2>
+        <span class="mute number">{{ found.length }}</span>
+        <IconButton label="Close the page finder" :icon="mdiClose" keys="Esc" @press="finder.close()" />
+      </header>
+      <input
+        ref="input"
+        v-model="typed"
+        class="search"
+        type="text"
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="found-pages"
+        :aria-activedescendant="found.length === 0 ? undefined : `found-${found[marked]?.id}`"
+        aria-label="Part of a title or an address"
+        placeholder="Part of a title or an address"
+        autocomplete="off"
+        spellcheck="false"
+        @keydown="press"
+      />
+      <div ref="scroller" class="found" tabindex="-1">
+        <p v-if="found.length === 0" class="mute none">No page has “{{ typed }}” in its title or address. Try fewer letters, or add a link with <kbd>Enter</kbd> in the outline.</p>
+        <div id="found-pages" role="listbox" aria-label="Pages found" aria-multiselectable="true" :style="{ height: `${rows.height.value}px` }">
+          <div
+            v-for="{ index, start } in rows.rows.value"
+            :id="`found-${found[index]?.id}`"
+            :key="found[index]?.id ?? index"
+            role="option"
+            class="page"
+            :class="{ marked: index === marked }"
+            :aria-selected="picked.has(found[index]?.id ?? '')"
+            :aria-label="`${found[index]?.title}, ${found[index]?.address}`"
+            :style="{ transform: `translateY(${start}px)`, height: `${ROW_HEIGHT}px` }"
+            @click="
+              marked = index;
+              toggle(found[index]!);
+              input?.focus();
+            "
+            @dblclick="add"
+          >
+            <span class="tick" aria-hidden="true">{{ picked.has(found[index]?.id ?? '') ? '✓' : '' }}</span>
+            <span class="title" :class="{ gone: found[index]?.state === 'gone' }">{{ found[index]?.title }}</span>
+            <span class="address">{{ found[index]?.address }}</span>
+            <span v-if="use.has(found[index]?.id ?? '')" class="used" :title="`In ${whereUsed(found[index]!)}`">in use</span>
+          </div>
+        </div>
+      </div>
+      <footer>
+        <ChoiceRow
+          v-model="depth"
+          label="Take along"
+          :choices="[
+            { value: 0, label: 'the page' },
+            { value: 1, label: '1 level below' },
+            { value: 2, label: '2 levels' },
+            { value: 99, label: 'all' },
+          ]"
+        />
+        <ChoiceRow
+          v-if="selection.item !== null"
+          v-model="isInside"
+          label="Put it"
+          :choices="[
+            { value: false, label: 'after the selected item' },
+            { value: true, label: 'inside it' },
+          ]"
+        />
+        <button type="button" class="go" :disabled="problem !== null" @click="add">
+          Add {{ toAdd.length > 1 ? `${toAdd.length} pages ` : '' }}{{ where }} <kbd>Enter</kbd>
+        </button>
+        <p class="mute"><kbd>Shift</kbd> <kbd>Enter</kbd> picks several</p>
+      </footer>
+    </aside>
+  </Transition>
+</template>
+
+<style scoped>
+.finder {
+  position: absolute;
+  z-index: 3;
+  inset-block: 0;
+  inset-inline-start: 0;
+  display: grid;
+  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  width: min(420px, 100%);
+  background: var(--sheet);
+  border-inline-end: 1px solid var(--line);
+  box-shadow: 12px 0 28px -18px #5c4a2a99;
+}
+.in-enter-active,
+.in-leave-active {
+  transition: transform 0.16s ease-out;
+}
+.in-enter-from,
+.in-leave-to {
+  transform: translateX(-100%);
+}
+header {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 6px 8px 4px 14px;
+}
+header .mute {
+  flex: 1;
+}
+.search {
+  height: 34px;
+  margin: 0 14px 8px;
+  padding: 0 10px;
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  background: var(--white);
+}
+.search::placeholder {
+  color: var(--mute);
+  opacity: 1;
+}
+.found {
+  overflow: auto;
+  border-block: 1px solid var(--line-soft);
+}
+.found > div {
+  position: relative;
+}
+.none {
+  padding: 14px;
+}
+.page {
+  position: absolute;
+  inset-inline: 0;
+  top: 0;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 0 14px;
+  white-space: nowrap;
+  cursor: pointer;
+}
+.page:hover {
+  background: var(--paper);
+}
+.page.marked {
+  background: var(--persimmon-tint);
+}
+.tick {
+  flex: none;
+  display: grid;
+  place-items: center;
+  width: 16px;
+  height: 16px;
+  border: 1px solid var(--line-strong);
+  border-radius: 4px;
+  background: var(--white);
+  font-size: 12px;
+  line-height: 1;
+}
+.page[aria-selected='true'] .tick {
+  background: var(--ink);
+  border-color: var(--ink);
+  color: var(--white);
+}
+.title {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.title.gone {
+  text-decoration: line-through;
+  color: var(--mute);
+}
+.address {
+  flex: 1;
+  min-width: 40px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  text-align: end;
+  color: var(--mute);
+  font-size: 12px;
+}
+.used {
+  flex: none;
+  padding: 0 6px;
+  border-radius: 8px;
+  background: var(--moss-tint);
+  color: var(--moss);
+  font-size: 11px;
+}
+footer {
+  display: grid;
+  gap: 6px;
+  padding: 10px 14px;
+}
+.go {
+  min-height: 34px;
+  padding: 4px 12px;
+  border: 0;
+  border-radius: var(--radius);
+  background: var(--persimmon);
+  color: var(--white);
+  font-weight: 600;
+  cursor: pointer;
+  overflow-wrap: anywhere;
+}
+.go:disabled {
+  background: var(--paper-deep);
+  color: var(--mute);
+  cursor: default;
+}
+footer p {
+  font-size: 12px;
+}
+</style>

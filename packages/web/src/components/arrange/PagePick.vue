@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import { mdiFileDocumentOutline, mdiFormatTitle, mdiLinkVariant } from '@mdi/js';
+import { computed, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
+import { completeAddress, isSafeAddress, type Id } from '@zorvik/core';
+import { searchPages } from '../../composables/pageSearch.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+
+/** What was meant by what was typed. */
+export type Picked =
+  | { readonly kind: 'page'; readonly id: Id }
+  | { readonly kind: 'link'; readonly label: string; readonly address: string }
+  | { readonly kind: 'heading'; readonly label: string };
+
+/**
+ * A field in which a page is found by typing, or an address or a plain heading is given. What it would take is listed below it;
+ * Enter takes the marked one. `above` opens the list upwards.
+ */
+const props = defineProps<{ label: string; placeholder: string; start?: string; above?: boolean; isBare?: boolean }>();
+const emit = defineEmits<{ pick: [picked: Picked]; leave: []; nest: [isDeeper: boolean] }>();
+const MOST = 7;
+const id = useId();
+const copy = useWorkingCopy();
+const input = useTemplateRef<HTMLInputElement>('input');
+const typed = ref(props.start ?? '');
+const marked = ref(0);
+const isListOpen = ref(false);
+
+interface Offer {
+  readonly key: string;
+  readonly icon: string;
+  readonly text: string;
+  readonly note: string;
+  readonly picked: Picked;
+}
+const offers = computed((): Offer[] => {
+  const text = typed.value.trim();
+  if (text === '' || copy.document === null) return [];
+  const [before = '', after] = text.split(/\s+\|\s+/);
+  const address = completeAddress(after ?? text);
+  const isAddress = isSafeAddress(address) && (after !== undefined || /[/:#?.@]/.test(text));
+  const pages = searchPages(copy.document, text)
+    .slice(0, MOST)
+    .map((page): Offer => ({ key: page.id, icon: mdiFileDocumentOutline, text: page.title, note: page.address, picked: { kind: 'page', id: page.id } }));
+  const link: Offer[] = isAddress
+    ? [{ key: 'link', icon: mdiLinkVariant, text: after === undefined ? address : before, note: 'a link to this address', picked: { kind: 'link', label: after === undefined ? text : before, address } }]
+    : [];
+  const heading: Offer[] = after === undefined ? [{ key: 'heading', icon: mdiFormatTitle, text, note: 'a heading that leads nowhere', picked: { kind: 'heading', label: text } }] : [];
+  return /^(?:https?:|mailto:|tel:)/.test(address) || after !== undefined ? [...link, ...pages, ...heading] : [...pages, ...link, ...heading];
+});
+
+watch(typed, () => {
+  marked.value = 0;
+  isListOpen.value = true;
+});
+onMounted(() => {
+  input.value?.focus();
+  input.value?.select();
+});
+
+function take(offer: Offer | undefined): void {
+  if (offer === undefined) return;
+  typed.value = '';
+  isListOpen.value = false;
+  emit('pick', offer.picked);
+}
+
+function press(event: KeyboardEvent): void {
+  if (event.isComposing) return;
+  const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+  if (step !== 0 && offers.value.length > 0) {
+    marked.value = (marked.value + step + offers.value.length) % offers.value.length;
+    isListOpen.value = true;
+  } else if (event.key === 'Enter') {
+    if (offers.value.length === 0) emit('leave');
+    else take(offers.value[marked.value]);
+  } else if (event.key === 'Escape') emit('leave');
+  else if (event.key === 'Tab' && props.isBare && typed.value === '') emit('nest', !event.shiftKey);
+  else {
+    event.stopPropagation();
+    return;
+  }
+  event.preventDefault();
+  event.stopPropagation();
+}
+</script>
+
+<template>
+  <div class="pick" :class="{ above }">
+    <input
+      ref="input"
+      v-model="typed"
+      type="text"
+      role="combobox"
+      autocomplete="off"
+      spellcheck="false"
+      aria-autocomplete="list"
+      :aria-label="label"
+      :placeholder="placeholder"
+      :aria-expanded="isListOpen && offers.length > 0"
+      :aria-controls="`${id}-list`"
+      :aria-activedescendant="isListOpen && offers.length > 0 ? `${id}-${marked}` : undefined"
+      @keydown="press"
+      @blur="emit('leave')"
+    />
+    <ul v-show="isListOpen && offers.length > 0" :id="`${id}-list`" role="listbox" :aria-label="`What “${typed}” may mean`">
+      <li v-for="(offer, at) in offers" :id="`${id}-${at}`" :key="offer.key" role="option" :aria-selected="at === marked" :class="{ on: at === marked }" @pointerdown.prevent="take(offer)" @pointermove="marked = at">
+        <svg viewBox="0 0 24 24" width="15" height="15" aria-hidden="true"><path :d="offer.icon" fill="currentColor" /></svg>
+        <span class="text">{{ offer.text }}</span>
+        <span class="note">{{ offer.note }}</span>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.pick {
+  position: relative;
+  flex: 1;
+  min-width: 0;
+  max-width: 560px;
+}
+input {
+  width: 100%;
+  height: 26px;
+  padding: 0 8px;
+  border: 1px solid var(--ink);
+  border-radius: 5px;
+  background: var(--white);
+  outline: 0;
+}
+input:focus {
+  box-shadow: 0 0 0 1px var(--ink);
+}
+input::placeholder {
+  color: var(--mute);
+  opacity: 1;
+}
+ul {
+  position: absolute;
+  z-index: 6;
+  inset-inline: 0;
+  inset-block-start: 30px;
+  margin: 0;
+  padding: 4px;
+  list-style: none;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--sheet);
+  box-shadow: var(--shadow);
+}
+.above ul {
+  inset-block: auto 34px;
+}
+li {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 28px;
+  padding: 0 8px;
+  border-radius: 5px;
+  cursor: pointer;
+}
+li.on {
+  background: var(--persimmon-tint);
+}
+svg {
+  flex: none;
+  color: #857f72;
+}
+.text {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.note {
+  margin-inline-start: auto;
+  flex: none;
+  max-width: 55%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  color: var(--mute);
+  font-size: 12px;
+}
+</style>

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { placementOf, placeNames, renderMenu, renderStyles, resolveMenu } from '@zorvik/core';
+import { fromFrame, type ToFrame } from '../../live/messages.ts';
+import { useLiveView } from '../../stores/liveView.ts';
+import { useSelection } from '../../stores/selection.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import WidthRuler from './WidthRuler.vue';
+
+/**
+ * The real picture of the place that the chosen menu stands in, drawn by the renderer that the site is served by. It lies over the
+ * workspace while somebody points at it; otherwise it keeps to its own height.
+ */
+const STAGE = 132;
+const copy = useWorkingCopy();
+const selection = useSelection();
+const live = useLiveView();
+const frame = useTemplateRef<HTMLIFrameElement>('frame');
+const room = useTemplateRef<HTMLDivElement>('room');
+const available = ref(1252);
+const needed = ref(STAGE);
+const isReady = ref(false);
+const isActive = ref(false);
+
+const place = computed(() => {
+  const { document } = copy;
+  const { menu } = selection;
+  return (document === null || menu === null ? null : placementOf(document, menu.id)?.place) ?? 'inPage';
+});
+const shown = computed((): ToFrame | null => {
+  const { document } = copy;
+  const { menu } = selection;
+  if (document === null || menu === null) return null;
+  const html = renderMenu(resolveMenu(document, menu.id), { place: place.value, marks: true });
+  return { kind: 'show', html, css: renderStyles(document.site), place: place.value, siteName: document.site.name };
+});
+const scale = computed(() => Math.min(1, available.value / live.width));
+const height = computed(() => (isActive.value ? Math.max(STAGE / scale.value, needed.value) : STAGE / scale.value));
+
+function tell(message: ToFrame | null): void {
+  if (!isReady.value || message === null) return;
+  // The sandboxed frame has an opaque origin, which no target can name.
+  frame.value?.contentWindow?.postMessage(message, '*');
+}
+
+function tellSelection(): void {
+  tell({ kind: 'select', id: selection.item?.id ?? null, opens: selection.origin === 'tree' && !isActive.value });
+}
+
+function hear({ source, data }: MessageEvent): void {
+  if (frame.value === null || source !== frame.value.contentWindow) return;
+  const message = fromFrame(data);
+  if (message === null) return;
+  if (message.kind === 'ready') {
+    isReady.value = true;
+    tell({ kind: 'peek', height: STAGE / scale.value });
+    tell(shown.value);
+    tellSelection();
+  } else if (message.kind === 'select') selection.select(message.id, 'live');
+  else if (message.kind === 'size') needed.value = message.height;
+  else isActive.value = message.isActive;
+}
+
+watch(shown, tell);
+watch(() => [selection.item?.id, selection.menu?.id], tellSelection, { flush: 'post' });
+watch(scale, () => tell({ kind: 'peek', height: STAGE / scale.value }));
+
+let observer: ResizeObserver | null = null;
+onMounted(() => {
+  window.addEventListener('message', hear);
+  observer = new ResizeObserver(([entry]) => {
+    const width = Math.floor(entry?.contentRect.width ?? available.value);
+    if (live.width === available.value) live.width = Math.max(320, width);
+    available.value = width;
+  });
+  if (room.value !== null) observer.observe(room.value);
+});
+onBeforeUnmount(() => {
+  window.removeEventListener('message', hear);
+  observer?.disconnect();
+});
+</script>
+
+<template>
+  <section class="live" :aria-label="`Live header: ${selection.menu?.name ?? ''}, ${placeNames[place]}`">
+    <div ref="room" class="room" :style="{ height: `${STAGE}px` }">
+      <div class="page" :style="{ width: `${live.width * scale}px`, height: `${STAGE}px` }" />
+      <iframe
+        ref="frame"
+        title="Live header"
+        src="/live.html"
+        sandbox="allow-scripts"
+        :class="{ active: isActive }"
+        :style="{ width: `${live.width}px`, height: `${height}px`, transform: `scale(${scale})`, marginInlineStart: `${(available - live.width * scale) / 2}px` }"
+      />
+    </div>
+    <WidthRuler />
+  </section>
+</template>
+
+<style scoped>
+.live {
+  position: relative;
+  z-index: 4;
+  padding: 12px 14px 6px;
+  border-bottom: 1px solid var(--line);
+  background:
+    repeating-linear-gradient(90deg, var(--paper-deep) 0 1px, transparent 1px 80px),
+    #f3eee2;
+}
+.room {
+  position: relative;
+}
+.page {
+  margin: 0 auto;
+  border-radius: 4px 4px 0 0;
+  background: linear-gradient(#fff 62px, #f4f6ef 62px, #fff);
+  box-shadow:
+    0 1px 0 #d9cfbd,
+    0 8px 22px -14px #5c4a2a80;
+}
+iframe {
+  position: absolute;
+  inset-block-start: 0;
+  inset-inline-start: 0;
+  border: 0;
+  transform-origin: 0 0;
+  border-radius: 4px 4px 0 0;
+  color-scheme: light;
+}
+</style>

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { deviceClasses, type DeviceClass } from '@zorvik/core';
+import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
+
+/** The width of the live header: drawn, or by device class. The marks are the site's breakpoints. */
+const live = useLiveView();
+const share = (px: number): string => `${((px - NARROWEST) / (WIDEST - NARROWEST)) * 100}%`;
+const marks = computed(() => [live.breakpoints.medium, live.breakpoints.wide]);
+const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium: 'medium', wide: 'wide' };
+</script>
+
+<template>
+  <div class="ruler">
+    <div class="classes" role="group" aria-label="Device class">
+      <button v-for="one in deviceClasses" :key="one" type="button" :class="{ on: live.deviceClass === one }" :aria-pressed="live.deviceClass === one" @click="live.showClass(one)">
+        {{ names[one] }}
+      </button>
+    </div>
+    <div class="track">
+      <i v-for="mark in marks" :key="mark" :style="{ insetInlineStart: share(mark) }" :title="`Breakpoint at ${mark} px`" />
+      <input v-model.number="live.width" type="range" :min="NARROWEST" :max="WIDEST" step="1" aria-label="Width of the live header in pixels" />
+    </div>
+    <output class="number"><strong>{{ live.width }} px</strong></output>
+  </div>
+</template>
+
+<style scoped>
+.ruler {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  height: 36px;
+  color: var(--mute);
+  font-size: 12px;
+}
+.classes {
+  display: flex;
+}
+.classes button {
+  min-height: 26px;
+  padding: 0 9px;
+  border: 0;
+  border-radius: 6px;
+  background: none;
+  color: var(--mute);
+  cursor: pointer;
+}
+.classes button:hover {
+  background: var(--paper-deep);
+  color: var(--ink);
+}
+.classes button.on {
+  color: var(--ink);
+  font-weight: 650;
+}
+.track {
+  position: relative;
+  flex: 1;
+  height: 24px;
+}
+.track i {
+  position: absolute;
+  top: 6px;
+  height: 12px;
+  border-inline-start: 2px solid var(--line-strong);
+}
+input {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  margin: 0;
+  background: none;
+  appearance: none;
+  cursor: pointer;
+}
+input::-webkit-slider-runnable-track {
+  height: 4px;
+  border-radius: 2px;
+  background: linear-gradient(var(--moss), var(--moss));
+}
+input::-webkit-slider-thumb {
+  appearance: none;
+  width: 18px;
+  height: 18px;
+  margin-top: -7px;
+  border: 2px solid var(--persimmon);
+  border-radius: 50%;
+  background: var(--white);
+}
+input::-moz-range-track {
+  height: 4px;
+  border-radius: 2px;
+  background: var(--moss);
+}
+input::-moz-range-thumb {
+  width: 14px;
+  height: 14px;
+  border: 2px solid var(--persimmon);
+  border-radius: 50%;
+  background: var(--white);
+}
+output {
+  min-width: 60px;
+  text-align: end;
+}
+strong {
+  color: var(--ink);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { useSites } from '../../stores/sites.ts';
+import ReadingProgress from './ReadingProgress.vue';
+import SitemapForm from './SitemapForm.vue';
+
+/** Makes a site: of a sitemap, or empty. */
+const emit = defineEmits<{ cancel: [] }>();
+const sites = useSites();
+const router = useRouter();
+const name = ref('');
+const language = ref('en');
+const bytes = ref<Blob | null>(null);
+const problem = ref<string | null>(null);
+const progress = ref<{ stored: number; of: number } | null>(null);
+
+function wanted() {
+  return { name: name.value, language: language.value.trim() || 'en', timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone };
+}
+
+async function make(): Promise<void> {
+  problem.value = name.value.trim() === '' ? 'The site needs a name.' : null;
+  if (problem.value !== null) return;
+  if (bytes.value === null) return makeEmpty();
+  progress.value = { stored: 0, of: 0 };
+  const answer = await sites.makeFromSitemap(wanted(), bytes.value, (stored, of) => (progress.value = { stored, of }));
+  progress.value = null;
+  if (answer.kind === 'reply') await router.push({ name: 'pages', params: { siteKey: answer.value.site } });
+  else problem.value = answer.kind === 'away' ? 'The server does not answer. Nothing was stored; try again in a moment.' : answer.refusal.message;
+}
+
+async function makeEmpty(): Promise<void> {
+  const answer = await sites.make(wanted());
+  if (answer.kind === 'reply') await router.push({ name: 'pages', params: { siteKey: answer.value.key } });
+  else problem.value = answer.kind === 'away' ? 'The server does not answer. Nothing was stored; try again in a moment.' : answer.refusal.message;
+}
+</script>
+
+<template>
+  <form class="sheet" aria-labelledby="new-site" @submit.prevent="make">
+    <h1 id="new-site">A new site</h1>
+    <div class="names">
+      <v-text-field v-model="name" label="Its name" autofocus maxlength="120" @update:model-value="problem = null" />
+      <v-text-field v-model="language" label="Language" maxlength="35" spellcheck="false" />
+    </div>
+    <p class="mute">Its sitemap makes the page tree, each address where its path puts it. You can also begin without pages.</p>
+    <SitemapForm v-model="bytes" />
+    <ReadingProgress v-if="progress !== null" v-bind="progress" />
+    <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+    <div class="end">
+      <v-btn variant="text" :disabled="progress !== null" @click="emit('cancel')">Cancel</v-btn>
+      <v-btn color="primary" type="submit" :disabled="progress !== null">{{ bytes === null ? 'Make it without pages' : 'Make the site' }}</v-btn>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.sheet {
+  display: grid;
+  gap: 14px;
+  padding: 20px;
+  border-radius: 12px;
+  background: var(--sheet);
+}
+.names {
+  display: grid;
+  grid-template-columns: 1fr 120px;
+  gap: 12px;
+}
+.problem {
+  padding: 8px 10px;
+  border-radius: var(--radius);
+  background: var(--brick-tint);
+  color: var(--brick);
+  overflow-wrap: anywhere;
+}
+.end {
+  display: flex;
+  justify-content: end;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import { useNotices } from '../../stores/notices.ts';
+import { useSites, type MissingPages } from '../../stores/sites.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import ReadingProgress from './ReadingProgress.vue';
+import SitemapForm from './SitemapForm.vue';
+
+/** Reads a sitemap into the open site: one edit, which undo takes back. */
+const isOpen = defineModel<boolean>({ required: true });
+const copy = useWorkingCopy();
+const sites = useSites();
+const notices = useNotices();
+const bytes = ref<Blob | null>(null);
+const missing = ref<MissingPages>('keep');
+const problem = ref<string | null>(null);
+const progress = ref<{ stored: number; of: number } | null>(null);
+
+watch(isOpen, () => {
+  bytes.value = null;
+  problem.value = null;
+  progress.value = null;
+});
+
+async function read(): Promise<void> {
+  if (copy.siteKey === null) return;
+  if (bytes.value === null) {
+    problem.value = 'There is nothing to read yet. Choose a file, or paste the text of a sitemap.';
+    return;
+  }
+  problem.value = null;
+  progress.value = { stored: 0, of: 0 };
+  const answer = await sites.readInto(copy.siteKey, missing.value, bytes.value, (stored, of) => (progress.value = { stored, of }));
+  progress.value = null;
+  if (answer.kind !== 'reply') {
+    problem.value = answer.kind === 'away' ? 'The server does not answer. Nothing was changed; try again in a moment.' : answer.refusal.message;
+    return;
+  }
+  const { added, retired, revived } = answer.value;
+  await copy.catchUp();
+  isOpen.value = false;
+  notices.say(`Read the site’s pages: ${added} new, ${retired} gone, ${revived} back`);
+}
+</script>
+
+<template>
+  <v-dialog v-model="isOpen" :persistent="progress !== null">
+    <form class="sheet" aria-labelledby="read-pages" @submit.prevent="read">
+      <h1 id="read-pages">Read the site’s pages</h1>
+      <p class="mute">New addresses become pages where their path puts them. Titles and places that you gave stay. It is one step to undo.</p>
+      <SitemapForm v-model="bytes" />
+      <ChoiceRow
+        v-model="missing"
+        label="Pages that the sitemap does not name"
+        :choices="[
+          { value: 'keep', label: 'stay as they are' },
+          { value: 'retire', label: 'are gone' },
+        ]"
+      />
+      <ReadingProgress v-if="progress !== null" v-bind="progress" />
+      <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+      <div class="end">
+        <v-btn variant="text" :disabled="progress !== null" @click="isOpen = false">Cancel</v-btn>
+        <v-btn color="primary" type="submit" :disabled="progress !== null">Read</v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>
+
+<style scoped>
+.sheet {
+  display: grid;
+  gap: 14px;
+  padding: 20px;
+  border-radius: 12px;
+  background: var(--sheet);
+}
+.problem {
+  padding: 8px 10px;
+  border-radius: var(--radius);
+  background: var(--brick-tint);
+  color: var(--brick);
+}
+.end {
+  display: flex;
+  justify-content: end;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,18 @@
+<script setup lang="ts">
+/** How far an import is; before the first piece is stored, the file is being read. */
+defineProps<{ stored: number; of: number }>();
+</script>
+
+<template>
+  <div class="progress" role="status">
+    <v-progress-linear :model-value="of === 0 ? 0 : (stored / of) * 100" :indeterminate="of === 0" color="primary" height="6" rounded :aria-label="of === 0 ? 'Reading' : 'Storing pages'" />
+    <p class="mute number">{{ of === 0 ? 'Reading the addresses …' : `${stored.toLocaleString()} of ${of.toLocaleString()} pages are stored` }}</p>
+  </div>
+</template>
+
+<style scoped>
+.progress {
+  display: grid;
+  gap: 6px;
+}
+</style>

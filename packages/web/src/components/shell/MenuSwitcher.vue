@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { mdiChevronDown, mdiPlus } from '@mdi/js';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { placementOf, placeNames, type Menu } from '@zorvik/core';
+import { useSelection } from '../../stores/selection.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import NewMenuDialog from './NewMenuDialog.vue';
+
+const props = defineProps<{ siteKey: string }>();
+const copy = useWorkingCopy();
+const selection = useSelection();
+const router = useRouter();
+const isNewOpen = ref(false);
+const site = computed(() => copy.document?.site.name ?? '');
+
+function placeOf(menu: Menu): string {
+  const place = copy.document === null ? null : placementOf(copy.document, menu.id)?.place;
+  return place == null ? 'stands nowhere yet' : placeNames[place];
+}
+
+function show(key: string): void {
+  void router.push({ name: 'arrange', params: { siteKey: props.siteKey, menuKey: key } });
+}
+</script>
+
+<template>
+  <div class="site">
+    <router-link :to="{ name: 'sites' }" class="name" title="All sites">{{ site }}</router-link>
+    <span class="mute" aria-hidden="true">/</span>
+    <v-menu>
+      <template #activator="{ props: activator }">
+        <button type="button" class="switch" v-bind="activator" aria-label="Choose a menu">
+          <span>{{ selection.menu?.name ?? 'No menu yet' }}</span>
+          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
+        </button>
+      </template>
+      <v-list density="compact" min-width="260" aria-label="Menus">
+        <v-list-item v-for="menu in selection.menus" :key="menu.id" :active="menu.id === selection.menu?.id" @click="show(menu.key)">
+          <v-list-item-title>{{ menu.name }}</v-list-item-title>
+          <v-list-item-subtitle>{{ placeOf(menu) }}</v-list-item-subtitle>
+        </v-list-item>
+        <v-divider v-if="selection.menus.length > 0" />
+        <v-list-item :prepend-icon="mdiPlus" title="New menu …" @click="isNewOpen = true" />
+      </v-list>
+    </v-menu>
+    <NewMenuDialog v-model="isNewOpen" @made="show" />
+  </div>
+</template>
+
+<style scoped>
+.site {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  padding-inline-start: 14px;
+  border-inline-start: 1px solid var(--line-soft);
+  min-width: 0;
+}
+.name {
+  color: var(--ink);
+  font-weight: 600;
+  text-decoration: none;
+  min-height: 30px;
+  display: grid;
+  place-items: center;
+}
+.name:hover {
+  text-decoration: underline;
+}
+.switch {
+  display: inline-flex;
+  align-items: center;
+  gap: 3px;
+  min-height: 30px;
+  max-width: 220px;
+  padding: 0 6px;
+  border: 0;
+  border-radius: var(--radius);
+  background: none;
+  cursor: pointer;
+}
+.switch span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.switch:hover {
+  background: var(--paper-deep);
+}
+</style>

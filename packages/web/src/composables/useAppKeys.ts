@@ -1,0 +1,31 @@
+import { onScopeDispose, ref, type Ref } from 'vue';
+import { shortcutFor } from '../shortcuts/shortcuts.ts';
+import { useFinder } from '../stores/finder.ts';
+import { useWorkingCopy } from '../stores/workingCopy.ts';
+
+/** The keys that work anywhere in the application. Gives whether the list of keys is open. */
+export function useAppKeys(): Ref<boolean> {
+  const copy = useWorkingCopy();
+  const finder = useFinder();
+  const isKeyListOpen = ref(false);
+
+  function listen(event: KeyboardEvent): void {
+    if (event.defaultPrevented || event.isComposing || isTyping(event.target)) return;
+    const name = shortcutFor(event, 'anywhere');
+    if (name === null) return;
+    if (name === 'undo') copy.undo();
+    else if (name === 'redo') copy.redo();
+    else if (name === 'findPages') finder.open();
+    else isKeyListOpen.value = true;
+    event.preventDefault();
+  }
+
+  window.addEventListener('keydown', listen);
+  onScopeDispose(() => window.removeEventListener('keydown', listen));
+  return isKeyListOpen;
+}
+
+/** Whether keys go into a text at the moment. */
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) && target.getAttribute('type') !== 'range';
+}

@@ -1,0 +1,58 @@
+import { computed } from 'vue';
+import {
+  duplicateItems,
+  moveItems,
+  nestItems,
+  removeItems,
+  shiftItems,
+  unnestItems,
+  type CommandContext,
+  type Edit,
+  type Id,
+  type Result,
+  type Spot,
+} from '@zorvik/core';
+import { useSelection } from '../stores/selection.ts';
+import { useWorkingCopy } from '../stores/workingCopy.ts';
+
+type ItemCommand = (context: CommandContext, ids: readonly Id[]) => Result<Edit>;
+
+export const itemCommands = {
+  moveUp: (context, ids) => shiftItems(context, ids, 'up'),
+  moveDown: (context, ids) => shiftItems(context, ids, 'down'),
+  moveOut: unnestItems,
+  moveIn: nestItems,
+  remove: removeItems,
+  duplicate: duplicateItems,
+} as const satisfies Record<string, ItemCommand>;
+export type ItemAction = keyof typeof itemCommands;
+
+/** What can be done to the selected item: the keys and the buttons both come here, and the commands themselves say what cannot. */
+export function useItemActions() {
+  const copy = useWorkingCopy();
+  const selection = useSelection();
+  const chosen = computed(() => (selection.item === null ? [] : [selection.item.id]));
+
+  /** Why each action cannot be done now; null where it can. */
+  const reasons = computed(() => {
+    const entries = Object.entries(itemCommands).map(([name, command]) => {
+      const result = copy.attempt((context) => command(context, chosen.value));
+      return [name, result.ok ? null : result.refusal.message] as const;
+    });
+    return Object.fromEntries(entries) as Record<ItemAction, string | null>;
+  });
+
+  function act(name: ItemAction): void {
+    const result = copy.perform((context) => itemCommands[name](context, chosen.value));
+    const [first] = result.ok ? result.value.operations : [];
+    if (name === 'duplicate' && first?.kind === 'addItem') selection.select(first.branch[0]?.id ?? null);
+    else if (selection.item !== null) selection.select(selection.item.id);
+  }
+
+  function moveTo(id: Id, spot: Spot): void {
+    copy.perform((context) => moveItems(context, [id], spot));
+    selection.select(id);
+  }
+
+  return { reasons, act, moveTo };
+}

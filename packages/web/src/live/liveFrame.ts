@@ -1,0 +1,98 @@
+import '@fontsource-variable/commissioner/wght.css';
+import '@fontsource-variable/fraunces/wght.css';
+import './liveFrame.css';
+import '@zorvik/core/browser/navigation';
+import type { FromFrame, ToFrame } from './messages.ts';
+import { patchTree } from './patchTree.ts';
+
+/**
+ * The inside of the live header: the HTML and CSS that the site is served, and the very script that the site gets. Clicks select
+ * instead of leading away.
+ */
+const stage = document.getElementById('stage') as HTMLElement;
+const siteName = Object.assign(document.createElement('span'), { className: 'site-name' });
+const holder = document.createElement('div');
+const sheet = new CSSStyleSheet();
+document.adoptedStyleSheets = [sheet];
+stage.append(siteName, holder);
+let shownCss = '';
+let selected: string | null = null;
+
+function tell(message: FromFrame): void {
+  // The frame has no origin of its own and does not know the editor's; what it tells is no secret.
+  window.parent.postMessage(message, '*');
+}
+
+function show({ html, css, place, siteName: name }: Extract<ToFrame, { kind: 'show' }>): void {
+  if (css !== shownCss) sheet.replaceSync((shownCss = css));
+  document.body.dataset.place = place;
+  siteName.textContent = name;
+  const wanted = document.createElement('div');
+  wanted.innerHTML = html;
+  patchTree(holder, wanted);
+  document.dispatchEvent(new Event('zv:added'));
+  mark(false);
+  measure();
+}
+
+function entryOf(id: string): HTMLElement | null {
+  return holder.querySelector(`[data-zv-item="${id}"]`);
+}
+
+/** Marks the selected item; `opens` shows it where it stands, all branches around it open and no others. */
+function mark(opens: boolean): void {
+  for (const old of holder.querySelectorAll('[data-zv-selected]')) old.removeAttribute('data-zv-selected');
+  const entry = selected === null ? null : entryOf(selected);
+  entry?.setAttribute('data-zv-selected', '');
+  if (!opens) return;
+  for (const button of holder.querySelectorAll('button[aria-expanded]')) {
+    const isAround = entry !== null && button.parentElement !== entry && button.parentElement?.contains(entry) === true;
+    button.setAttribute('aria-expanded', String(isAround));
+  }
+  entry?.querySelector(':scope > :is(a, span, button)')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+}
+
+function measure(): void {
+  requestAnimationFrame(() => {
+    const { bottom } = stage.getBoundingClientRect();
+    const branches = [...holder.querySelectorAll('.zv-bar > ul > li > ul')].map((branch) => branch.getBoundingClientRect().bottom + 24);
+    tell({ kind: 'size', height: Math.ceil(Math.max(bottom, ...branches) + window.scrollY) });
+  });
+}
+
+window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => {
+  if (source !== window.parent) return;
+  if (data.kind === 'show') show(data);
+  if (data.kind === 'select') {
+    selected = data.id;
+    mark(data.opens);
+  }
+  if (data.kind === 'peek') document.documentElement.style.setProperty('--peek', `${data.height}px`);
+});
+
+document.addEventListener(
+  'click',
+  (event) => {
+    const target = event.target instanceof Element ? event.target : null;
+    if (target?.closest('a') != null) event.preventDefault();
+    const entry = target?.closest<HTMLElement>('[data-zv-item]');
+    if (entry?.dataset.zvItem !== undefined) tell({ kind: 'select', id: entry.dataset.zvItem });
+  },
+  true,
+);
+
+let isPointed = false;
+function setActive(pointed: boolean): void {
+  isPointed = pointed;
+  const isActive = isPointed || document.hasFocus();
+  document.documentElement.toggleAttribute('data-active', isActive);
+  tell({ kind: 'active', isActive });
+  measure();
+}
+document.documentElement.addEventListener('pointerenter', () => setActive(true));
+document.documentElement.addEventListener('pointerleave', () => setActive(false));
+window.addEventListener('focus', () => setActive(isPointed));
+window.addEventListener('blur', () => setActive(isPointed));
+new MutationObserver(measure).observe(holder, { subtree: true, childList: true, attributeFilter: ['aria-expanded'] });
+new ResizeObserver(measure).observe(stage);
+tell({ kind: 'ready' });

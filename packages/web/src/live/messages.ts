@@ -1,0 +1,28 @@
+import type { Id, Place } from '@zorvik/core';
+
+/** What the editor tells the live header. */
+export type ToFrame =
+  | { readonly kind: 'show'; readonly html: string; readonly css: string; readonly place: Place; readonly siteName: string }
+  | { readonly kind: 'select'; readonly id: Id | null; readonly opens: boolean }
+  /** How much of the frame is seen while nobody points at it, in its own px: an open branch must fit in there. */
+  | { readonly kind: 'peek'; readonly height: number };
+
+/** What the live header tells the editor. */
+export type FromFrame =
+  | { readonly kind: 'ready' }
+  | { readonly kind: 'select'; readonly id: Id }
+  /** The height that everything in the frame needs, open branches included, in its own px. */
+  | { readonly kind: 'size'; readonly height: number }
+  /** Whether somebody points at it or has the focus in it. */
+  | { readonly kind: 'active'; readonly isActive: boolean };
+
+/** The frame is a sandbox without an origin: what it says is believed only in this form. */
+export function fromFrame(message: unknown): FromFrame | null {
+  if (typeof message !== 'object' || message === null) return null;
+  const { kind, id, height, isActive } = message as Record<string, unknown>;
+  if (kind === 'ready') return { kind };
+  if (kind === 'select' && typeof id === 'string' && /^[a-z][0-9a-z]{3,31}$/.test(id)) return { kind, id };
+  if (kind === 'size' && typeof height === 'number' && height >= 0 && height < 100_000) return { kind, height };
+  if (kind === 'active' && typeof isActive === 'boolean') return { kind, isActive };
+  return null;
+}

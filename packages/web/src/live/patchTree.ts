@@ -1,0 +1,50 @@
+/** States that belong to the visitor and not to the HTML: patching leaves them. */
+const STATES = new Set(['aria-expanded', 'data-zv-on', 'data-zv-end', 'data-zv-selected']);
+const KEY = 'data-zv-item';
+
+/**
+ * Makes `present` like `wanted` and keeps the elements that can stay, so that an open dropdown stays open and the focus stays where
+ * it is. List entries are the same when their item is; all else when it is the same element at the same place.
+ */
+export function patchTree(present: Element, wanted: Element): void {
+  const stack: (readonly [Element, Element])[] = [[present, wanted]];
+  for (let pair = stack.pop(); pair !== undefined; pair = stack.pop()) {
+    const [old, next] = pair;
+    patchAttributes(old, next);
+    stack.push(...patchChildren(old, next));
+  }
+}
+
+function patchAttributes(old: Element, next: Element): void {
+  for (const { name } of [...old.attributes]) if (!next.hasAttribute(name) && !STATES.has(name)) old.removeAttribute(name);
+  for (const { name, value } of [...next.attributes]) if (!STATES.has(name) || !old.hasAttribute(name)) if (old.getAttribute(name) !== value) old.setAttribute(name, value);
+}
+
+/** Puts the right children in the right order; gives the pairs that stay and are to be looked into. */
+function patchChildren(old: Element, next: Element): (readonly [Element, Element])[] {
+  if (next.children.length === 0) {
+    if (old.children.length > 0 || old.textContent !== next.textContent) old.textContent = next.textContent;
+    return [];
+  }
+  const stays: (readonly [Element, Element])[] = [];
+  const left = new Set([...old.children]);
+  let before: ChildNode | null = old.firstChild;
+  for (const wanted of [...next.children]) {
+    const match = [...left].find((one) => isSame(one, wanted));
+    if (match === undefined) {
+      old.insertBefore(wanted, before);
+      continue;
+    }
+    left.delete(match);
+    stays.push([match, wanted]);
+    if (match === before) before = match.nextSibling;
+    else old.insertBefore(match, before);
+  }
+  for (const one of left) one.remove();
+  for (const node of [...old.childNodes]) if (node.nodeType === Node.TEXT_NODE) node.remove();
+  return stays;
+}
+
+function isSame(one: Element, other: Element): boolean {
+  return one.tagName === other.tagName && one.getAttribute(KEY) === other.getAttribute(KEY);
+}

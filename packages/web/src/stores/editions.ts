@@ -1,0 +1,81 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { changeInWords, childrenOf, compareMenus, nodeAt, resolveMenu, type ResolvedMenu, type SiteDocument } from '@zorvik/core';
+import { routes, type EditionSummary } from '@zorvik/contract';
+import { ask } from '../api/client.ts';
+import { useWorkingCopy } from './workingCopy.ts';
+
+/** What changed in one menu since the current edition, in plain words. */
+export interface MenuDifference {
+  readonly key: string;
+  readonly name: string;
+  readonly sentences: readonly string[];
+}
+
+const SETTLING = 250;
+
+/** The editions of the open site, and how the working copy differs from the current one. */
+export const useEditions = defineStore('editions', () => {
+  const copy = useWorkingCopy();
+  const editions = shallowRef<readonly EditionSummary[]>([]);
+  const published = shallowRef<readonly ResolvedMenu[] | null>(null);
+  const differences = shallowRef<readonly MenuDifference[]>([]);
+  const isPublishing = ref(false);
+  const count = computed(() => differences.value.reduce((sum, { sentences }) => sum + sentences.length, 0));
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  async function loadCurrent(): Promise<void> {
+    const { siteKey, edition } = copy;
+    if (siteKey === null || edition === null) {
+      published.value = edition === null ? [] : null;
+      return compare();
+    }
+    const answer = await ask(routes.readEdition, { params: { siteKey, number: edition.number } });
+    if (answer.kind === 'reply' && siteKey === copy.siteKey) published.value = answer.value.menus;
+    compare();
+  }
+
+  async function loadList(): Promise<void> {
+    if (copy.siteKey === null) return;
+    const answer = await ask(routes.listEditions, { params: { siteKey: copy.siteKey } });
+    if (answer.kind === 'reply') editions.value = answer.value.editions;
+  }
+
+  function compare(): void {
+    const { document } = copy;
+    differences.value = document === null || published.value === null ? [] : differencesOf(document, published.value);
+  }
+
+  async function publish(note: string): Promise<boolean> {
+    isPublishing.value = true;
+    const isDone = await copy.publish(note);
+    isPublishing.value = false;
+    if (isDone) await loadList();
+    return isDone;
+  }
+
+  watch(() => [copy.siteKey, copy.edition] as const, () => void loadCurrent(), { immediate: true });
+  watch(
+    () => copy.document,
+    () => {
+      clearTimeout(timer);
+      timer = setTimeout(compare, SETTLING);
+    },
+  );
+
+  return { editions, differences, count, isPublishing, loadList, publish, compare };
+});
+
+function differencesOf(document: SiteDocument, published: readonly ResolvedMenu[]): MenuDifference[] {
+  const ids = [...childrenOf(document.menus, document.site.id)];
+  const now = ids.map((id) => resolveMenu(document, id));
+  const present = now.map((menu): MenuDifference => {
+    const before = published.find(({ key }) => key === menu.key) ?? null;
+    const sentences = compareMenus(before, menu).map(changeInWords);
+    return { key: menu.key, name: menu.name, sentences: before === null ? ['The menu is new', ...sentences] : sentences };
+  });
+  const gone = published
+    .filter(({ key }) => !ids.some((id) => nodeAt(document.menus, id).key === key))
+    .map(({ key, name }): MenuDifference => ({ key, name, sentences: ['The menu is no longer there'] }));
+  return [...present, ...gone].filter(({ sentences }) => sentences.length > 0);
+}

@@ -1,0 +1,39 @@
+import { defineStore } from 'pinia';
+import { ref, shallowRef } from 'vue';
+import { routes, type NewSite, type SiteSummary } from '@zorvik/contract';
+import { ask, type Answer } from '../api/client.ts';
+import { sendSitemap, type ImportDone } from '../api/sendSitemap.ts';
+import { useSession } from './session.ts';
+
+export type MissingPages = 'keep' | 'retire';
+
+/** All sites, and how new ones come to be. */
+export const useSites = defineStore('sites', () => {
+  const session = useSession();
+  const sites = shallowRef<readonly SiteSummary[]>([]);
+  const standIn = ref<string | null>(null);
+  const problem = ref<string | null>(null);
+  const isLoaded = ref(false);
+
+  async function load(): Promise<void> {
+    const answer = await ask(routes.listSites);
+    problem.value = answer.kind === 'reply' ? null : answer.kind === 'away' ? 'The server does not answer. Start it, then load this page again.' : answer.refusal.message;
+    if (answer.kind !== 'reply') return;
+    ({ sites: sites.value, standIn: standIn.value } = answer.value);
+    isLoaded.value = true;
+  }
+
+  function make(wanted: NewSite): Promise<Answer<SiteSummary>> {
+    return ask(routes.makeSite, { body: wanted });
+  }
+
+  function makeFromSitemap(wanted: NewSite, bytes: Blob, onProgress: (stored: number, of: number) => void): Promise<Answer<ImportDone>> {
+    return sendSitemap(routes.makeSiteFromSitemap, { query: wanted }, bytes, onProgress);
+  }
+
+  function readInto(siteKey: string, missing: MissingPages, bytes: Blob, onProgress: (stored: number, of: number) => void): Promise<Answer<ImportDone>> {
+    return sendSitemap(routes.importPages, { params: { siteKey }, query: { missing, session: session.id } }, bytes, onProgress);
+  }
+
+  return { sites, standIn, problem, isLoaded, load, make, makeFromSitemap, readInto };
+});

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { mdiArrowUp, mdiTrashCanOutline } from '@mdi/js';
+import { onMounted, ref } from 'vue';
+import ChoiceRow from '../components/common/ChoiceRow.vue';
+import IconButton from '../components/common/IconButton.vue';
+import LineField from '../components/common/LineField.vue';
+import { contrast } from '../theme/contrast.ts';
+import { markPairs, textPairs } from '../theme/pairs.ts';
+
+/** The design sheet as a screen: what docs/design.md says, to be looked at and tested. */
+const tokens = ref<Record<string, string>>({});
+const choice = ref('same');
+const scale = [
+  { size: 19, weight: 650, use: 'Title of a screen' },
+  { size: 17, weight: 650, use: 'Name of what is selected' },
+  { size: 15, weight: 650, use: 'Title of a part' },
+  { size: 13, weight: 400, use: 'Text, rows, buttons' },
+  { size: 12, weight: 400, use: 'Captions, addresses, states' },
+  { size: 11, weight: 400, use: 'Counts, keys' },
+];
+
+onMounted(() => {
+  const style = getComputedStyle(document.documentElement);
+  const names = new Set([...textPairs, ...markPairs].flatMap(({ text, ground }) => [text, ground]));
+  tokens.value = Object.fromEntries([...names].map((name) => [name, style.getPropertyValue(`--${name}`).trim()]));
+});
+
+function ratio(text: string, ground: string): string {
+  const a = tokens.value[text];
+  const b = tokens.value[ground];
+  return a === undefined || b === undefined ? '' : `${contrast(a, b).toFixed(1)} : 1`;
+}
+</script>
+
+<template>
+  <div class="design">
+    <h1>Design sheet</h1>
+    <section>
+      <h2>Type: Commissioner</h2>
+      <p v-for="one in scale" :key="one.size" :style="{ fontSize: `${one.size}px`, fontWeight: one.weight }">{{ one.size }} / {{ one.weight }} · {{ one.use }}</p>
+    </section>
+    <section>
+      <h2>Colours with their contrast</h2>
+      <div class="pairs">
+        <p v-for="pair in [...textPairs, ...markPairs]" :key="pair.text + pair.ground + pair.use" :style="{ color: `var(--${pair.text})`, background: `var(--${pair.ground})` }" data-pair>
+          <span>{{ pair.text }} on {{ pair.ground }}: {{ pair.use }}</span><span class="number">{{ ratio(pair.text, pair.ground) }}</span>
+        </p>
+      </div>
+    </section>
+    <section>
+      <h2>Spacing and rows</h2>
+      <p>A grid of 8 px; rows 32 px, bar 46 px, targets at least 24 px; corners 7 px.</p>
+      <div class="rows"><div>A row</div><div class="on">The selected row</div><div class="marked">The marked row</div></div>
+    </section>
+    <section>
+      <h2>Controls</h2>
+      <div class="controls">
+        <v-btn color="primary">Main</v-btn><v-btn color="secondary">Second</v-btn><v-btn variant="outlined">Other</v-btn><v-btn variant="text">Quiet</v-btn><v-btn color="primary" disabled>Not now</v-btn>
+        <IconButton label="Move up" :icon="mdiArrowUp" /><IconButton label="Remove" :icon="mdiTrashCanOutline" reason="nothing is selected" />
+        <button type="button" class="ringed">The focus ring</button>
+      </div>
+      <div class="controls">
+        <LineField label="A line of text" value="Sow in autumn" note="own" :keep="() => null" />
+        <LineField label="A refused one" value="Leave me changed" :keep="() => 'A name needs at least one visible character.'" />
+        <v-text-field label="In a dialog" model-value="Main menu" />
+        <ChoiceRow v-model="choice" label="A choice" :choices="[{ value: 'same', label: 'same tab' }, { value: 'new', label: 'new tab' }]" />
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.design {
+  height: 100%;
+  overflow: auto;
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(460px, 1fr));
+  align-content: start;
+  gap: 20px 32px;
+  padding: 20px 24px;
+}
+.design h1 {
+  grid-column: 1 / -1;
+}
+section {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+  min-width: 0;
+}
+.pairs {
+  display: grid;
+  gap: 2px;
+}
+.pairs p {
+  display: flex;
+  justify-content: space-between;
+  padding: 3px 10px;
+  border-radius: 4px;
+}
+.rows div {
+  display: flex;
+  align-items: center;
+  height: 32px;
+  padding-inline-start: 14px;
+}
+.rows .on {
+  background: var(--white);
+  box-shadow:
+    inset 3px 0 var(--persimmon),
+    0 1px var(--line),
+    0 -1px var(--line);
+}
+.rows .marked {
+  background: var(--persimmon-tint);
+}
+.controls {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+}
+.controls > .field,
+.controls > .v-text-field {
+  flex: 1 1 190px;
+}
+.ringed {
+  min-height: 32px;
+  padding: 0 12px;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--sheet);
+  outline: 2px solid var(--ink);
+  outline-offset: 2px;
+}
+</style>

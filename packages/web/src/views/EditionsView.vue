@@ -1,0 +1,256 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { DELIVERY } from '@zorvik/contract';
+import { useEditions } from '../stores/editions.ts';
+import { useNotices } from '../stores/notices.ts';
+import { useSelection } from '../stores/selection.ts';
+import { useSites } from '../stores/sites.ts';
+import { useWorkingCopy } from '../stores/workingCopy.ts';
+
+const copy = useWorkingCopy();
+const editions = useEditions();
+const sites = useSites();
+const selection = useSelection();
+const notices = useNotices();
+const note = ref('');
+const isQuillmere = computed(() => copy.siteKey === 'quillmere' && sites.standIn !== null);
+const blocked = computed(() => {
+  if (copy.pending.length > 0) return 'Some changes are still on their way. Publish when the bar says “kept”.';
+  if (selection.menus.length === 0) return 'There is no menu to publish yet. Make one in Arrange.';
+  return copy.edition !== null && editions.count === 0 ? 'The site is served exactly this already.' : null;
+});
+const next = computed(() => (copy.edition?.number ?? 0) + 1);
+
+watch(() => copy.siteKey, () => void editions.loadList(), { immediate: true });
+if (!sites.isLoaded) void sites.load();
+notices.clear();
+
+async function publish(): Promise<void> {
+  if (blocked.value !== null || editions.isPublishing) return;
+  if (await editions.publish(note.value.trim())) note.value = '';
+}
+
+function when(at: string): string {
+  return new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
+}
+</script>
+
+<template>
+  <div v-if="copy.document !== null" class="editions">
+    <section class="change" aria-labelledby="changes">
+      <header>
+        <h1 id="changes">{{ copy.edition === null ? 'Not published yet' : editions.count === 0 ? `As edition ${copy.edition.number}` : `${editions.count} ${editions.count === 1 ? 'change' : 'changes'} since edition ${copy.edition.number}` }}</h1>
+        <p class="mute">{{ copy.edition === null ? 'The site gets nothing of this until you publish it.' : 'The site is served the last edition until you publish the next.' }}</p>
+      </header>
+      <div class="list">
+        <section v-for="menu in editions.differences" :key="menu.key">
+          <h2>{{ menu.name }}</h2>
+          <ul>
+            <li v-for="(sentence, at) in menu.sentences" :key="at">{{ sentence }}</li>
+          </ul>
+        </section>
+        <p v-if="editions.differences.length === 0 && copy.edition !== null" class="agrees"><span aria-hidden="true">✓</span> What you see in Arrange is what visitors see.</p>
+      </div>
+      <form class="publish" @submit.prevent="publish">
+        <p v-if="notices.refused !== null" class="refused" role="alert">{{ notices.refused }}</p>
+        <label for="note">A note for edition {{ next }}</label>
+        <div>
+          <input id="note" v-model="note" type="text" maxlength="400" placeholder="What is it for? (optional)" autocomplete="off" />
+          <button type="submit" :aria-disabled="blocked !== null" :aria-describedby="blocked === null ? undefined : 'blocked'">Publish edition {{ next }}</button>
+        </div>
+        <p v-if="blocked !== null" id="blocked" class="mute">{{ blocked }}</p>
+      </form>
+    </section>
+    <section class="past" aria-labelledby="past">
+      <h2 id="past">Editions</h2>
+      <ol v-if="editions.editions.length > 0">
+        <li v-for="edition in editions.editions" :key="edition.number" :class="{ now: edition.number === copy.edition?.number }">
+          <strong class="number">{{ edition.number }}</strong>
+          <span>
+            <span class="what">{{ edition.note || 'Without a note' }}</span>
+            <span class="mute">{{ when(edition.at) }} · {{ edition.actor }} · {{ edition.items }} items</span>
+          </span>
+          <span v-if="edition.number === copy.edition?.number" class="served">on the site</span>
+        </li>
+      </ol>
+      <p v-else class="mute">The first edition will stand here.</p>
+      <h2>Where it is delivered</h2>
+      <ul class="addresses">
+        <li v-if="isQuillmere"><a :href="sites.standIn ?? ''" target="_blank" rel="noopener">The stand-in site<span class="only-heard"> (opens in a new tab)</span></a> <span class="mute">serves Quillmere’s pages with the last edition</span></li>
+        <template v-if="copy.edition !== null">
+          <li v-for="menu in selection.menus" :key="menu.key">
+            <span class="name">{{ menu.name }}</span>
+            <a :href="`${DELIVERY}/sites/${copy.siteKey}/menus/${menu.key}`" target="_blank" rel="noopener">JSON</a>
+            <a :href="`${DELIVERY}/sites/${copy.siteKey}/menus/${menu.key}.html`" target="_blank" rel="noopener">HTML</a>
+          </li>
+          <li>
+            <span class="name">For all of them</span>
+            <a :href="`${DELIVERY}/sites/${copy.siteKey}/navigation.css`" target="_blank" rel="noopener">CSS</a>
+            <a :href="`${DELIVERY}/sites/${copy.siteKey}/navigation.js`" target="_blank" rel="noopener">script</a>
+          </li>
+        </template>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.editions {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(320px, 2fr);
+  height: 100%;
+}
+.change {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  min-height: 0;
+}
+header {
+  padding: 20px 24px 12px;
+}
+.list {
+  overflow: auto;
+  padding: 0 24px 16px;
+}
+.list section + section {
+  margin-top: 16px;
+}
+h2 {
+  font-size: 13px;
+  margin-bottom: 4px;
+}
+.list ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.list li {
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line-soft);
+  overflow-wrap: anywhere;
+}
+.agrees {
+  display: inline-flex;
+  gap: 8px;
+  padding: 8px 12px;
+  border-radius: var(--radius);
+  background: var(--moss-tint);
+  color: var(--moss);
+}
+.publish {
+  display: grid;
+  gap: 4px;
+  padding: 14px 24px 20px;
+  border-top: 1px solid var(--line);
+  background: var(--sheet);
+}
+.publish label {
+  color: var(--mute);
+  font-size: 12px;
+}
+.publish div {
+  display: flex;
+  gap: 10px;
+}
+.publish input {
+  flex: 1;
+  min-width: 0;
+  height: 36px;
+  padding: 0 10px;
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  background: var(--white);
+}
+.publish input::placeholder {
+  color: var(--mute);
+  opacity: 1;
+}
+.publish button {
+  min-height: 36px;
+  padding: 0 16px;
+  border: 0;
+  border-radius: var(--radius);
+  background: var(--persimmon);
+  color: var(--white);
+  font-weight: 600;
+  cursor: pointer;
+}
+.publish button[aria-disabled='true'] {
+  background: var(--paper-deep);
+  color: var(--mute);
+  cursor: default;
+}
+.refused {
+  padding: 6px 10px;
+  border-radius: 6px;
+  background: var(--brick-tint);
+  color: var(--brick);
+}
+.past {
+  min-height: 0;
+  overflow: auto;
+  padding: 22px 24px;
+  border-inline-start: 1px solid var(--line);
+  background: var(--sheet);
+}
+.past ol {
+  margin: 0 0 24px;
+  padding: 0;
+  list-style: none;
+}
+.past ol li {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  min-height: 48px;
+  border-bottom: 1px solid var(--line-soft);
+}
+.past ol strong {
+  min-width: 24px;
+  font-size: 17px;
+  text-align: end;
+}
+.past ol li > span:nth-child(2) {
+  flex: 1;
+  display: grid;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+.past ol .mute {
+  font-size: 12px;
+}
+.served {
+  flex: none;
+  padding: 1px 8px;
+  border-radius: 9px;
+  background: var(--moss-tint);
+  color: var(--moss);
+  font-size: 12px;
+}
+.addresses {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.addresses li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  min-height: 30px;
+  align-items: center;
+}
+.addresses a {
+  min-height: 24px;
+  display: inline-grid;
+  align-items: center;
+}
+.name {
+  min-width: 170px;
+}
+@media (max-width: 760px) {
+  .editions {
+    grid-template-columns: 1fr;
+    overflow: auto;
+  }
+}
+</style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue';
+import NewSiteForm from '../components/pages/NewSiteForm.vue';
+import { useSites } from '../stores/sites.ts';
+
+const sites = useSites();
+const isNewOpen = ref(false);
+onMounted(() => void sites.load());
+</script>
+
+<template>
+  <div class="sites">
+    <div class="column">
+      <header>
+        <h1>Sites</h1>
+        <v-btn color="primary" @click="isNewOpen = true">New site …</v-btn>
+      </header>
+      <p v-if="sites.problem !== null" class="problem" role="alert">{{ sites.problem }}</p>
+      <ul v-if="sites.sites.length > 0">
+        <li v-for="site in sites.sites" :key="site.key">
+          <router-link :to="{ name: 'arrange', params: { siteKey: site.key } }">
+            <strong>{{ site.name }}</strong>
+            <span class="mute">{{ site.origin || 'no address yet' }}</span>
+            <span class="number">{{ site.pages.toLocaleString() }} pages</span>
+            <span class="number">{{ site.menus }} {{ site.menus === 1 ? 'menu' : 'menus' }}</span>
+            <span class="number" :class="{ mute: site.edition === null }">{{ site.edition === null ? 'not published' : `edition ${site.edition}` }}</span>
+          </router-link>
+        </li>
+      </ul>
+      <p v-else-if="sites.isLoaded" class="mute">There is no site yet. Make one of its sitemap, and its pages are here.</p>
+    </div>
+    <v-dialog v-model="isNewOpen"><NewSiteForm @cancel="isNewOpen = false" /></v-dialog>
+  </div>
+</template>
+
+<style scoped>
+.sites {
+  height: 100%;
+  overflow: auto;
+}
+.column {
+  max-width: 860px;
+  margin: 0 auto;
+  padding: 40px 14px;
+}
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  margin-bottom: 16px;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  border-top: 1px solid var(--line);
+}
+li {
+  border-bottom: 1px solid var(--line);
+}
+li a {
+  display: grid;
+  grid-template-columns: minmax(160px, 2fr) minmax(140px, 3fr) 110px 80px 110px;
+  align-items: center;
+  gap: 16px;
+  min-height: 52px;
+  padding: 0 12px;
+  color: var(--ink);
+  text-decoration: none;
+}
+li a:hover {
+  background: var(--sheet);
+}
+li span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+strong {
+  font-size: 15px;
+}
+.problem {
+  padding: 8px 12px;
+  margin-bottom: 16px;
+  border-radius: var(--radius);
+  background: var(--brick-tint);
+  color: var(--brick);
+}
+@media (max-width: 760px) {
+  li a {
+    grid-template-columns: 1fr auto;
+    padding: 8px 12px;
+    gap: 2px 12px;
+  }
+}
+</style>
