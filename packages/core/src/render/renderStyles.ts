@@ -13,7 +13,7 @@ export function renderStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string
 .zv :is(a,button){cursor:pointer}
 .zv :is(a,button):hover{background:var(--_tint)}
 .zv :is(a,button):focus-visible{outline:2px solid var(--_accent);outline-offset:-2px}
-.zv [aria-current]{color:var(--_accent);box-shadow:inset 0 -3px currentColor}
+.zv [aria-current]{color:var(--_accent);text-decoration:underline .16em;text-underline-offset:.5em}
 /* A list: unfolded, each level set in. */
 .zv-list ul ul{padding-inline-start:1rem}
 .zv-list a:hover{text-decoration:underline}
@@ -36,7 +36,6 @@ export function renderStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string
 .zv-bar:not([data-zv-on])>ul>li:is(:hover,:focus-within)>ul,.zv-bar:not([data-zv-on]) ul ul ul{display:block}
 @media (max-width:${breakpoints.medium - 0.02}px){.zv-bar>ul>li>ul{max-block-size:70vh}}
 @media (prefers-reduced-motion:no-preference){.zv-bar button::after{transition:rotate .15s}}
-@media (forced-colors:active){.zv [aria-current]{border-block-end:3px solid Highlight}}
 @media print{.zv-bar ul ul{display:none}}
 `;
 }

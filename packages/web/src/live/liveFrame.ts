@@ -39,14 +39,14 @@ function entryOf(id: string): HTMLElement | null {
   return holder.querySelector(`[data-zv-item="${id}"]`);
 }
 
-/** Marks the selected item; `opens` shows it where it stands, all branches around it open and no others. */
+/** Marks the selected item; `opens` shows it where it stands: its own branch and all around it are open, and no others. */
 function mark(opens: boolean): void {
   for (const old of holder.querySelectorAll('[data-zv-selected]')) old.removeAttribute('data-zv-selected');
   const entry = selected === null ? null : entryOf(selected);
   entry?.setAttribute('data-zv-selected', '');
   if (!opens) return;
   for (const button of holder.querySelectorAll('button[aria-expanded]')) {
-    const isAround = entry !== null && button.parentElement !== entry && button.parentElement?.contains(entry) === true;
+    const isAround = entry !== null && button.parentElement?.contains(entry) === true;
     button.setAttribute('aria-expanded', String(isAround));
   }
   entry?.querySelector(':scope > :is(a, span, button)')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
@@ -67,7 +67,11 @@ window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => 
     selected = data.id;
     mark(data.opens);
   }
-  if (data.kind === 'peek') document.documentElement.style.setProperty('--peek', `${data.height}px`);
+  if (data.kind === 'leave') leave();
+  if (data.kind === 'heights') {
+    document.documentElement.style.setProperty('--peek', `${data.peek}px`);
+    document.documentElement.style.setProperty('--room', `${data.room}px`);
+  }
 });
 
 document.addEventListener(
@@ -82,17 +86,29 @@ document.addEventListener(
 );
 
 let isPointed = false;
+/** Whether the focus came by a key: one that a click left behind must not hold the frame open. */
+let isByKey = true;
 function setActive(pointed: boolean): void {
   isPointed = pointed;
-  const isActive = isPointed || document.hasFocus();
+  const isActive = isPointed || (document.hasFocus() && isByKey);
   document.documentElement.toggleAttribute('data-active', isActive);
   tell({ kind: 'active', isActive });
   measure();
 }
+
+function leave(): void {
+  for (const button of holder.querySelectorAll('button[aria-expanded=true]')) button.setAttribute('aria-expanded', 'false');
+  setActive(false);
+}
 document.documentElement.addEventListener('pointerenter', () => setActive(true));
 document.documentElement.addEventListener('pointerleave', () => setActive(false));
+document.addEventListener('pointerdown', () => (isByKey = false), true);
+document.addEventListener('keydown', () => (isByKey = true), true);
 window.addEventListener('focus', () => setActive(isPointed));
-window.addEventListener('blur', () => setActive(isPointed));
+window.addEventListener('blur', () => {
+  isByKey = true;
+  setActive(isPointed);
+});
 new MutationObserver(measure).observe(holder, { subtree: true, childList: true, attributeFilter: ['aria-expanded'] });
 new ResizeObserver(measure).observe(stage);
 tell({ kind: 'ready' });

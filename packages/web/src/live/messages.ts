@@ -4,8 +4,10 @@ import type { Id, Place } from '@zorvik/core';
 export type ToFrame =
   | { readonly kind: 'show'; readonly html: string; readonly css: string; readonly place: Place; readonly siteName: string }
   | { readonly kind: 'select'; readonly id: Id | null; readonly opens: boolean }
-  /** How much of the frame is seen while nobody points at it, in its own px: an open branch must fit in there. */
-  | { readonly kind: 'peek'; readonly height: number };
+  /** The pointer is elsewhere now: a frame of its own process is not always told so. */
+  | { readonly kind: 'leave' }
+  /** How much of the frame is seen while nobody points at it (`peek`) and at the most while somebody does (`room`), in its own px. */
+  | { readonly kind: 'heights'; readonly peek: number; readonly room: number };
 
 /** What the live header tells the editor. */
 export type FromFrame =

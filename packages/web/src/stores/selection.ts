@@ -9,8 +9,6 @@ export const useSelection = defineStore('selection', () => {
   const wantedMenu = ref<string | null>(null);
   const wantedItem = ref<Id | null>(null);
   const folded = shallowRef<ReadonlySet<Id>>(new Set());
-  /** Where the selection was made last: the live header opens a branch for a selection that was made below it. */
-  const origin = ref<'tree' | 'live'>('tree');
 
   const menus = computed(() => {
     const document = copy.document;
@@ -20,8 +18,7 @@ export const useSelection = defineStore('selection', () => {
   const menu = computed(() => menus.value.find(({ key }) => key === wantedMenu.value) ?? menus.value[0] ?? null);
   const item = computed(() => (wantedItem.value === null ? null : (copy.document?.items.nodes.get(wantedItem.value) ?? null)));
 
-  function select(id: Id | null, from: 'tree' | 'live' = 'tree'): void {
-    origin.value = from;
+  function select(id: Id | null): void {
     wantedItem.value = id;
     if (id !== null) unfoldTo(id);
   }
@@ -65,5 +62,5 @@ export const useSelection = defineStore('selection', () => {
     if (!stays) wantedItem.value = null;
   }
 
-  return { menus, menu, item, folded, origin, select, setFolded, showMenu };
+  return { menus, menu, item, folded, select, setFolded, showMenu };
 });

@@ -35,14 +35,15 @@ function startAdding(): void {
     <div class="work">
       <OutlineList ref="outline" />
       <EmptyMenu v-if="isEmpty && !isAdding" @add="startAdding" />
-      <PageFinder />
     </div>
     <DetailBand />
+    <PageFinder />
   </div>
 </template>
 
 <style scoped>
 .arrange {
+  position: relative;
   display: grid;
   grid-template-rows: auto minmax(0, 1fr) auto;
   height: 100%;

@@ -39,18 +39,9 @@ function when(at: string): string {
   <div v-if="copy.document !== null" class="editions">
     <section class="change" aria-labelledby="changes">
       <header>
-        <h1 id="changes">{{ copy.edition === null ? 'Not published yet' : editions.count === 0 ? `As edition ${copy.edition.number}` : `${editions.count} ${editions.count === 1 ? 'change' : 'changes'} since edition ${copy.edition.number}` }}</h1>
+        <h1 id="changes">{{ copy.edition === null ? 'Not published yet' : editions.count === 0 ? `The site is as edition ${copy.edition.number}` : `${editions.count} ${editions.count === 1 ? 'change' : 'changes'} since edition ${copy.edition.number}` }}</h1>
         <p class="mute">{{ copy.edition === null ? 'The site gets nothing of this until you publish it.' : 'The site is served the last edition until you publish the next.' }}</p>
       </header>
-      <div class="list">
-        <section v-for="menu in editions.differences" :key="menu.key">
-          <h2>{{ menu.name }}</h2>
-          <ul>
-            <li v-for="(sentence, at) in menu.sentences" :key="at">{{ sentence }}</li>
-          </ul>
-        </section>
-        <p v-if="editions.differences.length === 0 && copy.edition !== null" class="agrees"><span aria-hidden="true">✓</span> What you see in Arrange is what visitors see.</p>
-      </div>
       <form class="publish" @submit.prevent="publish">
         <p v-if="notices.refused !== null" class="refused" role="alert">{{ notices.refused }}</p>
         <label for="note">A note for edition {{ next }}</label>
@@ -60,6 +51,15 @@ function when(at: string): string {
         </div>
         <p v-if="blocked !== null" id="blocked" class="mute">{{ blocked }}</p>
       </form>
+      <div class="list">
+        <section v-for="menu in editions.differences" :key="menu.key">
+          <h2>{{ menu.name }}</h2>
+          <ul>
+            <li v-for="(sentence, at) in menu.sentences" :key="at">{{ sentence }}</li>
+          </ul>
+        </section>
+        <p v-if="editions.differences.length === 0 && copy.edition !== null" class="agrees"><span aria-hidden="true">✓</span> What you see in Arrange is what visitors see.</p>
+      </div>
     </section>
     <section class="past" aria-labelledby="past">
       <h2 id="past">Editions</h2>
@@ -102,7 +102,7 @@ function when(at: string): string {
 }
 .change {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr) auto;
+  grid-template-rows: auto auto minmax(0, 1fr);
   min-height: 0;
 }
 header {
@@ -140,9 +140,7 @@ h2 {
 .publish {
   display: grid;
   gap: 4px;
-  padding: 14px 24px 20px;
-  border-top: 1px solid var(--line);
-  background: var(--sheet);
+  padding: 0 24px 20px;
 }
 .publish label {
   color: var(--mute);

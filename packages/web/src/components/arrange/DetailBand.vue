@@ -78,7 +78,7 @@ function leadNowhere(): void {
       <LineField :key="item.id" label="Label" :value="label" :note="item.label === null ? 'the page’s title' : page === null ? '' : 'own'" :keep="rename" />
       <div class="leads">
         <span class="caption">Leads to</span>
-        <PagePick v-if="isPicking" label="Where the item leads: a page or an address" placeholder="A page, /path or https://…" above @pick="lead" @leave="isPicking = false" />
+        <PagePick v-if="isPicking" label="Where the item leads: a page or an address" placeholder="A page, /path or https://…" @pick="lead" @leave="isPicking = false" />
         <div v-else class="both">
           <button type="button" class="target" :aria-label="`Leads to ${target.text}. Change`" @click="isPicking = true">
             <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="icon" fill="currentColor" /></svg>

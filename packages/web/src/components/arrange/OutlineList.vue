@@ -249,8 +249,13 @@ defineExpose({ startAdding, startRenaming: doing.rename, focus: () => scroller.v
   overflow: auto;
   outline: none;
 }
-.outline:focus-visible {
+.outline:focus-visible:not(:has(.row.on)) {
   box-shadow: inset 0 0 0 2px var(--ink);
+}
+/* The focus is where the selection is: the row is ringed, not the whole list. */
+.outline:focus-visible :deep(.row.on) {
+  outline: 2px solid var(--ink);
+  outline-offset: -2px;
 }
 .room {
   position: relative;

@@ -73,7 +73,7 @@ onBeforeUnmount(() => release?.());
     role="treeitem"
     class="row"
     :class="{ on: isSelected, dragged: isDragged, heading: row.item.destination.kind === 'none', top: row.depth === 0 }"
-    :style="{ paddingInlineStart: `${14 + row.depth * 24}px` }"
+    :style="{ paddingInlineStart: `${14 + row.depth * 24}px`, '--name-start': `${65 + row.depth * 24}px` }"
     :aria-level="row.depth + 1"
     :aria-setsize="row.siblings"
     :aria-posinset="row.place"
@@ -105,8 +105,10 @@ onBeforeUnmount(() => release?.());
       <span v-if="problem !== null" class="problem" role="alert">{{ problem }}</span>
     </span>
     <template v-else>
-      <span class="label">{{ label }}</span>
-      <span v-if="row.isFolded" class="count number">{{ row.childCount }}</span>
+      <span class="name">
+        <span class="label">{{ label }}</span>
+        <span v-if="row.isFolded" class="count number">{{ row.childCount }}</span>
+      </span>
       <span class="target">{{ target }}</span>
       <span v-if="remark !== null" class="remark" :class="remark.tone">{{ remark.text }}</span>
     </template>
@@ -124,6 +126,7 @@ onBeforeUnmount(() => release?.());
   white-space: nowrap;
   cursor: default;
   user-select: none;
+  --name-end: min(46vw, 540px);
 }
 .row:hover {
   background: #fffdf8b3;
@@ -167,13 +170,20 @@ button.fold:hover {
   flex: none;
   color: #857f72;
 }
+.name {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  flex: none;
+  width: calc(var(--name-end) - var(--name-start));
+  min-width: 90px;
+}
 .label {
   overflow: hidden;
   text-overflow: ellipsis;
-  min-width: 60px;
 }
-.top > .label,
-.heading > .label {
+.top .label,
+.heading .label {
   font-weight: 600;
 }
 .count {
@@ -187,7 +197,6 @@ button.fold:hover {
   flex: 1;
   overflow: hidden;
   text-overflow: ellipsis;
-  text-align: end;
   color: var(--mute);
   font-size: 12px;
 }

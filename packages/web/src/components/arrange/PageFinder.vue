@@ -115,6 +115,7 @@ function whereUsed({ id }: Page): string {
       <header>
         <h2>Pages</h2>
         <span class="mute number">{{ found.length }}</span>
+        <span class="hint mute"><kbd>Shift</kbd> <kbd>Enter</kbd> picks several</span>
         <IconButton label="Close the page finder" :icon="mdiClose" keys="Esc" @press="finder.close()" />
       </header>
       <input
@@ -160,14 +161,15 @@ function whereUsed({ id }: Page): string {
         </div>
       </div>
       <footer>
+        <div class="choices-two">
         <ChoiceRow
           v-model="depth"
-          label="Take along"
+          label="Take along, levels below"
           :choices="[
-            { value: 0, label: 'the page' },
-            { value: 1, label: '1 level below' },
-            { value: 2, label: '2 levels' },
-            { value: 99, label: 'all' },
+            { value: 0, label: 'page', hint: 'The page alone' },
+            { value: 1, label: '+ 1', hint: 'With one level below it' },
+            { value: 2, label: '+ 2', hint: 'With two levels below it' },
+            { value: 99, label: 'all', hint: 'With all below it' },
           ]"
         />
         <ChoiceRow
@@ -175,14 +177,14 @@ function whereUsed({ id }: Page): string {
           v-model="isInside"
           label="Put it"
           :choices="[
-            { value: false, label: 'after the selected item' },
-            { value: true, label: 'inside it' },
+            { value: false, label: 'after the item', hint: 'After the selected item' },
+            { value: true, label: 'inside it', hint: 'Inside the selected item' },
           ]"
         />
+        </div>
         <button type="button" class="go" :disabled="problem !== null" @click="add">
           Add {{ toAdd.length > 1 ? `${toAdd.length} pages ` : '' }}{{ where }} <kbd>Enter</kbd>
         </button>
-        <p class="mute"><kbd>Shift</kbd> <kbd>Enter</kbd> picks several</p>
       </footer>
     </aside>
   </Transition>
@@ -191,7 +193,7 @@ function whereUsed({ id }: Page): string {
 <style scoped>
 .finder {
   position: absolute;
-  z-index: 3;
+  z-index: 7;
   inset-block: 0;
   inset-inline-start: 0;
   display: grid;
@@ -215,8 +217,14 @@ header {
   gap: 8px;
   padding: 6px 8px 4px 14px;
 }
-header .mute {
-  flex: 1;
+.hint {
+  margin-inline-start: auto;
+  font-size: 12px;
+}
+.choices-two {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
 }
 .search {
   height: 34px;
@@ -319,8 +327,5 @@ footer {
   background: var(--paper-deep);
   color: var(--mute);
   cursor: default;
-}
-footer p {
-  font-size: 12px;
 }
 </style>

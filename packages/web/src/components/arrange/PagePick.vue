@@ -13,9 +13,9 @@ export type Picked =
 
 /**
  * A field in which a page is found by typing, or an address or a plain heading is given. What it would take is listed below it;
- * Enter takes the marked one. `above` opens the list upwards.
+ * Enter takes the marked one. The list opens to the side where there is room for it.
  */
-const props = defineProps<{ label: string; placeholder: string; start?: string; above?: boolean; isBare?: boolean }>();
+const props = defineProps<{ label: string; placeholder: string; start?: string; isBare?: boolean }>();
 const emit = defineEmits<{ pick: [picked: Picked]; leave: []; nest: [isDeeper: boolean] }>();
 const MOST = 7;
 const id = useId();
@@ -24,6 +24,8 @@ const input = useTemplateRef<HTMLInputElement>('input');
 const typed = ref(props.start ?? '');
 const marked = ref(0);
 const isListOpen = ref(false);
+const isAbove = ref(false);
+const LIST_HEIGHT = 280;
 
 interface Offer {
   readonly key: string;
@@ -51,6 +53,9 @@ const offers = computed((): Offer[] => {
 watch(typed, () => {
   marked.value = 0;
   isListOpen.value = true;
+  const box = input.value?.getBoundingClientRect();
+  const end = input.value?.closest('[role=tree]')?.getBoundingClientRect().bottom ?? window.innerHeight;
+  isAbove.value = box !== undefined && box.bottom + LIST_HEIGHT > end;
 });
 onMounted(() => {
   input.value?.focus();
@@ -85,7 +90,7 @@ function press(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="pick" :class="{ above }">
+  <div class="pick" :class="{ above: isAbove }">
     <input
       ref="input"
       v-model="typed"

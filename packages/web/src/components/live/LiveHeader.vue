@@ -12,12 +12,15 @@ import WidthRuler from './WidthRuler.vue';
  * workspace while somebody points at it; otherwise it keeps to its own height.
  */
 const STAGE = 132;
+/** Where the frame begins, and what is left free below it, in px of the window. */
+const TOP = 58 + 20;
 const copy = useWorkingCopy();
 const selection = useSelection();
 const live = useLiveView();
 const frame = useTemplateRef<HTMLIFrameElement>('frame');
 const room = useTemplateRef<HTMLDivElement>('room');
 const available = ref(1252);
+const windowHeight = ref(window.innerHeight);
 const needed = ref(STAGE);
 const isReady = ref(false);
 const isActive = ref(false);
@@ -35,7 +38,9 @@ const shown = computed((): ToFrame | null => {
   return { kind: 'show', html, css: renderStyles(document.site), place: place.value, siteName: document.site.name };
 });
 const scale = computed(() => Math.min(1, available.value / live.width));
-const height = computed(() => (isActive.value ? Math.max(STAGE / scale.value, needed.value) : STAGE / scale.value));
+const peek = computed(() => STAGE / scale.value);
+const most = computed(() => (windowHeight.value - TOP) / scale.value);
+const height = computed(() => (isActive.value ? Math.max(peek.value, Math.min(needed.value, most.value)) : peek.value));
 
 function tell(message: ToFrame | null): void {
   if (!isReady.value || message === null) return;
@@ -43,8 +48,12 @@ function tell(message: ToFrame | null): void {
   frame.value?.contentWindow?.postMessage(message, '*');
 }
 
+function tellHeights(): void {
+  tell({ kind: 'heights', peek: peek.value, room: most.value });
+}
+
 function tellSelection(): void {
-  tell({ kind: 'select', id: selection.item?.id ?? null, opens: selection.origin === 'tree' && !isActive.value });
+  tell({ kind: 'select', id: selection.item?.id ?? null, opens: !isActive.value });
 }
 
 function hear({ source, data }: MessageEvent): void {
@@ -53,22 +62,33 @@ function hear({ source, data }: MessageEvent): void {
   if (message === null) return;
   if (message.kind === 'ready') {
     isReady.value = true;
-    tell({ kind: 'peek', height: STAGE / scale.value });
+    tellHeights();
     tell(shown.value);
     tellSelection();
-  } else if (message.kind === 'select') selection.select(message.id, 'live');
+  } else if (message.kind === 'select') selection.select(message.id);
   else if (message.kind === 'size') needed.value = message.height;
   else isActive.value = message.isActive;
 }
 
+/** The pointer over anything but the frame means that it has left it; the way back has the grace that it has on the site. */
+const GRACE = 320;
+let leaving: ReturnType<typeof setTimeout> | undefined;
+function pointerOver({ target }: PointerEvent): void {
+  clearTimeout(leaving);
+  if (isActive.value && target !== frame.value) leaving = setTimeout(() => tell({ kind: 'leave' }), GRACE);
+}
+
+watch(isActive, (now) => !now && tellSelection());
 watch(shown, tell);
-watch(() => [selection.item?.id, selection.menu?.id], tellSelection, { flush: 'post' });
-watch(scale, () => tell({ kind: 'peek', height: STAGE / scale.value }));
+watch([() => selection.item?.id, () => selection.menu?.id], tellSelection, { flush: 'post' });
+watch([peek, most], tellHeights);
 
 let observer: ResizeObserver | null = null;
 onMounted(() => {
   window.addEventListener('message', hear);
+  window.addEventListener('pointerover', pointerOver);
   observer = new ResizeObserver(([entry]) => {
+    windowHeight.value = window.innerHeight;
     const width = Math.floor(entry?.contentRect.width ?? available.value);
     if (live.width === available.value) live.width = Math.max(320, width);
     available.value = width;
@@ -77,6 +97,8 @@ onMounted(() => {
 });
 onBeforeUnmount(() => {
   window.removeEventListener('message', hear);
+  window.removeEventListener('pointerover', pointerOver);
+  clearTimeout(leaving);
   observer?.disconnect();
 });
 </script>
@@ -124,6 +146,7 @@ iframe {
   inset-block-start: 0;
   inset-inline-start: 0;
   border: 0;
+  z-index: 2;
   transform-origin: 0 0;
   border-radius: 4px 4px 0 0;
   color-scheme: light;
