@@ -24,6 +24,7 @@ const scroller = useTemplateRef<HTMLElement>('scroller');
 const renaming = ref<Id | null>(null);
 /** Where the row in which one types a new item stands; null when there is none. */
 const adding = shallowRef<Spot | null>(null);
+let addField: InstanceType<typeof PagePick> | null = null;
 const drop = shallowRef<(DropSpot & { readonly words: string; readonly problem: string | null }) | null>(null);
 
 const rows = computed(() => (copy.document === null || selection.menu === null ? [] : outlineRows(copy.document, selection.menu.id, selection.folded)));
@@ -131,7 +132,16 @@ function add(picked: Picked): void {
   if (first?.kind !== 'addItem') return;
   const id = first.branch[0]?.id ?? null;
   selection.select(id);
-  adding.value = { parent: spot.parent, after: id };
+  typeAt({ parent: spot.parent, after: id });
+}
+
+/** Moves the row in which one types, and the focus with it. */
+function typeAt(spot: Spot): void {
+  adding.value = spot;
+  void nextTick(() => {
+    virtual.show(Math.max(0, addAt.value));
+    void nextTick(() => addField?.focus());
+  });
 }
 
 /** Tab puts the next item into the one before it, Shift and Tab behind its parent. */
@@ -139,9 +149,9 @@ function nest(isDeeper: boolean): void {
   const spot = adding.value;
   const { document } = copy;
   if (spot === null || document === null) return;
-  if (isDeeper && spot.after !== null) adding.value = { parent: spot.after, after: childrenOf(document.items, spot.after).last() };
+  if (isDeeper && spot.after !== null) typeAt({ parent: spot.after, after: childrenOf(document.items, spot.after).last() });
   const outer = document.items.nodes.get(spot.parent);
-  if (!isDeeper && outer !== undefined) adding.value = { parent: outer.parent, after: outer.id };
+  if (!isDeeper && outer !== undefined) typeAt({ parent: outer.parent, after: outer.id });
 }
 
 function refusesName(id: Id, typed: string): string | null {
@@ -224,7 +234,7 @@ defineExpose({ startAdding, startRenaming: doing.rename, focus: () => scroller.v
         />
         <div v-else class="adding" role="none" :style="{ paddingInlineStart: `${38 + addDepth * 24}px` }">
           <PagePick
-            :key="`${adding?.parent} ${adding?.after}`"
+            :ref="(pick) => (addField = pick as InstanceType<typeof PagePick> | null)"
             label="New item: a page, a label, or Label | address"
             placeholder="A page, a label, or Label | https://…"
             is-bare

@@ -57,10 +57,19 @@ watch(typed, () => {
   const end = input.value?.closest('[role=tree]')?.getBoundingClientRect().bottom ?? window.innerHeight;
   isAbove.value = box !== undefined && box.bottom + LIST_HEIGHT > end;
 });
-onMounted(() => {
+function focus(): void {
   input.value?.focus();
   input.value?.select();
-});
+}
+onMounted(focus);
+defineExpose({ focus });
+
+/** Being moved in the page takes the focus away for a moment; only when it stays away is the field left. */
+function blurred(): void {
+  setTimeout(() => {
+    if (document.activeElement !== input.value) emit('leave');
+  });
+}
 
 function take(offer: Offer | undefined): void {
   if (offer === undefined) return;
@@ -105,7 +114,7 @@ function press(event: KeyboardEvent): void {
       :aria-controls="`${id}-list`"
       :aria-activedescendant="isListOpen && offers.length > 0 ? `${id}-${marked}` : undefined"
       @keydown="press"
-      @blur="emit('leave')"
+      @blur="blurred"
     />
     <ul v-show="isListOpen && offers.length > 0" :id="`${id}-list`" role="listbox" :aria-label="`What “${typed}” may mean`">
       <li v-for="(offer, at) in offers" :id="`${id}-${at}`" :key="offer.key" role="option" :aria-selected="at === marked" :class="{ on: at === marked }" @pointerdown.prevent="take(offer)" @pointermove="marked = at">

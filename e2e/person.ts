@@ -1,0 +1,83 @@
+import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+
+/** How long a person waits for something to appear, in ms; it is far more than it takes. */
+const PATIENCE = 15_000;
+
+/** One row of the outline as it is seen. */
+export interface SeenRow {
+  readonly label: string;
+  readonly level: number;
+}
+
+/** Somebody at the browser: finds things by what they are called, points, presses keys, reads. */
+export function personAt(driver: WebDriver) {
+  const find = (css: string): Promise<WebElement> => driver.wait(until.elementLocated(By.css(css)), PATIENCE, `nothing like ${css}`);
+  const byText = (tag: string, text: string): Promise<WebElement> =>
+    driver.wait(until.elementLocated(By.xpath(`//${tag}[normalize-space(.)=${quoted(text)}]`)), PATIENCE, `no ${tag} “${text}”`);
+
+  async function eventually<T>(what: string, look: () => Promise<T | false | null | undefined>): Promise<T> {
+    const seen = await driver.wait(async () => (await look().catch(() => null)) ?? null, PATIENCE, what);
+    return seen as T;
+  }
+
+  /** Clicks a button, link or list entry by its name, as soon as it can be. */
+  async function click(name: string): Promise<void> {
+    await eventually(`cannot click “${name}”`, async () => {
+      const xpath = `//*[self::button or self::a or @role='option' or @role='menuitem' or contains(@class,'v-list-item')][normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)}]`;
+      for (const element of await driver.findElements(By.xpath(xpath))) {
+        if (await element.isDisplayed()) {
+          await element.click();
+          return true;
+        }
+      }
+      return false;
+    });
+  }
+
+  const focused = (): Promise<WebElement> => Promise.resolve(driver.switchTo().activeElement());
+  async function type(...keys: string[]): Promise<void> {
+    await (await focused()).sendKeys(...keys);
+  }
+
+  /** The rows of the outline, top to bottom. */
+  async function rows(): Promise<SeenRow[]> {
+    const script = `return [...document.querySelectorAll('[role=treeitem]')]
+      .map((row) => ({ top: row.getBoundingClientRect().top, level: Number(row.getAttribute('aria-level')), label: row.querySelector('.label')?.textContent ?? '' }))
+      .sort((a, b) => a.top - b.top).map(({ label, level }) => ({ label, level }))`;
+    return driver.executeScript<SeenRow[]>(script);
+  }
+
+  function row(label: string): Promise<WebElement> {
+    return driver.wait(until.elementLocated(By.xpath(`//*[@role='treeitem'][.//*[contains(@class,'label') and normalize-space(.)=${quoted(label)}]]`)), PATIENCE, `no row “${label}”`);
+  }
+
+  async function select(label: string): Promise<void> {
+    const element = await row(label);
+    await driver.actions().move({ origin: element, x: 0 }).press().release().perform();
+    await eventually(`“${label}” is not selected`, async () => (await (await row(label)).getAttribute('aria-selected')) === 'true');
+    await (await find('[role=tree]')).sendKeys('');
+  }
+
+  const selected = async (): Promise<string> => (await (await find('[role=treeitem][aria-selected=true] .label')).getText()).trim();
+
+  /** Waits until the bar says that all is kept. */
+  const kept = (): Promise<true> => eventually('it is not kept', async () => (await (await find('[data-state]')).getAttribute('data-state')) === 'kept' || null) as Promise<true>;
+
+  /** Looks into the live header, does something there, and comes back. */
+  async function inLiveHeader<T>(act: () => Promise<T>): Promise<T> {
+    await driver.switchTo().frame(await find('iframe'));
+    try {
+      return await act();
+    } finally {
+      await driver.switchTo().defaultContent();
+    }
+  }
+
+  return { driver, find, byText, eventually, click, focused, type, rows, row, select, selected, kept, inLiveHeader, Key, By };
+}
+
+export type Person = ReturnType<typeof personAt>;
+
+function quoted(text: string): string {
+  return text.includes("'") ? `"${text}"` : `'${text}'`;
+}
