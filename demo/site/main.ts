@@ -1,4 +1,4 @@
-import { createServer } from 'node:http';
+import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { createSite } from './site.ts';
 
@@ -6,7 +6,7 @@ import { createSite } from './site.ts';
 const zorvik = process.env.ZORVIK_ADDRESS ?? `http://127.0.0.1:${process.env.PORT || 4780}`;
 const port = Number(process.env.SITE_PORT || 4781);
 
-const server = createServer(createSite(zorvik, () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`));
+const server: Server = createServer(createSite(zorvik, () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`));
 await new Promise<void>((done, fail) => {
   server.once('error', fail);
   server.listen(port, '127.0.0.1', done);

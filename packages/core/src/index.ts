@@ -34,7 +34,7 @@ export { toStored, readStored } from './model/stored.ts';
 export { kindOf, operationKinds, type Operation } from './ops/registry.ts';
 export { EDIT_VERSION, EditShape, LoggedEditShape, OperationShape, type Edit, type LoggedEdit } from './ops/edit.ts';
 export { applyEdit } from './ops/applyEdit.ts';
-export { rebaseEdit } from './ops/rebaseEdit.ts';
+export { rebaseEdit, type PastEdit } from './ops/rebaseEdit.ts';
 export { invertEdit } from './ops/invertEdit.ts';
 export type { Touched } from './ops/kit/operationKind.ts';
 export type { ImportPages } from './ops/importPages.ts';

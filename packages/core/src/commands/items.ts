@@ -1,3 +1,4 @@
+import { missing } from '../ops/kit/missing.ts';
 import { completeAddress, isSafeAddress } from '../base/address.ts';
 import { mintId, type Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
@@ -27,6 +28,7 @@ export function addPages(context: CommandContext, { pages, depth, spot }: PagesT
   const operations: Operation[] = [];
   let { after } = spot;
   for (const page of pages) {
+    if (!context.document.pages.nodes.has(page)) return no(missing('pages', page));
     const branch = itemsFor(context, page, spot.parent, depth);
     operations.push({ kind: 'addItem', after, branch });
     after = branch[0]?.id ?? after;
@@ -81,7 +83,8 @@ function addressed(typed: string): Result<Destination> {
 /** Gives an item a label of its own; an empty one, or its page's very title, gives it back its page's title. */
 export function renameItem(context: CommandContext, id: Id, typed: string): Result<Edit> {
   const { document } = context;
-  const item = nodeAt(document.items, id);
+  const item = document.items.nodes.get(id);
+  if (item === undefined) return no(missing('items', id));
   const was = { label: item.label };
   const title = item.destination.kind === 'page' ? document.pages.nodes.get(item.destination.page)?.title : undefined;
   const takesTitle = title !== undefined && (typed.trim() === '' || typed.trim() === title);
@@ -93,7 +96,9 @@ export function renameItem(context: CommandContext, id: Id, typed: string): Resu
 /** Lets an item lead elsewhere. `typed` is an address as a person types it; an item that had its page's title keeps it as its own. */
 export function leadTo(context: CommandContext, id: Id, to: { readonly page: Id } | { readonly typed: string } | 'nothing'): Result<Edit> {
   const { document } = context;
-  const item = nodeAt(document.items, id);
+  const item = document.items.nodes.get(id);
+  if (item === undefined) return no(missing('items', id));
+  if (typeof to === 'object' && 'page' in to && !document.pages.nodes.has(to.page)) return no(missing('pages', to.page));
   const label = nameOf(document, 'items', id);
   const destination = to === 'nothing' ? ok<Destination>({ kind: 'none' }) : 'page' in to ? ok<Destination>({ kind: 'page', page: to.page, anchor: null }) : addressed(to.typed);
   if (!destination.ok) return destination;
@@ -106,7 +111,9 @@ export function leadTo(context: CommandContext, id: Id, to: { readonly page: Id 
 
 /** Says in which tab an item opens. */
 export function openIn(context: CommandContext, id: Id, opensNewTab: boolean): Result<Edit> {
-  const was = { opensNewTab: nodeAt(context.document.items, id).opensNewTab };
+  const item = context.document.items.nodes.get(id);
+  if (item === undefined) return no(missing('items', id));
+  const was = { opensNewTab: item.opensNewTab };
   return makeEdit(context, [{ kind: 'updateItem', id, set: { opensNewTab }, was }], { label: nameOf(context.document, 'items', id) });
 }
 

@@ -2,8 +2,9 @@ import { mintId, type Id } from '../base/ids.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import { refusal } from '../base/refusal.ts';
 import { branchOf } from '../model/branchOf.ts';
-import { childrenOf, nodeAt, spotOf } from '../model/forest.ts';
+import { childrenOf, spotOf } from '../model/forest.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { sentence } from '../base/sentences.ts';
@@ -29,14 +30,17 @@ export function createMenu(context: CommandContext, typed: { readonly name: stri
 export function renameMenu(context: CommandContext, id: Id, typed: string): Result<Edit> {
   const name = checkLabel(typed);
   if (!name.ok) return name;
-  const was = { name: nodeAt(context.document.menus, id).name };
+  const menu = context.document.menus.nodes.get(id);
+  if (menu === undefined) return no(missing('menus', id));
+  const was = { name: menu.name };
   return makeEdit(context, [{ kind: 'updateMenu', id, set: { name: name.value }, was }], { label: was.name });
 }
 
 /** Retires a menu: takes it out of its places, with all that is in it. Undo brings all of it back. */
 export function retireMenu(context: CommandContext, id: Id): Result<Edit> {
   const { document } = context;
-  const menu = nodeAt(document.menus, id);
+  const menu = document.menus.nodes.get(id);
+  if (menu === undefined) return no(missing('menus', id));
   const placed = [...document.placements.nodes.values()].filter((placement) => placement.menu === id);
   const operations: Operation[] = [
     ...placed.map((one): Operation => ({ kind: 'removePlacement', after: spotOf(document.placements, one.id).after, branch: [one] })),

@@ -24,11 +24,10 @@ export function takeBack(
   const obstacle = firstOverwritten(document, edit);
   if (obstacle !== null) return no(standsInTheWay(document, obstacle, since));
   const inverse = { ...edit, operations: invertEdit(edit) };
-  const later = since.flatMap((one) => one.operations);
   const isRedo = edit.sentence.code === 'undone';
   const original = String(isRedo ? edit.sentence.params.sentence : inWords(edit.sentence));
   return ok({
-    operations: rebaseEdit(inverse, later).operations,
+    operations: rebaseEdit(inverse, since).operations,
     sentence: sentence(isRedo ? 'redone' : 'undone', { sentence: original }),
   });
 }

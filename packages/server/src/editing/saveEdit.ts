@@ -49,7 +49,7 @@ export async function saveEdit(
     }
     const present = await caughtUp(tx, await cache.at(tx, id, revision), revision);
     const since = edit.base < revision ? await editsSince(tx, id, edit.base) : [];
-    const rebased = rebaseEdit(edit, since.flatMap((one) => one.operations));
+    const rebased = rebaseEdit(edit, since);
     const applied = applyEdit(present.document, rebased);
     if (!applied.ok) return { result: applied, site: present };
     const logged: LoggedEdit = { ...applied.value.edit, revision: revision + 1, at: now().toISOString(), actor };

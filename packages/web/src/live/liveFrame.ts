@@ -96,8 +96,9 @@ function setActive(pointed: boolean): void {
   measure();
 }
 
+/** The pointer has left: branches close, unless somebody is in them by keyboard. */
 function leave(): void {
-  for (const button of holder.querySelectorAll('button[aria-expanded=true]')) button.setAttribute('aria-expanded', 'false');
+  if (!(document.hasFocus() && isByKey)) for (const button of holder.querySelectorAll('button[aria-expanded=true]')) button.setAttribute('aria-expanded', 'false');
   setActive(false);
 }
 document.documentElement.addEventListener('pointerenter', () => setActive(true));

@@ -114,7 +114,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
       .filter((edit) => !arrived.has(edit.id))
       .map((edit) => {
         const foreign = since.filter((one) => one.revision > edit.base && one.session !== edit.session);
-        return { ...rebaseEdit(edit, foreign.flatMap((one) => one.operations)), base: revision.value };
+        return { ...rebaseEdit(edit, foreign), base: revision.value };
       });
   }
 
@@ -243,8 +243,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
       if (pending.value.length === 0 && document.value !== null) served = document.value;
       return;
     }
-    const operations = foreign.flatMap((edit) => edit.operations);
-    pending.value = pending.value.map((edit) => rebaseEdit(edit, operations));
+    pending.value = pending.value.map((edit) => rebaseEdit(edit, foreign));
     replay();
   }
 

@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../src/base/seededRandom.ts';
+import type { RandomBits } from '../src/base/ids.ts';
+import type { Result } from '../src/base/result.ts';
+import type { CommandContext } from '../src/commands/context.ts';
+import { addLink, addPages, duplicateItems, moveItems, nestItems, removeItems, renameItem, shiftItems, unnestItems } from '../src/commands/items.ts';
+import { createMenu, retireMenu } from '../src/commands/menus.ts';
+import { undoEdit } from '../src/commands/undo.ts';
+import { newHistory, nextRedo, nextUndo, withEdit } from '../src/history/history.ts';
+import { findBreach } from '../src/model/findBreach.ts';
+import { toStored } from '../src/model/stored.ts';
+import type { SiteDocument } from '../src/model/document.ts';
+import { applyEdit } from '../src/ops/applyEdit.ts';
+import type { Edit } from '../src/ops/edit.ts';
+import { pick } from '../testing/pick.ts';
+import { randomDocument } from '../testing/randomDocument.ts';
+
+const SESSION = 'w000000000000001';
+const SEEDS = Array.from({ length: 40 }, (_, at) => at + 1);
+
+function randomCommand(random: RandomBits, document: SiteDocument): (context: CommandContext) => Result<Edit> {
+  const items = [...document.items.nodes.keys()];
+  const menus = [...document.menus.nodes.keys()];
+  const item = pick(random, items) ?? '';
+  const chosen = [item, pick(random, items) ?? item];
+  const spot = { parent: pick(random, [...menus, ...items]) ?? '', after: null };
+  const page = pick(random, [...document.pages.nodes.keys()]) ?? '';
+  const commands: ((context: CommandContext) => Result<Edit>)[] = [
+    (context) => addPages(context, { pages: [page], depth: 2, spot }),
+    (context) => addLink(context, spot, { label: 'Link', address: '/somewhere' }),
+    (context) => renameItem(context, item, 'Another name'),
+    (context) => moveItems(context, chosen, spot),
+    (context) => nestItems(context, chosen),
+    (context) => unnestItems(context, chosen),
+    (context) => shiftItems(context, chosen, 'down'),
+    (context) => removeItems(context, chosen),
+    (context) => duplicateItems(context, [item]),
+    (context) => createMenu(context, { name: 'Menu', place: 'side' }),
+    (context) => retireMenu(context, pick(random, menus) ?? ''),
+  ];
+  return pick(random, commands) ?? ((context) => removeItems(context, chosen));
+}
+
+describe('laws of commands and undo', () => {
+  it('any run of commands keeps the invariants, undo leads back to its start, and redo to its end', () => {
+    for (const seed of SEEDS) {
+      const random = seededRandom(seed);
+      const start = randomDocument(random, { pages: 15, menus: 2, items: 20 });
+      let document = start;
+      let log: Edit[] = [];
+      const perform = (command: (context: CommandContext) => Result<Edit>): boolean => {
+        const made = command({ document, base: log.length, session: SESSION, random });
+        if (!made.ok) return false;
+        const applied = applyEdit(document, made.value);
+        if (!applied.ok) throw new Error(`seed ${seed}: a command gave what does not apply: ${applied.refusal.message}`);
+        document = applied.value.document;
+        log = [...log, applied.value.edit];
+        return true;
+      };
+      const takeBack = (id: string | undefined): void => {
+        const at = log.findIndex((edit) => edit.id === id);
+        const edit = log[at];
+        if (edit === undefined) throw new Error(`seed ${seed}: no such edit`);
+        if (!perform((context) => undoEdit(context, { edit, since: log.slice(at + 1), group: null }))) throw new Error(`seed ${seed}: it cannot be taken back`);
+      };
+      const history = () => log.reduce(withEdit, newHistory(SESSION));
+
+      let steps = 0;
+      for (let tries = 0; tries < 40 && document.menus.nodes.size > 0; tries += 1) if (perform(randomCommand(random, document))) steps += 1;
+      expect(findBreach(document), `seed ${seed}`).toBeNull();
+      const end = toStored(document);
+      for (let step = 0; step < steps; step += 1) takeBack(nextUndo(history())[0]);
+      expect(nextUndo(history())).toEqual([]);
+      expect(toStored(document), `seed ${seed}: back to the start`).toEqual(toStored(start));
+      for (let step = 0; step < steps; step += 1) takeBack(nextRedo(history())[0]);
+      expect(toStored(document), `seed ${seed}: and to the end again`).toEqual(end);
+    }
+  });
+});
