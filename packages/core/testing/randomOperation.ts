@@ -88,10 +88,10 @@ const makers: readonly Maker[] = [
     return id === null ? null : { kind: 'removeMenu', after: spotOf(document.menus, id).after, branch: branchOf(document.menus, id) };
   },
   (random, document) => {
-    const known = [...document.pages.nodes.values()].filter(() => below(random, 3) > 0).map(({ key, title, address, kind }) => ({ key, title, address, kind, parentKey: null }));
+    const known = [...document.pages.nodes.values()].filter(() => below(random, 3) > 0).map(({ key, title, address, kind }) => ({ key, title, address, kind, above: [] }));
     const fresh = Array.from({ length: below(random, 4) }, () => {
       const key = `/${mintId('page', random)}`;
-      return { key, title: key, address: key, kind: 'page' as const, parentKey: pick(random, known)?.key ?? null };
+      return { key, title: key, address: key, kind: 'page' as const, above: [pick(random, known)?.key ?? '/nowhere'] };
     });
     return diffPages(document, [...known, ...fresh], { missing: 'retire', random });
   },

@@ -33,7 +33,7 @@ export function pagesFromAddresses(entries: readonly SitemapEntry[]): Result<Pag
     const address = url.pathname + url.search;
     const key = keyOf(address);
     if (pages.has(key)) duplicates += 1;
-    else pages.set(key, { key, address, title: titleOf(url), kind: 'page', parentKey: null });
+    else pages.set(key, { key, address, title: titleOf(url), kind: 'page', above: keysAbove(key) });
   }
   return ok({ origin: origin ?? '', pages: nested(pages), duplicates });
 }
@@ -61,26 +61,29 @@ function titleOf(url: URL): string {
   return (query === null ? title : `${title} (${query})`).slice(0, LONGEST_TITLE);
 }
 
+/** Parents before their children, siblings as they came. */
 function nested(pages: ReadonlyMap<string, IncomingPage>): IncomingPage[] {
   const childrenOf = new Map<string | null, IncomingPage[]>();
   for (const page of pages.values()) {
-    const parentKey = parentOf(page.key, pages);
-    const siblings = childrenOf.get(parentKey);
-    const placed = { ...page, parentKey };
-    if (siblings === undefined) childrenOf.set(parentKey, [placed]);
-    else siblings.push(placed);
+    const parent = page.above.find((key) => pages.has(key)) ?? null;
+    const siblings = childrenOf.get(parent);
+    if (siblings === undefined) childrenOf.set(parent, [page]);
+    else siblings.push(page);
   }
   return [...preorder(childrenOf.get(null) ?? [], ({ key }) => childrenOf.get(key) ?? [])].map(({ node }) => node);
 }
 
-/** The home page is the first of the top level, not the parent of all: the site itself is that. */
-function parentOf(key: string, pages: ReadonlyMap<string, IncomingPage>): string | null {
+/**
+ * The paths that a page's own begins with, longest first. The home page is none of them: it is the first of the top level, and the
+ * site itself is the parent of all.
+ */
+function keysAbove(key: string): string[] {
   const query = key.indexOf('?');
   let path = query < 0 ? key : key.slice(0, query);
-  if (query >= 0 && path !== '/' && pages.has(path)) return path;
+  const above = query < 0 || path === '/' ? [] : [path];
   for (let slash = path.lastIndexOf('/'); slash > 0; slash = path.lastIndexOf('/')) {
     path = path.slice(0, slash);
-    if (pages.has(path)) return path;
+    above.push(path);
   }
-  return null;
+  return above;
 }

@@ -72,19 +72,61 @@ export function sitemapReader({ most }: SitemapLimits): SitemapReader {
     if (path.length === 1 && name === 'url' && !hasLocation) refuse(refusal('noLocation', { line: urlLine }));
   });
 
+  const ampersand = bareAmpersand();
   return {
     write(text) {
-      length += text.trim().length;
+      const start = text.replace(/^\ufeff/, '').trimStart();
+      if (length === 0 && start !== '' && !start.startsWith('<')) {
+        const line = text.slice(0, text.length - start.length).split('\n').length;
+        refuse(refusal('notXml', { line, column: 1, problem: `“${start.slice(0, 1)}” stands where “<” was expected` }));
+      }
+      length += start.length;
+      ampersand.look(text);
       if (refused === null) parser.write(text);
       return refused === null;
     },
     end() {
       if (length === 0) return no(refusal('emptyFile'));
       if (refused === null) parser.close();
+      const bare = ampersand.found();
+      if (refused !== null && isAtEnd(refused) && bare !== null) return no(refusal('notXml', { ...bare, problem: 'a “&” that begins no entity; it is written “&amp;”' }));
       if (refused !== null) return no(refused);
       return entries.length === 0 ? no(refusal('noPages')) : ok(entries);
     },
     count: () => entries.length,
+  };
+}
+
+/** Whether a refusal tells only what was missing at the end of the file. */
+function isAtEnd({ params }: Refusal): boolean {
+  return String(params.problem).startsWith('unclosed tag');
+}
+
+/**
+ * Finds the first “&” that begins no entity. The parser takes all up to the next “;”, however far, for the entity's name, and
+ * complains where the file ends: no place that would help anybody.
+ */
+function bareAmpersand(): { readonly look: (text: string) => void; readonly found: () => { line: number; column: number } | null } {
+  let line = 1;
+  let column = 1;
+  let held = '';
+  let place: { line: number; column: number } | null = null;
+  return {
+    found: () => place,
+    look(text) {
+      if (place !== null) return;
+      const all = held + text;
+      // What may go on in the next piece is held back.
+      const open = /&[#\w]{0,12}$/.exec(all);
+      const whole = open === null ? all : all.slice(0, open.index);
+      held = open === null ? '' : open[0];
+      const at = whole.search(/&(?!(?:#\d+|#x[\da-f]+|[a-z]\w*);)/i);
+      const before = at < 0 ? whole : whole.slice(0, at);
+      const lines = before.split('\n');
+      column = (lines.length === 1 ? column : 1) + (lines.at(-1)?.length ?? 0);
+      line += lines.length - 1;
+      if (at >= 0) place = { line, column };
+    },
   };
 }
 

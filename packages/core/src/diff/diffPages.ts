@@ -5,9 +5,9 @@ import type { ImportPages, PlacedPage } from '../ops/importPages.ts';
 import type { UpdatePage } from '../ops/updatePage.ts';
 import type { Page } from '../schema/page.ts';
 
-/** A page as its source tells it. `parentKey` names another page of the source; null puts it on the top level. */
+/** A page as its source tells it. `above` names the pages that it may stand under, nearest first; the first that there is counts. */
 export interface IncomingPage extends Pick<Page, 'key' | 'title' | 'address' | 'kind'> {
-  readonly parentKey: string | null;
+  readonly above: readonly string[];
   readonly template?: string;
 }
 
@@ -29,7 +29,7 @@ export function diffPages(document: SiteDocument, incoming: readonly IncomingPag
   const lastUnder = new Map<Id, Id | null>();
   const added: PlacedPage[] = [];
   const changed: UpdatePage[] = [];
-  for (const { parentKey, template = null, ...fields } of incoming) {
+  for (const { above, template = null, ...fields } of incoming) {
     const present = known.get(fields.key);
     if (present !== undefined) {
       idOf.set(fields.key, present.id);
@@ -37,7 +37,8 @@ export function diffPages(document: SiteDocument, incoming: readonly IncomingPag
       continue;
     }
     const id = mintId('page', random);
-    const parent = (parentKey === null ? undefined : (idOf.get(parentKey) ?? known.get(parentKey)?.id)) ?? document.site.id;
+    const nearest = above.find((key) => idOf.has(key) || known.has(key));
+    const parent = nearest === undefined ? document.site.id : (idOf.get(nearest) ?? known.get(nearest)?.id ?? document.site.id);
     const after = lastUnder.has(parent) ? (lastUnder.get(parent) ?? null) : childrenOf(document.pages, parent).last();
     added.push({ page: { id, parent, ...fields, state: 'live', language: null, template }, after });
     idOf.set(fields.key, id);
