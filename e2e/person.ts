@@ -16,17 +16,20 @@ export function personAt(driver: WebDriver) {
     driver.wait(until.elementLocated(By.xpath(`//${tag}[normalize-space(.)=${quoted(text)}]`)), PATIENCE, `no ${tag} “${text}”`);
 
   async function eventually<T>(what: string, look: () => Promise<T | false | null | undefined>): Promise<T> {
-    const seen = await driver.wait(async () => (await look().catch(() => null)) ?? null, PATIENCE, what);
+    let last = "";
+    const seen = await driver.wait(async () => (await look().catch((error: Error) => { last = error.message; return null; })) ?? null, PATIENCE, () => `${what} ${last}`);
     return seen as T;
   }
 
   /** Clicks a button, link or list entry by its name, as soon as it can be. */
   async function click(name: string): Promise<void> {
     await eventually(`cannot click “${name}”`, async () => {
-      const xpath = `//*[self::button or self::a or @role='option' or @role='menuitem' or contains(@class,'v-list-item')][normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)}]`;
+      const xpath = `//*[self::button or self::a or @role='option' or @role='menuitem' or contains(@class,'v-list-item')][normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)} or @title=${quoted(name)}]`;
       for (const element of await driver.findElements(By.xpath(xpath))) {
         if (await element.isDisplayed()) {
-          await element.click();
+          await element.click().catch((error: Error) => {
+            throw new Error(`cannot click “${name}”: ${error.message}`);
+          });
           return true;
         }
       }

@@ -34,7 +34,8 @@ export function renderStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string
 /* With the script a branch shows when its button says so; without it, under the pointer or the focus. */
 .zv-bar button[aria-expanded=true]+ul{display:block}
 .zv-bar:not([data-zv-on])>ul>li:is(:hover,:focus-within)>ul,.zv-bar:not([data-zv-on]) ul ul ul{display:block}
-@media (max-width:${breakpoints.medium - 0.02}px){.zv-bar>ul>li>ul{max-block-size:70vh}}
+/* On narrow screens an open entry takes a row of its own, its branch below it: nothing is covered. */
+@media (max-width:${breakpoints.medium - 0.02}px){.zv-bar>ul>li:is(:has(>button[aria-expanded=true]),.zv-bar:not([data-zv-on]) :focus-within){flex-basis:100%}.zv-bar>ul>li>a{flex-grow:0}.zv-bar>ul>li>ul{position:static;inline-size:100%;max-inline-size:none;max-block-size:none;box-shadow:none}}
 @media (prefers-reduced-motion:no-preference){.zv-bar button::after{transition:rotate .15s}}
 @media print{.zv-bar ul ul{display:none}}
 `;

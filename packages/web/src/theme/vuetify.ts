@@ -18,7 +18,7 @@ export const themeColors = {
 } as const;
 
 export const vuetify = createVuetify({
-  theme: { defaultTheme: 'zorvik', themes: { zorvik: { dark: false, colors: { ...themeColors } } } },
+  theme: { defaultTheme: 'zorvik', themes: { zorvik: { dark: false, colors: { ...themeColors }, variables: { 'high-emphasis-opacity': 1, 'medium-emphasis-opacity': 0.8 } } } },
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   defaults: {
     global: { ripple: false },

@@ -42,7 +42,11 @@ function ratio(text: string, ground: string): string {
     <section>
       <h2>Colours with their contrast</h2>
       <div class="pairs">
-        <p v-for="pair in [...textPairs, ...markPairs]" :key="pair.text + pair.ground + pair.use" :style="{ color: `var(--${pair.text})`, background: `var(--${pair.ground})` }" data-pair>
+        <p v-for="pair in textPairs" :key="pair.text + pair.ground + pair.use" :style="{ color: `var(--${pair.text})`, background: `var(--${pair.ground})` }" data-pair>
+          <span>{{ pair.text }} on {{ pair.ground }}: {{ pair.use }}</span><span class="number">{{ ratio(pair.text, pair.ground) }}</span>
+        </p>
+        <p v-for="pair in markPairs" :key="pair.text + pair.ground" class="mark">
+          <i :style="{ borderColor: `var(--${pair.text})`, background: `var(--${pair.ground})` }" />
           <span>{{ pair.text }} on {{ pair.ground }}: {{ pair.use }}</span><span class="number">{{ ratio(pair.text, pair.ground) }}</span>
         </p>
       </div>
@@ -97,6 +101,19 @@ section {
   justify-content: space-between;
   padding: 3px 10px;
   border-radius: 4px;
+}
+.pairs .mark {
+  justify-content: start;
+  gap: 10px;
+}
+.mark i {
+  width: 28px;
+  height: 18px;
+  border: 2px solid;
+  border-radius: 4px;
+}
+.mark .number {
+  margin-inline-start: auto;
 }
 .rows div {
   display: flex;

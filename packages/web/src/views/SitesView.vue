@@ -29,7 +29,7 @@ onMounted(() => void sites.load());
       </ul>
       <p v-else-if="sites.isLoaded" class="mute">There is no site yet. Make one of its sitemap, and its pages are here.</p>
     </div>
-    <v-dialog v-model="isNewOpen"><NewSiteForm @cancel="isNewOpen = false" /></v-dialog>
+    <v-dialog v-model="isNewOpen" aria-labelledby="new-site"><NewSiteForm @cancel="isNewOpen = false" /></v-dialog>
   </div>
 </template>
 

@@ -80,7 +80,8 @@ function leadNowhere(): void {
         <span class="caption">Leads to</span>
         <PagePick v-if="isPicking" label="Where the item leads: a page or an address" placeholder="A page, /path or https://…" @pick="lead" @leave="isPicking = false" />
         <div v-else class="both">
-          <button type="button" class="target" :aria-label="`Leads to ${target.text}. Change`" @click="isPicking = true">
+          <button type="button" class="target" title="Let it lead elsewhere" @click="isPicking = true">
+            <span class="only-heard">Leads to </span>
             <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="icon" fill="currentColor" /></svg>
             <span class="text">{{ target.text }}</span>
             <span class="mute">{{ target.note }}</span>

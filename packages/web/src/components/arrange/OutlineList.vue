@@ -21,10 +21,11 @@ const notices = useNotices();
 const { act, moveTo } = useItemActions();
 const spotForNew = useSpotForNew();
 const scroller = useTemplateRef<HTMLElement>('scroller');
+const tree = useTemplateRef<HTMLElement>('tree');
+const addField = useTemplateRef<InstanceType<typeof PagePick>>('addField');
 const renaming = ref<Id | null>(null);
 /** Where the row in which one types a new item stands; null when there is none. */
 const adding = shallowRef<Spot | null>(null);
-let addField: InstanceType<typeof PagePick> | null = null;
 const drop = shallowRef<(DropSpot & { readonly words: string; readonly problem: string | null }) | null>(null);
 
 const rows = computed(() => (copy.document === null || selection.menu === null ? [] : outlineRows(copy.document, selection.menu.id, selection.folded)));
@@ -45,8 +46,8 @@ const addDepth = computed(() => {
 const count = computed(() => rows.value.length + (adding.value === null ? 0 : 1));
 const virtual = useVirtualRows(scroller, count);
 const shown = computed(() =>
-  virtual.rows.value.flatMap(({ index, start }): { key: string; start: number; row: Row | null }[] => {
-    if (index === addAt.value) return [{ key: 'add', start, row: null }];
+  virtual.rows.value.flatMap(({ index, start }): { key: string; start: number; row: Row }[] => {
+    if (index === addAt.value) return [];
     const row = rows.value[addAt.value >= 0 && index > addAt.value ? index - 1 : index];
     return row === undefined ? [] : [{ key: row.id, start, row }];
   }),
@@ -102,7 +103,7 @@ const doing: Readonly<Record<ShortcutName, () => void>> = {
 };
 
 function press(event: KeyboardEvent): void {
-  if (event.target !== scroller.value || event.isComposing) return;
+  if (event.target !== tree.value || event.isComposing) return;
   const name = shortcutFor(event, 'outline');
   if (name === null) return;
   event.preventDefault();
@@ -117,7 +118,7 @@ function startAdding(): void {
 
 function stopAdding(): void {
   adding.value = null;
-  scroller.value?.focus();
+  tree.value?.focus({ preventScroll: true });
 }
 
 /** Takes what was typed as a new item and goes on behind it, so that a menu can be typed in one go. */
@@ -140,7 +141,7 @@ function typeAt(spot: Spot): void {
   adding.value = spot;
   void nextTick(() => {
     virtual.show(Math.max(0, addAt.value));
-    void nextTick(() => addField?.focus());
+    void nextTick(() => addField.value?.focus());
   });
 }
 
@@ -161,7 +162,7 @@ function refusesName(id: Id, typed: string): string | null {
 
 function endRenaming(): void {
   renaming.value = null;
-  scroller.value?.focus();
+  tree.value?.focus({ preventScroll: true });
 }
 
 function spotUnder(dragged: Id, clientX: number, clientY: number): DropSpot | null {
@@ -199,55 +200,55 @@ onMounted(() => {
         const found = drop.value;
         drop.value = null;
         if (found !== null) moveTo(itemIn(source.data), found.spot);
-        element.focus();
+        tree.value?.focus({ preventScroll: true });
       },
     }),
   );
 });
 onBeforeUnmount(() => releases.forEach((release) => release()));
 
-defineExpose({ startAdding, startRenaming: doing.rename, focus: () => scroller.value?.focus() });
+defineExpose({ startAdding, startRenaming: doing.rename, focus: () => tree.value?.focus({ preventScroll: true }) });
 </script>
 
 <template>
-  <div
-    ref="scroller"
-    class="outline"
-    role="tree"
-    tabindex="0"
-    :aria-label="`Items of ${selection.menu?.name ?? 'the menu'}`"
-    :aria-activedescendant="active < 0 || renaming !== null ? undefined : `row-${rows[active]?.id}`"
-    @keydown="press"
-  >
-    <div class="room" role="none" :style="{ height: `${virtual.height.value}px` }">
-      <div v-for="entry in shown" :key="entry.key" class="entry" role="none" :class="{ front: entry.row === null || renaming === entry.row.id }" :style="{ transform: `translateY(${entry.start}px)` }">
+  <div ref="scroller" class="outline">
+    <div
+      ref="tree"
+      class="room"
+      role="tree"
+      tabindex="0"
+      :aria-label="`Items of ${selection.menu?.name ?? 'the menu'}`"
+      :aria-activedescendant="active < 0 || renaming !== null ? undefined : `row-${rows[active]?.id}`"
+      :style="{ minHeight: `${virtual.height.value}px` }"
+      @keydown="press"
+    >
+      <div v-for="{ key, start, row } in shown" :key="key" class="entry" role="none" :class="{ front: renaming === key }" :style="{ transform: `translateY(${start}px)` }">
         <OutlineRow
-          v-if="entry.row !== null"
-          :row="entry.row"
-          :is-selected="entry.row.id === selection.item?.id"
-          :is-renaming="renaming === entry.row.id"
-          :refuses="(typed) => refusesName(entry.row?.id ?? '', typed)"
-          @select="selection.select(entry.row.id)"
-          @fold="selection.setFolded(entry.row.id, $event)"
-          @rename="renaming = entry.row.id"
+          :row="row"
+          :is-selected="row.id === selection.item?.id"
+          :is-renaming="renaming === row.id"
+          :refuses="(typed) => refusesName(row.id, typed)"
+          @select="selection.select(row.id)"
+          @fold="selection.setFolded(row.id, $event)"
+          @rename="renaming = row.id"
           @renamed="endRenaming"
         />
-        <div v-else class="adding" role="none" :style="{ paddingInlineStart: `${38 + addDepth * 24}px` }">
-          <PagePick
-            :ref="(pick) => (addField = pick as InstanceType<typeof PagePick> | null)"
-            label="New item: a page, a label, or Label | address"
-            placeholder="A page, a label, or Label | https://…"
-            is-bare
-            @pick="add"
-            @leave="stopAdding"
-            @nest="nest"
-          />
-          <span class="mute hint"><kbd>Enter</kbd> adds, <kbd>Tab</kbd> sets in, <kbd>Esc</kbd> ends</span>
-        </div>
       </div>
       <div v-if="drop !== null" class="drop" role="none" :class="{ bad: drop.problem !== null }" :style="{ transform: `translateY(${drop.line * ROW_HEIGHT}px)`, insetInlineStart: `${38 + drop.depth * 24}px` }">
         <span>{{ drop.problem ?? drop.words }}</span>
       </div>
+    </div>
+    <div v-if="adding !== null" class="entry front adding" :style="{ transform: `translateY(${addAt * ROW_HEIGHT}px)`, paddingInlineStart: `${38 + addDepth * 24}px` }">
+      <PagePick
+        ref="addField"
+        label="New item: a page, a label, or Label | address"
+        placeholder="A page, a label, or Label | https://…"
+        is-bare
+        @pick="add"
+        @leave="stopAdding"
+        @nest="nest"
+      />
+      <span class="mute hint"><kbd>Enter</kbd> adds, <kbd>Tab</kbd> sets in, <kbd>Esc</kbd> ends</span>
     </div>
   </div>
 </template>
@@ -257,19 +258,19 @@ defineExpose({ startAdding, startRenaming: doing.rename, focus: () => scroller.v
   position: relative;
   height: 100%;
   overflow: auto;
-  outline: none;
-}
-.outline:focus-visible:not(:has(.row.on)) {
-  box-shadow: inset 0 0 0 2px var(--ink);
-}
-/* The focus is where the selection is: the row is ringed, not the whole list. */
-.outline:focus-visible :deep(.row.on) {
-  outline: 2px solid var(--ink);
-  outline-offset: -2px;
 }
 .room {
   position: relative;
-  min-height: 100%;
+  height: 100%;
+  outline: none;
+}
+.room:focus-visible:not(:has(.row.on)) {
+  box-shadow: inset 0 0 0 2px var(--ink);
+}
+/* The focus is where the selection is: the row is ringed, not the whole list. */
+.room:focus-visible :deep(.row.on) {
+  outline: 2px solid var(--ink);
+  outline-offset: -2px;
 }
 .entry {
   position: absolute;

@@ -79,12 +79,11 @@ onBeforeUnmount(() => release?.());
     :aria-posinset="row.place"
     :aria-selected="isSelected"
     :aria-expanded="row.childCount === 0 ? undefined : !row.isFolded"
-    :aria-label="`${label}, ${destinationWords[row.item.destination.kind]}${remark === null ? '' : `, ${remark.text}`}`"
     @pointerdown="emit('select')"
     @dblclick="emit('rename')"
   >
     <i v-for="level in row.depth" :key="level" class="guide" :style="{ insetInlineStart: `${25 + (level - 1) * 24}px` }" />
-    <button v-if="row.childCount > 0" type="button" class="fold" tabindex="-1" :aria-label="row.isFolded ? `Unfold ${label}` : `Fold ${label}`" @click.stop="emit('fold', !row.isFolded)">
+    <button v-if="row.childCount > 0" type="button" class="fold" tabindex="-1" aria-hidden="true" @click.stop="emit('fold', !row.isFolded)">
       <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="row.isFolded ? mdiChevronRight : mdiChevronDown" fill="currentColor" /></svg>
     </button>
     <span v-else class="fold" />
@@ -107,6 +106,7 @@ onBeforeUnmount(() => release?.());
     <template v-else>
       <span class="name">
         <span class="label">{{ label }}</span>
+        <span class="only-heard">, {{ destinationWords[row.item.destination.kind] }}</span>
         <span v-if="row.isFolded" class="count number">{{ row.childCount }}</span>
       </span>
       <span class="target">{{ target }}</span>

@@ -133,7 +133,7 @@ function whereUsed({ id }: Page): string {
         spellcheck="false"
         @keydown="press"
       />
-      <div ref="scroller" class="found" tabindex="-1">
+      <div ref="scroller" class="found" tabindex="0">
         <p v-if="found.length === 0" class="mute none">No page has “{{ typed }}” in its title or address. Try fewer letters, or add a link with <kbd>Enter</kbd> in the outline.</p>
         <div id="found-pages" role="listbox" aria-label="Pages found" aria-multiselectable="true" :style="{ height: `${rows.height.value}px` }">
           <div
@@ -144,7 +144,6 @@ function whereUsed({ id }: Page): string {
             class="page"
             :class="{ marked: index === marked }"
             :aria-selected="picked.has(found[index]?.id ?? '')"
-            :aria-label="`${found[index]?.title}, ${found[index]?.address}`"
             :style="{ transform: `translateY(${start}px)`, height: `${ROW_HEIGHT}px` }"
             @click="
               marked = index;

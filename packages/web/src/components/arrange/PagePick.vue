@@ -54,7 +54,7 @@ watch(typed, () => {
   marked.value = 0;
   isListOpen.value = true;
   const box = input.value?.getBoundingClientRect();
-  const end = input.value?.closest('[role=tree]')?.getBoundingClientRect().bottom ?? window.innerHeight;
+  const end = input.value?.closest('.outline')?.getBoundingClientRect().bottom ?? window.innerHeight;
   isAbove.value = box !== undefined && box.bottom + LIST_HEIGHT > end;
 });
 function focus(): void {

@@ -45,7 +45,7 @@ async function read(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog v-model="isOpen" :persistent="progress !== null">
+  <v-dialog v-model="isOpen" aria-labelledby="read-pages" :persistent="progress !== null">
     <form class="sheet" aria-labelledby="read-pages" @submit.prevent="read">
       <h1 id="read-pages">Read the site’s pages</h1>
       <p class="mute">New addresses become pages where their path puts them. Titles and places that you gave stay. It is one step to undo.</p>

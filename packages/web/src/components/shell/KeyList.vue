@@ -10,7 +10,7 @@ const groups = computed(() => [
 </script>
 
 <template>
-  <v-dialog v-model="isOpen" max-width="720">
+  <v-dialog v-model="isOpen" max-width="720" aria-labelledby="all-keys">
     <section class="sheet" aria-labelledby="all-keys">
       <h1 id="all-keys">All keys</h1>
       <div class="groups">

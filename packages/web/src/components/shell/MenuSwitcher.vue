@@ -30,7 +30,8 @@ function show(key: string): void {
     <span class="mute" aria-hidden="true">/</span>
     <v-menu>
       <template #activator="{ props: activator }">
-        <button type="button" class="switch" v-bind="activator" aria-label="Choose a menu">
+        <button type="button" class="switch" v-bind="activator" title="Choose a menu">
+          <span class="only-heard">Choose a menu: </span>
           <span>{{ selection.menu?.name ?? 'No menu yet' }}</span>
           <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
         </button>

@@ -28,7 +28,7 @@ function make(): void {
 </script>
 
 <template>
-  <v-dialog v-model="isOpen" max-width="560">
+  <v-dialog v-model="isOpen" max-width="560" aria-labelledby="new-menu">
     <form class="sheet" aria-labelledby="new-menu" @submit.prevent="make">
       <h1 id="new-menu">A new menu</h1>
       <v-text-field v-model="name" label="Its name" placeholder="Main menu" autofocus :error-messages="problem ?? []" @update:model-value="problem = null" />

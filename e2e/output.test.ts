@@ -1,0 +1,159 @@
+import { execFile } from 'node:child_process';
+import { readFile, writeFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import { promisify } from 'node:util';
+import { By, Key } from 'selenium-webdriver';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openBrowser, type TestBrowser } from './browser.ts';
+import { personAt, type Person } from './person.ts';
+import { openStack, type Stack } from './stack.ts';
+
+const run = promisify(execFile);
+const require = createRequire(import.meta.url);
+
+let stack: Stack;
+let browser: TestBrowser;
+let person: Person;
+let axe: string;
+beforeAll(async () => {
+  [stack, browser, axe] = await Promise.all([openStack(), openBrowser(), readFile(require.resolve('axe-core/axe.min.js'), 'utf8')]);
+  person = personAt(browser.driver);
+});
+afterAll(async () => {
+  await browser?.close();
+  await stack?.remove();
+});
+
+/** What axe finds against WCAG 2.2 A and AA in the page as it stands, a line each. */
+async function violations(): Promise<string[]> {
+  await browser.driver.executeScript(axe);
+  const script = `const done = arguments[arguments.length - 1];
+    axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'], iframes: false }).then(
+      ({ violations }) => done(violations.map(({ id, nodes }) => id + ': ' + nodes.map(({ target, failureSummary }) => target.join(' ') + ' ' + failureSummary.replace(/\\s+/g, ' ')).slice(0, 3).join(' | '))),
+      (error) => done([String(error)]));`;
+  return browser.driver.executeAsyncScript<string[]>(script);
+}
+
+describe('what the site is served', () => {
+  it('has no error by the Nu checker: HTML in its page, and the style sheet', async () => {
+    const page = join(stack.data, 'page.html');
+    const css = join(stack.data, 'navigation.css');
+    const delivery = `${stack.editor}/delivery/v1/sites/quillmere`;
+    const menus = await Promise.all(['main', 'second', 'plants', 'footer', 'phone'].map(async (key) => (await fetch(`${delivery}/menus/${key}.html`)).text()));
+    await writeFile(page, `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Quillmere</title></head><body>${menus.join('\n')}</body></html>`);
+    await writeFile(css, await (await fetch(`${delivery}/navigation.css`)).text());
+    const jar = join(require.resolve('vnu-jar/package.json'), '..', 'build', 'dist', 'vnu.jar');
+    const check = async (...words: string[]): Promise<unknown[]> => {
+      const { stderr } = await run('java', ['-jar', jar, '--format', 'json', '--exit-zero-always', ...words]);
+      return (JSON.parse(stderr) as { messages: { type: string }[] }).messages.filter(({ type }) => type === 'error');
+    };
+    expect(await check(page)).toEqual([]);
+    expect(await check('--css', css)).toEqual([]);
+    const whole = join(stack.data, 'whole.html');
+    await writeFile(whole, await (await fetch(`${stack.site}/plants/trees`)).text());
+    expect(await check(whole), 'the stand-in site’s page, too').toEqual([]);
+  });
+
+  it.each([
+    ['wide', 1280],
+    ['narrow', 390],
+  ])('has nothing for axe to find, closed and with every branch open, %s', async (_, width) => {
+    const { driver } = browser;
+    await browser.resize(width, 800);
+    await driver.get(`${stack.site}/visit/tickets`);
+    expect(await violations(), 'closed').toEqual([]);
+    const count = (await driver.findElements(By.css('#zv-main > ul > li > button'))).length;
+    for (let at = 0; at < count; at += 1) {
+      await driver.executeScript(
+        `const top = document.querySelectorAll('#zv-main > ul > li')[${at}];
+         for (const button of document.querySelectorAll('#zv-main button')) button.setAttribute('aria-expanded', String(top.contains(button)));`,
+      );
+      expect(await violations(), `branch ${at + 1} open`).toEqual([]);
+    }
+    await browser.resize(1280, 800);
+  });
+
+  it('stays usable at twice the text size: nothing is cut off, nothing leaves the screen', async () => {
+    const { driver } = browser;
+    await driver.get(`${stack.site}/visit`);
+    await driver.executeScript("document.documentElement.style.fontSize = '200%'");
+    const overflow = await driver.executeScript<number>('return document.documentElement.scrollWidth - document.documentElement.clientWidth');
+    expect(overflow).toBeLessThanOrEqual(0);
+    await driver.executeScript("document.querySelector('#zv-main > ul > li:last-child > button').click()");
+    const box = await driver.executeScript<{ left: number; right: number }>("const { left, right } = document.querySelector('#zv-main > ul > li:last-child > ul').getBoundingClientRect(); return { left, right }");
+    expect(box.left).toBeGreaterThanOrEqual(0);
+    expect(box.right).toBeLessThanOrEqual(1280);
+  });
+});
+
+describe('the editor for axe', () => {
+  const screens: readonly (readonly [string, string, () => Promise<void>])[] = [
+    ['Arrange, an item selected', '/quillmere/arrange/main', () => person.select('Walled garden')],
+    ['Arrange, adding', '/quillmere/arrange/main', async () => {
+      await person.select('Walled garden');
+      await (await person.find('[role=tree]')).sendKeys(Key.ENTER);
+      await person.eventually('no field', async () => (await (await person.focused()).getAttribute('role')) === 'combobox' || null);
+      await person.type('seed');
+      await person.find('[role=listbox] [role=option]');
+    }],
+    ['the page finder', '/quillmere/arrange/main', async () => {
+      await person.click('Pages /');
+      await person.find('.finder [role=option]');
+      await browser.driver.sleep(300);
+    }],
+    ['all keys', '/quillmere/arrange/main', async () => {
+      await person.click('All keys');
+      await person.byText('h1', 'All keys');
+      await browser.driver.sleep(500);
+    }],
+    ['a new menu', '/quillmere/arrange/main', async () => {
+      await person.click('Choose a menu');
+      await person.click('New menu …');
+      await person.byText('h1', 'A new menu');
+      await browser.driver.sleep(500);
+    }],
+    ['Pages', '/quillmere/pages', async () => void (await person.byText('span', 'Plant finder'))],
+    ['reading pages', '/quillmere/pages', async () => {
+      await person.click('Read a sitemap …');
+      await person.byText('h1', 'Read the site’s pages');
+      await browser.driver.sleep(500);
+    }],
+    ['Editions', '/quillmere/editions', async () => void (await person.byText('span', 'The first edition'))],
+    ['Sites', '/sites', async () => void (await person.byText('strong', 'Quillmere'))],
+    ['a new site', '/sites', async () => {
+      await person.click('New site …');
+      await person.byText('h1', 'A new site');
+      await browser.driver.sleep(500);
+    }],
+    ['the design sheet', '/design', async () => void (await person.byText('h1', 'Design sheet'))],
+  ];
+
+  it.each(screens)('%s: nothing is found', async (_, path, prepare) => {
+    await browser.driver.get(stack.editor + path);
+    await prepare();
+    expect(await violations()).toEqual([]);
+  });
+
+  it('the live header: nothing is found', async () => {
+    await browser.driver.get(`${stack.editor}/live.html`);
+    expect((await violations()).filter((one) => !/^(?:page-has-heading-one|landmark-one-main|region)/.test(one))).toEqual([]);
+  });
+
+  it('loads nothing from elsewhere', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
+    await person.row('Visit');
+    const hosts = await browser.driver.executeScript<string[]>("return [...new Set(performance.getEntriesByType('resource').map(({ name }) => new URL(name).origin))]");
+    expect(hosts).toEqual([stack.editor]);
+  });
+
+  it('is usable on a phone: no screen is wider than it', async () => {
+    await browser.resize(390, 844);
+    for (const path of ['/quillmere/arrange/main', '/quillmere/pages', '/quillmere/editions', '/sites']) {
+      await browser.driver.get(stack.editor + path);
+      await person.find('main h1');
+      expect(await browser.driver.executeScript<number>('return document.documentElement.scrollWidth'), path).toBeLessThanOrEqual(390);
+    }
+    await browser.resize(1280, 800);
+  });
+});
