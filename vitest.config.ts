@@ -3,8 +3,20 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', include: ['packages/core/{laws,test}/**/*.test.ts', 'packages/formats/test/**/*.test.ts', 'scripts/**/*.test.ts', 'demo/**/*.test.ts'] } },
-      { test: { name: 'server', include: ['packages/server/test/**/*.test.ts', 'packages/contract/test/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 } },
+      {
+        test: {
+          name: 'core',
+          include: ['packages/core/{laws,test}/**/*.test.ts', 'packages/formats/test/**/*.test.ts', 'scripts/**/*.test.ts', 'demo/**/*.test.ts'],
+        },
+      },
+      {
+        test: {
+          name: 'server',
+          include: ['packages/server/test/**/*.test.ts', 'packages/contract/test/**/*.test.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+        },
+      },
       { test: { name: 'web', include: ['packages/web/test/**/*.test.ts'], environment: 'node', server: { deps: { inline: ['vuetify'] } } } },
       { test: { name: 'journeys', include: ['e2e/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 180_000, fileParallelism: false } },
     ],

@@ -30,7 +30,10 @@ async function delivered(site: string, menu: string): Promise<{ label: string; h
 describe('1. the first start', () => {
   it('shows Quillmere with its pages, a main menu with dropdowns and the live header', async () => {
     await browser.driver.get(stack.editor);
-    expect((await person.rows().then(() => person.eventually('no rows', async () => ((await person.rows()).length > 5 ? person.rows() : null))))[0]).toEqual({ label: 'Visit', level: 1 });
+    expect((await person.rows().then(() => person.eventually('no rows', async () => ((await person.rows()).length > 5 ? person.rows() : null))))[0]).toEqual({
+      label: 'Visit',
+      level: 1,
+    });
     expect(await browser.driver.getCurrentUrl()).toBe(`${stack.editor}/quillmere/arrange`);
     const top = await person.eventually('the live header is empty', () =>
       person.inLiveHeader(async () => {
@@ -46,7 +49,14 @@ describe('1. the first start', () => {
 });
 
 describe('2. a site of a sitemap', () => {
-  const paths = ['', ...Array.from({ length: 40 }, (_, at) => `shop/seeds-${at}`), 'shop', 'caf%C3%A9', 'about-us.html', ...Array.from({ length: 960 }, (_, at) => `shop/seeds-${at % 40}/sort-${at}`)];
+  const paths = [
+    '',
+    ...Array.from({ length: 40 }, (_, at) => `shop/seeds-${at}`),
+    'shop',
+    'caf%C3%A9',
+    'about-us.html',
+    ...Array.from({ length: 960 }, (_, at) => `shop/seeds-${at % 40}/sort-${at}`),
+  ];
   const sitemap = `<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${paths.map((path) => `<url><loc>https://larch.example/${path}</loc></url>`).join('')}</urlset>`;
 
   it('refuses a broken file with its place, and stores nothing', async () => {
@@ -82,8 +92,15 @@ describe('2. a site of a sitemap', () => {
 
   it('takes the sitemap that the stand-in site serves', async () => {
     const xml = await (await fetch(`${stack.site}/sitemap.xml`)).text();
-    const reply = await fetch(`${stack.editor}/api/v1/sites/from-sitemap?name=Stand-in`, { method: 'POST', body: xml, headers: { 'Content-Type': 'application/xml' } });
-    const lines = (await reply.text()).trim().split('\n').map((line) => JSON.parse(line) as { stored?: number; of?: number; done?: { added: number } });
+    const reply = await fetch(`${stack.editor}/api/v1/sites/from-sitemap?name=Stand-in`, {
+      method: 'POST',
+      body: xml,
+      headers: { 'Content-Type': 'application/xml' },
+    });
+    const lines = (await reply.text())
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as { stored?: number; of?: number; done?: { added: number } });
     expect(lines.at(-1)?.done?.added).toBe(407);
     expect(lines[0], 'progress comes before the end').toMatchObject({ of: 407 });
   });
@@ -194,12 +211,23 @@ describe('4. arranging', () => {
     const to = await person.row('Alpine house');
     const { x: left } = await to.getRect();
     const middle = (await to.getRect()).width / 2;
-    await browser.driver.actions().move({ origin: from, x: -300 }).press().move({ origin: to, x: Math.round(70 - middle - left), y: 12 }).perform();
-    await browser.driver.actions().move({ origin: to, x: Math.round(70 - middle - left), y: 13 }).perform();
+    await browser.driver
+      .actions()
+      .move({ origin: from, x: -300 })
+      .press()
+      .move({ origin: to, x: Math.round(70 - middle - left), y: 12 })
+      .perform();
+    await browser.driver
+      .actions()
+      .move({ origin: to, x: Math.round(70 - middle - left), y: 13 })
+      .perform();
     const line = await person.eventually('no line', async () => (await browser.driver.findElement(By.css('.drop'))).getText());
     expect(line).toBe('into Glasshouses, level 2, after Alpine house');
     await browser.driver.actions().release().perform();
-    expect(await person.eventually('not there', async () => ((await person.rows())[3]?.label === 'Come and see' ? (await person.rows())[3] : null))).toEqual({ label: 'Come and see', level: 2 });
+    expect(await person.eventually('not there', async () => ((await person.rows())[3]?.label === 'Come and see' ? (await person.rows())[3] : null))).toEqual({
+      label: 'Come and see',
+      level: 2,
+    });
     expect(await person.selected()).toBe('Come and see');
     await person.kept();
   });
@@ -346,7 +374,9 @@ describe('5. the live header', () => {
   it('is shown at any width, in the device class that it falls in', async () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
     await person.click('narrow');
-    const width = await person.eventually('it stays wide', async () => ((await person.inLiveHeader(() => browser.driver.executeScript<number>('return innerWidth'))) === 390 ? 390 : null));
+    const width = await person.eventually('it stays wide', async () =>
+      (await person.inLiveHeader(() => browser.driver.executeScript<number>('return innerWidth'))) === 390 ? 390 : null,
+    );
     expect(width).toBe(390);
     const slider = await person.find('input[type=range]');
     await slider.sendKeys(Key.ARROW_RIGHT);
@@ -379,7 +409,10 @@ describe('6. publishing', () => {
     expect(statuses.filter((one) => !one.startsWith('200'))).toEqual([]);
 
     // The menu works there as it does in the live header, and leads where it says.
-    await driver.actions().move({ origin: await driver.findElement(By.css('#zv-main > ul > li:nth-child(2) > a')) }).perform();
+    await driver
+      .actions()
+      .move({ origin: await driver.findElement(By.css('#zv-main > ul > li:nth-child(2) > a')) })
+      .perform();
     const link = await person.eventually('it does not open', async () => {
       const found = await driver.findElement(By.css('#zv-main a[href="/garden/orchard"]'));
       return (await found.isDisplayed()) ? found : null;
@@ -399,7 +432,9 @@ describe('6. publishing', () => {
   it('works on the site without the script', async () => {
     const { driver } = browser;
     await driver.get(`${stack.site}/garden`);
-    await driver.executeScript("document.querySelectorAll('[data-zv-on]').forEach((nav) => nav.replaceWith(Object.assign(document.createElement('div'), { innerHTML: nav.outerHTML.replace(' data-zv-on=\"\"', '') }).firstChild))");
+    await driver.executeScript(
+      "document.querySelectorAll('[data-zv-on]').forEach((nav) => nav.replaceWith(Object.assign(document.createElement('div'), { innerHTML: nav.outerHTML.replace(' data-zv-on=\"\"', '') }).firstChild))",
+    );
     const entry = await driver.findElement(By.css('#zv-main > ul > li:nth-child(2) > a'));
     await driver.executeScript('arguments[0].focus()', entry);
     expect(await driver.findElement(By.css('#zv-main a[href="/garden/glasshouses/alpine-house"]')).isDisplayed(), 'deeper levels are unfolded').toBe(true);

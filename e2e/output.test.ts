@@ -81,7 +81,9 @@ describe('what the site is served', () => {
     const overflow = await driver.executeScript<number>('return document.documentElement.scrollWidth - document.documentElement.clientWidth');
     expect(overflow).toBeLessThanOrEqual(0);
     await driver.executeScript("document.querySelector('#zv-main > ul > li:last-child > button').click()");
-    const box = await driver.executeScript<{ left: number; right: number }>("const { left, right } = document.querySelector('#zv-main > ul > li:last-child > ul').getBoundingClientRect(); return { left, right }");
+    const box = await driver.executeScript<{ left: number; right: number }>(
+      "const { left, right } = document.querySelector('#zv-main > ul > li:last-child > ul').getBoundingClientRect(); return { left, right }",
+    );
     expect(box.left).toBeGreaterThanOrEqual(0);
     expect(box.right).toBeLessThanOrEqual(1280);
   });
@@ -90,42 +92,66 @@ describe('what the site is served', () => {
 describe('the editor for axe', () => {
   const screens: readonly (readonly [string, string, () => Promise<void>])[] = [
     ['Arrange, an item selected', '/quillmere/arrange/main', () => person.select('Walled garden')],
-    ['Arrange, adding', '/quillmere/arrange/main', async () => {
-      await person.select('Walled garden');
-      await (await person.find('[role=tree]')).sendKeys(Key.ENTER);
-      await person.eventually('no field', async () => (await (await person.focused()).getAttribute('role')) === 'combobox' || null);
-      await person.type('seed');
-      await person.find('[role=listbox] [role=option]');
-    }],
-    ['the page finder', '/quillmere/arrange/main', async () => {
-      await person.click('Pages /');
-      await person.find('.finder [role=option]');
-      await browser.driver.sleep(300);
-    }],
-    ['all keys', '/quillmere/arrange/main', async () => {
-      await person.click('All keys');
-      await person.byText('h1', 'All keys');
-      await browser.driver.sleep(500);
-    }],
-    ['a new menu', '/quillmere/arrange/main', async () => {
-      await person.click('Choose a menu');
-      await person.click('New menu …');
-      await person.byText('h1', 'A new menu');
-      await browser.driver.sleep(500);
-    }],
+    [
+      'Arrange, adding',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.select('Walled garden');
+        await (await person.find('[role=tree]')).sendKeys(Key.ENTER);
+        await person.eventually('no field', async () => (await (await person.focused()).getAttribute('role')) === 'combobox' || null);
+        await person.type('seed');
+        await person.find('[role=listbox] [role=option]');
+      },
+    ],
+    [
+      'the page finder',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.click('Pages /');
+        await person.find('.finder [role=option]');
+        await browser.driver.sleep(300);
+      },
+    ],
+    [
+      'all keys',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.click('All keys');
+        await person.byText('h1', 'All keys');
+        await browser.driver.sleep(500);
+      },
+    ],
+    [
+      'a new menu',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.click('Choose a menu');
+        await person.click('New menu …');
+        await person.byText('h1', 'A new menu');
+        await browser.driver.sleep(500);
+      },
+    ],
     ['Pages', '/quillmere/pages', async () => void (await person.byText('span', 'Plant finder'))],
-    ['reading pages', '/quillmere/pages', async () => {
-      await person.click('Read a sitemap …');
-      await person.byText('h1', 'Read the site’s pages');
-      await browser.driver.sleep(500);
-    }],
+    [
+      'reading pages',
+      '/quillmere/pages',
+      async () => {
+        await person.click('Read a sitemap …');
+        await person.byText('h1', 'Read the site’s pages');
+        await browser.driver.sleep(500);
+      },
+    ],
     ['Editions', '/quillmere/editions', async () => void (await person.byText('span', 'The first edition'))],
     ['Sites', '/sites', async () => void (await person.byText('strong', 'Quillmere'))],
-    ['a new site', '/sites', async () => {
-      await person.click('New site …');
-      await person.byText('h1', 'A new site');
-      await browser.driver.sleep(500);
-    }],
+    [
+      'a new site',
+      '/sites',
+      async () => {
+        await person.click('New site …');
+        await person.byText('h1', 'A new site');
+        await browser.driver.sleep(500);
+      },
+    ],
     ['the design sheet', '/design', async () => void (await person.byText('h1', 'Design sheet'))],
   ];
 
@@ -143,7 +169,9 @@ describe('the editor for axe', () => {
   it('loads nothing from elsewhere', async () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
     await person.row('Visit');
-    const hosts = await browser.driver.executeScript<string[]>("return [...new Set(performance.getEntriesByType('resource').map(({ name }) => new URL(name).origin))]");
+    const hosts = await browser.driver.executeScript<string[]>(
+      "return [...new Set(performance.getEntriesByType('resource').map(({ name }) => new URL(name).origin))]",
+    );
     expect(hosts).toEqual([stack.editor]);
   });
 

@@ -16,8 +16,16 @@ export function personAt(driver: WebDriver) {
     driver.wait(until.elementLocated(By.xpath(`//${tag}[normalize-space(.)=${quoted(text)}]`)), PATIENCE, `no ${tag} “${text}”`);
 
   async function eventually<T>(what: string, look: () => Promise<T | false | null | undefined>): Promise<T> {
-    let last = "";
-    const seen = await driver.wait(async () => (await look().catch((error: Error) => { last = error.message; return null; })) ?? null, PATIENCE, () => `${what} ${last}`);
+    let last = '';
+    const seen = await driver.wait(
+      async () =>
+        (await look().catch((error: Error) => {
+          last = error.message;
+          return null;
+        })) ?? null,
+      PATIENCE,
+      () => `${what} ${last}`,
+    );
     return seen as T;
   }
 
@@ -51,7 +59,11 @@ export function personAt(driver: WebDriver) {
   }
 
   function row(label: string): Promise<WebElement> {
-    return driver.wait(until.elementLocated(By.xpath(`//*[@role='treeitem'][.//*[contains(@class,'label') and normalize-space(.)=${quoted(label)}]]`)), PATIENCE, `no row “${label}”`);
+    return driver.wait(
+      until.elementLocated(By.xpath(`//*[@role='treeitem'][.//*[contains(@class,'label') and normalize-space(.)=${quoted(label)}]]`)),
+      PATIENCE,
+      `no row “${label}”`,
+    );
   }
 
   async function select(label: string): Promise<void> {
@@ -64,7 +76,8 @@ export function personAt(driver: WebDriver) {
   const selected = async (): Promise<string> => (await (await find('[role=treeitem][aria-selected=true] .label')).getText()).trim();
 
   /** Waits until the bar says that all is kept. */
-  const kept = (): Promise<true> => eventually('it is not kept', async () => (await (await find('[data-state]')).getAttribute('data-state')) === 'kept' || null) as Promise<true>;
+  const kept = (): Promise<true> =>
+    eventually('it is not kept', async () => (await (await find('[data-state]')).getAttribute('data-state')) === 'kept' || null) as Promise<true>;
 
   /** Looks into the live header, does something there, and comes back. */
   async function inLiveHeader<T>(act: () => Promise<T>): Promise<T> {

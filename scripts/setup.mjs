@@ -6,7 +6,12 @@ import { root, unlessFresh } from './freshness.mjs';
 
 /** Installs the packages of the lock file. Install scripts stay off: nothing that we use needs one. */
 export async function ensureInstalled() {
-  await unlessFresh('node_modules/.zorvik-installed', ['package-lock.json'], () => run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], 'Installing packages'), 'node_modules/vite');
+  await unlessFresh(
+    'node_modules/.zorvik-installed',
+    ['package-lock.json'],
+    () => run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], 'Installing packages'),
+    'node_modules/vite',
+  );
 }
 
 const SHARED = ['package-lock.json', 'packages/core', 'packages/contract', 'scripts/build.mjs'];
@@ -14,9 +19,19 @@ const SHARED = ['package-lock.json', 'packages/core', 'packages/contract', 'scri
 /** Builds the editor, the server, the stand-in site and the database template, each when what it is made of has changed. */
 export async function ensureBuilt() {
   const build = async (part) => (await import('./build.mjs'))[part]();
-  await unlessFresh('build/.template', ['package-lock.json', 'scripts/build.mjs'], () => told('Preparing an empty database', build('buildTemplate')), 'build/pglite-template');
+  await unlessFresh(
+    'build/.template',
+    ['package-lock.json', 'scripts/build.mjs'],
+    () => told('Preparing an empty database', build('buildTemplate')),
+    'build/pglite-template',
+  );
   await unlessFresh('build/.demo', [...SHARED, 'demo'], () => told('Building the stand-in site', build('buildDemo')), 'build/demo/quillmere.json');
-  await unlessFresh('build/.server', [...SHARED, 'packages/server', 'packages/formats'], () => told('Building the server', build('buildServer')), 'build/server/main.js');
+  await unlessFresh(
+    'build/.server',
+    [...SHARED, 'packages/server', 'packages/formats'],
+    () => told('Building the server', build('buildServer')),
+    'build/server/main.js',
+  );
   await unlessFresh('build/.web', [...SHARED, 'packages/web'], () => told('Building the editor', build('buildWeb')), 'build/web/index.html');
 }
 

@@ -69,7 +69,11 @@ function pageAt(line: string, parent: string, kind: QuillmerePage['kind']): Quil
 }
 
 function productAt(line: string, parent: string): QuillmerePage {
-  const [title = '', price = ''] = line.trim().slice(2).split('|').map((part) => part.trim());
+  const [title = '', price = ''] = line
+    .trim()
+    .slice(2)
+    .split('|')
+    .map((part) => part.trim());
   const text = `${title} costs ${price}. It is packed in the seed house on the day you order and leaves with the next post.`;
   return { path: `${parent}/${slugOf(title)}`, parent, title, kind: 'product', template: 'product', text };
 }
@@ -101,7 +105,14 @@ function groupPages(trait: 'season' | 'soil' | 'light', word: string): Quillmere
     return `${names.length} of our plants, among them ${names.slice(0, 4).join(', ')}.`;
   };
   return [
-    { path: parent, parent: '/plants', title: `By ${trait}`, kind: 'category', template: 'category', text: `The same plants, gathered by ${trait}: ${values.map(named).join(', ')}.` },
+    {
+      path: parent,
+      parent: '/plants',
+      title: `By ${trait}`,
+      kind: 'category',
+      template: 'category',
+      text: `The same plants, gathered by ${trait}: ${values.map(named).join(', ')}.`,
+    },
     ...values.map((value): QuillmerePage => ({
       path: `${parent}/${slugOf(value)}`,
       parent,

@@ -22,7 +22,10 @@ export function createSite(zorvik: string, origin: () => string): Express {
     const page = pages.get(path);
     const menus = await navigation.menus(['main', 'second', 'plants', 'footer'], path);
     const children = [...pages.values()].filter(({ parent }) => parent === path);
-    response.status(page === undefined ? 404 : 200).type('html').send(pageHtml({ path, page: page ?? null, trail: trailOf(page, pages), children, menus }));
+    response
+      .status(page === undefined ? 404 : 200)
+      .type('html')
+      .send(pageHtml({ path, page: page ?? null, trail: trailOf(page, pages), children, menus }));
   });
   return app;
 }

@@ -29,7 +29,10 @@ function operationOf(name: string, route: Route): Json {
     ...(body === undefined ? {} : { requestBody: { required: true, content } }),
     responses: {
       [status]: { description: summary, content: { [replyType]: { schema: withoutIds(reply) } } },
-      default: { description: 'A refusal: what, where, what was expected.', content: { 'application/json': { schema: { $ref: '#/components/schemas/Error' } } } },
+      default: {
+        description: 'A refusal: what, where, what was expected.',
+        content: { 'application/json': { schema: { $ref: '#/components/schemas/Error' } } },
+      },
     },
   };
 }
@@ -45,5 +48,9 @@ function queryParameters({ query }: Route): Json[] {
 
 /** The same schema with references that OpenAPI resolves within the document. */
 function withoutIds(schema: unknown): unknown {
-  return JSON.parse(JSON.stringify(schema, (key, value: unknown) => (key === '$id' ? undefined : key === '$ref' && value === 'ResolvedItem' ? '#/components/schemas/ResolvedItem' : value)));
+  return JSON.parse(
+    JSON.stringify(schema, (key, value: unknown) =>
+      key === '$id' ? undefined : key === '$ref' && value === 'ResolvedItem' ? '#/components/schemas/ResolvedItem' : value,
+    ),
+  );
 }

@@ -10,10 +10,7 @@ const whole = Type.Integer({ minimum: 0 });
 /** What every refusal comes back as, whatever the status. */
 export const ErrorEnvelopeShape = Type.Object(
   {
-    error: Type.Object(
-      { code: Type.String(), message: Type.String(), params: Type.Record(Type.String(), Type.Union([Type.String(), Type.Number()])) },
-      closed,
-    ),
+    error: Type.Object({ code: Type.String(), message: Type.String(), params: Type.Record(Type.String(), Type.Union([Type.String(), Type.Number()])) }, closed),
   },
   closed,
 );

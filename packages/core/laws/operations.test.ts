@@ -79,7 +79,11 @@ describe('laws of every operation', () => {
       const applied = operation === null ? null : kindOf(operation).apply(document, operation);
       if (!applied?.ok) continue;
       const done = applied.value;
-      const touched = new Set(kindOf(done.operation).touches(done.operation).map(({ forest, id }) => `${forest} ${id}`));
+      const touched = new Set(
+        kindOf(done.operation)
+          .touches(done.operation)
+          .map(({ forest, id }) => `${forest} ${id}`),
+      );
       for (const name of ['pages', 'menus', 'items', 'placements'] as const) {
         const ids = new Set([...document[name].nodes.keys(), ...done.document[name].nodes.keys()]);
         for (const id of ids) {

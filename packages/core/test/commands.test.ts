@@ -40,7 +40,9 @@ function after(result: Result<Edit>): SiteDocument {
 
 /** The menu as an outline, two spaces a level. */
 function outlineOf(doc: SiteDocument): string[] {
-  return [...preorder(childrenOf(doc.items, menu), (one) => childrenOf(doc.items, one))].map(({ node, depth }) => `${'  '.repeat(depth)}${labelOf(doc, nodeAt(doc.items, node))}`);
+  return [...preorder(childrenOf(doc.items, menu), (one) => childrenOf(doc.items, one))].map(
+    ({ node, depth }) => `${'  '.repeat(depth)}${labelOf(doc, nodeAt(doc.items, node))}`,
+  );
 }
 
 const code = (result: Result<Edit>): string => (result.ok ? 'done' : result.refusal.code);
@@ -49,8 +51,16 @@ describe('commands on items', () => {
   it('adds a branch of pages with its nesting, to the depth asked for, without what is gone', () => {
     const spot = { parent: menu, after: id('Seeds') };
     expect(outlineOf(after(addPages(context, { pages: [id('/visit')], depth: 1, spot }))).slice(3, 6)).toEqual(['Visit us', '  Hours', '  The way']);
-    expect(outlineOf(after(addPages(context, { pages: [id('/visit')], depth: 2, spot }))).slice(3, 7)).toEqual(['Visit us', '  Hours', '    In winter', '  The way']);
-    const gone = { ...document, pages: { ...document.pages, nodes: document.pages.nodes.with(id('/visit/way'), { ...nodeAt(document.pages, id('/visit/way')), state: 'gone' as const }) } };
+    expect(outlineOf(after(addPages(context, { pages: [id('/visit')], depth: 2, spot }))).slice(3, 7)).toEqual([
+      'Visit us',
+      '  Hours',
+      '    In winter',
+      '  The way',
+    ]);
+    const gone = {
+      ...document,
+      pages: { ...document.pages, nodes: document.pages.nodes.with(id('/visit/way'), { ...nodeAt(document.pages, id('/visit/way')), state: 'gone' as const }) },
+    };
     const result = addPages(contextOf(gone), { pages: [id('/visit')], depth: 9, spot });
     expect(result.ok && result.value.operations.flatMap((one) => (one.kind === 'addItem' ? one.branch.length : []))).toEqual([3]);
   });
@@ -59,7 +69,12 @@ describe('commands on items', () => {
     const result = addPages(context, { pages: [id('/shop'), id('/visit/way')], depth: 0, spot: { parent: id('Bulbs'), after: null } });
     expect(outlineOf(after(result)).slice(3, 6)).toEqual(['Bulbs', '  Shop', '  The way']);
     const [, second] = result.ok ? result.value.operations : [];
-    expect(second?.kind === 'addItem' && second.branch[0]?.agreed).toEqual({ title: 'The way', address: '/visit/way', parent: id('/visit'), after: id('/visit/hours') });
+    expect(second?.kind === 'addItem' && second.branch[0]?.agreed).toEqual({
+      title: 'The way',
+      address: '/visit/way',
+      parent: id('/visit'),
+      after: id('/visit/hours'),
+    });
     expect(result.ok && inWords(result.value.sentence)).toBe('Added 2 items to “Bulbs”');
   });
 
@@ -76,12 +91,24 @@ describe('commands on items', () => {
     expect(added?.kind === 'addItem' && added.branch[0]?.destination).toEqual({ kind: 'address', address });
   });
 
-  it.each(['javascript:alert(1)', 'JaVaScRiPt:alert(1)', ' java\nscript:alert(1)', 'data:text/html,<script>', 'vbscript:x', '//elsewhere.example', '/a b', 'https:///x', 'http://', '', 'just words', '/a\u0000b', '/a"onclick="x', '\\\\host\\share'])(
-    'refuses the address %j',
-    (typed) => {
-      expect(code(addLink(context, { parent: menu, after: null }, { label: 'A', address: typed }))).toBe('badAddress');
-    },
-  );
+  it.each([
+    'javascript:alert(1)',
+    'JaVaScRiPt:alert(1)',
+    ' java\nscript:alert(1)',
+    'data:text/html,<script>',
+    'vbscript:x',
+    '//elsewhere.example',
+    '/a b',
+    'https:///x',
+    'http://',
+    '',
+    'just words',
+    '/a\u0000b',
+    '/a"onclick="x',
+    '\\\\host\\share',
+  ])('refuses the address %j', (typed) => {
+    expect(code(addLink(context, { parent: menu, after: null }, { label: 'A', address: typed }))).toBe('badAddress');
+  });
 
   it.each([
     ['only spaces', '   ', 'emptyName'],
@@ -128,7 +155,13 @@ describe('commands on items', () => {
   it('refuses what is no longer there, since somebody else may have removed it', () => {
     const gone = 'i0000000000000zz';
     const spot = { parent: menu, after: null };
-    const tried = [renameItem(context, gone, 'A'), leadTo(context, gone, 'nothing'), leadTo(context, id('Tools'), { page: gone }), addPages(context, { pages: [gone], depth: 0, spot }), retireMenu(context, gone)];
+    const tried = [
+      renameItem(context, gone, 'A'),
+      leadTo(context, gone, 'nothing'),
+      leadTo(context, id('Tools'), { page: gone }),
+      addPages(context, { pages: [gone], depth: 0, spot }),
+      retireMenu(context, gone),
+    ];
     expect(tried.map(code)).toEqual(['notThere', 'notThere', 'notThere', 'notThere', 'notThere']);
     expect([removeItems(context, [gone]), moveItems(context, [gone], spot)].map(code)).toEqual(['nothingChosen', 'nothingChosen']);
   });
@@ -150,7 +183,10 @@ describe('commands on items', () => {
 describe('commands on menus', () => {
   it('makes a menu with a place and a key of its own', () => {
     const result = createMenu(context, { name: 'Menü für Gäste', place: 'footer' });
-    expect(result.ok && result.value.operations).toMatchObject([{ kind: 'addMenu', branch: [{ key: 'menu-fur-gaste' }] }, { kind: 'addPlacement', branch: [{ place: 'footer' }] }]);
+    expect(result.ok && result.value.operations).toMatchObject([
+      { kind: 'addMenu', branch: [{ key: 'menu-fur-gaste' }] },
+      { kind: 'addPlacement', branch: [{ place: 'footer' }] },
+    ]);
     expect(freeKey(document, 'Menu')).toBe('menu-2');
     expect(keyFrom('種子', 'menu')).toBe('menu');
     expect(keyFrom('2026', 'menu')).toBe('menu-2026');

@@ -38,7 +38,10 @@ describe('what changed between two states of a menu', () => {
   it('says once that a branch came, went or moved', () => {
     expect(changes((context) => removeItems(context, [id('A')]))).toEqual(['“A” is gone from “Menu”, with 4 below it']);
     expect(changes((context) => moveItems(context, [id('A')], { parent: id('B'), after: null }))).toEqual(['“A” stands under “B” now']);
-    expect(compareMenus(null, resolveMenu(document, menu)).map(changeInWords)).toEqual(['“A” is new under “Menu”, with 4 below it', '“B” is new under “Menu”, with 1 below it']);
+    expect(compareMenus(null, resolveMenu(document, menu)).map(changeInWords)).toEqual([
+      '“A” is new under “Menu”, with 4 below it',
+      '“B” is new under “Menu”, with 1 below it',
+    ]);
   });
 
   it('tells renaming', () => {

@@ -4,7 +4,8 @@ import { readStored, toStored } from '../src/model/stored.ts';
 import { FORMAT, type StoredDocument } from '../src/schema/format.ts';
 
 /** One frozen sample for each version of the format: never edit one, add the next. */
-const sample = (version: number): StoredDocument => JSON.parse(readFileSync(new URL(`../laws/samples/format-${version}.json`, import.meta.url), 'utf8')) as StoredDocument;
+const sample = (version: number): StoredDocument =>
+  JSON.parse(readFileSync(new URL(`../laws/samples/format-${version}.json`, import.meta.url), 'utf8')) as StoredDocument;
 
 describe('the stored format', () => {
   it.each(Array.from({ length: FORMAT }, (_, at) => at + 1))('reads the frozen sample of version %d', (version) => {

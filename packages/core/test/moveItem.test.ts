@@ -66,7 +66,12 @@ describe('moveItem', () => {
   });
 
   it('refuses to move what is not there', () => {
-    const result = moveItem.apply(document, { kind: 'moveItem', id: 'i0000000000000zz', from: { parent: menu, after: null }, to: { parent: menu, after: null } });
+    const result = moveItem.apply(document, {
+      kind: 'moveItem',
+      id: 'i0000000000000zz',
+      from: { parent: menu, after: null },
+      to: { parent: menu, after: null },
+    });
     expect(result.ok ? '' : result.refusal.message).toContain('This item is no longer there');
   });
 

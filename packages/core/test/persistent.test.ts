@@ -95,7 +95,9 @@ describe('Sequence', () => {
         });
         expect([...sequence]).toEqual(list);
         expect([sequence.size, sequence.first(), sequence.last()]).toEqual([list.length, list[0] ?? null, list.at(-1) ?? null]);
-        list.forEach((id, at) => expect([sequence.indexOf(id), sequence.before(id), sequence.behind(id)]).toEqual([at, list[at - 1] ?? null, list[at + 1] ?? null]));
+        list.forEach((id, at) =>
+          expect([sequence.indexOf(id), sequence.before(id), sequence.behind(id)]).toEqual([at, list[at - 1] ?? null, list[at + 1] ?? null]),
+        );
       }),
       { numRuns: 60 },
     );

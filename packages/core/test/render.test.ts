@@ -26,7 +26,13 @@ const HOSTILE = [
   '{{constructor}} ${1+1} %s',
 ];
 
-const item = (label: string, href: string | null = '/a', children: ResolvedItem[] = []): ResolvedItem => ({ id: 'i00000000000000x', label, href, opensNewTab: false, children });
+const item = (label: string, href: string | null = '/a', children: ResolvedItem[] = []): ResolvedItem => ({
+  id: 'i00000000000000x',
+  label,
+  href,
+  opensNewTab: false,
+  children,
+});
 const menuOf = (items: ResolvedItem[]): ResolvedMenu => ({ key: 'main', name: 'Main', language: 'en', direction: 'ltr', items });
 
 const isElement = (node: DefaultTreeAdapterMap['childNode']): node is Element => 'tagName' in node;
@@ -131,7 +137,10 @@ describe('the style sheet', () => {
 });
 
 describe('what a visitor gets', () => {
-  const { document, ids, menu } = outlined('= /live\n  = /gone\n= /draft\n  Below > /x\n= /gone\nHeading', '/live Live page\n/gone Gone page\n/draft Draft page');
+  const { document, ids, menu } = outlined(
+    '= /live\n  = /gone\n= /draft\n  Below > /x\n= /gone\nHeading',
+    '/live Live page\n/gone Gone page\n/draft Draft page',
+  );
   const withStates = {
     ...document,
     pages: {
@@ -151,7 +160,10 @@ describe('what a visitor gets', () => {
   });
 
   it('goes the way its language is written, unless it is the site’s own', () => {
-    const arabic = { ...document, menus: { ...document.menus, nodes: document.menus.nodes.with(menu, { ...document.menus.nodes.get(menu)!, language: 'ar-EG' }) } };
+    const arabic = {
+      ...document,
+      menus: { ...document.menus, nodes: document.menus.nodes.with(menu, { ...document.menus.nodes.get(menu)!, language: 'ar-EG' }) },
+    };
     expect([resolveMenu(document, menu).direction, resolveMenu(arabic, menu).direction]).toEqual(['ltr', 'rtl']);
   });
 });

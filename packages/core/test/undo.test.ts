@@ -34,7 +34,9 @@ describe('undo among several people', () => {
     const renamed = done(document, renameItem(mine, id('A'), 'Mine'));
     const theirs = done(renamed.document, renameItem({ ...contextOf(renamed.document, 2), session: 'w000000000000002' }, id('A'), 'Theirs'));
     const refused = undoEdit(contextOf(theirs.document, 3), { edit: renamed.edit, since: [{ ...theirs.edit, actor: 'Noor' }], group: null });
-    expect(refused.ok ? '' : refused.refusal.message).toBe('Cannot take this back: “Theirs” was changed by Noor since (Renamed “Mine” to “Theirs”). Change it by hand instead.');
+    expect(refused.ok ? '' : refused.refusal.message).toBe(
+      'Cannot take this back: “Theirs” was changed by Noor since (Renamed “Mine” to “Theirs”). Change it by hand instead.',
+    );
   });
 
   it('takes back a rename although somebody moved the item since', () => {

@@ -40,7 +40,13 @@ export function randomDocument(random: RandomBits, { pages, menus, items, branch
     deviceClasses: ['narrow' as const, 'wide' as const],
   }));
   const complete = { ...withMenus, placements: withNodesLast(start.placements, placements) };
-  const itemList = randomItems(random, complete, menuList.map(({ id }) => id), items, branching);
+  const itemList = randomItems(
+    random,
+    complete,
+    menuList.map(({ id }) => id),
+    items,
+    branching,
+  );
   return { ...complete, items: withNodesLast(start.items, itemList) };
 }
 

@@ -49,14 +49,29 @@ const makers: readonly Maker[] = [
     const page = anyId(random, document, 'pages');
     if (spot === null) return null;
     const top = { id: mintId('item', random), parent: spot.parent, label: 'New', destination: { kind: 'none' as const }, opensNewTab: false, agreed: null };
-    const leaf = { ...top, id: mintId('item', random), parent: top.id, ...(page === null ? {} : { destination: { kind: 'page' as const, page, anchor: null } }) };
+    const leaf = {
+      ...top,
+      id: mintId('item', random),
+      parent: top.id,
+      ...(page === null ? {} : { destination: { kind: 'page' as const, page, anchor: null } }),
+    };
     return { kind: 'addItem', after: spot.after, branch: [top, leaf] };
   },
   (random, document) => {
     const spot = anySpot(random, document, 'pages');
     const id = mintId('page', random);
     if (spot === null) return null;
-    const page = { id, parent: spot.parent, key: `/${id}`, kind: 'page' as const, title: 'New', address: `/${id}`, state: 'draft' as const, language: null, template: null };
+    const page = {
+      id,
+      parent: spot.parent,
+      key: `/${id}`,
+      kind: 'page' as const,
+      title: 'New',
+      address: `/${id}`,
+      state: 'draft' as const,
+      language: null,
+      template: null,
+    };
     return { kind: 'addPage', after: spot.after, branch: [page] };
   },
   (random, document) => {
@@ -88,7 +103,9 @@ const makers: readonly Maker[] = [
     return id === null ? null : { kind: 'removeMenu', after: spotOf(document.menus, id).after, branch: branchOf(document.menus, id) };
   },
   (random, document) => {
-    const known = [...document.pages.nodes.values()].filter(() => below(random, 3) > 0).map(({ key, title, address, kind }) => ({ key, title, address, kind, above: [] }));
+    const known = [...document.pages.nodes.values()]
+      .filter(() => below(random, 3) > 0)
+      .map(({ key, title, address, kind }) => ({ key, title, address, kind, above: [] }));
     const fresh = Array.from({ length: below(random, 4) }, () => {
       const key = `/${mintId('page', random)}`;
       return { key, title: key, address: key, kind: 'page' as const, above: [pick(random, known)?.key ?? '/nowhere'] };

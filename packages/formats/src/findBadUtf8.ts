@@ -8,7 +8,7 @@ export interface BadByte {
 export function findBadUtf8(bytes: Uint8Array): BadByte | null {
   if (isUtf8(bytes)) return null;
   let good = 0;
-  for (let bad = bytes.length; bad - good > 1; ) {
+  for (let bad = bytes.length; bad - good > 1;) {
     const middle = (good + bad) >> 1;
     if (isPrefixOfUtf8(bytes.subarray(0, middle))) good = middle;
     else bad = middle;

@@ -89,7 +89,8 @@ export function sitemapReader({ most }: SitemapLimits): SitemapReader {
       if (length === 0) return no(refusal('emptyFile'));
       if (refused === null) parser.close();
       const bare = ampersand.found();
-      if (refused !== null && isAtEnd(refused) && bare !== null) return no(refusal('notXml', { ...bare, problem: 'a “&” that begins no entity; it is written “&amp;”' }));
+      if (refused !== null && isAtEnd(refused) && bare !== null)
+        return no(refusal('notXml', { ...bare, problem: 'a “&” that begins no entity; it is written “&amp;”' }));
       if (refused !== null) return no(refused);
       return entries.length === 0 ? no(refusal('noPages')) : ok(entries);
     },

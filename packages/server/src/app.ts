@@ -75,7 +75,11 @@ const liveHeaders: RequestHandler = (request, response, next) => {
 function editor(folder: string): RequestHandler {
   const router = express.Router();
   // The sandboxed live header has no origin of its own, so its fonts and scripts must be open to any.
-  const assets = express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', setHeaders: (response) => void response.set('Access-Control-Allow-Origin', '*') });
+  const assets = express.static(join(folder, 'assets'), {
+    immutable: true,
+    maxAge: '1y',
+    setHeaders: (response) => void response.set('Access-Control-Allow-Origin', '*'),
+  });
   router.use('/assets', assets, unknownPath);
   router.get('/live.html', guard, liveHeaders, (_, response) => response.sendFile(join(folder, 'live.html')));
   router.use(guard, editorPolicy, express.static(folder, { index: false, cacheControl: false }));

@@ -19,7 +19,10 @@ const get = (path: string) => request(server.app).get(`${delivery}/${path}`);
 async function rename(label: string): Promise<void> {
   const { revision } = (await request(server.app).get(site)).body as { revision: number };
   const operation: Operation = { kind: 'updateItem', id: ids.get('Seeds') ?? '', set: { label }, was: { label: null } };
-  await request(server.app).post(`${site}/edits`).send(editOf(revision, [operation])).expect(200);
+  await request(server.app)
+    .post(`${site}/edits`)
+    .send(editOf(revision, [operation]))
+    .expect(200);
 }
 
 async function publish(note = ''): Promise<number> {
@@ -30,8 +33,16 @@ async function publish(note = ''): Promise<number> {
 
 describe('delivery', () => {
   it('gives a menu as a tree and as HTML, the style sheet and the script', async () => {
-    const { body } = await get('menus/menu').expect(200).expect('Content-Type', /application\/json/);
-    expect(body).toMatchObject({ key: 'menu', name: 'Menu', language: 'en', direction: 'ltr', items: [{ label: 'Seeds', href: '/seeds', children: [{ label: 'Spring' }] }, { label: 'Bulbs' }] });
+    const { body } = await get('menus/menu')
+      .expect(200)
+      .expect('Content-Type', /application\/json/);
+    expect(body).toMatchObject({
+      key: 'menu',
+      name: 'Menu',
+      language: 'en',
+      direction: 'ltr',
+      items: [{ label: 'Seeds', href: '/seeds', children: [{ label: 'Spring' }] }, { label: 'Bulbs' }],
+    });
     expect((await get('menus/menu.html').expect('Content-Type', /text\/html/)).text).toMatch(/^<nav class="zv zv-bar" id="zv-menu" aria-label="Menu"/);
     expect((await get('navigation.css').expect('Content-Type', /text\/css/)).text).toContain('.zv-bar');
     expect((await get('navigation.js').expect('Content-Type', /text\/javascript/)).text).toContain('aria-expanded');
@@ -74,7 +85,11 @@ describe('delivery', () => {
 
   it('answers any origin and host', async () => {
     const { headers } = await get('menus/menu').set('Origin', 'https://meadow.example').set('Host', 'cdn.example').expect(200);
-    expect([headers['access-control-allow-origin'], headers['cross-origin-resource-policy'], headers['cache-control']]).toEqual(['*', 'cross-origin', 'public, no-cache']);
+    expect([headers['access-control-allow-origin'], headers['cross-origin-resource-policy'], headers['cache-control']]).toEqual([
+      '*',
+      'cross-origin',
+      'public, no-cache',
+    ]);
     const preflight = await request(server.app).options(`${delivery}/menus/menu`).expect(204);
     expect(preflight.headers['access-control-allow-headers']).toBe('If-None-Match');
     await request(server.app).head(`${delivery}/menus/menu`).expect(200).expect('Content-Length', /^\d+$/);

@@ -8,11 +8,17 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const wrap = (urls: string): string => `<?xml version="1.0" encoding="UTF-8"?>\n<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">\n${urls}\n</urlset>`;
+const wrap = (urls: string): string =>
+  `<?xml version="1.0" encoding="UTF-8"?>\n<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">\n${urls}\n</urlset>`;
 const urls = (...addresses: string[]): string => wrap(addresses.map((one) => `<url><loc>${one}</loc></url>`).join('\n'));
 
 function send(body: string | Buffer, name = 'Fern'): request.Test {
-  return request(server.app).post(`/api/v1/sites/from-sitemap?name=${encodeURIComponent(name)}`).set('Content-Type', 'application/xml').send(body).buffer(true).parse(textOf);
+  return request(server.app)
+    .post(`/api/v1/sites/from-sitemap?name=${encodeURIComponent(name)}`)
+    .set('Content-Type', 'application/xml')
+    .send(body)
+    .buffer(true)
+    .parse(textOf);
 }
 
 function textOf(response: request.Response, done: (error: Error | null, body: string) => void): void {
@@ -68,7 +74,10 @@ describe('a site of a sitemap', () => {
   });
 
   it('counts what names a page twice once: a slash at the end, an anchor, no path at all', async () => {
-    const { body } = await send(urls('https://twice.example', 'https://twice.example/', 'https://twice.example/a', 'https://twice.example/a/', 'https://twice.example/a#b'), 'Twice');
+    const { body } = await send(
+      urls('https://twice.example', 'https://twice.example/', 'https://twice.example/a', 'https://twice.example/a/', 'https://twice.example/a#b'),
+      'Twice',
+    );
     const last = JSON.parse((body as unknown as string).trim().split('\n').at(-1) ?? '') as { done: object };
     expect(last.done).toMatchObject({ added: 2, duplicates: 3, site: 'twice' });
   });
@@ -97,16 +106,36 @@ describe('a sitemap that cannot be read', () => {
     ['JSON', '{"pages": []}', 'notXml', 'XML was expected'],
     ['HTML', '<!doctype html><html><body><p>hi</p></body></html>', 'notXml', 'Line 1, column 9'],
     ['another root', '<rss><channel/></rss>', 'wrongRoot', 'Line 1: the root element is <rss>; <urlset> was expected.'],
-    ['an index of sitemaps', '<sitemapindex><sitemap><loc>https://x.example/a.xml</loc></sitemap></sitemapindex>', 'isIndex', 'Line 1: this is an index of sitemaps'],
+    [
+      'an index of sitemaps',
+      '<sitemapindex><sitemap><loc>https://x.example/a.xml</loc></sitemap></sitemapindex>',
+      'isIndex',
+      'Line 1: this is an index of sitemaps',
+    ],
     ['broken at line 4', '<urlset>\n<url>\n<loc>https://x.example/</loc>\n</urll>\n</urlset>', 'notXml', 'Line 4, column'],
     ['cut off', '<urlset>\n<url><loc>https://x.example/</loc></url>', 'notXml', 'Line 2, column'],
     ['an unknown entity', wrap('<url><loc>https://x.example/&nope;</loc></url>'), 'notXml', 'Line 3, column'],
     ['an entity bomb', `${bomb}<urlset><url><loc>https://x.example/&a8;</loc></url></urlset>`, 'hasDoctype', 'Remove it and try again.'],
     ['an outside entity', '<!DOCTYPE u SYSTEM "file:///etc/passwd"><urlset/>', 'hasDoctype', 'document type declaration'],
-    ['an address with a bare &', wrap('<url><loc>https://x.example/</loc></url>\n<url><loc>https://x.example/?a=1&b=2</loc></url>'), 'notXml', 'Line 4, column 33: a “&” that begins no entity'],
+    [
+      'an address with a bare &',
+      wrap('<url><loc>https://x.example/</loc></url>\n<url><loc>https://x.example/?a=1&b=2</loc></url>'),
+      'notXml',
+      'Line 4, column 33: a “&” that begins no entity',
+    ],
     ['no pages', wrap(''), 'noPages', 'At least one <url>'],
-    ['a url without address', wrap('<url><loc>https://x.example/</loc></url>\n<url><lastmod>x</lastmod></url>'), 'noLocation', 'Line 4: this <url> has no <loc>.'],
-    ['an address of another host', urls('https://x.example/', 'https://y.example/a'), 'otherHost', 'Line 4: “https://y.example/a” is on another host than x.example'],
+    [
+      'a url without address',
+      wrap('<url><loc>https://x.example/</loc></url>\n<url><lastmod>x</lastmod></url>'),
+      'noLocation',
+      'Line 4: this <url> has no <loc>.',
+    ],
+    [
+      'an address of another host',
+      urls('https://x.example/', 'https://y.example/a'),
+      'otherHost',
+      'Line 4: “https://y.example/a” is on another host than x.example',
+    ],
     ['another port', urls('https://x.example/', 'https://x.example:8080/a'), 'otherHost', 'Line 4'],
     ['an address without a host', urls('/just/a/path'), 'badLocation', 'Line 3: “/just/a/path” is not an address (not an absolute address)'],
     ['an empty address', urls(''), 'badLocation', 'it is empty'],
@@ -136,10 +165,17 @@ describe('a sitemap that cannot be read', () => {
     try {
       const post = request(small.app).post('/api/v1/sites/from-sitemap?name=Big').set('Content-Type', 'application/xml');
       const reply = await post.send(urls(`https://x.example/${'a'.repeat(1_200_000)}`));
-      expect([reply.status, reply.body.error.message]).toEqual([413, 'That is larger than the 1 MB that fit in one request. Send less, or raise ZORVIK_IMPORT_MB.']);
+      expect([reply.status, reply.body.error.message]).toEqual([
+        413,
+        'That is larger than the 1 MB that fit in one request. Send less, or raise ZORVIK_IMPORT_MB.',
+      ]);
       const { gzipSync } = await import('node:zlib');
       const packed = gzipSync(Buffer.alloc(64 * 1_048_576, 32));
-      const bomb = await request(small.app).post('/api/v1/sites/from-sitemap?name=Big').set('Content-Type', 'application/xml').set('Content-Encoding', 'gzip').send(packed);
+      const bomb = await request(small.app)
+        .post('/api/v1/sites/from-sitemap?name=Big')
+        .set('Content-Type', 'application/xml')
+        .set('Content-Encoding', 'gzip')
+        .send(packed);
       expect(bomb.status).toBe(413);
       expect((await request(small.app).get('/api/v1/sites')).body.sites).toEqual([]);
     } finally {
@@ -160,9 +196,19 @@ describe('reading a sitemap again', () => {
   it('adds what is new, retires what is missing only when asked, and can be undone', async () => {
     const key = await made(urls('https://again.example/', 'https://again.example/a', 'https://again.example/b'), 'Again');
     const again = (missing: string, ...addresses: string[]) =>
-      request(server.app).post(`/api/v1/sites/${key}/imports?missing=${missing}&session=w000000000000001`).set('Content-Type', 'application/xml').send(urls(...addresses)).buffer(true).parse(textOf);
+      request(server.app)
+        .post(`/api/v1/sites/${key}/imports?missing=${missing}&session=w000000000000001`)
+        .set('Content-Type', 'application/xml')
+        .send(urls(...addresses))
+        .buffer(true)
+        .parse(textOf);
     await again('keep', 'https://again.example/', 'https://again.example/a/new').expect(201);
-    expect((await pagesOf(key)).map(({ address, parent, state }) => `${parent} ${address} ${state}`)).toEqual([' / live', ' /a live', '/a /a/new live', ' /b live']);
+    expect((await pagesOf(key)).map(({ address, parent, state }) => `${parent} ${address} ${state}`)).toEqual([
+      ' / live',
+      ' /a live',
+      '/a /a/new live',
+      ' /b live',
+    ]);
     await again('retire', 'https://again.example/', 'https://again.example/a').expect(201);
     expect((await pagesOf(key)).filter(({ state }) => state === 'gone').map(({ address }) => address)).toEqual(['/a/new', '/b']);
     const nothing = await again('retire', 'https://again.example/', 'https://again.example/a');

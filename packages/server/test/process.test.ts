@@ -71,7 +71,11 @@ describe('a process', () => {
           const operation: Operation = { kind: 'updateItem', id: item.id, set: { label: `Round ${round}, ${number}` }, was: { label: item.label } };
           const edit = editOf(base, [operation]);
           sent.add(edit.id);
-          const reply = await fetch(`${run.address}/api/v1/sites/quillmere/edits`, { method: 'POST', body: JSON.stringify(edit), headers: { 'Content-Type': 'application/json' } }).catch(() => null);
+          const reply = await fetch(`${run.address}/api/v1/sites/quillmere/edits`, {
+            method: 'POST',
+            body: JSON.stringify(edit),
+            headers: { 'Content-Type': 'application/json' },
+          }).catch(() => null);
           const saved = (await reply?.json().catch(() => null)) as { revision?: number } | null | undefined;
           if (reply?.status !== 200 || saved?.revision === undefined) return;
           base = saved.revision;
@@ -99,7 +103,10 @@ describe('a process', () => {
     await run.gone;
     const logged = log.map(({ id }) => id);
     expect(acknowledged.length, 'enough were taken').toBeGreaterThan(40);
-    expect(acknowledged.filter((id) => !logged.includes(id)), 'acknowledged, but not in the log').toEqual([]);
+    expect(
+      acknowledged.filter((id) => !logged.includes(id)),
+      'acknowledged, but not in the log',
+    ).toEqual([]);
     expect(new Set(logged).size, 'none twice').toBe(logged.length);
     expect(log.map((edit) => edit.revision)).toEqual(Array.from({ length: revision }, (_, at) => at + 1));
     let replay = newDocument(document.site);
@@ -114,7 +121,9 @@ describe('a process', () => {
   it('refuses a data folder that another one uses, and takes over a lock that a killed one left', async () => {
     const first = await start('locked');
     const words = await refused('locked');
-    expect(words).toMatch(/^The data folder .*locked is in use by another Zorvik \(process \d+ on .+\)\. Stop that one, or set ZORVIK_DATA to another folder\.$/);
+    expect(words).toMatch(
+      /^The data folder .*locked is in use by another Zorvik \(process \d+ on .+\)\. Stop that one, or set ZORVIK_DATA to another folder\.$/,
+    );
     first.child.kill('SIGKILL');
     await first.gone;
     expect(existsSync(join(folder, 'locked', 'zorvik.lock'))).toBe(true);
@@ -140,7 +149,9 @@ describe('a process', () => {
     const opened = await openPglite({ folder: join(folder, 'newer'), template, migrations });
     await opened.database.execute(sql`insert into drizzle.__drizzle_migrations (hash, created_at) values ('of the future', 9999999999999)`);
     await opened.close();
-    expect(await refused('newer')).toMatch(/^The data was written by a newer Zorvik \(schema \d+; this one knows \d+\)\. Start the newer version, or use other data\.$/);
+    expect(await refused('newer')).toMatch(
+      /^The data was written by a newer Zorvik \(schema \d+; this one knows \d+\)\. Start the newer version, or use other data\.$/,
+    );
     // An older folder: one that no migration has run on yet, which is what the template is.
     const older = await start('older');
     expect((await read(older.address)).document.pages).toHaveLength(407);

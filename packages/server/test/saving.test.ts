@@ -1,6 +1,17 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { applyEdit, childrenOf, newDocument, readStored, seededRandom, toStored, type LoggedEdit, type Operation, type SiteDocument, type StoredDocument } from '@zorvik/core';
+import {
+  applyEdit,
+  childrenOf,
+  newDocument,
+  readStored,
+  seededRandom,
+  toStored,
+  type LoggedEdit,
+  type Operation,
+  type SiteDocument,
+  type StoredDocument,
+} from '@zorvik/core';
 import { randomDocument, randomOperation } from '@zorvik/core/testing';
 import { editsSince } from '../src/repositories/log.ts';
 import { loadDocument } from '../src/repositories/nodes.ts';
@@ -64,7 +75,10 @@ describe('saving an edit', () => {
     const before = await read();
     const menu = [...childrenOf(before.document.menus, before.document.site.id)][0] ?? '';
     const [id] = [...childrenOf(before.document.items, menu)] as [string];
-    const circle = editOf(before.revision, [moveToEnd(before.document, 1), { kind: 'moveItem', id, from: { parent: menu, after: null }, to: { parent: id, after: null } }]);
+    const circle = editOf(before.revision, [
+      moveToEnd(before.document, 1),
+      { kind: 'moveItem', id, from: { parent: menu, after: null }, to: { parent: id, after: null } },
+    ]);
     const { body } = await request(server.app).post(`${site}/edits`).send(circle).expect(409);
     expect(body.error.code).toBe('wouldCircle');
     expect(body.error.message).toContain('Choose a place outside it.');
@@ -77,13 +91,36 @@ describe('saving an edit', () => {
     ['an unknown kind', (revision: number) => ({ ...editOf(revision, []), operations: [{ kind: 'explode' }] }), 400, 'badShape'],
     ['a field too many', (revision: number) => ({ ...editOf(revision, []), surprise: 1 }), 400, 'badShape'],
     ['a hostile id', (revision: number) => ({ ...editOf(revision, []), id: '"><script>' }), 400, 'badShape'],
-    ['a label that no database keeps', (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: 'a\0b' }, was: { name: '' } }]), 400, 'badText'],
-    ['half a character', (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: '\ud800' }, was: { name: '' } }]), 400, 'badText'],
-    ['a label of ten million characters', (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: 'x'.repeat(10_000_000) }, was: { name: '' } }]), 413, 'tooLarge'],
-    ['a label of a thousand characters', (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: 'x'.repeat(1000) }, was: { name: '' } }]), 400, 'badShape'],
+    [
+      'a label that no database keeps',
+      (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: 'a\0b' }, was: { name: '' } }]),
+      400,
+      'badText',
+    ],
+    [
+      'half a character',
+      (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: '\ud800' }, was: { name: '' } }]),
+      400,
+      'badText',
+    ],
+    [
+      'a label of ten million characters',
+      (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: 'x'.repeat(10_000_000) }, was: { name: '' } }]),
+      413,
+      'tooLarge',
+    ],
+    [
+      'a label of a thousand characters',
+      (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: 'x'.repeat(1000) }, was: { name: '' } }]),
+      400,
+      'badShape',
+    ],
   ])('refuses %s with a sentence', async (_, make, status, code) => {
     const before = await read();
-    const { body } = await request(server.app).post(`${site}/edits`).send(make(before.revision) as object).expect(status);
+    const { body } = await request(server.app)
+      .post(`${site}/edits`)
+      .send(make(before.revision) as object)
+      .expect(status);
     expect(body.error.code).toBe(code);
     expect(body.error.message.length).toBeGreaterThan(20);
     expect(await read()).toEqual(before);
@@ -103,7 +140,9 @@ describe('saving an edit', () => {
       if (operation === null) continue;
       // Now and then the author knows an older state, as over a slow network.
       const base = Math.max(1, revision - (step % 3));
-      await request(server.app).post(`${site}/edits`).send(editOf(base, [operation]));
+      await request(server.app)
+        .post(`${site}/edits`)
+        .send(editOf(base, [operation]));
     }
     const { id, revision } = (await request(server.app).get(site)).body.document.site && { id: start.site.id, revision: (await read()).revision };
     const log = await editsSince(server.deps.database, id, 0);

@@ -56,5 +56,15 @@ const random = seededRandom(4711);
 /** An edit as a browser would send it. */
 export function editOf(base: number, operations: readonly Operation[], changes: Partial<Edit> = {}): Edit {
   const words: Sentence = { code: 'itemChanged', params: { label: 'it' } };
-  return { id: mintId('edit', random), version: EDIT_VERSION, base, session: 'w000000000000001', group: null, undoes: null, sentence: words, operations, ...changes };
+  return {
+    id: mintId('edit', random),
+    version: EDIT_VERSION,
+    base,
+    session: 'w000000000000001',
+    group: null,
+    undoes: null,
+    sentence: words,
+    operations,
+    ...changes,
+  };
 }

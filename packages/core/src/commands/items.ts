@@ -100,7 +100,8 @@ export function leadTo(context: CommandContext, id: Id, to: { readonly page: Id 
   if (item === undefined) return no(missing('items', id));
   if (typeof to === 'object' && 'page' in to && !document.pages.nodes.has(to.page)) return no(missing('pages', to.page));
   const label = nameOf(document, 'items', id);
-  const destination = to === 'nothing' ? ok<Destination>({ kind: 'none' }) : 'page' in to ? ok<Destination>({ kind: 'page', page: to.page, anchor: null }) : addressed(to.typed);
+  const destination =
+    to === 'nothing' ? ok<Destination>({ kind: 'none' }) : 'page' in to ? ok<Destination>({ kind: 'page', page: to.page, anchor: null }) : addressed(to.typed);
   if (!destination.ok) return destination;
   const isPage = destination.value.kind === 'page';
   const agreed = destination.value.kind === 'page' ? agreedFacts(document, destination.value.page) : null;

@@ -118,7 +118,7 @@ function longestRise(values: readonly number[]): Set<number> {
   const previous: (number | undefined)[] = [];
   values.forEach((value, at) => {
     let low = 0;
-    for (let high = ends.length; low < high; ) {
+    for (let high = ends.length; low < high;) {
       const middle = (low + high) >> 1;
       if ((values[ends[middle] ?? 0] ?? 0) < value) low = middle + 1;
       else high = middle;

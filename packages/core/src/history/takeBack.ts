@@ -50,7 +50,10 @@ function firstOverwritten(document: SiteDocument, edit: Edit): Touched | null {
 }
 
 function standsInTheWay(document: SiteDocument, { forest, id }: Touched, since: readonly KnownEdit[]): ReturnType<typeof refusal> {
-  const touchesIt = (operation: Operation): boolean => kindOf(operation).touches(operation).some((one) => one.id === id);
+  const touchesIt = (operation: Operation): boolean =>
+    kindOf(operation)
+      .touches(operation)
+      .some((one) => one.id === id);
   const culprit = since.findLast((edit) => edit.operations.some(touchesIt));
   return refusal('changedSince', {
     label: nameOf(document, forest, id),

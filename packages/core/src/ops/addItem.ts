@@ -16,9 +16,7 @@ export const addItem = defineAdd(
   (document, operation) => {
     const parent = parentName(document, 'items', operation);
     const count = operation.branch.length;
-    return count > 1
-      ? sentence('itemsAdded', { count, parent })
-      : sentence('itemAdded', { label: labelOf(document, topOf(operation)), parent });
+    return count > 1 ? sentence('itemsAdded', { count, parent }) : sentence('itemAdded', { label: labelOf(document, topOf(operation)), parent });
   },
   missingPage,
 );

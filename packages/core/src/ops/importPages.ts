@@ -147,7 +147,10 @@ function addAll(document: SiteDocument, added: readonly PlacedPage[]): Result<Si
 
 /** Removes pages one by one, leaves first, and notes what each was and where it stood then. */
 function removeAll(document: SiteDocument, removed: readonly PlacedPage[]): Result<{ document: SiteDocument; done: PlacedPage[] }> {
-  const used = stillUsed(document, removed.map(({ page }) => page));
+  const used = stillUsed(
+    document,
+    removed.map(({ page }) => page),
+  );
   if (used !== null) return no(used);
   const done: PlacedPage[] = [];
   let { pages } = document;

@@ -6,6 +6,7 @@ export function escapeHtml(text: string): string {
   return text.replaceAll(SIGNIFICANT, (found) => replacements[found] ?? '');
 }
 
-// eslint-disable-next-line no-control-regex -- they are what has to be found
-const SIGNIFICANT = /[&<>"'\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+const SIGNIFICANT =
+  // eslint-disable-next-line no-control-regex -- they are what has to be found
+  /[&<>"'\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
 const replacements: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };

@@ -3,10 +3,7 @@ import { AddressShape, closed, IdShape, LabelShape } from './shapes.ts';
 
 /** What an item leads to. A page is named by its id, so that it may change its address; `none` makes the item a heading. */
 export const DestinationShape = Type.Union([
-  Type.Object(
-    { kind: Type.Literal('page'), page: IdShape, anchor: Type.Union([Type.String({ maxLength: 200 }), Type.Null()]) },
-    closed,
-  ),
+  Type.Object({ kind: Type.Literal('page'), page: IdShape, anchor: Type.Union([Type.String({ maxLength: 200 }), Type.Null()]) }, closed),
   Type.Object({ kind: Type.Literal('address'), address: AddressShape }, closed),
   Type.Object({ kind: Type.Literal('none') }, closed),
 ]);

@@ -21,7 +21,9 @@ export async function lockFolder(folder: string): Promise<() => Promise<void>> {
     if (await createdWith(path, JSON.stringify(own))) return () => rm(path, { force: true });
     const holder = await readHolder(path);
     if (holder !== null && isAlive(holder)) {
-      throw new Error(`The data folder ${folder} is in use by another Zorvik (process ${holder.pid} on ${holder.host}). Stop that one, or set ZORVIK_DATA to another folder.`);
+      throw new Error(
+        `The data folder ${folder} is in use by another Zorvik (process ${holder.pid} on ${holder.host}). Stop that one, or set ZORVIK_DATA to another folder.`,
+      );
     }
     await rm(path, { force: true });
   }

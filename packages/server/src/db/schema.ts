@@ -17,7 +17,9 @@ export const sites = pgTable(
     facts: jsonb('facts').$type<Record<string, unknown>>().notNull(),
     revision: bigint('revision', { mode: 'number' }).notNull(),
     edition: integer('edition'),
-    createdAt: timestamp('created_at', { withTimezone: true, mode: 'string' }).notNull().default(sql`now()`),
+    createdAt: timestamp('created_at', { withTimezone: true, mode: 'string' })
+      .notNull()
+      .default(sql`now()`),
   },
   (table) => [uniqueIndex('sites_key').on(table.key)],
 );

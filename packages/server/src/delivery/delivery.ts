@@ -46,7 +46,8 @@ export function delivery(database: Database): Delivery {
     forget: (siteKey) => void ready.delete(siteKey),
     async answer(request, response) {
       if (request.method === 'OPTIONS') return preflight(response);
-      if (request.method !== 'GET' && request.method !== 'HEAD') return refuse(response, refusal('unknownPath', { method: request.method ?? '', path: DELIVERY }), 404);
+      if (request.method !== 'GET' && request.method !== 'HEAD')
+        return refuse(response, refusal('unknownPath', { method: request.method ?? '', path: DELIVERY }), 404);
       const [, siteKey, path] = /\/sites\/([^/?]+)\/([^?]+)/.exec(request.url ?? '') ?? [];
       if (siteKey === undefined || path === undefined) return refuse(response, refusal('unknownPath', { method: 'GET', path: request.url ?? '' }), 404);
       const site = await siteAt(siteKey);
@@ -136,6 +137,11 @@ function unknownFile(site: ReadySite, path: string): Refusal {
 
 function refuse(response: ServerResponse, { code, message, params }: Refusal, status: number): void {
   response
-    .writeHead(status, { 'Content-Type': 'application/json; charset=utf-8', 'Cache-Control': 'no-store', 'Access-Control-Allow-Origin': '*', 'X-Content-Type-Options': 'nosniff' })
+    .writeHead(status, {
+      'Content-Type': 'application/json; charset=utf-8',
+      'Cache-Control': 'no-store',
+      'Access-Control-Allow-Origin': '*',
+      'X-Content-Type-Options': 'nosniff',
+    })
     .end(JSON.stringify({ error: { code, message, params } }));
 }

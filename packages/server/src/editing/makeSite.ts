@@ -11,7 +11,8 @@ export async function newSiteFacts(deps: Pick<EditingDeps, 'database'>, wanted: 
   if (!name.ok) return name;
   const key = wanted.key === undefined ? ok(await freeKey(deps, keyFrom(name.value, 'site'))) : checkKey(wanted.key);
   if (!key.ok) return key;
-  if (wanted.key !== undefined && (await maybeSite(deps.database, wanted.key)) !== null) return no(refusal('keyTaken', { key: wanted.key, name: 'another site' }));
+  if (wanted.key !== undefined && (await maybeSite(deps.database, wanted.key)) !== null)
+    return no(refusal('keyTaken', { key: wanted.key, name: 'another site' }));
   const language = wanted.language ?? 'en';
   return ok({
     id: mintId('site', random),

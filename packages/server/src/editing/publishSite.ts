@@ -13,7 +13,11 @@ export interface ToPublish {
 }
 
 /** Makes an edition of the working copy: the numbered, immutable state that the site is served from now on. */
-export async function publishSite({ database, cache, now }: EditingDeps, siteKey: string, { note, revision, actor }: ToPublish): Promise<Result<EditionSummary>> {
+export async function publishSite(
+  { database, cache, now }: EditingDeps,
+  siteKey: string,
+  { note, revision, actor }: ToPublish,
+): Promise<Result<EditionSummary>> {
   return database.transaction(async (tx): Promise<Result<EditionSummary>> => {
     const head = await lockSite(tx, siteKey, null);
     if (head === null) return no(refusal('unknownSite', { key: siteKey }));

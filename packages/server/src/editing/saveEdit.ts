@@ -1,4 +1,17 @@
-import { applyEdit, kindOf, no, ok, rebaseEdit, refusal, type Edit, type ForestName, type LoggedEdit, type Result, type Site, type SiteDocument } from '@zorvik/core';
+import {
+  applyEdit,
+  kindOf,
+  no,
+  ok,
+  rebaseEdit,
+  refusal,
+  type Edit,
+  type ForestName,
+  type LoggedEdit,
+  type Result,
+  type Site,
+  type SiteDocument,
+} from '@zorvik/core';
 import type { Database } from '../db/database.ts';
 import { appendEdit, editsSince } from '../repositories/log.ts';
 import { deleteNodes, writeNodes, type NodeRow, type Progress } from '../repositories/nodes.ts';
@@ -78,7 +91,13 @@ export async function caughtUp(tx: Database, site: KnownSite, revision: number):
 }
 
 /** Writes the rows of every node that the edit touched, and gives the ranks after it. */
-async function writeTouched(tx: Database, { id: siteId, ranks }: KnownSite, document: SiteDocument, edit: Edit, onWritten?: Progress): Promise<KnownSite['ranks']> {
+async function writeTouched(
+  tx: Database,
+  { id: siteId, ranks }: KnownSite,
+  document: SiteDocument,
+  edit: Edit,
+  onWritten?: Progress,
+): Promise<KnownSite['ranks']> {
   let current = ranks;
   for (const [forest, ids] of touchedBy(edit)) {
     const given = ranksFor(document, forest, ids, current);

@@ -1,4 +1,4 @@
-import { readStored, Table, type SiteDocument } from '@zorvik/core';
+import { readStored, type SiteDocument, type Table } from '@zorvik/core';
 import type { Database } from '../db/database.ts';
 import { loadDocument } from '../repositories/nodes.ts';
 

@@ -44,7 +44,11 @@ export async function storeDocument(deps: EditingDeps, stored: StoredDocument, r
       edit(edits.length, sentence('menuAdded', { label: menu.name }), [
         { kind: 'addMenu', after: spotOf(document.menus, id).after, branch: [menu] },
         ...placed.map((one): Operation => ({ kind: 'addPlacement', after: null, branch: [one] })),
-        ...[...childrenOf(document.items, id)].map((top): Operation => ({ kind: 'addItem', after: spotOf(document.items, top).after, branch: branchOf(document.items, top) })),
+        ...[...childrenOf(document.items, id)].map((top): Operation => ({
+          kind: 'addItem',
+          after: spotOf(document.items, top).after,
+          branch: branchOf(document.items, top),
+        })),
       ]),
     );
   }

@@ -34,7 +34,10 @@ export async function listEditions(database: Database, siteId: string): Promise<
 }
 
 export async function maybeEdition(database: Database, siteId: string, number: number): Promise<EditionSummary | null> {
-  const [row] = await database.select(summary).from(editions).where(and(eq(editions.siteId, siteId), eq(editions.number, number)));
+  const [row] = await database
+    .select(summary)
+    .from(editions)
+    .where(and(eq(editions.siteId, siteId), eq(editions.number, number)));
   return row === undefined ? null : inUtc(row);
 }
 

@@ -53,6 +53,9 @@ export function compile(schema: object): ValidateFunction {
 function numbered(query: Record<string, unknown>, schema: unknown): Record<string, unknown> {
   const properties = (schema as { properties?: Record<string, { type?: string }> } | undefined)?.properties ?? {};
   return Object.fromEntries(
-    Object.entries(query).map(([name, value]) => [name, properties[name]?.type === 'integer' && typeof value === 'string' && /^\d+$/.test(value) ? Number(value) : value]),
+    Object.entries(query).map(([name, value]) => [
+      name,
+      properties[name]?.type === 'integer' && typeof value === 'string' && /^\d+$/.test(value) ? Number(value) : value,
+    ]),
   );
 }

@@ -98,7 +98,8 @@ function setActive(pointed: boolean): void {
 
 /** The pointer has left: branches close, unless somebody is in them by keyboard. */
 function leave(): void {
-  if (!(document.hasFocus() && isByKey)) for (const button of holder.querySelectorAll('button[aria-expanded=true]')) button.setAttribute('aria-expanded', 'false');
+  if (!(document.hasFocus() && isByKey))
+    for (const button of holder.querySelectorAll('button[aria-expanded=true]')) button.setAttribute('aria-expanded', 'false');
   setActive(false);
 }
 document.documentElement.addEventListener('pointerenter', () => setActive(true));

@@ -17,7 +17,8 @@ export function patchTree(present: Element, wanted: Element): void {
 
 function patchAttributes(old: Element, next: Element): void {
   for (const { name } of [...old.attributes]) if (!next.hasAttribute(name) && !STATES.has(name)) old.removeAttribute(name);
-  for (const { name, value } of [...next.attributes]) if (!STATES.has(name) || !old.hasAttribute(name)) if (old.getAttribute(name) !== value) old.setAttribute(name, value);
+  for (const { name, value } of [...next.attributes])
+    if (!STATES.has(name) || !old.hasAttribute(name)) if (old.getAttribute(name) !== value) old.setAttribute(name, value);
 }
 
 /** Puts the right children in the right order; gives the pairs that stay and are to be looked into. */

@@ -54,7 +54,11 @@ export const useEditions = defineStore('editions', () => {
     return isDone;
   }
 
-  watch(() => [copy.siteKey, copy.edition] as const, () => void loadCurrent(), { immediate: true });
+  watch(
+    () => [copy.siteKey, copy.edition] as const,
+    () => void loadCurrent(),
+    { immediate: true },
+  );
   watch(
     () => copy.document,
     () => {

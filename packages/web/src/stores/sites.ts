@@ -17,7 +17,8 @@ export const useSites = defineStore('sites', () => {
 
   async function load(): Promise<void> {
     const answer = await ask(routes.listSites);
-    problem.value = answer.kind === 'reply' ? null : answer.kind === 'away' ? 'The server does not answer. Start it, then load this page again.' : answer.refusal.message;
+    problem.value =
+      answer.kind === 'reply' ? null : answer.kind === 'away' ? 'The server does not answer. Start it, then load this page again.' : answer.refusal.message;
     if (answer.kind !== 'reply') return;
     ({ sites: sites.value, standIn: standIn.value } = answer.value);
     isLoaded.value = true;

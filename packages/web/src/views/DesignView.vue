@@ -37,37 +37,62 @@ function ratio(text: string, ground: string): string {
     <h1>Design sheet</h1>
     <section>
       <h2>Type: Commissioner</h2>
-      <p v-for="one in scale" :key="one.size" :style="{ fontSize: `${one.size}px`, fontWeight: one.weight }">{{ one.size }} / {{ one.weight }} · {{ one.use }}</p>
+      <p v-for="one in scale" :key="one.size" :style="{ fontSize: `${one.size}px`, fontWeight: one.weight }">
+        {{ one.size }} / {{ one.weight }} · {{ one.use }}
+      </p>
     </section>
     <section>
       <h2>Colours with their contrast</h2>
       <div class="pairs">
-        <p v-for="pair in textPairs" :key="pair.text + pair.ground + pair.use" :style="{ color: `var(--${pair.text})`, background: `var(--${pair.ground})` }" data-pair>
-          <span>{{ pair.text }} on {{ pair.ground }}: {{ pair.use }}</span><span class="number">{{ ratio(pair.text, pair.ground) }}</span>
+        <p
+          v-for="pair in textPairs"
+          :key="pair.text + pair.ground + pair.use"
+          :style="{ color: `var(--${pair.text})`, background: `var(--${pair.ground})` }"
+          data-pair
+        >
+          <span>{{ pair.text }} on {{ pair.ground }}: {{ pair.use }}</span>
+          <span class="number">{{ ratio(pair.text, pair.ground) }}</span>
         </p>
         <p v-for="pair in markPairs" :key="pair.text + pair.ground" class="mark">
           <i :style="{ borderColor: `var(--${pair.text})`, background: `var(--${pair.ground})` }" />
-          <span>{{ pair.text }} on {{ pair.ground }}: {{ pair.use }}</span><span class="number">{{ ratio(pair.text, pair.ground) }}</span>
+          <span>{{ pair.text }} on {{ pair.ground }}: {{ pair.use }}</span>
+          <span class="number">{{ ratio(pair.text, pair.ground) }}</span>
         </p>
       </div>
     </section>
     <section>
       <h2>Spacing and rows</h2>
       <p>A grid of 8 px; rows 32 px, bar 46 px, targets at least 24 px; corners 7 px.</p>
-      <div class="rows"><div>A row</div><div class="on">The selected row</div><div class="marked">The marked row</div></div>
+      <div class="rows">
+        <div>A row</div>
+        <div class="on">The selected row</div>
+        <div class="marked">The marked row</div>
+      </div>
     </section>
     <section>
       <h2>Controls</h2>
       <div class="controls">
-        <v-btn color="primary">Main</v-btn><v-btn color="secondary">Second</v-btn><v-btn variant="outlined">Other</v-btn><v-btn variant="text">Quiet</v-btn><v-btn color="primary" disabled>Not now</v-btn>
-        <IconButton label="Move up" :icon="mdiArrowUp" /><IconButton label="Remove" :icon="mdiTrashCanOutline" reason="nothing is selected" />
+        <v-btn color="primary">Main</v-btn>
+        <v-btn color="secondary">Second</v-btn>
+        <v-btn variant="outlined">Other</v-btn>
+        <v-btn variant="text">Quiet</v-btn>
+        <v-btn color="primary" disabled>Not now</v-btn>
+        <IconButton label="Move up" :icon="mdiArrowUp" />
+        <IconButton label="Remove" :icon="mdiTrashCanOutline" reason="nothing is selected" />
         <button type="button" class="ringed">The focus ring</button>
       </div>
       <div class="controls">
         <LineField label="A line of text" value="Sow in autumn" note="own" :keep="() => null" />
         <LineField label="A refused one" value="Leave me changed" :keep="() => 'A name needs at least one visible character.'" />
         <v-text-field label="In a dialog" model-value="Main menu" />
-        <ChoiceRow v-model="choice" label="A choice" :choices="[{ value: 'same', label: 'same tab' }, { value: 'new', label: 'new tab' }]" />
+        <ChoiceRow
+          v-model="choice"
+          label="A choice"
+          :choices="[
+            { value: 'same', label: 'same tab' },
+            { value: 'new', label: 'new tab' },
+          ]"
+        />
       </div>
     </section>
   </div>

@@ -21,7 +21,11 @@ const blocked = computed(() => {
 });
 const next = computed(() => (copy.edition?.number ?? 0) + 1);
 
-watch(() => copy.siteKey, () => void editions.loadList(), { immediate: true });
+watch(
+  () => copy.siteKey,
+  () => void editions.loadList(),
+  { immediate: true },
+);
 if (!sites.isLoaded) void sites.load();
 notices.clear();
 
@@ -39,15 +43,29 @@ function when(at: string): string {
   <div v-if="copy.document !== null" class="editions">
     <section class="change" aria-labelledby="changes">
       <header>
-        <h1 id="changes">{{ copy.edition === null ? 'Not published yet' : editions.count === 0 ? `The site is as edition ${copy.edition.number}` : `${editions.count} ${editions.count === 1 ? 'change' : 'changes'} since edition ${copy.edition.number}` }}</h1>
-        <p class="mute">{{ copy.edition === null ? 'The site gets nothing of this until you publish it.' : 'The site is served the last edition until you publish the next.' }}</p>
+        <h1 id="changes">
+          {{
+            copy.edition === null
+              ? 'Not published yet'
+              : editions.count === 0
+                ? `The site is as edition ${copy.edition.number}`
+                : `${editions.count} ${editions.count === 1 ? 'change' : 'changes'} since edition ${copy.edition.number}`
+          }}
+        </h1>
+        <p class="mute">
+          {{
+            copy.edition === null ? 'The site gets nothing of this until you publish it.' : 'The site is served the last edition until you publish the next.'
+          }}
+        </p>
       </header>
       <form class="publish" @submit.prevent="publish">
         <p v-if="notices.refused !== null" class="refused" role="alert">{{ notices.refused }}</p>
         <label for="note">A note for edition {{ next }}</label>
         <div>
           <input id="note" v-model="note" type="text" maxlength="400" placeholder="What is it for? (optional)" autocomplete="off" />
-          <button type="submit" :aria-disabled="blocked !== null" :aria-describedby="blocked === null ? undefined : 'blocked'">Publish edition {{ next }}</button>
+          <button type="submit" :aria-disabled="blocked !== null" :aria-describedby="blocked === null ? undefined : 'blocked'">
+            Publish edition {{ next }}
+          </button>
         </div>
         <p v-if="blocked !== null" id="blocked" class="mute">{{ blocked }}</p>
       </form>
@@ -58,7 +76,10 @@ function when(at: string): string {
             <li v-for="(sentence, at) in menu.sentences" :key="at">{{ sentence }}</li>
           </ul>
         </section>
-        <p v-if="editions.differences.length === 0 && copy.edition !== null" class="agrees"><span aria-hidden="true">✓</span> What you see in Arrange is what visitors see.</p>
+        <p v-if="editions.differences.length === 0 && copy.edition !== null" class="agrees">
+          <span aria-hidden="true">✓</span>
+          What you see in Arrange is what visitors see.
+        </p>
       </div>
     </section>
     <section class="past" aria-labelledby="past">
@@ -76,7 +97,13 @@ function when(at: string): string {
       <p v-else class="mute">The first edition will stand here.</p>
       <h2>Where it is delivered</h2>
       <ul class="addresses">
-        <li v-if="isQuillmere"><a :href="sites.standIn ?? ''" target="_blank" rel="noopener">The stand-in site<span class="only-heard"> (opens in a new tab)</span></a> <span class="mute">serves Quillmere’s pages with the last edition</span></li>
+        <li v-if="isQuillmere">
+          <a :href="sites.standIn ?? ''" target="_blank" rel="noopener">
+            The stand-in site
+            <span class="only-heard">(opens in a new tab)</span>
+          </a>
+          <span class="mute">serves Quillmere’s pages with the last edition</span>
+        </li>
         <template v-if="copy.edition !== null">
           <li v-for="menu in selection.menus" :key="menu.key">
             <span class="name">{{ menu.name }}</span>

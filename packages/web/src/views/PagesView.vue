@@ -63,18 +63,42 @@ function press(event: KeyboardEvent): void {
     <div class="head">
       <h1>Pages</h1>
       <span class="mute number">{{ typed.trim() === '' ? total.toLocaleString() : `${rows.length.toLocaleString()} of ${total.toLocaleString()}` }}</span>
-      <input v-model="typed" type="search" placeholder="Part of a title or an address" aria-label="Find pages by part of a title or an address" autocomplete="off" spellcheck="false" />
+      <input
+        v-model="typed"
+        type="search"
+        placeholder="Part of a title or an address"
+        aria-label="Find pages by part of a title or an address"
+        autocomplete="off"
+        spellcheck="false"
+      />
       <button type="button" class="plain" @click="unfoldAll">{{ unfolded.size > 0 ? 'Fold all' : 'Unfold all' }}</button>
       <button type="button" class="plain strong" @click="isReading = true">Read a sitemap …</button>
     </div>
-    <div class="columns" aria-hidden="true"><span>Title</span><span>Address</span><span>Kind</span><span>State</span><span>In menus</span></div>
+    <div class="columns" aria-hidden="true">
+      <span>Title</span>
+      <span>Address</span>
+      <span>Kind</span>
+      <span>State</span>
+      <span>In menus</span>
+    </div>
     <div v-if="total === 0" class="empty">
       <p class="what">This site has no pages yet.</p>
       <p class="mute">Read its sitemap: each address becomes a page, where its path puts it.</p>
       <v-btn color="primary" @click="isReading = true">Read a sitemap …</v-btn>
     </div>
     <p v-else-if="rows.length === 0" class="empty mute">No page has “{{ typed }}” in its title or its address.</p>
-    <div v-show="rows.length > 0" ref="scroller" class="list" role="treegrid" tabindex="0" aria-label="Pages of the site" aria-readonly="true" :aria-rowcount="rows.length" :aria-activedescendant="rows[at] === undefined ? undefined : `page-${rows[at]?.id}`" @keydown="press">
+    <div
+      v-show="rows.length > 0"
+      ref="scroller"
+      class="list"
+      role="treegrid"
+      tabindex="0"
+      aria-label="Pages of the site"
+      aria-readonly="true"
+      :aria-rowcount="rows.length"
+      :aria-activedescendant="rows[at] === undefined ? undefined : `page-${rows[at]?.id}`"
+      @keydown="press"
+    >
       <div role="rowgroup" :style="{ height: `${virtual.height.value}px` }">
         <div
           v-for="{ index, start } in virtual.rows.value"
@@ -92,8 +116,17 @@ function press(event: KeyboardEvent): void {
           @dblclick="rows[index]!.childCount > 0 && setUnfolded(rows[index]!.id, !rows[index]!.isUnfolded)"
         >
           <span role="gridcell" class="title" :style="{ paddingInlineStart: `${(rows[index]?.depth ?? 0) * 22}px` }">
-            <button v-if="rows[index]?.childCount" type="button" tabindex="-1" class="fold" :aria-label="`${rows[index]?.isUnfolded ? 'Fold' : 'Unfold'} ${rows[index]?.page.title}`" @click.stop="setUnfolded(rows[index]!.id, !rows[index]!.isUnfolded)">
-              <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="rows[index]?.isUnfolded ? mdiChevronDown : mdiChevronRight" fill="currentColor" /></svg>
+            <button
+              v-if="rows[index]?.childCount"
+              type="button"
+              tabindex="-1"
+              class="fold"
+              :aria-label="`${rows[index]?.isUnfolded ? 'Fold' : 'Unfold'} ${rows[index]?.page.title}`"
+              @click.stop="setUnfolded(rows[index]!.id, !rows[index]!.isUnfolded)"
+            >
+              <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+                <path :d="rows[index]?.isUnfolded ? mdiChevronDown : mdiChevronRight" fill="currentColor" />
+              </svg>
             </button>
             <span v-else class="fold" />
             <span class="text" :class="{ gone: rows[index]?.page.state === 'gone' }">{{ rows[index]?.page.title }}</span>
@@ -101,7 +134,9 @@ function press(event: KeyboardEvent): void {
           </span>
           <span role="gridcell" class="address">{{ rows[index]?.page.address }}</span>
           <span role="gridcell" class="mute">{{ rows[index]?.page.kind }}</span>
-          <span role="gridcell"><span class="state" :class="rows[index]?.page.state">{{ states[rows[index]?.page.state ?? 'live'] }}</span></span>
+          <span role="gridcell">
+            <span class="state" :class="rows[index]?.page.state">{{ states[rows[index]?.page.state ?? 'live'] }}</span>
+          </span>
           <span role="gridcell" class="menus">
             <span v-for="name in use.get(rows[index]?.id ?? '') ?? []" :key="name">{{ name }}</span>
           </span>

@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { mdiArrowCollapseLeft, mdiArrowCollapseRight, mdiArrowDown, mdiArrowUp, mdiContentDuplicate, mdiPencilOutline, mdiPlus, mdiTextBoxSearchOutline, mdiTrashCanOutline } from '@mdi/js';
+import {
+  mdiArrowCollapseLeft,
+  mdiArrowCollapseRight,
+  mdiArrowDown,
+  mdiArrowUp,
+  mdiContentDuplicate,
+  mdiPencilOutline,
+  mdiPlus,
+  mdiTextBoxSearchOutline,
+  mdiTrashCanOutline,
+} from '@mdi/js';
 import { computed } from 'vue';
 import { childrenOf, preorder, type Id } from '@zorvik/core';
 import { useItemActions } from '../../composables/useItemActions.ts';
@@ -49,11 +59,13 @@ const nothing = computed(() => (selection.item === null ? 'select an item first'
     <div class="add">
       <button type="button" class="plain" @click="finder.open()">
         <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiTextBoxSearchOutline" fill="currentColor" /></svg>
-        Pages <kbd>/</kbd>
+        Pages
+        <kbd>/</kbd>
       </button>
       <button type="button" class="plain" @click="emit('add')">
         <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiPlus" fill="currentColor" /></svg>
-        Item <kbd>Enter</kbd>
+        Item
+        <kbd>Enter</kbd>
       </button>
     </div>
   </div>

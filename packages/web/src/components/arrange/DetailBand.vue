@@ -78,15 +78,28 @@ function leadNowhere(): void {
       <LineField :key="item.id" label="Label" :value="label" :note="item.label === null ? 'the page’s title' : page === null ? '' : 'own'" :keep="rename" />
       <div class="leads">
         <span class="caption">Leads to</span>
-        <PagePick v-if="isPicking" label="Where the item leads: a page or an address" placeholder="A page, /path or https://…" @pick="lead" @leave="isPicking = false" />
+        <PagePick
+          v-if="isPicking"
+          label="Where the item leads: a page or an address"
+          placeholder="A page, /path or https://…"
+          @pick="lead"
+          @leave="isPicking = false"
+        />
         <div v-else class="both">
           <button type="button" class="target" title="Let it lead elsewhere" @click="isPicking = true">
-            <span class="only-heard">Leads to </span>
+            <span class="only-heard">Leads to</span>
             <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="icon" fill="currentColor" /></svg>
             <span class="text">{{ target.text }}</span>
             <span class="mute">{{ target.note }}</span>
           </button>
-          <button v-if="!isHeading" type="button" class="target only-icon" title="Let it lead nowhere: a heading" aria-label="Make it a heading" @click="leadNowhere">
+          <button
+            v-if="!isHeading"
+            type="button"
+            class="target only-icon"
+            title="Let it lead nowhere: a heading"
+            aria-label="Make it a heading"
+            @click="leadNowhere"
+          >
             <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiFormatTitle" fill="currentColor" /></svg>
           </button>
         </div>
@@ -101,7 +114,10 @@ function leadNowhere(): void {
         ]"
       />
       <p v-else class="mute kind">A heading names the items below it.</p>
-      <p v-if="note !== null" class="note"><strong>Look here.</strong> {{ note }}</p>
+      <p v-if="note !== null" class="note">
+        <strong>Look here.</strong>
+        {{ note }}
+      </p>
     </template>
   </section>
 </template>

@@ -28,7 +28,16 @@ function keep(): void {
 
 <template>
   <h1>
-    <input v-if="isEditing" ref="input" v-model="typed" type="text" aria-label="Name of the menu" @keydown.enter="keep" @keydown.escape="isEditing = false" @blur="keep" />
+    <input
+      v-if="isEditing"
+      ref="input"
+      v-model="typed"
+      type="text"
+      aria-label="Name of the menu"
+      @keydown.enter="keep"
+      @keydown.escape="isEditing = false"
+      @blur="keep"
+    />
     <button v-else type="button" title="Rename the menu" @click="start">{{ selection.menu?.name }}</button>
   </h1>
 </template>

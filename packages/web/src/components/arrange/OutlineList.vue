@@ -222,7 +222,14 @@ defineExpose({ startAdding, startRenaming: doing.rename, focus: () => tree.value
       :style="{ minHeight: `${virtual.height.value}px` }"
       @keydown="press"
     >
-      <div v-for="{ key, start, row } in shown" :key="key" class="entry" role="none" :class="{ front: renaming === key }" :style="{ transform: `translateY(${start}px)` }">
+      <div
+        v-for="{ key, start, row } in shown"
+        :key="key"
+        class="entry"
+        role="none"
+        :class="{ front: renaming === key }"
+        :style="{ transform: `translateY(${start}px)` }"
+      >
         <OutlineRow
           :row="row"
           :is-selected="row.id === selection.item?.id"
@@ -234,11 +241,21 @@ defineExpose({ startAdding, startRenaming: doing.rename, focus: () => tree.value
           @renamed="endRenaming"
         />
       </div>
-      <div v-if="drop !== null" class="drop" role="none" :class="{ bad: drop.problem !== null }" :style="{ transform: `translateY(${drop.line * ROW_HEIGHT}px)`, insetInlineStart: `${38 + drop.depth * 24}px` }">
+      <div
+        v-if="drop !== null"
+        class="drop"
+        role="none"
+        :class="{ bad: drop.problem !== null }"
+        :style="{ transform: `translateY(${drop.line * ROW_HEIGHT}px)`, insetInlineStart: `${38 + drop.depth * 24}px` }"
+      >
         <span>{{ drop.problem ?? drop.words }}</span>
       </div>
     </div>
-    <div v-if="adding !== null" class="entry front adding" :style="{ transform: `translateY(${addAt * ROW_HEIGHT}px)`, paddingInlineStart: `${38 + addDepth * 24}px` }">
+    <div
+      v-if="adding !== null"
+      class="entry front adding"
+      :style="{ transform: `translateY(${addAt * ROW_HEIGHT}px)`, paddingInlineStart: `${38 + addDepth * 24}px` }"
+    >
       <PagePick
         ref="addField"
         label="New item: a page, a label, or Label | address"
@@ -248,7 +265,14 @@ defineExpose({ startAdding, startRenaming: doing.rename, focus: () => tree.value
         @leave="stopAdding"
         @nest="nest"
       />
-      <span class="mute hint"><kbd>Enter</kbd> adds, <kbd>Tab</kbd> sets in, <kbd>Esc</kbd> ends</span>
+      <span class="mute hint">
+        <kbd>Enter</kbd>
+        adds,
+        <kbd>Tab</kbd>
+        sets in,
+        <kbd>Esc</kbd>
+        ends
+      </span>
     </div>
   </div>
 </template>

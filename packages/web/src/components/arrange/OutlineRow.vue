@@ -87,7 +87,9 @@ onBeforeUnmount(() => release?.());
       <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="row.isFolded ? mdiChevronRight : mdiChevronDown" fill="currentColor" /></svg>
     </button>
     <span v-else class="fold" />
-    <svg class="kind" viewBox="0 0 24 24" width="15" height="15" aria-hidden="true"><path :d="destinationIcons[row.item.destination.kind]" fill="currentColor" /></svg>
+    <svg class="kind" viewBox="0 0 24 24" width="15" height="15" aria-hidden="true">
+      <path :d="destinationIcons[row.item.destination.kind]" fill="currentColor" />
+    </svg>
     <span v-if="isRenaming" class="edit" @pointerdown.stop @dblclick.stop>
       <input
         ref="input"

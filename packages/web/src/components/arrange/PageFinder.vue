@@ -115,7 +115,11 @@ function whereUsed({ id }: Page): string {
       <header>
         <h2>Pages</h2>
         <span class="mute number">{{ found.length }}</span>
-        <span class="hint mute"><kbd>Shift</kbd> <kbd>Enter</kbd> picks several</span>
+        <span class="hint mute">
+          <kbd>Shift</kbd>
+          <kbd>Enter</kbd>
+          picks several
+        </span>
         <IconButton label="Close the page finder" :icon="mdiClose" keys="Esc" @press="finder.close()" />
       </header>
       <input
@@ -134,7 +138,11 @@ function whereUsed({ id }: Page): string {
         @keydown="press"
       />
       <div ref="scroller" class="found" tabindex="0">
-        <p v-if="found.length === 0" class="mute none">No page has “{{ typed }}” in its title or address. Try fewer letters, or add a link with <kbd>Enter</kbd> in the outline.</p>
+        <p v-if="found.length === 0" class="mute none">
+          No page has “{{ typed }}” in its title or address. Try fewer letters, or add a link with
+          <kbd>Enter</kbd>
+          in the outline.
+        </p>
         <div id="found-pages" role="listbox" aria-label="Pages found" aria-multiselectable="true" :style="{ height: `${rows.height.value}px` }">
           <div
             v-for="{ index, start } in rows.rows.value"
@@ -161,28 +169,29 @@ function whereUsed({ id }: Page): string {
       </div>
       <footer>
         <div class="choices-two">
-        <ChoiceRow
-          v-model="depth"
-          label="Take along, levels below"
-          :choices="[
-            { value: 0, label: 'page', hint: 'The page alone' },
-            { value: 1, label: '+ 1', hint: 'With one level below it' },
-            { value: 2, label: '+ 2', hint: 'With two levels below it' },
-            { value: 99, label: 'all', hint: 'With all below it' },
-          ]"
-        />
-        <ChoiceRow
-          v-if="selection.item !== null"
-          v-model="isInside"
-          label="Put it"
-          :choices="[
-            { value: false, label: 'after the item', hint: 'After the selected item' },
-            { value: true, label: 'inside it', hint: 'Inside the selected item' },
-          ]"
-        />
+          <ChoiceRow
+            v-model="depth"
+            label="Take along, levels below"
+            :choices="[
+              { value: 0, label: 'page', hint: 'The page alone' },
+              { value: 1, label: '+ 1', hint: 'With one level below it' },
+              { value: 2, label: '+ 2', hint: 'With two levels below it' },
+              { value: 99, label: 'all', hint: 'With all below it' },
+            ]"
+          />
+          <ChoiceRow
+            v-if="selection.item !== null"
+            v-model="isInside"
+            label="Put it"
+            :choices="[
+              { value: false, label: 'after the item', hint: 'After the selected item' },
+              { value: true, label: 'inside it', hint: 'Inside the selected item' },
+            ]"
+          />
         </div>
         <button type="button" class="go" :disabled="problem !== null" @click="add">
-          Add {{ toAdd.length > 1 ? `${toAdd.length} pages ` : '' }}{{ where }} <kbd>Enter</kbd>
+          Add {{ toAdd.length > 1 ? `${toAdd.length} pages ` : '' }}{{ where }}
+          <kbd>Enter</kbd>
         </button>
       </footer>
     </aside>

@@ -44,9 +44,18 @@ const offers = computed((): Offer[] => {
     .slice(0, MOST)
     .map((page): Offer => ({ key: page.id, icon: mdiFileDocumentOutline, text: page.title, note: page.address, picked: { kind: 'page', id: page.id } }));
   const link: Offer[] = isAddress
-    ? [{ key: 'link', icon: mdiLinkVariant, text: after === undefined ? address : before, note: 'a link to this address', picked: { kind: 'link', label: after === undefined ? text : before, address } }]
+    ? [
+        {
+          key: 'link',
+          icon: mdiLinkVariant,
+          text: after === undefined ? address : before,
+          note: 'a link to this address',
+          picked: { kind: 'link', label: after === undefined ? text : before, address },
+        },
+      ]
     : [];
-  const heading: Offer[] = after === undefined ? [{ key: 'heading', icon: mdiFormatTitle, text, note: 'a heading that leads nowhere', picked: { kind: 'heading', label: text } }] : [];
+  const heading: Offer[] =
+    after === undefined ? [{ key: 'heading', icon: mdiFormatTitle, text, note: 'a heading that leads nowhere', picked: { kind: 'heading', label: text } }] : [];
   return /^(?:https?:|mailto:|tel:)/.test(address) || after !== undefined ? [...link, ...pages, ...heading] : [...pages, ...link, ...heading];
 });
 
@@ -117,7 +126,16 @@ function press(event: KeyboardEvent): void {
       @blur="blurred"
     />
     <ul v-show="isListOpen && offers.length > 0" :id="`${id}-list`" role="listbox" :aria-label="`What “${typed}” may mean`">
-      <li v-for="(offer, at) in offers" :id="`${id}-${at}`" :key="offer.key" role="option" :aria-selected="at === marked" :class="{ on: at === marked }" @pointerdown.prevent="take(offer)" @pointermove="marked = at">
+      <li
+        v-for="(offer, at) in offers"
+        :id="`${id}-${at}`"
+        :key="offer.key"
+        role="option"
+        :aria-selected="at === marked"
+        :class="{ on: at === marked }"
+        @pointerdown.prevent="take(offer)"
+        @pointermove="marked = at"
+      >
         <svg viewBox="0 0 24 24" width="15" height="15" aria-hidden="true"><path :d="offer.icon" fill="currentColor" /></svg>
         <span class="text">{{ offer.text }}</span>
         <span class="note">{{ offer.note }}</span>

@@ -113,7 +113,12 @@ onBeforeUnmount(() => {
         src="/live.html"
         sandbox="allow-scripts"
         :class="{ active: isActive }"
-        :style="{ width: `${live.width}px`, height: `${height}px`, transform: `scale(${scale})`, marginInlineStart: `${(available - live.width * scale) / 2}px` }"
+        :style="{
+          width: `${live.width}px`,
+          height: `${height}px`,
+          transform: `scale(${scale})`,
+          marginInlineStart: `${(available - live.width * scale) / 2}px`,
+        }"
       />
     </div>
     <WidthRuler />
@@ -126,9 +131,7 @@ onBeforeUnmount(() => {
   z-index: 4;
   padding: 12px 14px 6px;
   border-bottom: 1px solid var(--line);
-  background:
-    repeating-linear-gradient(90deg, var(--paper-deep) 0 1px, transparent 1px 80px),
-    #f3eee2;
+  background: repeating-linear-gradient(90deg, var(--paper-deep) 0 1px, transparent 1px 80px), #f3eee2;
 }
 .room {
   position: relative;

@@ -13,7 +13,14 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
 <template>
   <div class="ruler">
     <div class="classes" role="group" aria-label="Device class">
-      <button v-for="one in deviceClasses" :key="one" type="button" :class="{ on: live.deviceClass === one }" :aria-pressed="live.deviceClass === one" @click="live.showClass(one)">
+      <button
+        v-for="one in deviceClasses"
+        :key="one"
+        type="button"
+        :class="{ on: live.deviceClass === one }"
+        :aria-pressed="live.deviceClass === one"
+        @click="live.showClass(one)"
+      >
         {{ names[one] }}
       </button>
     </div>
@@ -21,7 +28,9 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
       <i v-for="mark in marks" :key="mark" :style="{ insetInlineStart: share(mark) }" :title="`Breakpoint at ${mark} px`" />
       <input v-model.number="live.width" type="range" :min="NARROWEST" :max="WIDEST" step="1" aria-label="Width of the live header in pixels" />
     </div>
-    <output class="number"><strong>{{ live.width }} px</strong></output>
+    <output class="number">
+      <strong>{{ live.width }} px</strong>
+    </output>
   </div>
 </template>
 

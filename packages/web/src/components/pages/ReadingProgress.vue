@@ -5,7 +5,14 @@ defineProps<{ stored: number; of: number }>();
 
 <template>
   <div class="progress" role="status">
-    <v-progress-linear :model-value="of === 0 ? 0 : (stored / of) * 100" :indeterminate="of === 0" color="primary" height="6" rounded :aria-label="of === 0 ? 'Reading' : 'Storing pages'" />
+    <v-progress-linear
+      :model-value="of === 0 ? 0 : (stored / of) * 100"
+      :indeterminate="of === 0"
+      color="primary"
+      height="6"
+      rounded
+      :aria-label="of === 0 ? 'Reading' : 'Storing pages'"
+    />
     <p class="mute number">{{ of === 0 ? 'Reading the addresses …' : `${stored.toLocaleString()} of ${of.toLocaleString()} pages are stored` }}</p>
   </div>
 </template>

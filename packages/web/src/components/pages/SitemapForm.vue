@@ -39,8 +39,14 @@ function typed(): void {
       "
     >
       <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true"><path :d="mdiFileUploadOutline" fill="currentColor" /></svg>
-      <span v-if="words === null">Choose a <strong>sitemap.xml</strong>, or drop it here</span>
-      <span v-else><strong>{{ words }}</strong></span>
+      <span v-if="words === null">
+        Choose a
+        <strong>sitemap.xml</strong>
+        , or drop it here
+      </span>
+      <span v-else>
+        <strong>{{ words }}</strong>
+      </span>
       <input type="file" accept=".xml,application/xml,text/xml" aria-label="A sitemap.xml" @change="take(($event.target as HTMLInputElement).files?.[0])" />
     </label>
     <v-textarea v-model="pasted" label="or paste its text" rows="4" no-resize spellcheck="false" @update:model-value="typed" />

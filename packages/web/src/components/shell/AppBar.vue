@@ -20,7 +20,11 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
     <router-link class="mark" :to="{ name: 'sites' }" aria-label="Zorvik: all sites">
       <svg viewBox="0 0 18 18" width="18" height="18" aria-hidden="true">
         <rect width="18" height="18" rx="5" fill="var(--persimmon)" />
-        <g fill="#fff"><rect x="3" y="4" width="3" height="10" rx="1" /><rect x="7.5" y="4" width="3" height="6" rx="1" /><rect x="12" y="4" width="3" height="8" rx="1" /></g>
+        <g fill="#fff">
+          <rect x="3" y="4" width="3" height="10" rx="1" />
+          <rect x="7.5" y="4" width="3" height="6" rx="1" />
+          <rect x="12" y="4" width="3" height="8" rx="1" />
+        </g>
       </svg>
       <span>Zorvik</span>
     </router-link>

@@ -20,7 +20,8 @@ const groups = computed(() => [
             <div v-for="one in group.keys" :key="one.name">
               <dt>
                 <template v-for="(keys, at) in one.keys" :key="keys">
-                  <span v-if="at > 0" class="mute"> or </span><kbd v-for="key in keyNames(keys)" :key="key">{{ key }}</kbd>
+                  <span v-if="at > 0" class="mute">or</span>
+                  <kbd v-for="key in keyNames(keys)" :key="key">{{ key }}</kbd>
                 </template>
               </dt>
               <dd>{{ one.does }}</dd>

@@ -31,7 +31,7 @@ function show(key: string): void {
     <v-menu>
       <template #activator="{ props: activator }">
         <button type="button" class="switch" v-bind="activator" title="Choose a menu">
-          <span class="only-heard">Choose a menu: </span>
+          <span class="only-heard">Choose a menu:</span>
           <span>{{ selection.menu?.name ?? 'No menu yet' }}</span>
           <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
         </button>

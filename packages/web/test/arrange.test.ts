@@ -1,0 +1,119 @@
+import { describe, expect, it } from 'vitest';
+import { outlined } from '@zorvik/core/testing';
+import { dropSpot } from '../src/composables/dropSpot.ts';
+import { outlineRows } from '../src/composables/outlineRows.ts';
+import { searchPages } from '../src/composables/pageSearch.ts';
+import { fromFrame } from '../src/live/messages.ts';
+import { shortcutFor, shortcuts } from '../src/shortcuts/shortcuts.ts';
+import { contrast } from '../src/theme/contrast.ts';
+import { markPairs, textPairs } from '../src/theme/pairs.ts';
+import css from '../src/theme/tokens.css?raw';
+import { themeColors } from '../src/theme/themeColors.ts';
+
+const { document, ids, menu } = outlined('A\n  A1\n    A11\n  A2\nB\nC', '/cafe Café\n/cafe/old Old café\n/shop Shop\n/shop/decaf Decaf coffee\n/about About the house');
+const id = (label: string): string => ids.get(label) ?? '';
+const rows = outlineRows(document, menu, new Set());
+const at = (label: string): number => rows.findIndex((row) => row.id === id(label));
+
+describe('the rows of the outline', () => {
+  it('are those that are not inside a folded branch, with their place among their siblings', () => {
+    expect(rows.map(({ depth, place, siblings }) => [depth, place, siblings])).toEqual([
+      [0, 1, 3],
+      [1, 1, 2],
+      [2, 1, 1],
+      [1, 2, 2],
+      [0, 2, 3],
+      [0, 3, 3],
+    ]);
+    expect(outlineRows(document, menu, new Set([id('A')])).map((row) => row.id)).toEqual([id('A'), id('B'), id('C')]);
+  });
+});
+
+describe('where a drop goes', () => {
+  const drop = (dragged: string, gap: number, depth: number) => dropSpot(document, menu, rows, id(dragged), gap, depth);
+
+  it('goes as deep as the pointer says, within what the rows around allow', () => {
+    expect(drop('C', at('B'), 0)).toEqual({ spot: { parent: menu, after: id('A') }, depth: 0, line: 4 });
+    expect(drop('C', at('B'), 1)).toEqual({ spot: { parent: id('A'), after: id('A2') }, depth: 1, line: 4 });
+    expect(drop('C', at('B'), 2)).toEqual({ spot: { parent: id('A2'), after: null }, depth: 2, line: 4 });
+    expect(drop('C', at('B'), 9).depth, 'not deeper than one below the row above').toBe(2);
+    expect(drop('C', at('A11'), 0).depth, 'not less deep than the row below').toBe(2);
+    expect(drop('C', 0, 5)).toEqual({ spot: { parent: menu, after: null }, depth: 0, line: 0 });
+  });
+
+  it('never goes into the dragged branch itself', () => {
+    for (let gap = 0; gap <= rows.length; gap += 1) {
+      for (let depth = 0; depth < 5; depth += 1) {
+        const { spot } = drop('A', gap, depth);
+        expect([id('A'), id('A1'), id('A11'), id('A2')]).not.toContain(spot.parent);
+        expect([id('A'), id('A1'), id('A11'), id('A2')]).not.toContain(spot.after);
+      }
+    }
+  });
+
+  it('goes to the end of a folded branch', () => {
+    const folded = outlineRows(document, menu, new Set([id('A')]));
+    expect(dropSpot(document, menu, folded, id('C'), 1, 1).spot).toEqual({ parent: id('A'), after: id('A2') });
+  });
+});
+
+describe('finding pages', () => {
+  it('finds words in any order, in title or address, whatever their case and marks', () => {
+    const titles = (typed: string): string[] => searchPages(document, typed).map(({ title }) => title);
+    expect(titles('cafe')).toEqual(['Café', 'Old café']);
+    expect(titles('CAF')).toEqual(['Café', 'Old café', 'Decaf coffee']);
+    expect(titles('old caf')).toEqual(['Old café']);
+    expect(titles('/shop')).toEqual(['Shop', 'Decaf coffee']);
+    expect(titles('house about')).toEqual(['About the house']);
+    expect(titles('nothing like it')).toEqual([]);
+    expect(titles(' ')).toHaveLength(5);
+  });
+});
+
+describe('what the live header says', () => {
+  it.each([null, 'ready', {}, { kind: 'select', id: '<script>' }, { kind: 'select' }, { kind: 'size', height: -1 }, { kind: 'size', height: 1e9 }, { kind: 'size', height: '9' }, { kind: 'active', isActive: 'yes' }, { kind: 'other' }])(
+    'is not believed when it is %j',
+    (message) => expect(fromFrame(message)).toBeNull(),
+  );
+
+  it('is believed in its own form, and nothing more of it is taken', () => {
+    expect(fromFrame({ kind: 'select', id: 'i0000000000000ab', extra: 1 })).toEqual({ kind: 'select', id: 'i0000000000000ab' });
+  });
+});
+
+describe('the shortcuts', () => {
+  const press = (key: string, held: Partial<KeyboardEvent> = {}) => ({ key, ctrlKey: false, metaKey: false, shiftKey: false, altKey: false, ...held }) as KeyboardEvent;
+
+  it('mean one thing each in their place', () => {
+    for (const where of ['anywhere', 'outline'] as const) {
+      const keys = shortcuts.filter((one) => one.where === where).flatMap((one) => one.keys);
+      expect(new Set(keys).size).toBe(keys.length);
+    }
+  });
+
+  it('are known by key and modifiers; Command counts as Ctrl, and Shift that only makes a sign does not count', () => {
+    expect(shortcutFor(press('z', { metaKey: true }), 'anywhere')).toBe('undo');
+    expect(shortcutFor(press('Z', { ctrlKey: true, shiftKey: true }), 'anywhere')).toBe('redo');
+    expect(shortcutFor(press('?', { shiftKey: true }), 'anywhere')).toBe('showKeys');
+    expect(shortcutFor(press('ArrowUp', { altKey: true }), 'outline')).toBe('moveUp');
+    expect(shortcutFor(press('ArrowUp'), 'outline')).toBe('up');
+    expect(shortcutFor(press('ArrowUp'), 'anywhere')).toBeNull();
+  });
+});
+
+describe('the colours', () => {
+  const token = (name: string): string => new RegExp(`--${name}: (#[0-9a-f]{6})`).exec(css)?.[1] ?? '';
+
+  it.each(textPairs.map(({ text, ground }) => [text, ground]))('%s on %s can be read: 4.5 to 1', (text, ground) => {
+    expect(contrast(token(text), token(ground))).toBeGreaterThanOrEqual(4.5);
+  });
+
+  it.each(markPairs.map(({ text, ground }) => [text, ground]))('%s on %s can be seen: 3 to 1', (text, ground) => {
+    expect(contrast(token(text), token(ground))).toBeGreaterThanOrEqual(3);
+  });
+
+  it('are the same for Vuetify', () => {
+    const pairs = { background: 'paper', surface: 'sheet', primary: 'persimmon', secondary: 'ink', success: 'moss', warning: 'ochre', error: 'brick' } as const;
+    for (const [name, own] of Object.entries(pairs)) expect(themeColors[name as keyof typeof pairs], name).toBe(token(own));
+  });
+});
