@@ -161,6 +161,17 @@ describe('the editor for axe', () => {
     expect(await violations()).toEqual([]);
   });
 
+  it('text on the main button is white, and every pair of the design sheet is as said', async () => {
+    await browser.driver.get(`${stack.editor}/design`);
+    await person.byText('h1', 'Design sheet');
+    const button = await browser.driver.findElement(By.css('.v-btn.bg-primary'));
+    expect(await button.getCssValue('color')).toMatch(/^rgba?\(255, 255, 255/);
+    const ratios = await browser.driver.findElements(By.css('.pairs .number'));
+    const shown = await Promise.all(ratios.map(async (one) => Number.parseFloat(await one.getText())));
+    expect(shown.length).toBeGreaterThan(15);
+    expect(shown.filter((ratio) => !(ratio >= 3))).toEqual([]);
+  });
+
   it('the live header: nothing is found', async () => {
     await browser.driver.get(`${stack.editor}/live.html`);
     expect((await violations()).filter((one) => !/^(?:page-has-heading-one|landmark-one-main|region)/.test(one))).toEqual([]);

@@ -16,17 +16,18 @@ export function personAt(driver: WebDriver) {
     driver.wait(until.elementLocated(By.xpath(`//${tag}[normalize-space(.)=${quoted(text)}]`)), PATIENCE, `no ${tag} “${text}”`);
 
   async function eventually<T>(what: string, look: () => Promise<T | false | null | undefined>): Promise<T> {
-    let last = '';
-    const seen = await driver.wait(
-      async () =>
-        (await look().catch((error: Error) => {
-          last = error.message;
-          return null;
-        })) ?? null,
-      PATIENCE,
-      () => `${what} ${last}`,
-    );
-    return seen as T;
+    let problem = '';
+    const seen = async (): Promise<T | null> => {
+      const value = await look().catch((error: Error) => {
+        problem = error.message;
+        return null;
+      });
+      return value === null || value === undefined || value === false ? null : value;
+    };
+    const found = await driver.wait(seen, PATIENCE, what).catch((error: Error) => {
+      throw new Error(`${error.message} ${problem}`);
+    });
+    return found as T;
   }
 
   /** Clicks a button, link or list entry by its name, as soon as it can be. */

@@ -25,16 +25,28 @@ function sourcesBelow(folder: string): string[] {
 
 function importsOf(file: string): Import[] {
   const text = readFileSync(file, 'utf8');
-  const found = text.matchAll(/(?:^|\n)\s*(?:import|export)\s+(type\s)?([^'"`;]*?)from\s+['"]([^'"]+)['"]|import\(['"]([^'"]+)['"]\)|(?:^|\n)import\s+['"]([^'"]+)['"]/g);
+  const found = text.matchAll(
+    /(?:^|\n)\s*(?:import|export)\s+(type\s)?([^'"`;]*?)from\s+['"]([^'"]+)['"]|import\(['"]([^'"]+)['"]\)|(?:^|\n)import\s+['"]([^'"]+)['"]/g,
+  );
   return [...found].map(([, type, names = '', from, dynamic, bare]) => {
     const target = from ?? dynamic ?? bare ?? '';
     const path = target.startsWith('.') ? relative(root, resolve(dirname(file), target)) : target;
-    const onlyTypes = type !== undefined || (/^\s*\{/.test(names) && names.replace(/[{}\s]/g, '').split(',').filter(Boolean).every((_, at) => /\btype\s/.test(names.split(',')[at] ?? '')));
+    const onlyTypes =
+      type !== undefined ||
+      (/^\s*\{/.test(names) &&
+        names
+          .replace(/[{}\s]/g, '')
+          .split(',')
+          .filter(Boolean)
+          .every((_, at) => /\btype\s/.test(names.split(',')[at] ?? '')));
     return { from: relative(root, file), to: path, isType: onlyTypes };
   });
 }
 
-const inFolder = (folder: string) => (path: string): boolean => path.startsWith(`${folder}/`);
+const inFolder =
+  (folder: string) =>
+  (path: string): boolean =>
+    path.startsWith(`${folder}/`);
 /** Breaches of a rule, each as "the file imports that: the rule". */
 function breaches(rule: string, isBroken: (one: Import) => boolean): string[] {
   return imports.filter(isBroken).map(({ from, to }) => `${from} imports ${to}: ${rule}`);
@@ -64,9 +76,18 @@ describe('the architecture', () => {
     for (const [folder, pattern] of Object.entries(allowed)) {
       expect(breaches(`${folder} imports only ${pattern}`, ({ from, to }) => inFolder(folder)(from) && !pattern.test(to))).toEqual([]);
     }
-    expect(breaches('server and web never import each other', ({ from, to }) => inFolder('packages/server')(from) && /@zorvik\/web|packages\/web/.test(to))).toEqual([]);
-    expect(breaches('server and web never import each other', ({ from, to }) => inFolder('packages/web')(from) && /@zorvik\/server|packages\/server/.test(to))).toEqual([]);
-    expect(breaches('packages are imported by name', ({ from, to }) => /^packages\/(\w+)\//.exec(from)?.[1] !== (/^packages\/(\w+)\//.exec(to)?.[1] ?? /^packages\/(\w+)\//.exec(from)?.[1]))).toEqual([]);
+    expect(
+      breaches('server and web never import each other', ({ from, to }) => inFolder('packages/server')(from) && /@zorvik\/web|packages\/web/.test(to)),
+    ).toEqual([]);
+    expect(
+      breaches('server and web never import each other', ({ from, to }) => inFolder('packages/web')(from) && /@zorvik\/server|packages\/server/.test(to)),
+    ).toEqual([]);
+    expect(
+      breaches(
+        'packages are imported by name',
+        ({ from, to }) => /^packages\/(\w+)\//.exec(from)?.[1] !== (/^packages\/(\w+)\//.exec(to)?.[1] ?? /^packages\/(\w+)\//.exec(from)?.[1]),
+      ),
+    ).toEqual([]);
   });
 
   it('the stand-in site knows Zorvik by its delivery address alone', () => {
@@ -90,7 +111,10 @@ describe('the architecture', () => {
     const querying = files.filter((file) => /packages\/server\/src\/(?!repositories\/|db\/)/.test(file) && /\bsql`/.test(readFileSync(file, 'utf8')));
     expect(querying.map((file) => `${relative(root, file)}: only repositories/ ask the database`)).toEqual([]);
     const reading = files.filter((file) => /packages\/server\/src\//.test(file) && /process\.env/.test(readFileSync(file, 'utf8')));
-    expect(reading.map((file) => relative(root, file)), 'main.ts hands the environment to config.ts').toEqual(['packages/server/src/main.ts', 'packages/server/src/config.ts'].filter((one) => reading.some((file) => file.endsWith(one))));
+    expect(
+      reading.map((file) => relative(root, file)),
+      'main.ts hands the environment to config.ts',
+    ).toEqual(['packages/server/src/main.ts', 'packages/server/src/config.ts'].filter((one) => reading.some((file) => file.endsWith(one))));
   });
 
   it('has no circles', () => {

@@ -17,6 +17,8 @@ export function ensureBrowser() {
   apt('install', '-y', '--no-install-recommends', ...missing);
   const still = needed.filter(([path]) => !existsSync(path)).map(([path]) => path);
   if (still.length === 0) return;
-  console.error(`The browser tests need ${still.join(', ')}, and they could not be installed here. Install Debian's packages ${missing.join(', ')} and run npm test again.`);
+  console.error(
+    `The browser tests need ${still.join(', ')}, and they could not be installed here. Install Debian's packages ${missing.join(', ')} and run npm test again.`,
+  );
   process.exit(1);
 }

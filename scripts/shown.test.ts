@@ -9,7 +9,13 @@ const root = fileURLToPath(new URL('..', import.meta.url));
 function textsBelow(folder: string): string {
   return readdirSync(folder, { withFileTypes: true })
     .filter(({ name }) => name !== 'node_modules' && name !== 'build')
-    .map((entry) => (entry.isDirectory() ? textsBelow(join(folder, entry.name)) : /\.(?:test|bench)\.ts$/.test(entry.name) ? readFileSync(join(folder, entry.name), 'utf8') : ''))
+    .map((entry) =>
+      entry.isDirectory()
+        ? textsBelow(join(folder, entry.name))
+        : /\.(?:test|bench)\.ts$/.test(entry.name)
+          ? readFileSync(join(folder, entry.name), 'utf8')
+          : '',
+    )
     .join('\n');
 }
 

@@ -42,7 +42,9 @@ async function types() {
 }
 
 const report = 'build/test-report.json';
-const tests = spawn(bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], { stdio: ['ignore', 'inherit', 'inherit'] });
+const tests = spawn(bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], {
+  stdio: ['ignore', 'inherit', 'inherit'],
+});
 const code = await new Promise((done) => tests.on('close', done));
 const { numPassedTests, numFailedTests, numPendingTests } = JSON.parse(await readFile(report, 'utf8'));
 const isGreen = code === 0 && checks.every(Boolean);

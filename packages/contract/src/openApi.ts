@@ -1,4 +1,4 @@
-import { EDIT_VERSION } from '@zorvik/core';
+import { EDIT_VERSION, OperationShape } from '@zorvik/core';
 import type { Route } from './route.ts';
 import { deliveryRoutes, ErrorEnvelopeShape, ResolvedItemShape, routes } from './routes.ts';
 
@@ -15,13 +15,13 @@ export function openApi(): Json {
     openapi: '3.1.0',
     info: { title: 'Zorvik', version: `1.${EDIT_VERSION}`, description: 'The editor’s API, and what sites are delivered.' },
     paths,
-    components: { schemas: { ResolvedItem: withoutIds(ResolvedItemShape), Error: ErrorEnvelopeShape } },
+    components: { schemas: { ResolvedItem: withoutIds(ResolvedItemShape), Operation: withoutIds(OperationShape), Error: ErrorEnvelopeShape } },
   };
 }
 
 function operationOf(name: string, route: Route): Json {
   const { summary, body, status, reply, replyType = 'application/json' } = route;
-  const content = typeof body === 'string' ? { [body]: { schema: { type: 'string' } } } : { 'application/json': { schema: body } };
+  const content = typeof body === 'string' ? { [body]: { schema: { type: 'string' } } } : { 'application/json': { schema: withoutIds(body) } };
   return {
     operationId: name,
     summary,
@@ -48,9 +48,10 @@ function queryParameters({ query }: Route): Json[] {
 
 /** The same schema with references that OpenAPI resolves within the document. */
 function withoutIds(schema: unknown): unknown {
-  return JSON.parse(
-    JSON.stringify(schema, (key, value: unknown) =>
-      key === '$id' ? undefined : key === '$ref' && value === 'ResolvedItem' ? '#/components/schemas/ResolvedItem' : value,
-    ),
-  );
+  if (schema === undefined) return undefined;
+  const led = (key: string, value: unknown): unknown => {
+    if (key === '$id') return undefined;
+    return key === '$ref' ? `#/components/schemas/${String(value)}` : value;
+  };
+  return JSON.parse(JSON.stringify(schema, led));
 }

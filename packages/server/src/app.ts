@@ -21,7 +21,9 @@ export function createApp(deps: Deps): Express {
     deps.delivery.answer(request, response).catch(next);
   });
   app.get('/healthz', (_, response) => void response.json({ status: 'ok', version: 1 }));
-  app.use(compression());
+  // What answers a POST is small, or a stream that must not be held back.
+  const packed = compression();
+  app.use((request, response, next) => (request.method === 'GET' ? packed(request, response, next) : next()));
   app.use(API, guard, helmet());
   app.use(api(deps));
   app.use(API, unknownPath);

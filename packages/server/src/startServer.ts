@@ -13,6 +13,7 @@ import type { Deps } from './deps.ts';
 import { siteCache } from './editing/siteCache.ts';
 import { storeDocument } from './editing/storeDocument.ts';
 import { listSites } from './repositories/sites.ts';
+import { compileChecks } from './routes/serve.ts';
 
 /** Where the parts are that a server is delivered with. */
 export interface Parts {
@@ -69,6 +70,7 @@ export async function startServer(config: Config, parts: Parts): Promise<Running
     }
     const server = createServer(createApp(deps));
     await listen(server, config);
+    void compileChecks();
     const { port } = server.address() as AddressInfo;
     const host = config.host.includes(':') ? `[${config.host}]` : config.host;
     return {

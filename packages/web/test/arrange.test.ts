@@ -10,7 +10,10 @@ import { markPairs, textPairs } from '../src/theme/pairs.ts';
 import css from '../src/theme/tokens.css?raw';
 import { themeColors } from '../src/theme/themeColors.ts';
 
-const { document, ids, menu } = outlined('A\n  A1\n    A11\n  A2\nB\nC', '/cafe Café\n/cafe/old Old café\n/shop Shop\n/shop/decaf Decaf coffee\n/about About the house');
+const { document, ids, menu } = outlined(
+  'A\n  A1\n    A11\n  A2\nB\nC',
+  '/cafe Café\n/cafe/old Old café\n/shop Shop\n/shop/decaf Decaf coffee\n/about About the house',
+);
 const id = (label: string): string => ids.get(label) ?? '';
 const rows = outlineRows(document, menu, new Set());
 const at = (label: string): number => rows.findIndex((row) => row.id === id(label));
@@ -71,10 +74,18 @@ describe('finding pages', () => {
 });
 
 describe('what the live header says', () => {
-  it.each([null, 'ready', {}, { kind: 'select', id: '<script>' }, { kind: 'select' }, { kind: 'size', height: -1 }, { kind: 'size', height: 1e9 }, { kind: 'size', height: '9' }, { kind: 'active', isActive: 'yes' }, { kind: 'other' }])(
-    'is not believed when it is %j',
-    (message) => expect(fromFrame(message)).toBeNull(),
-  );
+  it.each([
+    null,
+    'ready',
+    {},
+    { kind: 'select', id: '<script>' },
+    { kind: 'select' },
+    { kind: 'size', height: -1 },
+    { kind: 'size', height: 1e9 },
+    { kind: 'size', height: '9' },
+    { kind: 'active', isActive: 'yes' },
+    { kind: 'other' },
+  ])('is not believed when it is %j', (message) => expect(fromFrame(message)).toBeNull());
 
   it('is believed in its own form, and nothing more of it is taken', () => {
     expect(fromFrame({ kind: 'select', id: 'i0000000000000ab', extra: 1 })).toEqual({ kind: 'select', id: 'i0000000000000ab' });
@@ -82,7 +93,8 @@ describe('what the live header says', () => {
 });
 
 describe('the shortcuts', () => {
-  const press = (key: string, held: Partial<KeyboardEvent> = {}) => ({ key, ctrlKey: false, metaKey: false, shiftKey: false, altKey: false, ...held }) as KeyboardEvent;
+  const press = (key: string, held: Partial<KeyboardEvent> = {}) =>
+    ({ key, ctrlKey: false, metaKey: false, shiftKey: false, altKey: false, ...held }) as KeyboardEvent;
 
   it('mean one thing each in their place', () => {
     for (const where of ['anywhere', 'outline'] as const) {

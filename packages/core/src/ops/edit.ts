@@ -35,8 +35,12 @@ export interface LoggedEdit extends Edit {
 
 const kindShapes: readonly TSchema[] = Object.values(operationKinds).map((kind) => kind.shape);
 
-/** `discriminator` lets the validator name what is wrong with the one kind that was meant, not with all seventeen. */
+/**
+ * `discriminator` lets the validator name what is wrong with the one kind that was meant, not with all seventeen. Edits refer to it by
+ * its id, so that it is compiled once.
+ */
 export const OperationShape = Type.Unsafe<Operation>({
+  $id: 'Operation',
   type: 'object',
   required: ['kind'],
   discriminator: { propertyName: 'kind' },
@@ -57,7 +61,7 @@ const editFields = {
     },
     closed,
   ),
-  operations: Type.Array(OperationShape, { maxItems: 20_000 }),
+  operations: Type.Array(Type.Unsafe<Operation>({ $ref: 'Operation' }), { maxItems: 20_000 }),
 };
 
 export const EditShape = Type.Unsafe<Edit>(Type.Object(editFields, closed));

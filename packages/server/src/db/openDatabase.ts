@@ -20,8 +20,8 @@ export interface OpenChoices {
 
 /** Opens PGlite in a folder of this machine, upgraded to the present schema. Throws a sentence when it cannot be. */
 export async function openPglite({ folder, template, migrations }: OpenChoices): Promise<OpenDatabase> {
-  const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([
-    import('@electric-sql/pglite'),
+  const [{ quickPglite }, { drizzle }, { migrate }] = await Promise.all([
+    import('./quickPglite.ts'),
     import('drizzle-orm/pglite'),
     import('drizzle-orm/pglite/migrator'),
   ]);
@@ -30,7 +30,7 @@ export async function openPglite({ folder, template, migrations }: OpenChoices):
   try {
     const files = join(folder, 'pglite');
     if (template !== null && !(await exists(files))) await copyWhole(template, files);
-    const client = await PGlite.create(files);
+    const client = await quickPglite(files);
     const database = drizzle(client) as unknown as Database;
     await refuseNewer(database, migrations);
     await migrate(drizzle(client), { migrationsFolder: migrations });

@@ -45,7 +45,7 @@ export async function insertSite(tx: Database, { id, key, ...facts }: Site): Pro
 }
 
 export async function setRevision(tx: Database, id: string, revision: number): Promise<void> {
-  await tx.update(sites).set({ revision }).where(eq(sites.id, id));
+  await rowsOf(tx, sql`update sites set revision = ${revision} where id = ${id}`);
 }
 
 export async function setEdition(tx: Database, id: string, edition: number): Promise<void> {

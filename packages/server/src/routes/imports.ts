@@ -4,10 +4,10 @@ import { ImportLineShape, routes, type ImportLine, type NewSite } from '@zorvik/
 import type { Deps } from '../deps.ts';
 import { importPageList, makeSiteOfPages, readPageList, type Imported } from '../editing/importSitemap.ts';
 import { newSiteFacts } from '../editing/makeSite.ts';
-import { compile, problemIn } from './serve.ts';
+import { checkOf, problemIn } from './serve.ts';
 import { envelope, sendRefusal } from './sendRefusal.ts';
 
-const checkLine = compile(ImportLineShape);
+const checkLine = checkOf(ImportLineShape);
 
 /**
  * Sitemaps come as bytes. A file that cannot be read is refused before anything is stored; from then on the reply is a stream of
@@ -16,8 +16,8 @@ const checkLine = compile(ImportLineShape);
 export function importRoutes(router: IRouter, deps: Deps): void {
   const readBytes = express.raw({ type: () => true, limit: deps.importLimit });
   const common = { actor: deps.actor.name, random: deps.random };
-  const checkNew = compile(routes.makeSiteFromSitemap.query);
-  const checkImport = compile(routes.importPages.query);
+  const checkNew = checkOf(routes.makeSiteFromSitemap.query);
+  const checkImport = checkOf(routes.importPages.query);
 
   router.post(routes.makeSiteFromSitemap.path, readBytes, async (request: Request, response: Response) => {
     const list = await pageListOf(request, response, deps, 'makeSite', checkNew);
@@ -40,7 +40,7 @@ export function importRoutes(router: IRouter, deps: Deps): void {
 }
 
 /** The pages that a request brings; null when the request has been refused already. */
-async function pageListOf(request: Request, response: Response, { actor }: Deps, intent: Intent, checkQuery: ReturnType<typeof compile>) {
+async function pageListOf(request: Request, response: Response, { actor }: Deps, intent: Intent, checkQuery: ReturnType<typeof checkOf>) {
   const leave = can(actor, intent);
   const wrong = leave.ok ? problemIn(checkQuery, request.query, 'the query') : leave.refusal;
   if (wrong !== null) {

@@ -1,12 +1,31 @@
 import type { IRouter, Request, Response } from 'express';
 import { Ajv, type ValidateFunction } from 'ajv';
-import { refusal, type Refusal, type Result } from '@zorvik/core';
+import { OperationShape, refusal, type Refusal, type Result } from '@zorvik/core';
 import { ResolvedItemShape, type BodyOf, type QueryOf, type ReplyOf, type Route } from '@zorvik/contract';
 import { sendRefusal } from './sendRefusal.ts';
 import { findBadText } from './findBadText.ts';
 
-const ajv = new Ajv({ discriminator: true, strict: false, allErrors: false });
-ajv.addSchema(ResolvedItemShape);
+const ajv = new Ajv({ discriminator: true, strict: false, allErrors: false, code: { optimize: false } });
+ajv.addSchema([ResolvedItemShape, OperationShape]);
+
+/** A check that is compiled when it is first asked for: compiling all at once would hold up the start. */
+type Check = () => ValidateFunction;
+const waiting: Check[] = [];
+
+export function checkOf(schema: object): Check {
+  let compiled: ValidateFunction | null = null;
+  const check = (): ValidateFunction => (compiled ??= ajv.compile(schema));
+  waiting.push(check);
+  return check;
+}
+
+/** Compiles what nobody has asked for yet, one at a time between other work, so that no request has to wait for it. */
+export async function compileChecks(): Promise<void> {
+  for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
+    await new Promise(setImmediate);
+    next();
+  }
+}
 
 export interface Asked<R extends Route> {
   readonly params: Readonly<Record<string, string>>;
@@ -19,9 +38,9 @@ export interface Asked<R extends Route> {
  * not fit is our own bug and becomes a 500 that names the place in the log.
  */
 export function serve<R extends Route>(router: IRouter, route: R, answer: (asked: Asked<R>) => Promise<Result<ReplyOf<R>>>): void {
-  const checkQuery = route.query === undefined ? null : ajv.compile(route.query);
-  const checkBody = typeof route.body === 'object' ? ajv.compile(route.body) : null;
-  const checkReply = ajv.compile(route.reply);
+  const checkQuery = route.query === undefined ? null : checkOf(route.query);
+  const checkBody = typeof route.body === 'object' ? checkOf(route.body) : null;
+  const checkReply = checkOf(route.reply);
   const listen = async (request: Request, response: Response): Promise<void> => {
     const query = numbered(request.query as Record<string, unknown>, route.query);
     const wrong = problemIn(checkQuery, query, 'the query') ?? problemIn(checkBody, request.body, 'the body') ?? findBadText(request.body);
@@ -37,16 +56,14 @@ export function serve<R extends Route>(router: IRouter, route: R, answer: (asked
 }
 
 /** What a value has against its schema, as a refusal that names the place. */
-export function problemIn(check: ValidateFunction | null, value: unknown, what: string): Refusal | null {
-  if (check === null || check(value)) return null;
-  const [first] = check.errors ?? [];
+export function problemIn(check: Check | null, value: unknown, what: string): Refusal | null {
+  if (check === null) return null;
+  const fits = check();
+  if (fits(value)) return null;
+  const [first] = fits.errors ?? [];
   const place = first === undefined || first.instancePath === '' ? what : `${what} at ${first.instancePath}`;
   const extra = (first?.params as { additionalProperty?: string } | undefined)?.additionalProperty;
   return refusal('badShape', { place, problem: `${first?.message ?? 'does not fit'}${extra === undefined ? '' : ` (${extra})`}` });
-}
-
-export function compile(schema: object): ValidateFunction {
-  return ajv.compile(schema);
 }
 
 /** Queries arrive as text; what the schema calls a whole number becomes one. */

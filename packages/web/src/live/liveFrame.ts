@@ -103,6 +103,7 @@ function leave(): void {
   setActive(false);
 }
 document.documentElement.addEventListener('pointerenter', () => setActive(true));
+document.documentElement.addEventListener('pointermove', () => isPointed || setActive(true));
 document.documentElement.addEventListener('pointerleave', () => setActive(false));
 document.addEventListener('pointerdown', () => (isByKey = false), true);
 document.addEventListener('keydown', () => (isByKey = true), true);

@@ -28,24 +28,25 @@ function patchChildren(old: Element, next: Element): (readonly [Element, Element
     return [];
   }
   const stays: (readonly [Element, Element])[] = [];
-  const left = new Set([...old.children]);
+  const left = new Map([...old.children].map((child) => [nameOf(child), child]));
   let before: ChildNode | null = old.firstChild;
   for (const wanted of [...next.children]) {
-    const match = [...left].find((one) => isSame(one, wanted));
+    const match = left.get(nameOf(wanted));
     if (match === undefined) {
       old.insertBefore(wanted, before);
       continue;
     }
-    left.delete(match);
+    left.delete(nameOf(wanted));
     stays.push([match, wanted]);
     if (match === before) before = match.nextSibling;
     else old.insertBefore(match, before);
   }
-  for (const one of left) one.remove();
+  for (const one of left.values()) one.remove();
   for (const node of [...old.childNodes]) if (node.nodeType === Node.TEXT_NODE) node.remove();
   return stays;
 }
 
-function isSame(one: Element, other: Element): boolean {
-  return one.tagName === other.tagName && one.getAttribute(KEY) === other.getAttribute(KEY);
+/** What an element is among its siblings: the entry of an item, or the only one of its kind. */
+function nameOf(element: Element): string {
+  return `${element.tagName} ${element.getAttribute(KEY) ?? ''}`;
 }

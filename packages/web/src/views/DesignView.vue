@@ -102,16 +102,17 @@ function ratio(text: string, ground: string): string {
 .design {
   height: 100%;
   overflow: auto;
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(460px, 1fr));
-  align-content: start;
-  gap: 20px 32px;
+  columns: 2 380px;
+  column-gap: 32px;
   padding: 20px 24px;
 }
 .design h1 {
-  grid-column: 1 / -1;
+  column-span: all;
+  margin-bottom: 12px;
 }
 section {
+  break-inside: avoid;
+  margin-bottom: 20px;
   display: grid;
   gap: 6px;
   align-content: start;

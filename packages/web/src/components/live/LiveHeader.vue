@@ -73,7 +73,12 @@ function hear({ source, data }: MessageEvent): void {
 /** The pointer over anything but the frame means that it has left it; the way back has the grace that it has on the site. */
 const GRACE = 320;
 let leaving: ReturnType<typeof setTimeout> | undefined;
-function pointerOver({ target }: PointerEvent): void {
+let lastPlace = '';
+function pointerOver({ target, screenX, screenY }: PointerEvent): void {
+  // When something changes under where the pointer was, the browser says so again; only a pointer that moved has gone anywhere.
+  const place = `${screenX} ${screenY}`;
+  if (place === lastPlace) return;
+  lastPlace = place;
   clearTimeout(leaving);
   if (isActive.value && target !== frame.value) leaving = setTimeout(() => tell({ kind: 'leave' }), GRACE);
 }

@@ -1,0 +1,94 @@
+import { produce, setAutoFreeze } from 'immer';
+import { applyEdit, childrenOf, invertEdit, moveItems, renderMenu, resolveMenu, seededRandom, type Edit, type Id, type SiteDocument } from '@zorvik/core';
+import { contextOf, randomDocument } from '@zorvik/core/testing';
+import { byTurns, type Figure } from './figure.ts';
+
+interface PlainItem {
+  readonly id: string;
+  label: string | null;
+  children: PlainItem[];
+}
+
+const TURNS = 200;
+const BATCH = 20;
+
+/** A menu of `count` items, ten children each, and a move from one deep parent to another. */
+function menuOf(count: number): { document: SiteDocument; edit: Edit; menu: Id; from: Id[]; to: Id[] } {
+  const document = randomDocument(seededRandom(1), { pages: 10, menus: 1, items: count, branching: 10 });
+  const [menu = ''] = document.menus.nodes.keys();
+  const leaf = deepest(document, menu, 'last');
+  const target = deepest(document, menu, 'first');
+  const made = moveItems(contextOf(document), [leaf.at(-1) ?? ''], { parent: target.at(-2) ?? '', after: null });
+  if (!made.ok) throw new Error(made.refusal.message);
+  return { document, edit: made.value, menu, from: leaf, to: target };
+}
+
+/** The path from a menu down to a leaf, by first or last children. */
+function deepest(document: SiteDocument, menu: Id, way: 'first' | 'last'): Id[] {
+  const path: Id[] = [];
+  for (let at = childrenOf(document.items, menu)[way](); at !== null; at = childrenOf(document.items, at)[way]()) path.push(at);
+  return path;
+}
+
+function moveAndUndo({ document, edit }: { document: SiteDocument; edit: Edit }): SiteDocument {
+  const moved = applyEdit(document, edit);
+  if (!moved.ok) throw new Error(moved.refusal.message);
+  const back = applyEdit(moved.value.document, { ...edit, operations: invertEdit(moved.value.edit) });
+  if (!back.ok) throw new Error(back.refusal.message);
+  return back.value.document;
+}
+
+/** The same tree as plain nested objects, for Immer. */
+function plainTree(document: SiteDocument, parent: Id): PlainItem[] {
+  return [...childrenOf(document.items, parent)].map((id) => ({ id, label: document.items.nodes.get(id)?.label ?? null, children: plainTree(document, id) }));
+}
+
+function immerMoveAndUndo(root: PlainItem, from: readonly Id[], to: readonly Id[]): PlainItem {
+  const walk = (draft: PlainItem, path: readonly Id[]): PlainItem => path.reduce((at, id) => at.children.find((one) => one.id === id) ?? at, draft);
+  const id = from.at(-1);
+  const move = (tree: PlainItem, source: readonly Id[], target: readonly Id[], isBack: boolean): PlainItem =>
+    produce(tree, (draft) => {
+      const old = walk(draft, source);
+      const at = old.children.findIndex((one) => one.id === id);
+      const [item] = old.children.splice(at, 1);
+      const place = walk(draft, target);
+      if (item !== undefined) place.children.splice(isBack ? place.children.length : 0, 0, item);
+    });
+  const moved = move(root, from.slice(0, -1), to.slice(0, -1), false);
+  return move(moved, to.slice(0, -1), from.slice(0, -1), true);
+}
+
+const times = (count: number, act: () => unknown) => (): void => {
+  for (let turn = 0; turn < count; turn += 1) act();
+};
+
+export async function coreFigures(): Promise<Figure[]> {
+  setAutoFreeze(false);
+  const small = menuOf(10_000);
+  const large = menuOf(100_000);
+  const plain: PlainItem = { id: small.menu, label: null, children: plainTree(small.document, small.menu) };
+  const [ours, immer] = await byTurns(
+    TURNS,
+    times(BATCH, () => moveAndUndo(small)),
+    times(BATCH, () => immerMoveAndUndo(plain, small.from, small.to)),
+  );
+  const [hundred, ten] = await byTurns(
+    TURNS,
+    times(BATCH, () => moveAndUndo(large)),
+    times(BATCH, () => moveAndUndo(small)),
+  );
+  const document = randomDocument(seededRandom(2), { pages: 400, menus: 1, items: 1000 });
+  const [menu = ''] = document.menus.nodes.keys();
+  const resolved = resolveMenu(document, menu);
+  const [html, json] = await byTurns(
+    TURNS,
+    times(BATCH, () => renderMenu(resolved, { place: 'bar' })),
+    times(BATCH, () => JSON.stringify(resolved)),
+  );
+  const each = (ms: number): number => (ms / BATCH) * 1000;
+  return [
+    { name: 'op-move', ours: each(ours), reference: each(immer), unit: 'µs', target: 1 },
+    { name: 'op-growth', ours: each(hundred), reference: each(ten), unit: 'µs', target: 2 },
+    { name: 'render', ours: each(html), reference: each(json), unit: 'µs', target: 3 },
+  ];
+}

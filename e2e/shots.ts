@@ -1,0 +1,88 @@
+import { writeFile } from 'node:fs/promises';
+import { fileURLToPath } from 'node:url';
+import { By, Key } from 'selenium-webdriver';
+import { openBrowser } from './browser.ts';
+import { personAt } from './person.ts';
+import { openStack } from './stack.ts';
+
+/** `npm run shots`: one current picture of each main view, of the demo data, into docs/screenshots/ (or the folder named). */
+const folder = process.argv[2] ?? fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+const [stack, browser] = [await openStack(), await openBrowser()];
+const { driver } = browser;
+const person = personAt(driver);
+const SETTLED = 900;
+
+async function shot(name: string): Promise<void> {
+  await driver.sleep(SETTLED);
+  await writeFile(`${folder}/${name}.png`, await driver.takeScreenshot(), 'base64');
+  console.log(`${name}.png`);
+}
+
+try {
+  await driver.get(`${stack.editor}/quillmere/arrange/main`);
+  await person.select('Glasshouses');
+  await (await person.find('[role=tree]')).sendKeys(Key.ARROW_RIGHT);
+  await shot('arrange');
+
+  const from = await person.row('Orchard of old sorts');
+  const to = await person.row('Alpine house');
+  await driver.actions().move({ origin: from, x: -300 }).press().move({ origin: to, x: -480, y: 12 }).perform();
+  await driver.actions().move({ origin: to, x: -531, y: 13 }).perform();
+  await shot('arrange-drag');
+  await driver.actions().release().perform();
+
+  await (await person.find('[role=tree]')).sendKeys('/');
+  await person.find('.finder .search');
+  await driver.sleep(SETTLED);
+  await person.type('autumn', Key.chord(Key.SHIFT, Key.ENTER), Key.chord(Key.SHIFT, Key.ENTER));
+  await shot('page-finder');
+  await person.type(Key.ENTER, Key.ESCAPE);
+
+  await driver
+    .actions()
+    .move({ origin: await person.find('iframe'), x: -165, y: -36 })
+    .perform();
+  await shot('live-header');
+  await driver.actions().move({ x: 1200, y: 780 }).perform();
+
+  await driver.get(`${stack.editor}/quillmere/editions`);
+  await person.find('.list li');
+  await shot('editions');
+
+  await driver.get(`${stack.editor}/quillmere/pages`);
+  const pages = await person.find('[role=treegrid]');
+  await pages.sendKeys(Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_RIGHT, Key.ARROW_DOWN, Key.ARROW_DOWN);
+  await shot('pages');
+
+  await driver.get(`${stack.editor}/quillmere/arrange/footer`);
+  await person.select('Seed house');
+  await shot('arrange-footer');
+
+  await driver.get(`${stack.editor}/sites`);
+  await person.click('New site …');
+  await person.byText('h1', 'A new site');
+  await (await person.find('input[maxlength="120"]')).sendKeys('Larch and Lime');
+  await (await person.find('textarea:not([aria-hidden])')).sendKeys('<urlset>\n<url><loc>https://larch.example/</loc>\n</urlset>');
+  await person.click('Make the site');
+  await person.find('.problem');
+  await shot('new-site-refused');
+
+  await driver.get(`${stack.editor}/quillmere/arrange`);
+  await person.click('Choose a menu');
+  await person.click('New menu …');
+  await person.byText('h1', 'A new menu');
+  await shot('new-menu');
+
+  await driver.get(`${stack.editor}/design`);
+  await shot('design-sheet');
+
+  await driver.get(`${stack.site}/garden/glasshouses`);
+  await driver
+    .actions()
+    .move({ origin: await driver.findElement(By.css('#zv-main > ul > li:nth-child(2) > a')) })
+    .perform();
+  await shot('stand-in-site');
+} finally {
+  await browser.close();
+  await stack.remove();
+}
