@@ -17,7 +17,7 @@ export default defineConfig({
           hookTimeout: 60_000,
         },
       },
-      { test: { name: 'web', include: ['packages/web/test/**/*.test.ts'], environment: 'node', server: { deps: { inline: ['vuetify'] } } } },
+      { test: { name: 'web', include: ['packages/web/test/**/*.test.ts'], environment: 'jsdom', css: true, server: { deps: { inline: ['vuetify'] } } } },
       { test: { name: 'journeys', include: ['e2e/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 180_000, fileParallelism: false } },
     ],
   },

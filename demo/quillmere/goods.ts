@@ -104,7 +104,7 @@ pots | Pots and frames | Clay from the brick works next door, wood from our copp
     - Long tom, 15 cm | 9.50
     - Pan for alpines, 25 cm | 18.00
     - Rhubarb forcer | 95.00
-  cold-frames | Cold frames | Larch and glass.
+  cold-frames | Cold frames | Larch and glass, made in our own workshop, for seedlings that wait for May.
     - Cold frame, one light | 140.00
     - Cold frame, two lights | 230.00
     - Cloche, glass | 38.00

@@ -35,6 +35,7 @@ export function sitemapReader({ most }: SitemapLimits): SitemapReader {
   let hasLocation = false;
   let urlLine = 0;
   let length = 0;
+  let firstLine = 1;
   const refuse = (one: Refusal): void => {
     refused ??= one;
   };
@@ -76,9 +77,10 @@ export function sitemapReader({ most }: SitemapLimits): SitemapReader {
   return {
     write(text) {
       const start = text.replace(/^\ufeff/, '').trimStart();
-      if (length === 0 && start !== '' && !start.startsWith('<')) {
-        const line = text.slice(0, text.length - start.length).split('\n').length;
-        refuse(refusal('notXml', { line, column: 1, problem: `“${start.slice(0, 1)}” stands where “<” was expected` }));
+      if (length === 0) {
+        firstLine += text.slice(0, text.length - start.length).split('\n').length - 1;
+        const problem = `“${start.slice(0, 1)}” stands where “<” was expected`;
+        if (start !== '' && !start.startsWith('<')) refuse(refusal('notXml', { line: firstLine, column: 1, problem }));
       }
       length += start.length;
       ampersand.look(text);

@@ -71,8 +71,8 @@ function press(event: KeyboardEvent): void {
         autocomplete="off"
         spellcheck="false"
       />
-      <button type="button" class="plain" @click="unfoldAll">{{ unfolded.size > 0 ? 'Fold all' : 'Unfold all' }}</button>
-      <button type="button" class="plain strong" @click="isReading = true">Read a sitemap …</button>
+      <button type="button" class="plain-button" @click="unfoldAll">{{ unfolded.size > 0 ? 'Fold all' : 'Unfold all' }}</button>
+      <button type="button" class="plain-button strong" @click="isReading = true">Read a sitemap …</button>
     </div>
     <div class="columns" aria-hidden="true">
       <span>Title</span>
@@ -176,18 +176,6 @@ input {
 input::placeholder {
   color: var(--mute);
   opacity: 1;
-}
-.plain {
-  min-height: 32px;
-  padding: 0 12px;
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  background: var(--sheet);
-  font-weight: 500;
-  cursor: pointer;
-}
-.plain:hover {
-  border-color: var(--line-strong);
 }
 .strong {
   margin-inline-start: auto;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
-import NewSiteForm from '../components/pages/NewSiteForm.vue';
+import NewSiteDialog from '../components/pages/NewSiteDialog.vue';
 import { useSites } from '../stores/sites.ts';
 
 const sites = useSites();
@@ -29,7 +29,7 @@ onMounted(() => void sites.load());
       </ul>
       <p v-else-if="sites.isLoaded" class="mute">There is no site yet. Make one of its sitemap, and its pages are here.</p>
     </div>
-    <v-dialog v-model="isNewOpen" aria-labelledby="new-site"><NewSiteForm @cancel="isNewOpen = false" /></v-dialog>
+    <NewSiteDialog v-model="isNewOpen" />
   </div>
 </template>
 

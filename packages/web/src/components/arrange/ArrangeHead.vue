@@ -57,12 +57,12 @@ const nothing = computed(() => (selection.item === null ? 'select an item first'
     </div>
     <p v-if="notices.refused !== null" class="refused">{{ notices.refused }}</p>
     <div class="add">
-      <button type="button" class="plain" @click="finder.open()">
+      <button type="button" class="plain-button" @click="finder.open()">
         <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiTextBoxSearchOutline" fill="currentColor" /></svg>
         Pages
         <kbd>/</kbd>
       </button>
-      <button type="button" class="plain" @click="emit('add')">
+      <button type="button" class="plain-button" @click="emit('add')">
         <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiPlus" fill="currentColor" /></svg>
         Item
         <kbd>Enter</kbd>
@@ -107,22 +107,6 @@ const nothing = computed(() => (selection.item === null ? 'select an item first'
   display: flex;
   gap: 8px;
   margin-inline-start: auto;
-}
-.plain {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 30px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  background: var(--sheet);
-  font-weight: 500;
-  white-space: nowrap;
-  cursor: pointer;
-}
-.plain:hover {
-  border-color: var(--line-strong);
 }
 @media (max-width: 760px) {
   .head {

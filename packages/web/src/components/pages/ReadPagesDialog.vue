@@ -3,6 +3,7 @@ import { ref, watch } from 'vue';
 import { useNotices } from '../../stores/notices.ts';
 import { useSites, type MissingPages } from '../../stores/sites.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import DialogSheet from '../common/DialogSheet.vue';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import ReadingProgress from './ReadingProgress.vue';
 import SitemapForm from './SitemapForm.vue';
@@ -45,46 +46,21 @@ async function read(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog v-model="isOpen" aria-labelledby="read-pages" :persistent="progress !== null">
-    <form class="sheet" aria-labelledby="read-pages" @submit.prevent="read">
-      <h1 id="read-pages">Read the site’s pages</h1>
-      <p class="mute">New addresses become pages where their path puts them. Titles and places that you gave stay. It is one step to undo.</p>
-      <SitemapForm v-model="bytes" />
-      <ChoiceRow
-        v-model="missing"
-        label="Pages that the sitemap does not name"
-        :choices="[
-          { value: 'keep', label: 'stay as they are' },
-          { value: 'retire', label: 'are gone' },
-        ]"
-      />
-      <ReadingProgress v-if="progress !== null" v-bind="progress" />
-      <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-      <div class="end">
-        <v-btn variant="text" :disabled="progress !== null" @click="isOpen = false">Cancel</v-btn>
-        <v-btn color="primary" type="submit" :disabled="progress !== null">Read</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <DialogSheet v-model="isOpen" title="Read the site’s pages" :problem="problem" :is-busy="progress !== null" @submit="read">
+    <p class="mute">New addresses become pages where their path puts them. Titles and places that you gave stay. It is one step to undo.</p>
+    <SitemapForm v-model="bytes" />
+    <ChoiceRow
+      v-model="missing"
+      label="Pages that the sitemap does not name"
+      :choices="[
+        { value: 'keep', label: 'stay as they are' },
+        { value: 'retire', label: 'are gone' },
+      ]"
+    />
+    <ReadingProgress v-if="progress !== null" v-bind="progress" />
+    <template #actions>
+      <v-btn variant="text" :disabled="progress !== null" @click="isOpen = false">Cancel</v-btn>
+      <v-btn color="primary" type="submit" :disabled="progress !== null">Read</v-btn>
+    </template>
+  </DialogSheet>
 </template>
-
-<style scoped>
-.sheet {
-  display: grid;
-  gap: 14px;
-  padding: 20px;
-  border-radius: 12px;
-  background: var(--sheet);
-}
-.problem {
-  padding: 8px 10px;
-  border-radius: var(--radius);
-  background: var(--brick-tint);
-  color: var(--brick);
-}
-.end {
-  display: flex;
-  justify-content: end;
-  gap: 8px;
-}
-</style>

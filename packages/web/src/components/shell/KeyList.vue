@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import DialogSheet from '../common/DialogSheet.vue';
 import { keyNames, shortcuts } from '../../shortcuts/shortcuts.ts';
 
 const isOpen = defineModel<boolean>({ required: true });
@@ -10,39 +11,28 @@ const groups = computed(() => [
 </script>
 
 <template>
-  <v-dialog v-model="isOpen" max-width="720" aria-labelledby="all-keys">
-    <section class="sheet" aria-labelledby="all-keys">
-      <h1 id="all-keys">All keys</h1>
-      <div class="groups">
-        <div v-for="group in groups" :key="group.title">
-          <h2>{{ group.title }}</h2>
-          <dl>
-            <div v-for="one in group.keys" :key="one.name">
-              <dt>
-                <template v-for="(keys, at) in one.keys" :key="keys">
-                  <span v-if="at > 0" class="mute">or</span>
-                  <kbd v-for="key in keyNames(keys)" :key="key">{{ key }}</kbd>
-                </template>
-              </dt>
-              <dd>{{ one.does }}</dd>
-            </div>
-          </dl>
-        </div>
+  <DialogSheet v-model="isOpen" title="All keys" :width="720" @submit="isOpen = false">
+    <div class="groups">
+      <div v-for="group in groups" :key="group.title">
+        <h2>{{ group.title }}</h2>
+        <dl>
+          <div v-for="one in group.keys" :key="one.name">
+            <dt>
+              <template v-for="(keys, at) in one.keys" :key="keys">
+                <span v-if="at > 0" class="mute">or</span>
+                <kbd v-for="key in keyNames(keys)" :key="key">{{ key }}</kbd>
+              </template>
+            </dt>
+            <dd>{{ one.does }}</dd>
+          </div>
+        </dl>
       </div>
-      <div class="end"><v-btn color="secondary" autofocus @click="isOpen = false">Close</v-btn></div>
-    </section>
-  </v-dialog>
+    </div>
+    <template #actions><v-btn color="secondary" type="submit" autofocus>Close</v-btn></template>
+  </DialogSheet>
 </template>
 
 <style scoped>
-.sheet {
-  display: grid;
-  gap: 16px;
-  padding: 20px;
-  border-radius: 12px;
-  background: var(--sheet);
-  overflow: auto;
-}
 .groups {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(290px, 1fr));
@@ -64,9 +54,5 @@ dd {
 }
 kbd + kbd {
   margin-inline-start: 3px;
-}
-.end {
-  display: flex;
-  justify-content: end;
 }
 </style>

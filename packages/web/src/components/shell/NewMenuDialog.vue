@@ -2,6 +2,7 @@
 import { ref, watch } from 'vue';
 import { createMenu, placeNames, places, type Place } from '@zorvik/core';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import DialogSheet from '../common/DialogSheet.vue';
 import PlaceSketch from './PlaceSketch.vue';
 
 const emit = defineEmits<{ made: [key: string] }>();
@@ -28,36 +29,26 @@ function make(): void {
 </script>
 
 <template>
-  <v-dialog v-model="isOpen" max-width="560" aria-labelledby="new-menu">
-    <form class="sheet" aria-labelledby="new-menu" @submit.prevent="make">
-      <h1 id="new-menu">A new menu</h1>
-      <v-text-field v-model="name" label="Its name" placeholder="Main menu" autofocus :error-messages="problem ?? []" @update:model-value="problem = null" />
-      <fieldset>
-        <legend>Where is it meant to stand?</legend>
-        <div class="places">
-          <label v-for="one in places" :key="one" class="place" :class="{ on: one === place }">
-            <input v-model="place" type="radio" name="place" :value="one" />
-            <PlaceSketch :place="one" />
-            <span>{{ placeNames[one] }}</span>
-          </label>
-        </div>
-      </fieldset>
-      <div class="end">
-        <v-btn variant="text" @click="isOpen = false">Cancel</v-btn>
-        <v-btn color="primary" type="submit">Make the menu</v-btn>
+  <DialogSheet v-model="isOpen" title="A new menu" @submit="make">
+    <v-text-field v-model="name" label="Its name" placeholder="Main menu" autofocus :error-messages="problem ?? []" @update:model-value="problem = null" />
+    <fieldset>
+      <legend>Where is it meant to stand?</legend>
+      <div class="places">
+        <label v-for="one in places" :key="one" class="place" :class="{ on: one === place }">
+          <input v-model="place" type="radio" name="place" :value="one" />
+          <PlaceSketch :place="one" />
+          <span>{{ placeNames[one] }}</span>
+        </label>
       </div>
-    </form>
-  </v-dialog>
+    </fieldset>
+    <template #actions>
+      <v-btn variant="text" @click="isOpen = false">Cancel</v-btn>
+      <v-btn color="primary" type="submit">Make the menu</v-btn>
+    </template>
+  </DialogSheet>
 </template>
 
 <style scoped>
-.sheet {
-  display: grid;
-  gap: 16px;
-  padding: 20px;
-  border-radius: 12px;
-  background: var(--sheet);
-}
 fieldset {
   border: 0;
   padding: 0;
@@ -97,10 +88,5 @@ legend {
   opacity: 0;
   margin: 0;
   cursor: pointer;
-}
-.end {
-  display: flex;
-  justify-content: end;
-  gap: 8px;
 }
 </style>

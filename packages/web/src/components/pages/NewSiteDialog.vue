@@ -2,11 +2,12 @@
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useSites } from '../../stores/sites.ts';
+import DialogSheet from '../common/DialogSheet.vue';
 import ReadingProgress from './ReadingProgress.vue';
 import SitemapForm from './SitemapForm.vue';
 
 /** Makes a site: of a sitemap, or empty. */
-const emit = defineEmits<{ cancel: [] }>();
+const isOpen = defineModel<boolean>({ required: true });
 const sites = useSites();
 const router = useRouter();
 const name = ref('');
@@ -38,8 +39,7 @@ async function makeEmpty(): Promise<void> {
 </script>
 
 <template>
-  <form class="sheet" aria-labelledby="new-site" @submit.prevent="make">
-    <h1 id="new-site">A new site</h1>
+  <DialogSheet v-model="isOpen" title="A new site" :problem="problem" :is-busy="progress !== null" @submit="make">
     <div class="names">
       <v-text-field v-model="name" label="Its name" autofocus maxlength="120" @update:model-value="problem = null" />
       <v-text-field v-model="language" label="Language" maxlength="35" spellcheck="false" />
@@ -47,37 +47,17 @@ async function makeEmpty(): Promise<void> {
     <p class="mute">Its sitemap makes the page tree, each address where its path puts it. You can also begin without pages.</p>
     <SitemapForm v-model="bytes" />
     <ReadingProgress v-if="progress !== null" v-bind="progress" />
-    <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-    <div class="end">
-      <v-btn variant="text" :disabled="progress !== null" @click="emit('cancel')">Cancel</v-btn>
+    <template #actions>
+      <v-btn variant="text" :disabled="progress !== null" @click="isOpen = false">Cancel</v-btn>
       <v-btn color="primary" type="submit" :disabled="progress !== null">{{ bytes === null ? 'Make it without pages' : 'Make the site' }}</v-btn>
-    </div>
-  </form>
+    </template>
+  </DialogSheet>
 </template>
 
 <style scoped>
-.sheet {
-  display: grid;
-  gap: 14px;
-  padding: 20px;
-  border-radius: 12px;
-  background: var(--sheet);
-}
 .names {
   display: grid;
   grid-template-columns: 1fr 120px;
   gap: 12px;
-}
-.problem {
-  padding: 8px 10px;
-  border-radius: var(--radius);
-  background: var(--brick-tint);
-  color: var(--brick);
-  overflow-wrap: anywhere;
-}
-.end {
-  display: flex;
-  justify-content: end;
-  gap: 8px;
 }
 </style>

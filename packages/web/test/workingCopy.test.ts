@@ -1,0 +1,225 @@
+import 'fake-indexeddb/auto';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { childrenOf, labelOf, moveItems, nodeAt, removeItems, renameItem, toStored, type SiteDocument } from '@zorvik/core';
+import { outlined } from '@zorvik/core/testing';
+import { editsInOutbox } from '../src/api/outbox.ts';
+import { useNotices } from '../src/stores/notices.ts';
+import { useSelection } from '../src/stores/selection.ts';
+import { useWorkingCopy } from '../src/stores/workingCopy.ts';
+import { fakeServer, type FakeServer } from './fakeServer.ts';
+
+const start = outlined('A\n  A1\nB\nC\nD');
+const { ids, menu } = start;
+const id = (label: string): string => ids.get(label) ?? '';
+const tops = (document: SiteDocument | null): string[] =>
+  document === null ? [] : [...childrenOf(document.items, menu)].map((one) => labelOf(document, nodeAt(document.items, one)));
+
+/** Each test has a site of its own, since tabs of earlier tests go on trying to deliver. */
+let site: string;
+let server: FakeServer;
+let count = 0;
+beforeEach(() => {
+  count += 1;
+  site = `meadow-${count}-`;
+  sessionStorage.clear();
+  server = fakeServer(start.document, site);
+  vi.stubGlobal('fetch', (...words: Parameters<typeof fetch>) => server.fetch(...words));
+});
+
+/** A tab that opens the site; a new one forgets all but what the browser keeps. */
+async function tab() {
+  setActivePinia(createPinia());
+  const copy = useWorkingCopy();
+  await copy.open(site);
+  return copy;
+}
+
+/** Until all that was done is on the server. */
+const kept = (copy: Awaited<ReturnType<typeof tab>>) =>
+  vi.waitFor(() => expect([copy.keeping, copy.pending.length]).toEqual(['kept', 0]), { timeout: 4000, interval: 5 });
+
+describe('the working copy', () => {
+  it('shows a change at once and brings it to the server', async () => {
+    const copy = await tab();
+    copy.perform((context) => renameItem(context, id('A'), 'First'));
+    expect(tops(copy.document)[0]).toBe('First');
+    expect(copy.keeping).toBe('keeping');
+    await kept(copy);
+    expect(tops(server.document())[0]).toBe('First');
+    expect(await editsInOutbox(site)).toEqual([]);
+  });
+
+  it('sends many changes in their order, each once, whatever they stand on', async () => {
+    const copy = await tab();
+    copy.perform((context) => removeItems(context, [id('B')]));
+    copy.undo();
+    copy.perform((context) => moveItems(context, [id('D')], { parent: menu, after: id('B') }));
+    copy.perform((context) => renameItem(context, id('D'), 'Fourth'));
+    const shown = tops(copy.document);
+    expect(shown).toEqual(['A', 'B', 'Fourth', 'C']);
+    await kept(copy);
+    expect(tops(server.document())).toEqual(shown);
+    expect(server.log).toHaveLength(4);
+    expect(toStored(copy.document!)).toEqual(toStored(server.document()));
+  });
+
+  it('waits while the server is away, says so, and delivers when it is back', async () => {
+    const copy = await tab();
+    server.network = 'away';
+    copy.perform((context) => renameItem(context, id('A'), 'Offline'));
+    await vi.waitFor(() => expect(copy.keeping).toBe('waiting'));
+    expect(copy.waitingSince).toBeInstanceOf(Date);
+    copy.perform((context) => renameItem(context, id('B'), 'Offline too'));
+    expect(tops(copy.document).slice(0, 2)).toEqual(['Offline', 'Offline too']);
+    server.network = 'fine';
+    await kept(copy);
+    expect(tops(server.document()).slice(0, 2)).toEqual(['Offline', 'Offline too']);
+  });
+
+  it('keeps an edit once although its answer was lost', async () => {
+    const copy = await tab();
+    server.network = 'deaf';
+    copy.perform((context) => renameItem(context, id('A'), 'Heard'));
+    await vi.waitFor(() => expect(copy.keeping).toBe('waiting'));
+    server.network = 'fine';
+    await kept(copy);
+    expect(server.log.map(({ sentence }) => sentence.params.label)).toEqual(['Heard']);
+  });
+
+  it('gives a tab that opens later what an earlier one could not send', async () => {
+    const first = await tab();
+    server.network = 'away';
+    first.perform((context) => moveItems(context, [id('D')], { parent: menu, after: null }));
+    await vi.waitFor(async () => expect(await editsInOutbox(site)).toHaveLength(1));
+    server.network = 'fine';
+    server.otherDoes((context) => renameItem(context, id('C'), 'Theirs'));
+    const second = await tab();
+    expect(tops(second.document)).toEqual(['D', 'A', 'B', 'Theirs']);
+    await kept(second);
+    expect(tops(server.document())).toEqual(['D', 'A', 'B', 'Theirs']);
+  });
+
+  it('does not send again what had arrived before the tab was closed', async () => {
+    const first = await tab();
+    server.network = 'deaf';
+    first.perform((context) => renameItem(context, id('A'), 'Once'));
+    await vi.waitFor(() => expect(server.log).toHaveLength(1));
+    server.network = 'fine';
+    const second = await tab();
+    await kept(second);
+    expect([server.log.length, await editsInOutbox(site)]).toEqual([1, []]);
+  });
+
+  it('leads its own changes through what others did meanwhile', async () => {
+    const copy = await tab();
+    server.network = 'away';
+    copy.perform((context) => moveItems(context, [id('A')], { parent: menu, after: id('C') }));
+    await vi.waitFor(() => expect(copy.keeping).toBe('waiting'));
+    server.otherDoes((context) => removeItems(context, [id('C')]));
+    server.network = 'fine';
+    await kept(copy);
+    expect(tops(copy.document), 'behind the one before what is gone').toEqual(['B', 'A', 'D']);
+    expect(toStored(copy.document!)).toEqual(toStored(server.document()));
+  });
+
+  it('tells what could not be kept, and shows the rest as it is', async () => {
+    const copy = await tab();
+    const notices = useNotices();
+    server.network = 'away';
+    copy.perform((context) => renameItem(context, id('B'), 'Too late'));
+    copy.perform((context) => renameItem(context, id('A'), 'Fine'));
+    await vi.waitFor(() => expect(copy.keeping).toBe('waiting'));
+    server.otherDoes((context) => removeItems(context, [id('B')]));
+    server.network = 'fine';
+    await kept(copy);
+    expect(tops(copy.document)).toEqual(['Fine', 'C', 'D']);
+    expect(copy.refusedEdits.map(({ refusal }) => refusal.code)).toEqual(['notThere']);
+    expect(notices.refused).toContain('Not kept: Renamed “B” to “Too late”.');
+    expect(toStored(copy.document!)).toEqual(toStored(server.document()));
+  });
+
+  it('takes back and brings back, also after a reload', async () => {
+    const first = await tab();
+    expect([first.canUndo, first.canRedo]).toEqual([false, false]);
+    first.perform((context) => renameItem(context, id('A'), 'Renamed'));
+    first.perform((context) => removeItems(context, [id('B')]));
+    first.undo();
+    expect(tops(first.document).slice(0, 2)).toEqual(['Renamed', 'B']);
+    await kept(first);
+    const second = await tab();
+    expect([second.canUndo, second.canRedo]).toEqual([true, true]);
+    second.redo();
+    expect(tops(second.document)).toEqual(['Renamed', 'C', 'D']);
+    second.undo();
+    second.undo();
+    expect(tops(second.document)).toEqual(['A', 'B', 'C', 'D']);
+    await kept(second);
+    expect(tops(server.document())).toEqual(['A', 'B', 'C', 'D']);
+  });
+
+  it('says whose change stands in the way of undo', async () => {
+    const copy = await tab();
+    const notices = useNotices();
+    copy.perform((context) => renameItem(context, id('A'), 'Mine'));
+    await kept(copy);
+    server.otherDoes((context) => renameItem(context, id('A'), 'Theirs'));
+    await copy.catchUp();
+    copy.undo();
+    expect(notices.refused).toContain('was changed by Noor since');
+    expect(tops(copy.document)[0]).toBe('Theirs');
+  });
+
+  it('refuses in words, and changes nothing', async () => {
+    const copy = await tab();
+    const before = copy.document;
+    const notices = useNotices();
+    expect(copy.perform((context) => moveItems(context, [id('A')], { parent: id('A1'), after: null })).ok).toBe(false);
+    expect(notices.refused).toContain('Choose a place outside it.');
+    expect([copy.document, copy.pending.length]).toEqual([before, 0]);
+    copy.perform((context) => renameItem(context, id('A'), 'Good'));
+    expect(notices.refused, 'the next act that goes well clears it').toBeNull();
+    await kept(copy);
+  });
+
+  it('asks again by itself when the server is away at the start', async () => {
+    server.network = 'away';
+    const copy = await tab();
+    expect(copy.loadProblem).toContain('does not answer');
+    server.network = 'fine';
+    await vi.waitFor(() => expect(tops(copy.document)).toEqual(['A', 'B', 'C', 'D']), { timeout: 4000 });
+  });
+});
+
+describe('the selection', () => {
+  it('moves to a neighbour when what is selected is removed, by whomever', async () => {
+    const copy = await tab();
+    const selection = useSelection();
+    selection.select(id('B'));
+    copy.perform((context) => removeItems(context, [id('B')]));
+    expect(selection.item?.id).toBe(id('C'));
+    await kept(copy);
+    server.otherDoes((context) => removeItems(context, [id('C'), id('D')]));
+    await copy.catchUp();
+    expect(selection.item?.id).toBe(id('A'));
+    selection.select(id('A1'));
+    server.otherDoes((context) => removeItems(context, [id('A1')]));
+    await copy.catchUp();
+    expect(selection.item?.id, 'its parent, when no sibling is left').toBe(id('A'));
+  });
+
+  it('unfolds what it stands in', async () => {
+    await tab();
+    const selection = useSelection();
+    selection.setFolded(id('A'), true);
+    selection.select(id('A1'));
+    expect(selection.folded.has(id('A'))).toBe(false);
+  });
+
+  it('falls back to the first menu when the one in the address is not there', async () => {
+    await tab();
+    const selection = useSelection();
+    selection.showMenu('nowhere');
+    expect(selection.menu?.key).toBe('menu');
+  });
+});
