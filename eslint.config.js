@@ -19,7 +19,14 @@ export default tseslint.config(
   ...vue.configs['flat/recommended'],
   {
     files: ['**/*.ts', '**/*.vue'],
-    languageOptions: { parserOptions: { parser: tseslint.parser, project: ['packages/core/tsconfig.json', 'tsconfig.node.json', 'packages/web/tsconfig.json'], extraFileExtensions: ['.vue'], tsconfigRootDir: import.meta.dirname } },
+    languageOptions: {
+      parserOptions: {
+        parser: tseslint.parser,
+        project: ['packages/core/tsconfig.json', 'tsconfig.node.json', 'packages/web/tsconfig.json'],
+        extraFileExtensions: ['.vue'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
     rules: {
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { arguments: false, attributes: false } }],
