@@ -55,12 +55,12 @@ watch(
 <style scoped>
 .shell {
   display: grid;
-  grid-template-rows: 46px minmax(0, 1fr);
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr);
   height: 100dvh;
   overflow: hidden;
 }
 .shell.has-live {
-  grid-template-rows: 46px auto minmax(0, 1fr);
+  grid-template-rows: auto auto minmax(0, 1fr);
 }
 .skip {
   position: absolute;

@@ -1,11 +1,13 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { menuOf, type Id } from '@zorvik/core';
+import { useNotices } from './notices.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
 /** Which menu is shown and which item in it is selected: the same everywhere, in the tree and in the live header. */
 export const useSelection = defineStore('selection', () => {
   const copy = useWorkingCopy();
+  const notices = useNotices();
   const wantedMenu = ref<string | null>(null);
   const wantedItem = ref<Id | null>(null);
   const folded = shallowRef<ReadonlySet<Id>>(new Set());
@@ -36,6 +38,9 @@ export const useSelection = defineStore('selection', () => {
     else next.delete(id);
     folded.value = next;
   }
+
+  // A refusal was about what was selected then.
+  watch(wantedItem, () => notices.clear());
 
   // A selection that was removed moves to what stood beside it, so that the keys go on working.
   watch(

@@ -51,6 +51,7 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
   display: flex;
   align-items: center;
   gap: 14px;
+  min-height: 46px;
   padding: 0 14px;
   background: var(--sheet);
   border-bottom: 1px solid var(--line);
@@ -112,15 +113,22 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
 }
 @media (max-width: 900px) {
   .bar {
-    gap: 6px;
-    padding: 0 8px;
-    overflow-x: auto;
+    flex-wrap: wrap;
+    gap: 2px 6px;
+    padding: 6px 8px;
   }
   .mark span {
     display: none;
   }
+  .works {
+    order: 1;
+    margin: 0;
+  }
   .works a {
-    padding: 0 8px;
+    padding: 0 9px;
+  }
+  .end {
+    margin-inline-start: auto;
   }
 }
 </style>
