@@ -9,8 +9,11 @@ import {
   sentence,
   spotOf,
   type Edit,
+  type Forest,
+  type Id,
   type Operation,
   type RandomBits,
+  type Rooted,
   type StoredDocument,
 } from '@zorvik/core';
 import { publishSite } from './publishSite.ts';
@@ -37,18 +40,17 @@ export async function storeDocument(deps: EditingDeps, stored: StoredDocument, r
   }));
   const read = sentence('pagesRead', { added: pages.length, changed: 0, gone: 0 });
   const edits = [edit(0, read, [{ kind: 'importPages', added: pages, moved: [], removed: [], changed: [] }])];
-  for (const id of childrenOf(document.menus, site.id)) {
+  const menus = [...childrenOf(document.menus, site.id)];
+  for (const id of menus) {
     const menu = nodeAt(document.menus, id);
-    const placed = [...document.placements.nodes.values()].filter((placement) => placement.menu === id);
+    const items = [...childrenOf(document.items, id)].map((top): Operation => ({ kind: 'addItem', ...branchAt(document.items, top) }));
+    // Placements have an order of their own, across menus: they come when all menus are there.
+    const placements = id === menus.at(-1) ? [...childrenOf(document.placements, site.id)] : [];
     edits.push(
       edit(edits.length, sentence('menuAdded', { label: menu.name }), [
         { kind: 'addMenu', after: spotOf(document.menus, id).after, branch: [menu] },
-        ...placed.map((one): Operation => ({ kind: 'addPlacement', after: null, branch: [one] })),
-        ...[...childrenOf(document.items, id)].map((top): Operation => ({
-          kind: 'addItem',
-          after: spotOf(document.items, top).after,
-          branch: branchOf(document.items, top),
-        })),
+        ...items,
+        ...placements.map((one): Operation => ({ kind: 'addPlacement', ...branchAt(document.placements, one) })),
       ]),
     );
   }
@@ -58,4 +60,9 @@ export async function storeDocument(deps: EditingDeps, stored: StoredDocument, r
   }
   const published = await publishSite(deps, site.key, { note: 'The first edition', revision: edits.length, actor });
   if (!published.ok) throw new Error(`The site ${site.key} could not be published: ${published.refusal.message}`);
+}
+
+/** A branch with its place, as an addition carries it. */
+function branchAt<N extends Rooted>(forest: Forest<N>, id: Id): { readonly after: Id | null; readonly branch: N[] } {
+  return { after: spotOf(forest, id).after, branch: branchOf(forest, id) };
 }
