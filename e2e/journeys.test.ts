@@ -174,6 +174,49 @@ describe('3. a menu', () => {
   });
 });
 
+describe('a menu of sixty items, by hand', () => {
+  it('is typed in one go, with its nesting, in at most 150 actions', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/arrange`);
+    await person.click('Choose a menu');
+    await person.click('New menu …');
+    await (await person.find('.v-overlay input[type=text]')).sendKeys('Sixty');
+    await person.click('Make the menu');
+    await person.click('Type items');
+    let actions = 5;
+    const press = async (...keys: string[]): Promise<void> => {
+      actions += 1;
+      await person.eventually(
+        'the field is not ready',
+        async () => (await (await person.focused()).getAttribute('role')) === 'combobox' && (await (await person.focused()).getAttribute('value')) === '',
+      );
+      await person.type(...keys);
+    };
+    const expected: SeenRow[] = [];
+    for (let branch = 1; branch <= 10; branch += 1) {
+      if (branch > 1) await press(Key.chord(Key.SHIFT, Key.TAB));
+      await press(`Branch no. ${branch} | /branch/${branch}`, Key.ENTER);
+      expected.push({ label: `Branch no. ${branch}`, level: 1 });
+      await press(Key.TAB);
+      for (let item = 1; item <= 5; item += 1) {
+        await press(`Item ${branch}-${item} | /branch/${branch}/${item}`, Key.ENTER);
+        expected.push({ label: `Item ${branch}-${item}`, level: 2 });
+      }
+    }
+    await person.type(Key.ESCAPE);
+    await person.kept();
+    expect(actions).toBeLessThanOrEqual(150);
+    const { document } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as {
+      document: { menus: { id: string; key: string }[]; items: { id: string; parent: string; label: string }[] };
+    };
+    const menu = document.menus.find(({ key }) => key === 'sixty')?.id ?? '';
+    const levelOf = (parent: string): number => (parent === menu ? 1 : 1 + levelOf(document.items.find(({ id }) => id === parent)?.parent ?? menu));
+    const inMenu = document.items.filter(({ label }) => /^(?:Branch no\.|Item \d)/.test(label)).map(({ label, parent }) => ({ label, level: levelOf(parent) }));
+    expect(inMenu).toEqual(expected);
+    await person.click('Undo');
+    await person.kept();
+  });
+});
+
 describe('4. arranging', () => {
   it('moves items by keys: down, in, out, up; renames, removes, undoes and redoes', async () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/autumn`);

@@ -22,7 +22,7 @@ function textsBelow(folder: string): string {
 it('docs/shown.md names tests and benches that exist', () => {
   const shown = readFileSync(join(root, 'docs/shown.md'), 'utf8');
   const titles = [...shown.matchAll(/`([^`]+)`/g)].map(([, title = '']) => title);
-  const texts = ['packages', 'e2e', 'bench', 'scripts'].map((folder) => textsBelow(join(root, folder))).join('\n');
+  const texts = ['packages', 'e2e', 'bench', 'scripts', 'demo'].map((folder) => textsBelow(join(root, folder))).join('\n');
   expect(titles.length).toBeGreaterThan(40);
   expect(titles.filter((title) => !texts.includes(title))).toEqual([]);
 });
