@@ -1,4 +1,5 @@
 import { onScopeDispose, ref, type Ref } from 'vue';
+import { useRoute } from 'vue-router';
 import { shortcutFor } from '../shortcuts/shortcuts.ts';
 import { useFinder } from '../stores/finder.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
@@ -7,6 +8,7 @@ import { useWorkingCopy } from '../stores/workingCopy.ts';
 export function useAppKeys(): Ref<boolean> {
   const copy = useWorkingCopy();
   const finder = useFinder();
+  const route = useRoute();
   const isKeyListOpen = ref(false);
 
   function listen(event: KeyboardEvent): void {
@@ -15,9 +17,15 @@ export function useAppKeys(): Ref<boolean> {
     if (name === null) return;
     if (name === 'undo') copy.undo();
     else if (name === 'redo') copy.redo();
-    else if (name === 'findPages') finder.open();
+    else if (name === 'findPages') findPages();
     else isKeyListOpen.value = true;
     event.preventDefault();
+  }
+
+  /** In Arrange the finder comes in; Pages has a field of its own for it. */
+  function findPages(): void {
+    if (route.name === 'arrange') finder.open();
+    else document.querySelector<HTMLInputElement>('main input[type=search]')?.focus();
   }
 
   window.addEventListener('keydown', listen);

@@ -42,7 +42,7 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'rename', keys: ['F2'], does: 'Rename the item', where: 'outline' },
   { name: 'remove', keys: ['Delete', 'Backspace'], does: 'Remove the item', where: 'outline' },
   { name: 'duplicate', keys: ['Ctrl+d'], does: 'Duplicate the item with its branch', where: 'outline' },
-  { name: 'findPages', keys: ['/'], does: 'Find pages to add', where: 'anywhere' },
+  { name: 'findPages', keys: ['/'], does: 'Find pages', where: 'anywhere' },
   { name: 'undo', keys: ['Ctrl+z'], does: 'Undo', where: 'anywhere' },
   { name: 'redo', keys: ['Ctrl+Shift+z', 'Ctrl+y'], does: 'Redo', where: 'anywhere' },
   { name: 'showKeys', keys: ['?'], does: 'Show all keys', where: 'anywhere' },

@@ -55,6 +55,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   const refusedEdits = shallowRef<readonly RefusedEdit[]>([]);
   const keeping = ref<Keeping>('kept');
   const waitingSince = ref<Date | null>(null);
+  const isOutboxKept = ref(true);
   const loadProblem = ref<string | null>(null);
   let served: SiteDocument | null = null;
   let isSending = false;
@@ -164,8 +165,14 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     keeping.value = keeping.value === 'waiting' ? 'waiting' : 'keeping';
     notices.say(inWords(result.value.sentence));
     const key = siteKey.value;
-    if (key !== null) void putInOutbox(key, applied.value.edit).then(send, send);
+    if (key !== null) void keep(key, applied.value.edit);
     return result;
+  }
+
+  /** First into the outbox, then to the server: whatever happens in between, one of them has it. */
+  async function keep(key: string, edit: Edit): Promise<void> {
+    isOutboxKept.value = await putInOutbox(key, edit);
+    await send();
   }
 
   function undo(): void {
@@ -280,6 +287,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     refusedEdits,
     keeping,
     waitingSince,
+    isOutboxKept,
     loadProblem,
     canUndo,
     canRedo,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { DELIVERY } from '@zorvik/contract';
+import RefusalNote from '../components/common/RefusalNote.vue';
 import { useEditions } from '../stores/editions.ts';
 import { useNotices } from '../stores/notices.ts';
 import { useSelection } from '../stores/selection.ts';
@@ -59,7 +60,7 @@ function when(at: string): string {
         </p>
       </header>
       <form class="publish" @submit.prevent="publish">
-        <p v-if="notices.refused !== null" class="refused" role="alert">{{ notices.refused }}</p>
+        <RefusalNote />
         <label for="note">A note for edition {{ next }}</label>
         <div>
           <input id="note" v-model="note" type="text" maxlength="400" placeholder="What is it for? (optional)" autocomplete="off" />
@@ -204,12 +205,6 @@ h2 {
   background: var(--paper-deep);
   color: var(--mute);
   cursor: default;
-}
-.refused {
-  padding: 6px 10px;
-  border-radius: 6px;
-  background: var(--brick-tint);
-  color: var(--brick);
 }
 .past {
   min-height: 0;

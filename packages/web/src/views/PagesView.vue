@@ -2,6 +2,7 @@
 import { mdiChevronDown, mdiChevronRight } from '@mdi/js';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { childrenOf, type Id } from '@zorvik/core';
+import RefusalNote from '../components/common/RefusalNote.vue';
 import ReadPagesDialog from '../components/pages/ReadPagesDialog.vue';
 import { pageRows } from '../composables/pageRows.ts';
 import { pageUse } from '../composables/pageUse.ts';
@@ -72,6 +73,7 @@ function press(event: KeyboardEvent): void {
         spellcheck="false"
       />
       <button type="button" class="plain-button" @click="unfoldAll">{{ unfolded.size > 0 ? 'Fold all' : 'Unfold all' }}</button>
+      <RefusalNote />
       <button type="button" class="plain-button strong" @click="isReading = true">Read a sitemap …</button>
     </div>
     <div class="columns" aria-hidden="true">

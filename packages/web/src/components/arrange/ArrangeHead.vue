@@ -14,17 +14,16 @@ import { computed } from 'vue';
 import { childrenOf, preorder, type Id } from '@zorvik/core';
 import { useItemActions } from '../../composables/useItemActions.ts';
 import { useFinder } from '../../stores/finder.ts';
-import { useNotices } from '../../stores/notices.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
+import RefusalNote from '../common/RefusalNote.vue';
 import MenuName from './MenuName.vue';
 
 const emit = defineEmits<{ add: []; rename: [] }>();
 const copy = useWorkingCopy();
 const selection = useSelection();
 const finder = useFinder();
-const notices = useNotices();
 const { reasons, act } = useItemActions();
 
 const size = computed(() => {
@@ -55,7 +54,7 @@ const nothing = computed(() => (selection.item === null ? 'select an item first'
       <IconButton label="Duplicate" :icon="mdiContentDuplicate" keys="Ctrl D" :reason="reasons.duplicate" @press="act('duplicate')" />
       <IconButton label="Remove" :icon="mdiTrashCanOutline" keys="Del" :reason="reasons.remove" @press="act('remove')" />
     </div>
-    <p v-if="notices.refused !== null" class="refused">{{ notices.refused }}</p>
+    <RefusalNote />
     <div class="add">
       <button type="button" class="plain-button" @click="finder.open()">
         <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiTextBoxSearchOutline" fill="currentColor" /></svg>
@@ -91,17 +90,6 @@ const nothing = computed(() => (selection.item === null ? 'select an item first'
   height: 16px;
   margin: 0 5px;
   border-inline-start: 1px solid var(--line);
-}
-.refused {
-  overflow: hidden;
-  padding: 4px 10px;
-  border-radius: 6px;
-  background: var(--brick-tint);
-  color: var(--brick);
-  font-size: 12px;
-  display: -webkit-box;
-  -webkit-line-clamp: 2;
-  -webkit-box-orient: vertical;
 }
 .add {
   display: flex;

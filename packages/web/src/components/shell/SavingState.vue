@@ -17,7 +17,8 @@ const state = computed(() => {
   const waiting = copy.pending.length;
   if (copy.keeping === 'waiting') {
     const since = copy.waitingSince?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) ?? '';
-    const text = `waiting for the server since ${since} (${waiting} ${waiting === 1 ? 'change' : 'changes'}, safe in this browser)`;
+    const safety = copy.isOutboxKept ? 'safe in this browser' : 'in this tab alone: leave it open';
+    const text = `waiting for the server since ${since} (${waiting} ${waiting === 1 ? 'change' : 'changes'}, ${safety})`;
     return { kind: 'waiting', icon: mdiClockOutline, text };
   }
   if (copy.keeping === 'keeping') return { kind: 'keeping', icon: mdiDotsHorizontal, text: 'keeping …' };
