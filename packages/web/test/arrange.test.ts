@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { outlined } from '@zorvik/core/testing';
 import { dropSpot } from '../src/composables/dropSpot.ts';
 import { outlineRows } from '../src/composables/outlineRows.ts';
+import { pageRows } from '../src/composables/pageRows.ts';
+import { pageUse } from '../src/composables/pageUse.ts';
 import { searchPages } from '../src/composables/pageSearch.ts';
 import { fromFrame } from '../src/live/messages.ts';
 import { shortcutFor, shortcuts } from '../src/shortcuts/shortcuts.ts';
@@ -70,6 +72,27 @@ describe('finding pages', () => {
     expect(titles('house about')).toEqual(['About the house']);
     expect(titles('nothing like it')).toEqual([]);
     expect(titles(' ')).toHaveLength(5);
+  });
+});
+
+describe('the rows of the page tree', () => {
+  const seen = (unfolded: readonly string[], typed = '') =>
+    pageRows(document, new Set(unfolded.map(id)), typed).map(({ page, depth, isUnfolded }) => `${'  '.repeat(depth)}${page.title}${isUnfolded ? ' -' : ''}`);
+
+  it('are those whose parents are all unfolded; a search puts all that it finds on one level', () => {
+    expect(seen([])).toEqual(['Café', 'Shop', 'About the house']);
+    expect(seen(['/shop'])).toEqual(['Café', 'Shop -', '  Decaf coffee', 'About the house']);
+    expect(seen(['/cafe/old']), 'a page without children does not unfold').toEqual(['Café', 'Shop', 'About the house']);
+    expect(seen(['/shop'], 'caf')).toEqual(['Café', 'Old café', 'Decaf coffee']);
+  });
+});
+
+describe('where pages are used', () => {
+  it('names each menu once, for pages that items lead to', () => {
+    const used = outlined('= /a\n  = /a\nHeading\n  = /b', '/a A\n/b B\n/c C');
+    const use = pageUse(used.document);
+    expect(['/a', '/b', '/c'].map((path) => [...(use.get(used.ids.get(path) ?? '') ?? [])])).toEqual([['Menu'], ['Menu'], []]);
+    expect(pageUse(used.document), 'the same answer for the same document').toBe(use);
   });
 });
 

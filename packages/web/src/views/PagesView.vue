@@ -204,8 +204,9 @@ input::placeholder {
   overflow: auto;
   outline: none;
 }
-.list:focus-visible {
-  box-shadow: inset 0 0 0 2px var(--ink);
+.list:focus-visible .row.on {
+  outline: 2px solid var(--ink);
+  outline-offset: -2px;
 }
 .list > div {
   position: relative;

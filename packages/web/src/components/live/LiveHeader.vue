@@ -84,7 +84,11 @@ function pointerOver({ target, screenX, screenY }: PointerEvent): void {
 }
 
 watch(isActive, (now) => !now && tellSelection());
-watch(shown, tell);
+watch(shown, (now) => {
+  tell(now);
+  // What is selected may stand elsewhere now; while somebody is in the header, what is open there is theirs.
+  if (!isActive.value) tellSelection();
+});
 watch([() => selection.item?.id, () => selection.menu?.id], tellSelection, { flush: 'post' });
 watch([peek, most], tellHeights);
 

@@ -40,9 +40,8 @@ function typed(): void {
     >
       <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true"><path :d="mdiFileUploadOutline" fill="currentColor" /></svg>
       <span v-if="words === null">
-        Choose a
+        Choose or drop a
         <strong>sitemap.xml</strong>
-        , or drop it here
       </span>
       <span v-else>
         <strong>{{ words }}</strong>
