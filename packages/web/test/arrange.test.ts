@@ -76,8 +76,11 @@ describe('finding pages', () => {
 });
 
 describe('the rows of the page tree', () => {
-  const seen = (unfolded: readonly string[], typed = '') =>
-    pageRows(document, new Set(unfolded.map(id)), typed).map(({ page, depth, isUnfolded }) => `${'  '.repeat(depth)}${page.title}${isUnfolded ? ' -' : ''}`);
+  const tree = outlined('', '/cafe Café\n  /cafe/old Old café\n/shop Shop\n  /shop/decaf Decaf coffee\n/about About the house');
+  const seen = (paths: readonly string[], typed = ''): string[] => {
+    const unfolded = new Set(paths.map((path) => tree.ids.get(path) ?? ''));
+    return pageRows(tree.document, unfolded, typed).map(({ page, depth, isUnfolded }) => `${'  '.repeat(depth)}${page.title}${isUnfolded ? ' -' : ''}`);
+  };
 
   it('are those whose parents are all unfolded; a search puts all that it finds on one level', () => {
     expect(seen([])).toEqual(['Café', 'Shop', 'About the house']);
