@@ -116,7 +116,8 @@ describe('a process', () => {
       replay = applied.value.document;
     }
     expect(toStored(replay), 'log replay equals the rows').toEqual(toStored(readStored(document)));
-  });
+    // Twenty-one starts of a process: on a busy machine that takes its time.
+  }, 300_000);
 
   it('refuses a data folder that another one uses, and takes over a lock that a killed one left', async () => {
     const first = await start('locked');
