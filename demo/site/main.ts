@@ -7,6 +7,14 @@ const zorvik = process.env.ZORVIK_ADDRESS ?? `http://127.0.0.1:${process.env.POR
 const port = Number(process.env.SITE_PORT || 4781);
 
 const server: Server = createServer(createSite(zorvik, () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`));
+const stop = (): void => {
+  process.off('SIGINT', stop).off('SIGTERM', stop);
+  server.close();
+  server.closeAllConnections();
+};
+// Before anybody can read that it is ready: they may ask it to stop at once.
+process.on('SIGINT', stop).on('SIGTERM', stop);
+
 await new Promise<void>((done, fail) => {
   server.once('error', fail);
   server.listen(port, '127.0.0.1', done);
@@ -18,9 +26,3 @@ await new Promise<void>((done, fail) => {
     process.kill(process.pid, 'SIGTERM');
   },
 );
-const stop = (): void => {
-  process.off('SIGINT', stop).off('SIGTERM', stop);
-  server.close();
-  server.closeAllConnections();
-};
-process.on('SIGINT', stop).on('SIGTERM', stop);

@@ -17,7 +17,6 @@ try {
     webFolder: part('web'),
     firstSite: part('demo/quillmere.json'),
   });
-  console.log(`Zorvik ready at ${server.address}`);
   const stop = (): void => {
     process.off('SIGINT', stop).off('SIGTERM', stop);
     server.close().catch((error: unknown) => {
@@ -25,7 +24,9 @@ try {
       process.exitCode = 1;
     });
   };
+  // Before anybody can read that it is ready: they may ask it to stop at once.
   process.on('SIGINT', stop).on('SIGTERM', stop);
+  console.log(`Zorvik ready at ${server.address}`);
 } catch (error) {
   console.error(error instanceof Error ? error.message : error);
   process.exitCode = 1;
