@@ -6,6 +6,7 @@ export { mintId, ID_PATTERN, type Id, type IdKind, type RandomBits } from './bas
 export { seededRandom } from './base/seededRandom.ts';
 export { inWords, sentence, type Sentence, type SentenceCode } from './base/sentences.ts';
 export { isSafeAddress, completeAddress } from './base/address.ts';
+export { directionOf } from './base/directionOf.ts';
 export { isEqual } from './base/isEqual.ts';
 export { Table } from './base/table.ts';
 export { Sequence } from './base/sequence.ts';

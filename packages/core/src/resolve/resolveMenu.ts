@@ -1,3 +1,4 @@
+import { directionOf } from '../base/directionOf.ts';
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
@@ -34,7 +35,7 @@ export function resolveMenu(document: SiteDocument, menuId: Id): ResolvedMenu {
     (id) => childrenOf(document.items, id),
     (id, children) => resolveItem(document, nodeAt(document.items, id), children),
   );
-  return { key, name, language, direction: directionOf(document, language), items };
+  return { key, name, language, direction: directionIn(document, language), items };
 }
 
 function resolveItem(document: SiteDocument, item: Item, children: readonly ResolvedItem[]): ResolvedItem | null {
@@ -51,10 +52,7 @@ function hrefOf(document: SiteDocument, destination: Destination): string | null
   return destination.anchor === null ? page.address : `${page.address}#${destination.anchor}`;
 }
 
-const RIGHT_TO_LEFT = new Set(['ar', 'arc', 'ckb', 'dv', 'fa', 'he', 'ps', 'sd', 'ug', 'ur', 'yi']);
-
 /** A menu in the site's own language goes the site's way; another goes the way its language is written. */
-function directionOf({ site }: SiteDocument, language: string): 'ltr' | 'rtl' {
-  if (language === site.language) return site.direction;
-  return RIGHT_TO_LEFT.has(language.split('-')[0]?.toLowerCase() ?? '') ? 'rtl' : 'ltr';
+function directionIn({ site }: SiteDocument, language: string): 'ltr' | 'rtl' {
+  return language === site.language ? site.direction : directionOf(language);
 }

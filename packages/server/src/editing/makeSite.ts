@@ -1,9 +1,7 @@
-import { checkKey, checkLabel, keyFrom, mintId, no, ok, refusal, type RandomBits, type Result, type Site } from '@zorvik/core';
+import { checkKey, checkLabel, directionOf, keyFrom, mintId, no, ok, refusal, type RandomBits, type Result, type Site } from '@zorvik/core';
 import type { NewSite } from '@zorvik/contract';
 import { insertSite, maybeSite } from '../repositories/sites.ts';
 import type { EditingDeps } from './saveEdit.ts';
-
-const RIGHT_TO_LEFT = /^(?:ar|arc|ckb|dv|fa|he|ps|sd|ug|ur|yi)\b/i;
 
 /** The facts of a new site. A key that was asked for must be free; one made of the name gets a number when it is not. */
 export async function newSiteFacts(deps: Pick<EditingDeps, 'database'>, wanted: NewSite, origin: string, random: RandomBits): Promise<Result<Site>> {
@@ -19,7 +17,7 @@ export async function newSiteFacts(deps: Pick<EditingDeps, 'database'>, wanted: 
     key: key.value,
     name: name.value,
     language,
-    direction: wanted.direction ?? (RIGHT_TO_LEFT.test(language) ? 'rtl' : 'ltr'),
+    direction: wanted.direction ?? directionOf(language),
     timeZone: wanted.timeZone ?? 'Etc/UTC',
     origin,
     breakpoints: { medium: 768, wide: 1024 },
