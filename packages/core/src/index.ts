@@ -59,3 +59,7 @@ export { createMenu, renameMenu, retireMenu, keyFrom, checkKey } from './command
 export { undoEdit, type ToTakeBack } from './commands/undo.ts';
 
 export { newHistory, withEdit, nextUndo, nextRedo, type History } from './history/history.ts';
+export { takeBack, type KnownEdit } from './history/takeBack.ts';
+
+export { acceptEdit, type Past, type Accepted } from './saving/acceptEdit.ts';
+export * from './saving/workingCopy.ts';

@@ -8,20 +8,21 @@ import { invertEdit } from '../ops/invertEdit.ts';
 import type { Touched } from '../ops/kit/operationKind.ts';
 import { kindOf, type Operation } from '../ops/registry.ts';
 import { rebaseEdit } from '../ops/rebaseEdit.ts';
+import { standing } from '../ops/standing.ts';
 
 /** An edit and who made it, as far as it is known: edits on their way to the server have no actor yet. */
 export type KnownEdit = Edit & { readonly actor?: string };
 
 /**
- * What takes `edit` back in `document`, given all edits that came after it, oldest first. Refuses when something is no longer as
- * the edit left it, and names whose change stands in the way.
+ * What takes `edit` back in `document`, given the edits that came after it, oldest first, as far as they are known. Refuses when
+ * something is no longer as the edit left it, or was decided anew by another session, and names whose change stands in the way.
  */
 export function takeBack(
   document: SiteDocument,
   edit: Edit,
   since: readonly KnownEdit[],
 ): Result<{ readonly operations: readonly Operation[]; readonly sentence: Sentence }> {
-  const obstacle = firstOverwritten(document, edit);
+  const obstacle = firstContested(edit, since) ?? firstOverwritten(document, edit);
   if (obstacle !== null) return no(standsInTheWay(document, obstacle, since));
   const inverse = { ...edit, operations: invertEdit(edit) };
   const isRedo = edit.sentence.code === 'undone';
@@ -30,6 +31,37 @@ export function takeBack(
     operations: rebaseEdit(inverse, since).operations,
     sentence: sentence(isRedo ? 'redone' : 'undone', { sentence: original }),
   });
+}
+
+/**
+ * The first thing of which another session decided the same since: taking `edit` back would take that back too, even where it looks
+ * as the edit left it (a place among siblings that moved on, a name that went away and came back).
+ */
+function firstContested(edit: Edit, since: readonly KnownEdit[]): Touched | null {
+  const foreign = standing(since).filter(({ session }) => session !== edit.session);
+  if (foreign.length === 0) return null;
+  const own = new Map<string, Set<string>>();
+  for (const claim of claimsOf(edit)) {
+    const [thing, aspect] = split(claim);
+    own.set(thing, (own.get(thing) ?? new Set()).add(aspect));
+  }
+  const contested = foreign.flatMap(claimsOf).find((claim) => {
+    const [thing, aspect] = split(claim);
+    const aspects = own.get(thing);
+    return aspects !== undefined && (aspect === '*' || aspects.has('*') || aspects.has(aspect));
+  });
+  if (contested === undefined) return null;
+  const [forest, id] = contested.split(' ') as [Touched['forest'], string];
+  return { forest, id };
+}
+
+function claimsOf({ operations }: Edit): readonly string[] {
+  return operations.flatMap((operation) => kindOf(operation).claims(operation));
+}
+
+function split(claim: string): [string, string] {
+  const at = claim.lastIndexOf(' ');
+  return [claim.slice(0, at), claim.slice(at + 1)];
 }
 
 /**

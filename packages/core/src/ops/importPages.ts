@@ -102,6 +102,12 @@ export const importPages: OperationKind<ImportPages, ImportPages> = {
     return null;
   },
 
+  claims: ({ added, moved, removed, changed }) => [
+    ...[...added, ...removed].map(({ page }) => `pages ${page.id} *`),
+    ...moved.flatMap(movePage.claims),
+    ...changed.flatMap(updatePage.claims),
+  ],
+
   shift(forest, spot, { moved, removed }) {
     if (forest !== 'pages') return spot;
     const led = moved.reduce((at, one) => movePage.shift(forest, at, one), spot);

@@ -1,5 +1,6 @@
 import Type from 'typebox';
 import type { Id } from '../../base/ids.ts';
+import { isEqual } from '../../base/isEqual.ts';
 import { no, ok, type Result } from '../../base/result.ts';
 import { refusal } from '../../base/refusal.ts';
 import type { Sentence } from '../../base/sentences.ts';
@@ -54,6 +55,8 @@ export function defineMove<K extends string, F extends ForestName>(
       const node = forestOf<ForestName>(document, name).nodes.get(id) as NodeOf[F] | undefined;
       return node?.parent === to.parent ? null : { forest: name, id };
     },
+
+    claims: ({ id, from, to }) => (isEqual(from, to) ? [] : [`${name} ${id} place`]),
 
     shift(forest, spot, { id, from, to }) {
       const hasLeft = forest === name && spot.after === id && spot.parent === from.parent && to.parent !== from.parent;

@@ -47,6 +47,8 @@ export function defineRemove<K extends string, I extends string, F extends Fores
       return forestOf<ForestName>(document, name).nodes.has(id) ? { forest: name, id } : null;
     },
 
+    claims: ({ branch }) => branch.map(({ id }) => `${name} ${id} *`),
+
     shift(forest, spot, operation) {
       const { id, parent } = topOf(operation);
       const isGone = forest === name && spot.after === id && spot.parent === parent;

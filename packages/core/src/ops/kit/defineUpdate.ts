@@ -58,6 +58,11 @@ export function defineUpdate<K extends string, F extends ForestName>(
       return node !== undefined && isEqual(valuesOf<F>(node, set), set) ? null : { forest: name, id };
     },
 
+    claims({ id, set, was }) {
+      const changed = (Object.keys(set) as (keyof FieldsOf<F>)[]).filter((field) => !isEqual(set[field], was[field]));
+      return changed.map((field) => `${name} ${id} ${String(field)}`);
+    },
+
     shift: (_, spot) => spot,
     rebase: (operation) => operation,
   };

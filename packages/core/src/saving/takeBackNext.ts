@@ -1,0 +1,42 @@
+import { mintId, type RandomBits } from '../base/ids.ts';
+import { refusal } from '../base/refusal.ts';
+import { no, ok, type Result } from '../base/result.ts';
+import { inWords, sentence } from '../base/sentences.ts';
+import { undoEdit } from '../commands/undo.ts';
+import { nextRedo, nextUndo } from '../history/history.ts';
+import { EDIT_VERSION, type Edit } from '../ops/edit.ts';
+import { historyOf, withPerformed, type WorkingCopy } from './workingCopy.ts';
+
+export interface TakenBack {
+  readonly copy: WorkingCopy;
+  /** The edits that do it, in order: one, or as many as the group has. */
+  readonly edits: readonly Edit[];
+}
+
+/** Takes back what this session did last and still stands (or brings back what it took back last), with all of its group or not at all. */
+export function takeBackNext(copy: WorkingCopy, direction: 'undo' | 'redo', random: RandomBits): Result<TakenBack> {
+  const history = historyOf(copy);
+  const ids = direction === 'undo' ? nextUndo(history) : nextRedo(history);
+  if (ids.length === 0) return no(refusal(direction === 'undo' ? 'nothingToUndo' : 'nothingToRedo'));
+  const group = ids.length > 1 ? mintId('edit', random) : null;
+  const edits: Edit[] = [];
+  let current = copy;
+  for (const id of ids) {
+    const made = takeBackOne(current, id, group, random);
+    if (!made.ok) return made;
+    current = withPerformed(current, made.value);
+    edits.push(made.value);
+  }
+  return ok({ copy: current, edits });
+}
+
+function takeBackOne({ document, served, session, log, pending }: WorkingCopy, id: string, group: string | null, random: RandomBits): Result<Edit> {
+  const known = [...log, ...pending];
+  const at = known.findIndex((edit) => edit.id === id);
+  const edit = known[at];
+  if (edit === undefined) return no(refusal('unknownEdit', { id }));
+  if (edit.operations.length > 0) return undoEdit({ document, base: served.revision, session, random }, { edit, since: known.slice(at + 1), group });
+  // Too large to be sent along with the log: the server makes its inverse, and the window sees it when it is done.
+  const words = sentence('undone', { sentence: inWords(edit.sentence) });
+  return ok({ id: mintId('edit', random), version: EDIT_VERSION, base: served.revision, session, group, undoes: id, sentence: words, operations: [] });
+}
