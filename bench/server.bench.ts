@@ -15,7 +15,8 @@ import { importPageList, makeSiteOfPages, readPageList } from '../packages/serve
 import { openPglite } from '../packages/server/src/db/openDatabase.ts';
 import { siteCache } from '../packages/server/src/editing/siteCache.ts';
 import { storeDocument } from '../packages/server/src/editing/storeDocument.ts';
-import { editOf, migrations, template, testServer, type TestServer } from '../packages/server/test/testServer.ts';
+import { migrations, template } from '../packages/server/test/testDatabase.ts';
+import { editOf, testServer, type TestServer } from '../packages/server/test/testServer.ts';
 import { quantile, type Figure } from './figure.ts';
 
 /** A server that listens, for as long as `act` takes. */
@@ -77,7 +78,7 @@ export async function saveFigure(): Promise<Figure> {
       begin = performance.now();
       await bare.transaction(async (tx) => {
         await tx.query(
-          'select s.id, s.key, s.revision, s.edition, (select e.revision from edits e where e.site_id = s.id and e.id = $2) as known from sites s where s.key = $1 for update of s',
+          'select s.id, s.key, s.epoch, s.revision, s.edition, (select e.revision from edits e where e.site_id = s.id and e.id = $2) as known, (select r.refusal from refusals r where r.site_id = s.id and r.id = $2) as refused from sites s where s.key = $1 for update of s',
           ['quillmere', edit.id],
         );
         await tx.query(
@@ -98,7 +99,12 @@ export async function saveFigure(): Promise<Figure> {
           new Date().toISOString(),
           'You',
         ]);
-        await tx.query('update sites set revision = $2 where id = $1', [stored.site.id, revision]);
+        await tx.query('update sites set revision = $2 where id = $1 returning pg_notify($3, $4)', [
+          stored.site.id,
+          revision,
+          'zorvik',
+          JSON.stringify({ kind: 'site', site: 'quillmere', revision }),
+        ]);
       });
       if (turn >= 0) reference.push(performance.now() - begin);
     }

@@ -1,5 +1,6 @@
 import Type, { type Static } from 'typebox';
-import { closed, EditShape, IdShape, KeyShape, LabelShape, LanguageShape, LoggedEditShape, StoredDocumentShape } from '@zorvik/core';
+import { closed, EditShape, IdShape, KeyShape, LabelShape, LanguageShape, LoggedEditShape, SentenceShape, StoredDocumentShape } from '@zorvik/core';
+import { PersonNameShape, PersonShape, ServerMessageShape } from './messages.ts';
 import type { Route } from './route.ts';
 
 export const API = '/api/v1';
@@ -60,7 +61,25 @@ export const ResolvedMenuShape = Type.Object(
   closed,
 );
 
-const SavedShape = Type.Object({ revision: whole, edits: Type.Array(LoggedEditShape) }, closed);
+const EpochShape = Type.String({ minLength: 1, maxLength: 64 });
+
+/** Edits of the log; `isCut` when there would be too many: then the whole site is less to load. */
+const SavedShape = Type.Object({ epoch: EpochShape, revision: whole, edits: Type.Array(LoggedEditShape), isCut: Type.Boolean() }, closed);
+
+/** One line of the history: an edit without what it did in detail. */
+export const HistoryLineShape = Type.Object(
+  {
+    id: IdShape,
+    revision: whole,
+    at: Type.String(),
+    actor: Type.String(),
+    session: IdShape,
+    undoes: Type.Union([IdShape, Type.Null()]),
+    sentence: SentenceShape,
+  },
+  closed,
+);
+export type HistoryLine = Static<typeof HistoryLineShape>;
 
 /** Lines of an import's reply: how far it is, and at the end what became of it. */
 export const ImportLineShape = Type.Union([
@@ -123,6 +142,7 @@ export const routes = {
       {
         missing: Type.Union([Type.Literal('keep'), Type.Literal('retire')]),
         session: IdShape,
+        name: Type.Optional(PersonNameShape),
       },
       closed,
     ),
@@ -136,23 +156,57 @@ export const routes = {
     path: `${API}/sites/:siteKey`,
     summary: 'The whole working copy of a site, and the revision that it is at.',
     status: 200,
-    reply: Type.Object({ revision: whole, document: StoredDocumentShape, edition: Type.Union([EditionSummaryShape, Type.Null()]) }, closed),
+    reply: Type.Object({ epoch: EpochShape, revision: whole, document: StoredDocumentShape, edition: Type.Union([EditionSummaryShape, Type.Null()]) }, closed),
   },
   readEdits: {
     method: 'GET',
     path: `${API}/sites/:siteKey/edits`,
-    summary: 'The log after a revision, oldest first, at most 1,000 edits.',
-    query: Type.Object({ since: Type.Integer({ minimum: 0 }) }, closed),
+    summary: 'The log after a revision, oldest first; of one session, when it is named.',
+    query: Type.Object({ since: whole, session: Type.Optional(IdShape) }, closed),
     status: 200,
     reply: SavedShape,
   },
   saveEdit: {
     method: 'POST',
     path: `${API}/sites/:siteKey/edits`,
-    summary: 'Keeps an edit, and gives all edits since its base, itself among them. The same id again gives the same answer.',
+    summary: 'Keeps an edit, and gives what came after the revision that the sender knows. The same id again gives the same answer.',
+    query: Type.Object({ known: Type.Optional(whole), epoch: Type.Optional(EpochShape), name: Type.Optional(PersonNameShape) }, closed),
     body: EditShape,
     status: 200,
     reply: SavedShape,
+  },
+  readHistory: {
+    method: 'GET',
+    path: `${API}/sites/:siteKey/history`,
+    summary: 'What was done, latest first, a hundred at a time; of one thing, when it is named.',
+    query: Type.Object({ before: Type.Optional(whole), about: Type.Optional(IdShape) }, closed),
+    status: 200,
+    reply: Type.Object({ lines: Type.Array(HistoryLineShape), next: Type.Union([whole, Type.Null()]) }, closed),
+  },
+  goBack: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/history`,
+    summary: 'Makes the site what it was after a revision, by one more edit.',
+    query: Type.Object({ name: Type.Optional(PersonNameShape) }, closed),
+    body: Type.Object({ id: IdShape, session: IdShape, revision: whole, known: whole, epoch: EpochShape }, closed),
+    status: 200,
+    reply: SavedShape,
+  },
+  tellPresence: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/people`,
+    summary: 'Says who is at a window and what is selected there, and gives who else is.',
+    body: Type.Object({ ...PersonShape.properties, isLeaving: Type.Boolean() }, closed),
+    status: 200,
+    reply: Type.Object({ people: Type.Array(PersonShape) }, closed),
+  },
+  events: {
+    method: 'GET',
+    path: `${API}/events`,
+    summary: 'What happens on all sites, as server-sent events: which site is at which revision, and who is there.',
+    status: 200,
+    reply: ServerMessageShape,
+    replyType: 'text/event-stream',
   },
   listEditions: {
     method: 'GET',
@@ -172,7 +226,7 @@ export const routes = {
     method: 'POST',
     path: `${API}/sites/:siteKey/editions`,
     summary: 'Makes an edition of the working copy; the site is served it from now on.',
-    body: Type.Object({ note: Type.String({ maxLength: 400 }), revision: whole }, closed),
+    body: Type.Object({ note: Type.String({ maxLength: 400 }), revision: whole, name: Type.Optional(PersonNameShape) }, closed),
     status: 201,
     reply: EditionSummaryShape,
   },

@@ -11,7 +11,7 @@ export { isEqual } from './base/isEqual.ts';
 export { Table } from './base/table.ts';
 export { Sequence } from './base/sequence.ts';
 
-export { closed, IdShape, KeyShape, LabelShape, LanguageShape, AddressShape, LONGEST_LABEL, LONGEST_ADDRESS } from './schema/shapes.ts';
+export { closed, IdShape, SentenceShape, KeyShape, LabelShape, LanguageShape, AddressShape, LONGEST_LABEL, LONGEST_ADDRESS } from './schema/shapes.ts';
 export { SiteShape, type Site } from './schema/site.ts';
 export { PageShape, PageStateShape, PageKindShape, type Page, type PageKind, type PageState } from './schema/page.ts';
 export { MenuShape, type Menu } from './schema/menu.ts';
@@ -63,3 +63,4 @@ export { takeBack, type KnownEdit } from './history/takeBack.ts';
 
 export { acceptEdit, type Past, type Accepted } from './saving/acceptEdit.ts';
 export * from './saving/workingCopy.ts';
+export { takeBackNext, type TakenBack } from './saving/takeBackNext.ts';

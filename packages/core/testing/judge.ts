@@ -12,13 +12,19 @@ export interface Verdict {
   readonly refused: number;
 }
 
+/** What a server has in the end: its log since the start, what its rows make, and the revision that the start had. */
+export interface Kept {
+  readonly log: readonly LoggedEdit[];
+  readonly rows: SiteDocument;
+  readonly base: number;
+}
+
 /** Looks whether a simulation ended well, and throws a sentence with its seed when it did not. */
-export function judge(seed: number, start: SiteDocument, { copies, deeds }: Simulated, kept: { log: readonly LoggedEdit[]; rows: SiteDocument }): Verdict {
+export function judge(seed: number, start: SiteDocument, { copies, deeds }: Simulated, { log, rows, base }: Kept): Verdict {
   const wrong = (what: string): Error => new Error(`Seed ${seed}: ${what}. Replay it with: npm run simulate -- --seed ${seed}`);
-  const { log, rows } = kept;
   const ids = log.map(({ id }) => id);
   if (new Set(ids).size !== ids.length) throw wrong('an edit is in the log twice');
-  if (log.some(({ revision }, at) => revision !== at + 1)) throw wrong('the revisions have gaps');
+  if (log.some(({ revision }, at) => revision !== base + at + 1)) throw wrong('the revisions have gaps');
 
   const logged = new Set(ids);
   for (const [id, { acknowledged, refused }] of deeds) {
@@ -35,7 +41,7 @@ export function judge(seed: number, start: SiteDocument, { copies, deeds }: Simu
   if (!isEqual(toStored(rows), truth)) throw wrong('the rows are not what the log replays to');
   copies.forEach((copy, at) => {
     if (copy.pending.length > 0) throw wrong(`window ${at} still waits for ${copy.pending.length} answers`);
-    if (copy.served.revision !== log.length) throw wrong(`window ${at} is at revision ${copy.served.revision} of ${log.length}`);
+    if (copy.served.revision !== base + log.length) throw wrong(`window ${at} is at revision ${copy.served.revision} of ${base + log.length}`);
     if (!isEqual(toStored(copy.document), truth)) throw wrong(`window ${at} shows something else`);
   });
   return { kept: log.length, refused: [...deeds.values()].filter(({ refused }) => refused !== null).length };

@@ -6,15 +6,7 @@ import { makeEdit } from '../src/commands/context.ts';
 import type { Edit, LoggedEdit } from '../src/ops/edit.ts';
 import type { Operation } from '../src/ops/registry.ts';
 import { takeBackNext } from '../src/saving/takeBackNext.ts';
-import {
-  openWorkingCopy,
-  withLogged,
-  withPerformed,
-  withRefused,
-  withReloaded,
-  type Served,
-  type WorkingCopy,
-} from '../src/saving/workingCopy.ts';
+import { openWorkingCopy, withLogged, withPerformed, withRefused, withReloaded, type Served, type WorkingCopy } from '../src/saving/workingCopy.ts';
 import { below, pick } from './pick.ts';
 import { randomOperation } from './randomOperation.ts';
 
@@ -82,7 +74,7 @@ export async function simulate(seed: number, server: SimulatedServer, { deeds: c
   const start = await server.whole();
   const newTab = (served: Served): Tab => ({ copy: openWorkingCopy(mintId('session', random), served, [], []), isOpen: true });
   const browsers: Browser[] = [];
-  for (let left = 2 + below(random, 7); left > 0; ) {
+  for (let left = 2 + below(random, 7); left > 0;) {
     const tabs = Math.min(left, 1 + below(random, 3));
     browsers.push({ outbox: [], refused: new Map(), tabs: Array.from({ length: tabs }, () => newTab(start)), isOnline: true, sent: 0, isWaiting: false });
     left -= tabs;
@@ -231,7 +223,9 @@ export async function simulate(seed: number, server: SimulatedServer, { deeds: c
     for (const browser of browsers) {
       browser.isOnline = true;
       post(browser);
-      for (const tab of browser.tabs) if (tab.isOpen) catchUp(browser, tab); else load(browser, tab);
+      for (const tab of browser.tabs)
+        if (tab.isOpen) catchUp(browser, tab);
+        else load(browser, tab);
     }
     await drain(now + 100);
     if (browsers.every(({ outbox }) => outbox.length === 0) && round > 1) break;

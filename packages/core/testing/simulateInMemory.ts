@@ -49,5 +49,5 @@ export async function simulateInMemory(seed: number): Promise<Verdict> {
   const start = randomDocument(seededRandom(seed * 7919), { pages: 12, menus: 2, items: 16 });
   const server = serverInMemory(start);
   const seen = await simulate(seed, server, { deeds: 60, canCrash: true });
-  return judge(seed, start, seen, { log: server.log, rows: server.document() });
+  return judge(seed, start, seen, { log: server.log, rows: server.document(), base: 0 });
 }

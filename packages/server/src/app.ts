@@ -6,6 +6,7 @@ import { API, DELIVERY, openApi } from '@zorvik/contract';
 import type { Deps } from './deps.ts';
 import { editRoutes } from './routes/edits.ts';
 import { editionRoutes } from './routes/editions.ts';
+import { eventRoutes } from './routes/events.ts';
 import { failures, unknownPath } from './routes/failures.ts';
 import { guard } from './routes/guard.ts';
 import { importRoutes } from './routes/imports.ts';
@@ -43,6 +44,7 @@ function api(deps: Deps): RequestHandler {
   siteRoutes(router, deps);
   editRoutes(router, deps);
   editionRoutes(router, deps);
+  eventRoutes(router, deps);
   return router;
 }
 

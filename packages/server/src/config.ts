@@ -9,6 +9,8 @@ export interface Config {
   readonly databaseUrl: string | null;
   readonly importLimit: number;
   readonly bodyLimit: number;
+  /** How many pages, items and other nodes of all sites are kept in memory at most; 1,000 take about 1 MB. */
+  readonly cacheNodes: number;
   readonly logLevel: string;
 }
 
@@ -31,6 +33,7 @@ export function readConfig(environment: Readonly<Record<string, string | undefin
     databaseUrl: environment.DATABASE_URL?.trim() || null,
     importLimit: whole('ZORVIK_IMPORT_MB', 50, 500) * MEGABYTE,
     bodyLimit: whole('ZORVIK_BODY_MB', 8, 100) * MEGABYTE,
+    cacheNodes: whole('ZORVIK_CACHE_NODES', 200_000, 10_000_000),
     logLevel: text('ZORVIK_LOG', 'warn'),
   };
 }

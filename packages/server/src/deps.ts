@@ -1,10 +1,14 @@
 import type { Actor, RandomBits } from '@zorvik/core';
 import type { Logger } from 'pino';
+import type { Hub } from './announcing/hub.ts';
+import type { Presence } from './announcing/presence.ts';
 import type { Delivery } from './delivery/delivery.ts';
 import type { EditingDeps } from './editing/saveEdit.ts';
 
 /** All that the application stands on; `main.ts` makes it for real, tests make it with what they need. */
 export interface Deps extends EditingDeps {
+  readonly hub: Hub;
+  readonly presence: Presence;
   readonly delivery: Delivery;
   readonly random: RandomBits;
   readonly log: Logger;

@@ -5,6 +5,9 @@ import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { pino } from 'pino';
 import type { RandomBits, StoredDocument } from '@zorvik/core';
+import { announce } from './announcing/announce.ts';
+import { hub } from './announcing/hub.ts';
+import { presence, PRESENCE_BEAT } from './announcing/presence.ts';
 import { createApp } from './app.ts';
 import type { Config } from './config.ts';
 import { openPglite, openPostgres } from './db/openDatabase.ts';
@@ -46,16 +49,27 @@ export function cryptoRandom(): RandomBits {
 
 /** Opens the database, puts the first site into an empty one, and listens. */
 export async function startServer(config: Config, parts: Parts): Promise<RunningServer> {
-  const { database, close } =
+  const { database, listen, close } =
     config.databaseUrl === null
       ? await openPglite({ folder: resolve(config.dataFolder), template: parts.template, migrations: parts.migrations })
       : await openPostgres(config.databaseUrl, parts.migrations);
+  const now = (): Date => new Date();
+  const streams = hub();
+  const people = presence(now);
+  const publicSide = delivery(database);
   try {
+    const deafen = await listen(announce(streams, people, publicSide));
+    const sweeping = setInterval(() => {
+      for (const site of people.sweep()) streams.tell({ kind: 'people', site, people: people.people(site) });
+    }, PRESENCE_BEAT);
+    sweeping.unref();
     const deps: Deps = {
       database,
-      cache: siteCache(),
-      delivery: delivery(database),
-      now: () => new Date(),
+      cache: siteCache(config.cacheNodes),
+      delivery: publicSide,
+      hub: streams,
+      presence: people,
+      now,
       random: cryptoRandom(),
       log: pino({ level: config.logLevel }),
       actor: { name: 'You', role: 'owner' },
@@ -69,7 +83,7 @@ export async function startServer(config: Config, parts: Parts): Promise<Running
       await storeDocument(deps, stored, deps.random, 'Zorvik');
     }
     const server = createServer(createApp(deps));
-    await listen(server, config);
+    await listenAt(server, config);
     void compileChecks();
     const { port } = server.address() as AddressInfo;
     const host = config.host.includes(':') ? `[${config.host}]` : config.host;
@@ -77,7 +91,10 @@ export async function startServer(config: Config, parts: Parts): Promise<Running
       address: `http://${host}:${port}`,
       port,
       async close() {
+        clearInterval(sweeping);
+        streams.close();
         await stopListening(server);
+        await deafen();
         await close();
       },
     };
@@ -87,7 +104,7 @@ export async function startServer(config: Config, parts: Parts): Promise<Running
   }
 }
 
-function listen(server: Server, { host, port }: Config): Promise<void> {
+function listenAt(server: Server, { host, port }: Config): Promise<void> {
   return new Promise((done, fail) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
       fail(error.code === 'EADDRINUSE' ? new Error(`The port ${port} is taken by another program. Stop that one, or set PORT to a free one.`) : error);

@@ -62,7 +62,7 @@ describe('saving an edit', () => {
     const { revision, document } = await read();
     const menu = [...childrenOf(document.menus, document.site.id)][0] ?? '';
     const [first, second, third] = [...childrenOf(document.items, menu)] as [string, string, string];
-    const removal = editOf(revision, [{ kind: 'removeItem', after: first, branch: [document.items.nodes.get(second)!] }]);
+    const removal = editOf(revision, [{ kind: 'removeItem', after: first, branch: [document.items.nodes.get(second)!] }], { session: 'w0000000000other' });
     await request(server.app).post(`${site}/edits`).send(removal).expect(200);
     const late = editOf(revision, [{ kind: 'moveItem', id: third, from: { parent: menu, after: second }, to: { parent: menu, after: second } }]);
     const { body } = await request(server.app).post(`${site}/edits`).send(late).expect(200);

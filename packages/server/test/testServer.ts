@@ -1,39 +1,39 @@
-import { existsSync } from 'node:fs';
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import type { Express } from 'express';
 import { EDIT_VERSION, mintId, seededRandom, type Edit, type Operation, type Sentence, type StoredDocument } from '@zorvik/core';
+import { announce } from '../src/announcing/announce.ts';
+import { hub } from '../src/announcing/hub.ts';
+import { presence } from '../src/announcing/presence.ts';
 import { createApp } from '../src/app.ts';
-import { openPglite } from '../src/db/openDatabase.ts';
 import { delivery } from '../src/delivery/delivery.ts';
 import type { Deps } from '../src/deps.ts';
 import { siteCache } from '../src/editing/siteCache.ts';
 import { storeDocument } from '../src/editing/storeDocument.ts';
-
-export const migrations = fileURLToPath(new URL('../src/db/migrations', import.meta.url));
-export const template = fileURLToPath(new URL('../../../build/pglite-template', import.meta.url));
+import { testDatabase } from './testDatabase.ts';
 
 export interface TestServer {
   readonly app: Express;
   readonly deps: Deps;
-  readonly folder: string;
   readonly close: () => Promise<void>;
 }
 
 /** The whole application on a database of its own in a temporary folder, which goes with it. */
 export async function testServer(site: StoredDocument | null = null, changes: Partial<Deps> = {}): Promise<TestServer> {
-  if (!existsSync(template)) throw new Error('There is no database template. Run `node scripts/setup.mjs` first.');
-  const folder = await mkdtemp(join(tmpdir(), 'zorvik-test-'));
-  const opened = await openPglite({ folder, template, migrations });
+  const kept = await testDatabase();
+  const opened = await kept.open();
   const { database } = opened;
+  const streams = hub();
+  const now = (): Date => new Date('2026-11-23T10:00:00Z');
+  const people = presence(now);
+  const publicSide = delivery(database);
+  const deafen = await opened.listen(announce(streams, people, publicSide));
   const deps: Deps = {
     database,
     cache: siteCache(),
-    delivery: delivery(database),
-    now: () => new Date('2026-11-23T10:00:00Z'),
+    delivery: publicSide,
+    hub: streams,
+    presence: people,
+    now,
     random: seededRandom(42),
     log: pino({ level: 'silent' }),
     actor: { name: 'Tess', role: 'owner' },
@@ -45,10 +45,12 @@ export async function testServer(site: StoredDocument | null = null, changes: Pa
   };
   if (site !== null) await storeDocument(deps, site, deps.random, 'Zorvik');
   const close = async (): Promise<void> => {
+    streams.close();
+    await deafen();
     await opened.close();
-    await rm(folder, { recursive: true, force: true });
+    await kept.remove();
   };
-  return { app: createApp(deps), deps, folder, close };
+  return { app: createApp(deps), deps, close };
 }
 
 const random = seededRandom(4711);

@@ -11,7 +11,10 @@ const entries = {
   unknownMenu: { status: 404, sentence: 'There is no menu with the key “{key}” in this site. Its menus are: {known}.' },
   unknownPath: { status: 404, sentence: 'Nothing answers at {method} {path}. The paths are listed at /api/v1/openapi.json.' },
   nothingPublished: { status: 404, sentence: 'The site “{key}” has no edition yet. Publish it once, then ask again.' },
-  unknownEdit: { status: 404, sentence: 'There is no edit “{id}” in this site’s log: it was refused itself, or is older than the log. Change it by hand instead.' },
+  unknownEdit: {
+    status: 404,
+    sentence: 'There is no edit “{id}” in this site’s log: it was refused itself, or is older than the log. Change it by hand instead.',
+  },
   notThere: { status: 409, sentence: 'This {what} is no longer there: {id} was removed. Undo the removal, or choose another.' },
   alreadyThere: { status: 409, sentence: 'The id {id} is taken already in this site. Every addition needs an id of its own.' },
   wouldCircle: { status: 409, sentence: 'Cannot place “{label}” inside “{target}”: that is inside “{label}” itself. Choose a place outside it.' },

@@ -32,6 +32,8 @@ const templates = {
   placementRemoved: 'Took “{label}” out of the {place}',
   undone: 'Took back: {sentence}',
   redone: 'Brought back: {sentence}',
+  wentBack: 'Went back to when the latest was: {sentence}',
+  wentToStart: 'Went back to the empty site',
 } as const;
 
 export type SentenceCode = keyof typeof templates;

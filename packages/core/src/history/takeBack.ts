@@ -22,7 +22,7 @@ export function takeBack(
   edit: Edit,
   since: readonly KnownEdit[],
 ): Result<{ readonly operations: readonly Operation[]; readonly sentence: Sentence }> {
-  const obstacle = firstContested(edit, since) ?? firstOverwritten(document, edit);
+  const obstacle = firstContested(edit, since) ?? overwrittenIn(document, edit);
   if (obstacle !== null) return no(standsInTheWay(document, obstacle, since));
   const inverse = { ...edit, operations: invertEdit(edit) };
   const isRedo = edit.sentence.code === 'undone';
@@ -34,21 +34,21 @@ export function takeBack(
 }
 
 /**
- * The first thing of which another session decided the same since: taking `edit` back would take that back too, even where it looks
- * as the edit left it (a place among siblings that moved on, a name that went away and came back).
+ * The first thing of which something that still stands decided the same since: taking `edit` back would take that back too, even where
+ * it looks as the edit left it (a place among siblings that moved on, a name that went away and came back).
  */
 function firstContested(edit: Edit, since: readonly KnownEdit[]): Touched | null {
-  const foreign = standing(since).filter(({ session }) => session !== edit.session);
-  if (foreign.length === 0) return null;
+  const later = standing(since);
+  if (later.length === 0) return null;
   const own = new Map<string, Set<string>>();
   for (const claim of claimsOf(edit)) {
     const [thing, aspect] = split(claim);
     own.set(thing, (own.get(thing) ?? new Set()).add(aspect));
   }
-  const contested = foreign.flatMap(claimsOf).find((claim) => {
+  const contested = later.flatMap(claimsOf).find((claim) => {
     const [thing, aspect] = split(claim);
     const aspects = own.get(thing);
-    return aspects !== undefined && (aspect === '*' || aspects.has('*') || aspects.has(aspect));
+    return aspects !== undefined && (aspect === '*' || aspects.has('*') || (aspect !== 'inside' && aspects.has(aspect)));
   });
   if (contested === undefined) return null;
   const [forest, id] = contested.split(' ') as [Touched['forest'], string];
@@ -65,20 +65,12 @@ function split(claim: string): [string, string] {
 }
 
 /**
- * Looks at the last operation on each thing only: an edit that adds an item and then moves it leaves it where it moved it, and
- * that is what has to stand still.
+ * What is no longer as the edit left it. It helps a window that does not know all that came after; of several operations on one thing
+ * only the last could say, and of those on several kinds none can, so it asks edits of one operation alone.
  */
-function firstOverwritten(document: SiteDocument, edit: Edit): Touched | null {
-  const judged = new Set<string>();
-  for (const operation of edit.operations.toReversed()) {
-    const kind = kindOf(operation);
-    const touched = kind.touches(operation).map(({ forest, id }) => `${forest} ${id} ${operation.kind}`);
-    const isJudged = touched.some((one) => judged.has(one));
-    for (const one of touched) judged.add(one);
-    const found = isJudged ? null : kind.overwritten(document, operation);
-    if (found !== null) return found;
-  }
-  return null;
+function overwrittenIn(document: SiteDocument, { operations }: Edit): Touched | null {
+  const [only] = operations;
+  return only === undefined || operations.length > 1 ? null : kindOf(only).overwritten(document, only);
 }
 
 function standsInTheWay(document: SiteDocument, { forest, id }: Touched, since: readonly KnownEdit[]): ReturnType<typeof refusal> {

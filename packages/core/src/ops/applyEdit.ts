@@ -10,8 +10,9 @@ export function applyEdit<E extends Edit>(document: SiteDocument, edit: E): Resu
   for (const operation of edit.operations) {
     const result = kindOf(operation).apply(current, operation);
     if (!result.ok) return result;
+    // What changed nothing has nothing to take back: its inverse would undo what others did there since.
+    if (result.value.document !== current) operations.push(result.value.operation);
     current = result.value.document;
-    operations.push(result.value.operation);
   }
   return ok({ document: current, edit: { ...edit, operations } });
 }

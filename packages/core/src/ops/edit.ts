@@ -1,7 +1,7 @@
 import Type, { type TSchema } from 'typebox';
 import type { Id } from '../base/ids.ts';
-import { sentenceCodes, type Sentence } from '../base/sentences.ts';
-import { closed, IdShape } from '../schema/shapes.ts';
+import type { Sentence } from '../base/sentences.ts';
+import { closed, IdShape, SentenceShape } from '../schema/shapes.ts';
 import { operationKinds, type Operation } from './registry.ts';
 
 /** Version of the protocol that edits are written in. */
@@ -21,6 +21,7 @@ export interface Edit {
   /** The edit that this one takes back or, if that took one back itself, brings back. */
   readonly undoes: Id | null;
   readonly sentence: Sentence;
+  /** At least one; none where `undoes` is given: the server makes what takes an edit back from its log. */
   readonly operations: readonly Operation[];
 }
 
@@ -54,13 +55,7 @@ const editFields = {
   session: IdShape,
   group: Type.Union([Type.String({ minLength: 1, maxLength: 64 }), Type.Null()]),
   undoes: Type.Union([IdShape, Type.Null()]),
-  sentence: Type.Object(
-    {
-      code: Type.Enum(sentenceCodes),
-      params: Type.Record(Type.String({ maxLength: 40 }), Type.Union([Type.String({ maxLength: 4000 }), Type.Number()])),
-    },
-    closed,
-  ),
+  sentence: SentenceShape,
   operations: Type.Array(Type.Unsafe<Operation>({ $ref: 'Operation' }), { maxItems: 20_000 }),
 };
 

@@ -104,6 +104,7 @@ export const importPages: OperationKind<ImportPages, ImportPages> = {
 
   claims: ({ added, moved, removed, changed }) => [
     ...[...added, ...removed].map(({ page }) => `pages ${page.id} *`),
+    ...added.map(({ page }) => `pages ${page.parent} inside`),
     ...moved.flatMap(movePage.claims),
     ...changed.flatMap(updatePage.claims),
   ],
@@ -181,7 +182,7 @@ function applyEach<O extends { readonly kind: string }>(
   for (const operation of operations) {
     const result = kind.apply(current, operation);
     if (!result.ok) return result;
-    done.push(result.value.operation);
+    if (result.value.document !== current) done.push(result.value.operation);
     current = result.value.document;
   }
   return ok({ document: current, done });

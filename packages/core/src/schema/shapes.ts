@@ -1,5 +1,6 @@
 import Type from 'typebox';
 import { ID_PATTERN } from '../base/ids.ts';
+import { sentenceCodes, type Sentence } from '../base/sentences.ts';
 
 /** Shapes that every other schema is made of. */
 export const IdShape = Type.String({ pattern: ID_PATTERN });
@@ -14,3 +15,14 @@ export const LabelShape = Type.String({ maxLength: LONGEST_LABEL });
 export const AddressShape = Type.String({ minLength: 1, maxLength: LONGEST_ADDRESS });
 
 export const closed = { additionalProperties: false } as const;
+
+/** A sentence as data: its code, and what is filled in. */
+export const SentenceShape = Type.Unsafe<Sentence>(
+  Type.Object(
+    {
+      code: Type.Enum(sentenceCodes),
+      params: Type.Record(Type.String({ maxLength: 40 }), Type.Union([Type.String({ maxLength: 4000 }), Type.Number()])),
+    },
+    closed,
+  ),
+);

@@ -3,9 +3,13 @@ import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { rowsOf, type Database } from './database.ts';
 import { lockFolder } from './folderLock.ts';
+import { listenOn } from './listenOn.ts';
+import { CHANNEL, type Hear, type Notice } from './notices.ts';
 
 export interface OpenDatabase {
   readonly database: Database;
+  /** Hears what all processes on this database tell, this one too; gives the release. */
+  readonly listen: (hear: Hear) => Promise<() => Promise<void>>;
   readonly close: () => Promise<void>;
 }
 
@@ -38,7 +42,8 @@ export async function openPglite({ folder, template, migrations }: OpenChoices):
       await client.close();
       await release();
     };
-    return { database, close };
+    const listen = async (hear: Hear): Promise<() => Promise<void>> => client.listen(CHANNEL, (text) => hear(JSON.parse(text) as Notice));
+    return { database, listen, close };
   } catch (error) {
     await release();
     throw error;
@@ -63,7 +68,7 @@ export async function openPostgres(url: string, migrations: string): Promise<Ope
     await pool.end();
     throw error;
   }
-  return { database, close: () => pool.end() };
+  return { database, listen: (hear) => listenOn(() => new pg.Client({ connectionString: url }), hear), close: () => pool.end() };
 }
 
 /** The folder is copied beside its place and renamed into it, so that a stop midway leaves no half of one. */

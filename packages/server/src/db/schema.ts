@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { bigint, customType, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
-import type { Sentence } from '@zorvik/core';
+import type { Refusal, Sentence } from '@zorvik/core';
 
 const bytes = customType<{ data: Uint8Array; driverData: Uint8Array }>({ dataType: () => 'bytea' });
 
@@ -16,6 +16,10 @@ export const sites = pgTable(
     format: integer('format').notNull(),
     facts: jsonb('facts').$type<Record<string, unknown>>().notNull(),
     revision: bigint('revision', { mode: 'number' }).notNull(),
+    /** Changes when the site is restored from an archive: revisions of another epoch mean nothing. */
+    epoch: text('epoch')
+      .notNull()
+      .default(sql`md5(random()::text)`),
     edition: integer('edition'),
     createdAt: timestamp('created_at', { withTimezone: true, mode: 'string' })
       .notNull()
@@ -81,6 +85,29 @@ export const editBodies = pgTable(
     foreignKey({ columns: [table.siteId, table.revision], foreignColumns: [edits.siteId, edits.revision] }).onDelete('cascade'),
   ],
 );
+
+/** Edits that were refused, so that the same edit, should it arrive again, is refused again: its sender was told once and for all. */
+export const refusals = pgTable(
+  'refusals',
+  {
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    id: text('id').notNull(),
+    refusal: jsonb('refusal').$type<Refusal>().notNull(),
+    at: timestamp('at', { withTimezone: true, mode: 'string' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.siteId, table.id] })],
+);
+
+/** What a log that no longer goes back to the beginning begins with: the document at that revision, JSON, gzip. One a site. */
+export const checkpoints = pgTable('checkpoints', {
+  siteId: text('site_id')
+    .primaryKey()
+    .references(() => sites.id, { onDelete: 'cascade' }),
+  revision: bigint('revision', { mode: 'number' }).notNull(),
+  body: bytes('body').notNull(),
+});
 
 export const editions = pgTable(
   'editions',

@@ -25,6 +25,7 @@ export interface Delivery {
   readonly answer: (request: IncomingMessage, response: ServerResponse) => Promise<void>;
   /** Lets the next request read the site's current edition anew. */
   readonly forget: (siteKey: string) => void;
+  readonly forgetAll: () => void;
 }
 
 /** For browsers and caches between: ask again each time, which costs a 304. A published change is seen at once. */
@@ -44,6 +45,7 @@ export function delivery(database: Database): Delivery {
 
   return {
     forget: (siteKey) => void ready.delete(siteKey),
+    forgetAll: () => ready.clear(),
     async answer(request, response) {
       if (request.method === 'OPTIONS') return preflight(response);
       if (request.method !== 'GET' && request.method !== 'HEAD')

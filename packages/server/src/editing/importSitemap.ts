@@ -17,8 +17,8 @@ import {
 } from '@zorvik/core';
 import { findBadUtf8, pagesFromAddresses, sitemapReader, type PageList } from '@zorvik/formats';
 import type { Progress } from '../repositories/nodes.ts';
-import { maybeSite } from '../repositories/sites.ts';
-import { caughtUp, saveEdit, type EditingDeps, type SaveChoices } from './saveEdit.ts';
+import { currentSite } from './currentSite.ts';
+import { saveEdit, type EditingDeps, type SaveChoices } from './saveEdit.ts';
 
 /** The most addresses that one reading takes. */
 const MOST_PAGES = 200_000;
@@ -62,10 +62,9 @@ export interface Imported {
 
 /** Brings a site's pages up to a list of addresses, as one edit. */
 export async function importPageList(deps: EditingDeps, siteKey: string, wanted: Import): Promise<Result<Imported>> {
-  const head = await maybeSite(deps.database, siteKey);
-  if (head === null) return no(refusal('unknownSite', { key: siteKey }));
-  const { id, revision } = head;
-  const { document } = await caughtUp(deps.database, await deps.cache.at(deps.database, id, revision), revision);
+  const current = await currentSite(deps, siteKey);
+  if (!current.ok) return current;
+  const { document, revision } = current.value.site;
   return saveDiff(deps, document, revision, wanted, {});
 }
 

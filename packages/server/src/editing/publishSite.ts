@@ -22,11 +22,11 @@ export async function publishSite(
     const head = await lockSite(tx, siteKey, null);
     if (head === null) return no(refusal('unknownSite', { key: siteKey }));
     if (head.revision !== revision) return no(refusal('staleView', { revision: head.revision, seen: revision }));
-    const { document } = await caughtUp(tx, await cache.at(tx, head.id, revision), revision);
+    const { document } = await caughtUp(tx, await cache.at(tx, head), revision);
     const { files, items } = contentOf(document);
     const edition = { number: (head.edition ?? 0) + 1, revision, at: now().toISOString(), actor, note, items };
     await insertEdition(tx, head.id, edition, files);
-    await setEdition(tx, head.id, edition.number);
+    await setEdition(tx, head, edition.number);
     return ok(edition);
   });
 }

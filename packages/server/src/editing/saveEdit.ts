@@ -1,23 +1,26 @@
 import {
+  acceptEdit,
   applyEdit,
   kindOf,
   no,
   ok,
-  rebaseEdit,
   refusal,
+  type Accepted,
   type Edit,
   type ForestName,
+  type Id,
   type LoggedEdit,
+  type Past,
   type Result,
   type Site,
   type SiteDocument,
 } from '@zorvik/core';
 import type { Database } from '../db/database.ts';
-import { appendEdit, editsSince } from '../repositories/log.ts';
+import { appendEdit, editById, editsSince, editsToSend, keepRefusal } from '../repositories/log.ts';
 import { deleteNodes, writeNodes, type NodeRow, type Progress } from '../repositories/nodes.ts';
-import { insertSite, lockSite, setRevision } from '../repositories/sites.ts';
+import { insertSite, lockSite, setRevision, type SiteHead } from '../repositories/sites.ts';
 import { ranksFor } from './ranksFor.ts';
-import type { KnownSite, SiteCache } from './siteCache.ts';
+import { withEdit, type KnownSite, type SiteCache } from './siteCache.ts';
 
 export interface EditingDeps {
   readonly database: Database;
@@ -26,68 +29,118 @@ export interface EditingDeps {
 }
 
 export interface SaveChoices {
+  /** The revision that the sender knows; without it, the edit's base. The answer has what came after it. */
+  readonly known?: number;
+  /** The epoch that the sender knows: an edit for another one would be led through the wrong log. */
+  readonly epoch?: string;
   /** A site that the edit is the first of: it is stored with it, or not at all. */
   readonly newSite?: Site;
   readonly onWritten?: Progress;
 }
 
 export interface Saved {
+  readonly epoch: string;
   readonly revision: number;
-  /** Everything since the edit's base, oldest first, the edit itself among them. */
+  /** What the sender does not know yet, oldest first, the edit itself at the end; the edit alone, when that is much. */
   readonly edits: readonly LoggedEdit[];
 }
 
 /**
- * Keeps an edit: in one transaction takes the site's row, catches up with the log, leads the edit through what happened since its
- * base, applies it, writes the rows it touched and appends it to the log. An edit that is in the log already changes nothing and
- * gets its answer again. A refusal leaves no trace.
+ * Keeps an edit: in one transaction takes the site's row, catches up with the log, lets core decide, writes the rows that it touched
+ * and appends it to the log. An edit that was answered already, be it kept or refused, changes nothing and gets its answer again.
  */
-export async function saveEdit(
-  { database, cache, now }: EditingDeps,
-  siteKey: string,
-  edit: Edit,
-  actor: string,
-  { newSite, onWritten }: SaveChoices = {},
-): Promise<Result<Saved>> {
-  if (edit.operations.length === 0) return no(refusal('emptyEdit'));
+export async function saveEdit(deps: EditingDeps, siteKey: string, edit: Edit, actor: string, choices: SaveChoices = {}): Promise<Result<Saved>> {
+  if (edit.operations.length === 0 && edit.undoes === null) return no(refusal('emptyEdit'));
+  const decide = async (tx: Database, present: KnownSite): Promise<Result<Accepted>> => {
+    if (edit.base > present.revision) return no(refusal('badBase', { base: edit.base, revision: present.revision }));
+    const past = { since: edit.undoes === null ? await since(tx, present, edit.base) : [], undone: await undoneBy(tx, present, edit) };
+    return acceptEdit(present.document, edit, past);
+  };
+  return keepDecided(deps, siteKey, { id: edit.id, actor, decide, known: edit.base, ...choices });
+}
+
+export interface ToDecide extends SaveChoices {
+  /** The edit's id. */
+  readonly id: Id;
+  readonly actor: string;
+  readonly known: number;
+  /** Makes the edit on the site as it is while its row is held. */
+  readonly decide: (tx: Database, present: KnownSite) => Promise<Result<Accepted>>;
+}
+
+/** Keeps what is decided while the site's row is held. A refusal is kept, too, and nothing else is written then. */
+export async function keepDecided({ database, cache, now }: EditingDeps, siteKey: string, wanted: ToDecide): Promise<Result<Saved>> {
+  const { id, actor, decide, known, epoch, newSite, onWritten } = wanted;
   const { result, site } = await database.transaction(async (tx): Promise<{ result: Result<Saved>; site: KnownSite | null }> => {
     if (newSite !== undefined) await insertSite(tx, newSite);
-    const head = await lockSite(tx, siteKey, edit.id);
+    const head = await lockSite(tx, siteKey, id);
     if (head === null) return { result: no(refusal('unknownSite', { key: siteKey })), site: null };
-    const { id, revision } = head;
-    if (edit.base > revision) return { result: no(refusal('badBase', { base: edit.base, revision })), site: null };
-    if (head.known !== null) {
-      const since = await editsSince(tx, id, Math.min(edit.base, head.known - 1));
-      return { result: ok({ revision, edits: since }), site: null };
+    if (epoch !== undefined && epoch !== head.epoch) return { result: no(refusal('otherHistory')), site: null };
+    if (head.refused !== null) return { result: no(head.refused), site: null };
+    if (head.known !== null) return { result: ok(await answerAgain(tx, head, id, known)), site: null };
+    const present = await caughtUp(tx, await cache.at(tx, head), head.revision);
+    const decided = await decide(tx, present);
+    if (!decided.ok) {
+      await keepRefusal(tx, head.id, id, decided.refusal, now().toISOString());
+      return { result: decided, site: present };
     }
-    const present = await caughtUp(tx, await cache.at(tx, id, revision), revision);
-    const since = edit.base < revision ? await editsSince(tx, id, edit.base) : [];
-    const rebased = rebaseEdit(edit, since);
-    const applied = applyEdit(present.document, rebased);
-    if (!applied.ok) return { result: applied, site: present };
-    const logged: LoggedEdit = { ...applied.value.edit, revision: revision + 1, at: now().toISOString(), actor };
-    const ranks = await writeTouched(tx, present, applied.value.document, logged, onWritten);
-    await appendEdit(tx, id, logged);
-    await setRevision(tx, id, logged.revision);
-    const after = { id, revision: logged.revision, document: applied.value.document, ranks };
-    return { result: ok({ revision: logged.revision, edits: [...since, logged] }), site: after };
+    const logged: LoggedEdit = { ...decided.value.edit, revision: head.revision + 1, at: now().toISOString(), actor };
+    const ranks = await writeTouched(tx, present, decided.value.document, logged, onWritten);
+    await appendEdit(tx, head.id, logged);
+    await setRevision(tx, head, logged.revision);
+    const after = withEdit(present, logged, decided.value.document, ranks);
+    return { result: ok({ epoch: head.epoch, revision: logged.revision, edits: toSend(after, known) }), site: after };
   });
   // Only now is it committed: a transaction that failed must leave the cache as it was.
   if (site !== null) cache.keep(site);
   return result;
 }
 
+/** Edits that write more nodes than this are not sent along: to load the whole site is less. */
+const MOST_NODES = 5000;
+
+/** What a sender who knows a revision is told of the log, from memory: all that it misses, or the last edit alone when that is much. */
+function toSend({ tail }: KnownSite, known: number): readonly LoggedEdit[] {
+  const missed = tail.filter(({ revision }) => revision > known);
+  const isWhole = tail[0] !== undefined && tail[0].revision <= known + 1 && missed.every((edit) => !isHuge(edit));
+  return isWhole ? missed : tail.slice(-1).filter((edit) => !isHuge(edit));
+}
+
+function isHuge({ operations }: Edit): boolean {
+  return operations.reduce((sum, operation) => sum + kindOf(operation).touches(operation).length, 0) > MOST_NODES;
+}
+
+async function answerAgain(tx: Database, { id: siteId, epoch, revision }: SiteHead, id: Id, known: number): Promise<Saved> {
+  const missed = await editsToSend(tx, siteId, known, revision);
+  if (missed?.some((edit) => edit.id === id) === true) return { epoch, revision, edits: missed };
+  const own = await editById(tx, siteId, id);
+  return { epoch, revision, edits: own === null || isHuge(own) ? [] : [own] };
+}
+
+/** The log after a revision: its end is in memory. */
+async function since(tx: Database, { id, revision, tail }: KnownSite, base: number): Promise<readonly LoggedEdit[]> {
+  if (base >= revision) return [];
+  const isKnown = tail[0] !== undefined && tail[0].revision <= base + 1;
+  return isKnown ? tail.filter((edit) => edit.revision > base) : editsSince(tx, id, base);
+}
+
+async function undoneBy(tx: Database, present: KnownSite, { undoes }: Edit): Promise<Past['undone']> {
+  if (undoes === null) return null;
+  const edit = present.tail.find(({ id }) => id === undoes) ?? (await editById(tx, present.id, undoes));
+  return edit === null ? null : { edit, since: await since(tx, present, edit.revision) };
+}
+
 /** A site brought up to the revision of its row by what other processes have logged. */
 export async function caughtUp(tx: Database, site: KnownSite, revision: number): Promise<KnownSite> {
-  if (site.revision === revision) return site;
-  let { document, ranks } = site;
-  for (const edit of await editsSince(tx, site.id, site.revision)) {
-    const applied = applyEdit(document, edit);
+  let current = site;
+  for (const edit of site.revision === revision ? [] : await editsSince(tx, site.id, site.revision)) {
+    const applied = applyEdit(current.document, edit);
     if (!applied.ok) throw new Error(`The log of ${site.id} does not replay at revision ${edit.revision}: ${applied.refusal.message}`);
-    ({ document } = applied.value);
-    for (const [forest, ids] of touchedBy(edit)) ranks = ranks.withAll(ranksFor(document, forest, ids, ranks));
+    let { ranks } = current;
+    for (const [forest, ids] of touchedBy(edit)) ranks = ranks.withAll(ranksFor(applied.value.document, forest, ids, ranks));
+    current = withEdit(current, edit, applied.value.document, ranks);
   }
-  return { ...site, revision, document, ranks };
+  return current;
 }
 
 /** Writes the rows of every node that the edit touched, and gives the ranks after it. */

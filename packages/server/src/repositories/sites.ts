@@ -1,14 +1,15 @@
 import { eq, sql } from 'drizzle-orm';
-import type { Site } from '@zorvik/core';
-import { FORMAT } from '@zorvik/core';
+import { FORMAT, type Refusal, type Site } from '@zorvik/core';
 import type { SiteSummary } from '@zorvik/contract';
 import { rowsOf, type Database } from '../db/database.ts';
+import { CHANNEL, type Notice } from '../db/notices.ts';
 import { sites } from '../db/schema.ts';
 
 /** What the row of a site says: which one, and how far it is. */
 export interface SiteHead {
   readonly id: string;
   readonly key: string;
+  readonly epoch: string;
   readonly revision: number;
   readonly edition: number | null;
 }
@@ -24,16 +25,24 @@ export async function listSites(database: Database): Promise<SiteSummary[]> {
 }
 
 export async function maybeSite(database: Database, key: string): Promise<SiteHead | null> {
-  const { id, revision, edition } = sites;
-  const [row] = await database.select({ id, key: sites.key, revision, edition }).from(sites).where(eq(sites.key, key));
+  const { id, epoch, revision, edition } = sites;
+  const [row] = await database.select({ id, key: sites.key, epoch, revision, edition }).from(sites).where(eq(sites.key, key));
   return row ?? null;
 }
 
-/** The row of a site, held until the transaction ends, and the revision of an edit if that edit is in the log already. */
-export async function lockSite(tx: Database, key: string, edit: string | null): Promise<(SiteHead & { readonly known: number | null }) | null> {
-  const [row] = await rowsOf<{ id: string; key: string; revision: number | string; edition: number | null; known: number | string | null }>(
+/** A site's row, and what it has answered to an edit of that id already: the revision that it made, or why it was refused. */
+export interface LockedSite extends SiteHead {
+  readonly known: number | null;
+  readonly refused: Refusal | null;
+}
+
+/** The row of a site, held until the transaction ends. */
+export async function lockSite(tx: Database, key: string, edit: string | null): Promise<LockedSite | null> {
+  const [row] = await rowsOf<Omit<LockedSite, 'revision' | 'known'> & { revision: number | string; known: number | string | null }>(
     tx,
-    sql`select s.id, s.key, s.revision, s.edition, (select e.revision from edits e where e.site_id = s.id and e.id = ${edit}) as known
+    sql`select s.id, s.key, s.epoch, s.revision, s.edition,
+          (select e.revision from edits e where e.site_id = s.id and e.id = ${edit}) as known,
+          (select r.refusal from refusals r where r.site_id = s.id and r.id = ${edit}) as refused
         from sites s where s.key = ${key} for update of s`,
   );
   // PostgreSQL's driver gives 8-byte integers as text; ours stay far below 2^53.
@@ -44,10 +53,18 @@ export async function insertSite(tx: Database, { id, key, ...facts }: Site): Pro
   await tx.insert(sites).values({ id, key, facts, format: FORMAT, revision: 0 });
 }
 
-export async function setRevision(tx: Database, id: string, revision: number): Promise<void> {
-  await rowsOf(tx, sql`update sites set revision = ${revision} where id = ${id}`);
+/** Raises the revision; all processes hear of it as soon as the transaction is committed, and only then. */
+export async function setRevision(tx: Database, { id, key }: Pick<SiteHead, 'id' | 'key'>, revision: number): Promise<void> {
+  const notice: Notice = { kind: 'site', site: key, revision };
+  await rowsOf(tx, sql`update sites set revision = ${revision} where id = ${id} returning pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
 }
 
-export async function setEdition(tx: Database, id: string, edition: number): Promise<void> {
-  await tx.update(sites).set({ edition }).where(eq(sites.id, id));
+export async function setEdition(tx: Database, { id, key }: Pick<SiteHead, 'id' | 'key'>, number: number): Promise<void> {
+  const notice: Notice = { kind: 'edition', site: key, number };
+  await rowsOf(tx, sql`update sites set edition = ${number} where id = ${id} returning pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
+}
+
+/** Tells all processes, this one too. */
+export async function notify(database: Database, notice: Notice): Promise<void> {
+  await rowsOf(database, sql`select pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
 }

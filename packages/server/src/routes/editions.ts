@@ -30,7 +30,8 @@ export function editionRoutes(router: IRouter, deps: Deps): void {
     const leave = can(actor, 'publish');
     if (!leave.ok) return leave;
     const siteKey = params.siteKey ?? '';
-    const published = await publishSite(deps, siteKey, { ...body, actor: actor.name });
+    const { name, ...wanted } = body;
+    const published = await publishSite(deps, siteKey, { ...wanted, actor: name ?? actor.name });
     if (published.ok) delivery.forget(siteKey);
     return published;
   });

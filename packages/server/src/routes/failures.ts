@@ -41,8 +41,10 @@ function bodyProblem(error: unknown, limit: number): Refusal | null {
   return error instanceof URIError ? refusal('badJson', { reason: 'the address holds a broken percent-encoding' }) : null;
 }
 
-/** Connection trouble, by the codes of Node and of PostgreSQL (class 08, and 57P01 to 57P03). */
+/** Connection trouble, by the codes of Node and of PostgreSQL (class 08, 55000 for a database that takes no connections, 57P01 to 57P03). */
 function isAway(error: unknown): boolean {
-  const cause = (error as { cause?: { code?: string } }).cause ?? (error as { code?: string });
-  return /^(?:ECONNREFUSED|ECONNRESET|ETIMEDOUT|08\d{3}|57P0[123])$/.test(cause?.code ?? '');
+  const { code = '', message = '' } = ((error as { cause?: unknown }).cause ?? error) as { code?: string; message?: string };
+  return (
+    /^(?:ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|08\d{3}|55000|57P0[123])$/.test(code) || /connection terminated|timeout exceeded when trying/i.test(message)
+  );
 }

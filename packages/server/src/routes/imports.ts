@@ -33,9 +33,12 @@ export function importRoutes(router: IRouter, deps: Deps): void {
     const list = await pageListOf(request, response, deps, 'importPages', checkImport);
     if (list === null) return;
     const siteKey = String(request.params.siteKey);
-    const { missing, session } = request.query as { missing: 'keep' | 'retire'; session: string };
+    const { missing, session, name } = request.query as { missing: 'keep' | 'retire'; session: string; name?: string };
     const lines = progressLines(response);
-    lines.end(siteKey, await importPageList(deps, siteKey, { list, missing, session, ...common, onWritten: lines.stored }));
+    lines.end(
+      siteKey,
+      await importPageList(deps, siteKey, { list, missing, session, ...common, ...(name === undefined ? {} : { actor: name }), onWritten: lines.stored }),
+    );
   });
 }
 

@@ -2,14 +2,14 @@ import type { IRouter } from 'express';
 import { can, no, ok, refusal, toStored, type Result } from '@zorvik/core';
 import { routes } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
+import { currentSite } from '../editing/currentSite.ts';
 import { makeSite, newSiteFacts } from '../editing/makeSite.ts';
 import { maybeEdition } from '../repositories/editions.ts';
 import { listSites, maybeSite, type SiteHead } from '../repositories/sites.ts';
-import { caughtUp } from '../editing/saveEdit.ts';
 import { serve } from './serve.ts';
 
 export function siteRoutes(router: IRouter, deps: Deps): void {
-  const { database, cache, actor } = deps;
+  const { database, actor } = deps;
 
   serve(router, routes.listSites, async () => ok({ sites: await listSites(database), standIn: deps.standIn }));
 
@@ -24,11 +24,11 @@ export function siteRoutes(router: IRouter, deps: Deps): void {
   });
 
   serve(router, routes.readSite, async ({ params }) => {
-    const head = await siteHead(deps, params.siteKey);
-    if (!head.ok) return head;
-    const { id, revision, edition } = head.value;
-    const { document } = await caughtUp(database, await cache.at(database, id, revision), revision);
-    return ok({ revision, document: toStored(document), edition: edition === null ? null : await maybeEdition(database, id, edition) });
+    const current = await currentSite(deps, params.siteKey ?? '');
+    if (!current.ok) return current;
+    const { head, site } = current.value;
+    const edition = head.edition === null ? null : await maybeEdition(database, head.id, head.edition);
+    return ok({ epoch: head.epoch, revision: head.revision, document: toStored(site.document), edition });
   });
 }
 

@@ -73,7 +73,7 @@ export function defineAdd<K extends string, I extends string, F extends ForestNa
       return stranger === undefined ? null : { forest: name, id: stranger.id };
     },
 
-    claims: ({ branch }) => branch.map(({ id }) => `${name} ${id} *`),
+    claims: (operation) => [...operation.branch.map(({ id }) => `${name} ${id} *`), `${name} ${topOf(operation).parent} inside`],
     shift: (_, spot) => spot,
     rebase: (operation, through) => ({ ...operation, after: through(name, { parent: topOf(operation).parent, after: operation.after }).after }),
   };

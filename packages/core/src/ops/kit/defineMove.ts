@@ -1,6 +1,5 @@
 import Type from 'typebox';
 import type { Id } from '../../base/ids.ts';
-import { isEqual } from '../../base/isEqual.ts';
 import { no, ok, type Result } from '../../base/result.ts';
 import { refusal } from '../../base/refusal.ts';
 import type { Sentence } from '../../base/sentences.ts';
@@ -56,7 +55,7 @@ export function defineMove<K extends string, F extends ForestName>(
       return node?.parent === to.parent ? null : { forest: name, id };
     },
 
-    claims: ({ id, from, to }) => (isEqual(from, to) ? [] : [`${name} ${id} place`]),
+    claims: ({ id, to }) => [`${name} ${id} place`, `${name} ${to.parent} inside`],
 
     shift(forest, spot, { id, from, to }) {
       const hasLeft = forest === name && spot.after === id && spot.parent === from.parent && to.parent !== from.parent;

@@ -41,12 +41,13 @@ export function defineUpdate<K extends string, F extends ForestName>(
       const forest = forestOf(document, name);
       const node = forest.nodes.get(operation.id);
       if (node === undefined) return no(missing(name, operation.id));
-      const was = valuesOf<F>(node, operation.set);
-      if (isEqual(was, operation.set)) return ok({ document, operation: { ...operation, was } });
-      const changed = { ...node, ...operation.set };
+      const set = differing<F>(node, operation.set);
+      const was = valuesOf<F>(node, set);
+      if (Object.keys(set).length === 0) return ok({ document, operation: { ...operation, set, was } });
+      const changed = { ...node, ...set };
       const reason = refuses(document, changed);
       if (reason !== null) return no(reason);
-      return ok({ document: withForest(document, name, withNodeChanged(forest, changed)), operation: { ...operation, was } });
+      return ok({ document: withForest(document, name, withNodeChanged(forest, changed)), operation: { ...operation, set, was } });
     },
 
     invert: ({ id, set, was }) => ({ kind, id, set: was, was: set }),
@@ -58,14 +59,16 @@ export function defineUpdate<K extends string, F extends ForestName>(
       return node !== undefined && isEqual(valuesOf<F>(node, set), set) ? null : { forest: name, id };
     },
 
-    claims({ id, set, was }) {
-      const changed = (Object.keys(set) as (keyof FieldsOf<F>)[]).filter((field) => !isEqual(set[field], was[field]));
-      return changed.map((field) => `${name} ${id} ${String(field)}`);
-    },
+    claims: ({ id, set }) => Object.keys(set).map((field) => `${name} ${id} ${field}`),
 
     shift: (_, spot) => spot,
     rebase: (operation) => operation,
   };
+}
+
+/** Those of the named fields that would change. */
+function differing<F extends ForestName>(node: NodeOf[F], named: FieldsOf<F>): FieldsOf<F> {
+  return Object.fromEntries(Object.entries(named).filter(([field, value]) => !isEqual(node[field as keyof NodeOf[F]], value))) as FieldsOf<F>;
 }
 
 /** The present values of the fields that `named` names. */

@@ -34,7 +34,10 @@ export interface OperationKind<O extends { readonly kind: string }, Inverse = un
   readonly touches: (operation: O) => readonly Touched[];
   /** What no longer is as this operation left it, so that taking it back would take back another's work; null: all stands. */
   readonly overwritten: (document: SiteDocument, operation: O) => Touched | null;
-  /** What it decided, as `forest id field`: a field's name, `place`, or `*` for the whole thing. What it left as it was is not named. */
+  /**
+   * What it decided, as `forest id aspect`: a field's name, `place`, `*` for the whole thing, or `inside` where it put something. What it
+   * left as it was is not named.
+   */
   readonly claims: (operation: O) => readonly string[];
   /** Where a spot that was chosen before this operation is to be found after it: an anchor that went away gives way to its predecessor. */
   readonly shift: (forest: ForestName, spot: Spot, operation: O) => Spot;

@@ -1,0 +1,44 @@
+import { applyEdit, EDIT_VERSION, inWords, invertEdit, no, refusal, sentence, type Accepted, type Edit, type Id, type Result } from '@zorvik/core';
+import { editsSince } from '../repositories/log.ts';
+import { keepDecided, type EditingDeps, type Saved } from './saveEdit.ts';
+
+export interface ToGoBack {
+  /** The id of the edit that this makes: the same again gives the same answer. */
+  readonly id: Id;
+  readonly session: Id;
+  /** The state after this revision is what the site becomes again; 0 is the empty site. */
+  readonly revision: number;
+  readonly actor: string;
+  readonly known: number;
+  readonly epoch?: string;
+}
+
+/** For how long the log is kept, in days; see compactLog. */
+export const KEPT_DAYS = 90;
+
+/** Sentences quote sentences; this many characters of one are enough. */
+const LONGEST_QUOTE = 300;
+
+/**
+ * Makes a site what it was after a revision, by one more edit: the log goes on, and this can be taken back like any other. It holds
+ * the inverse of every edit since, latest first; the log replays exactly, so its inverse does, too. O(edits since).
+ */
+export function goBack(deps: EditingDeps, siteKey: string, { id, session, revision, actor, known, ...rest }: ToGoBack): Promise<Result<Saved>> {
+  return keepDecided(deps, siteKey, {
+    id,
+    actor,
+    known,
+    ...rest,
+    async decide(tx, present): Promise<Result<Accepted>> {
+      if (revision >= present.revision) return no(refusal('changesNothing', { label: 'the site' }));
+      const before = await editsSince(tx, present.id, revision - 1);
+      const since = before.filter((edit) => edit.revision > revision);
+      if (since.length < present.revision - revision) return no(refusal('tooOld', { days: KEPT_DAYS }));
+      const target = before.find((edit) => edit.revision === revision);
+      const words = target === undefined ? sentence('wentToStart', {}) : sentence('wentBack', { sentence: inWords(target.sentence).slice(0, LONGEST_QUOTE) });
+      const operations = since.toReversed().flatMap(invertEdit);
+      const edit: Edit = { id, version: EDIT_VERSION, base: present.revision, session, group: null, undoes: null, sentence: words, operations };
+      return applyEdit(present.document, edit);
+    },
+  });
+}

@@ -1,0 +1,49 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import type { StoredDocument } from '@zorvik/core';
+
+/** The server as it is delivered, in processes of its own. */
+export const built = fileURLToPath(new URL('../../../build/server/main.js', import.meta.url));
+
+export interface Begun {
+  readonly child: ChildProcess;
+  readonly output: () => string;
+  readonly gone: Promise<number | null>;
+}
+export interface Run {
+  readonly child: ChildProcess;
+  readonly address: string;
+  readonly output: () => string;
+  readonly gone: Promise<number | null>;
+}
+
+export function begin(environment: Readonly<Record<string, string>>): Begun {
+  if (!existsSync(built)) throw new Error('The server is not built. Run `node scripts/setup.mjs` first.');
+  const child = spawn(process.execPath, [built], { env: { ...process.env, PORT: '0', SITE_PORT: '0', ...environment }, stdio: ['ignore', 'pipe', 'pipe'] });
+  let output = '';
+  child.stdout?.on('data', (piece: Buffer) => (output += piece.toString()));
+  child.stderr?.on('data', (piece: Buffer) => (output += piece.toString()));
+  const gone = new Promise<number | null>((done) => child.once('exit', (code) => done(code)));
+  return { child, output: () => output, gone };
+}
+
+/** Starts one and waits until it is ready; throws what it said when it ends before. */
+export async function startProcess(environment: Readonly<Record<string, string>>): Promise<Run> {
+  const begun = begin(environment);
+  for (;;) {
+    const [, address] = /Zorvik ready at (\S+)/.exec(begun.output()) ?? [];
+    if (address !== undefined) return { ...begun, address };
+    if (begun.child.exitCode !== null || begun.child.signalCode !== null) throw new Error(begun.output());
+    await new Promise((done) => setTimeout(done, 20));
+  }
+}
+
+export async function stopProcess({ child, gone }: Pick<Run, 'child' | 'gone'>, signal: NodeJS.Signals = 'SIGTERM'): Promise<number | null> {
+  child.kill(signal);
+  return gone;
+}
+
+export async function readQuillmere(address: string): Promise<{ epoch: string; revision: number; document: StoredDocument }> {
+  return (await (await fetch(`${address}/api/v1/sites/quillmere`)).json()) as { epoch: string; revision: number; document: StoredDocument };
+}
