@@ -1,12 +1,14 @@
 import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { childrenOf, labelOf, moveItems, nodeAt, removeItems, renameItem, toStored, type SiteDocument } from '@zorvik/core';
 import { outlined } from '@zorvik/core/testing';
-import { editsInOutbox } from '../src/api/outbox.ts';
+import { editsInOutbox, takeFromOutbox } from '../src/api/outbox.ts';
 import { useNotices } from '../src/stores/notices.ts';
 import { useSelection } from '../src/stores/selection.ts';
 import { useWorkingCopy } from '../src/stores/workingCopy.ts';
+import { useConnection } from '../src/stores/connection.ts';
+import { fakeLocks } from './fakeLocks.ts';
 import { fakeServer, type FakeServer } from './fakeServer.ts';
 
 const start = outlined('A\n  A1\nB\nC\nD');
@@ -25,15 +27,33 @@ beforeEach(() => {
   sessionStorage.clear();
   server = fakeServer(start.document, site);
   vi.stubGlobal('fetch', (...words: Parameters<typeof fetch>) => server.fetch(...words));
+  Object.defineProperty(navigator, 'locks', { value: fakeLocks(), configurable: true });
 });
+afterEach(async () => {
+  for (const close of open.splice(0)) close();
+  await takeFromOutbox(new Set((await editsInOutbox(site)).map((edit) => edit.id)));
+});
+const open: (() => void)[] = [];
 
-/** A tab that opens the site; a new one forgets all but what the browser keeps. */
+/** A tab that opens the site. Of an earlier one it knows what the browser keeps; with the same session it is that one, loaded again. */
 async function tab() {
   setActivePinia(createPinia());
   const copy = useWorkingCopy();
+  open.push(useConnection().close);
   await copy.open(site);
   return copy;
 }
+
+/** Another tab beside it, with a session of its own. */
+async function otherTab() {
+  const mine = sessionStorage.getItem('zorvik-session') ?? '';
+  sessionStorage.clear();
+  const copy = await tab();
+  sessionStorage.setItem('zorvik-session', mine);
+  return copy;
+}
+/** The tab that was opened last is closed: nothing of it goes on. */
+const closed = (): void => open.pop()?.();
 
 /** Until all that was done is on the server. */
 const kept = (copy: Awaited<ReturnType<typeof tab>>) =>
@@ -69,7 +89,7 @@ describe('the working copy', () => {
     server.network = 'away';
     copy.perform((context) => renameItem(context, id('A'), 'Offline'));
     await vi.waitFor(() => expect(copy.keeping).toBe('waiting'));
-    expect(copy.waitingSince).toBeInstanceOf(Date);
+    expect(useConnection().awaySince).toBeInstanceOf(Date);
     copy.perform((context) => renameItem(context, id('B'), 'Offline too'));
     expect(tops(copy.document).slice(0, 2)).toEqual(['Offline', 'Offline too']);
     server.network = 'fine';
@@ -92,6 +112,7 @@ describe('the working copy', () => {
     server.network = 'away';
     first.perform((context) => moveItems(context, [id('D')], { parent: menu, after: null }));
     await vi.waitFor(async () => expect(await editsInOutbox(site)).toHaveLength(1));
+    closed();
     server.network = 'fine';
     server.otherDoes((context) => renameItem(context, id('C'), 'Theirs'));
     const second = await tab();
@@ -105,6 +126,7 @@ describe('the working copy', () => {
     server.network = 'deaf';
     first.perform((context) => renameItem(context, id('A'), 'Once'));
     await vi.waitFor(() => expect(server.log).toHaveLength(1));
+    closed();
     server.network = 'fine';
     const second = await tab();
     await kept(second);
@@ -188,6 +210,109 @@ describe('the working copy', () => {
     expect(copy.loadProblem).toContain('does not answer');
     server.network = 'fine';
     await vi.waitFor(() => expect(tops(copy.document)).toEqual(['A', 'B', 'C', 'D']), { timeout: 4000 });
+  });
+});
+
+describe('several tabs of one browser', () => {
+  it('send by one of them, and each shows what the other did', async () => {
+    const first = await tab();
+    const second = await otherTab();
+    second.perform((context) => renameItem(context, id('A'), 'From the second'));
+    first.perform((context) => renameItem(context, id('B'), 'From the first'));
+    await Promise.all([kept(first), kept(second)]);
+    for (const copy of [first, second]) {
+      await vi.waitFor(() => expect(tops(copy.document).slice(0, 2)).toEqual(['From the second', 'From the first']));
+    }
+    expect([...server.sent.values()], 'each was sent once').toEqual([1, 1]);
+    expect(new Set(server.log.map(({ session }) => session)).size, 'each has an undo of its own').toBe(2);
+  });
+
+  it('go on when the one that sends is closed, also in the middle of sending', async () => {
+    const first = await tab();
+    server.network = 'deaf';
+    first.perform((context) => renameItem(context, id('A'), 'Sent, and never heard of'));
+    await vi.waitFor(() => expect(server.log).toHaveLength(1));
+    closed();
+    server.network = 'fine';
+    const second = await otherTab();
+    second.perform((context) => renameItem(context, id('B'), 'The next'));
+    await kept(second);
+    await vi.waitFor(async () => expect(await editsInOutbox(site)).toEqual([]));
+    expect(server.log.map(({ sentence }) => sentence.params.label)).toEqual(['Sent, and never heard of', 'The next']);
+  });
+
+  it('each tell what of theirs was refused, and keep it until it is put away, over a reload', async () => {
+    await tab();
+    const second = await otherTab();
+    const notices = useNotices();
+    server.network = 'away';
+    second.perform((context) => renameItem(context, id('B'), 'Too late'));
+    await vi.waitFor(() => expect(second.keeping).toBe('waiting'));
+    server.otherDoes((context) => removeItems(context, [id('B')]));
+    server.network = 'fine';
+    await vi.waitFor(() => expect(notices.refused).toContain('Not kept: Renamed “B” to “Too late”.'), { timeout: 4000 });
+    const again = await tab();
+    expect(again.refusedEdits.map(({ edit }) => edit.sentence.params.label)).toEqual(['Too late']);
+    await again.putAway(again.refusedEdits[0]!.edit.id);
+    expect((await tab()).refusedEdits).toEqual([]);
+  });
+});
+
+describe('what was missed', () => {
+  it('is loaded whole when it is much, and what is on its way stays', async () => {
+    const copy = await tab();
+    server.mostMissed = 2;
+    for (let turn = 0; turn < 5; turn += 1) server.otherDoes((context) => renameItem(context, id('C'), `Turn ${turn}`));
+    copy.perform((context) => renameItem(context, id('A'), 'Mine'));
+    await kept(copy);
+    await vi.waitFor(() => expect(tops(copy.document)).toEqual(['Mine', 'B', 'Turn 4', 'D']));
+    expect(toStored(copy.document!)).toEqual(toStored(server.document()));
+    copy.undo();
+    expect(tops(copy.document)[0], 'undo knows it still').toBe('A');
+    await kept(copy);
+  });
+
+  it('does not matter when the site was restored: what is not kept yet is tried on what is there now', async () => {
+    const copy = await tab();
+    copy.perform((context) => renameItem(context, id('A'), 'Before the archive'));
+    await kept(copy);
+    copy.perform((context) => renameItem(context, id('B'), 'Lost with the disk'));
+    await kept(copy);
+    server.network = 'away';
+    copy.perform((context) => renameItem(context, id('C'), 'On its way'));
+    await vi.waitFor(() => expect(copy.keeping).toBe('waiting'));
+    server.restore(1);
+    server.network = 'fine';
+    await kept(copy);
+    await vi.waitFor(() => expect(tops(copy.document)).toEqual(['Before the archive', 'B', 'On its way', 'D']));
+    expect(toStored(copy.document!)).toEqual(toStored(server.document()));
+  });
+
+  it('is left alone when it is of a newer version than this window: it says so, and loses nothing', async () => {
+    const copy = await tab();
+    const before = copy.document;
+    server.otherDoes((context) => {
+      const made = renameItem(context, id('A'), 'From the future');
+      return made.ok ? { ok: true, value: { ...made.value, version: 99 } } : made;
+    });
+    await copy.catchUp();
+    expect(useConnection().isOutdated).toBe(true);
+    expect(copy.document).toBe(before);
+  });
+});
+
+describe('a burst', () => {
+  it('of the same kind is taken back together; another kind, or a pause, begins anew', async () => {
+    const copy = await tab();
+    for (const label of ['S', 'Se', 'Seeds']) copy.perform((context) => renameItem(context, id('A'), label), `label ${id('A')}`);
+    copy.perform((context) => renameItem(context, id('B'), 'Another'), `label ${id('B')}`);
+    copy.undo();
+    expect(tops(copy.document).slice(0, 2)).toEqual(['Seeds', 'B']);
+    copy.undo();
+    expect(tops(copy.document).slice(0, 2)).toEqual(['A', 'B']);
+    copy.redo();
+    expect(tops(copy.document)[0]).toBe('Seeds');
+    await kept(copy);
   });
 });
 

@@ -1,39 +1,116 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Edit } from '@zorvik/core';
+import type { Edit, Id, Refusal } from '@zorvik/core';
 
-interface OutboxSchema extends DBSchema {
-  edits: { key: number; value: { readonly siteKey: string; readonly edit: Edit }; indexes: { bySite: string } };
+/** An edit on its way: for which site, in whose name, and of which history of that site. */
+export interface Posted {
+  readonly siteKey: string;
+  readonly epoch: string;
+  readonly name: string;
+  readonly edit: Edit;
 }
 
-let opened: Promise<IDBPDatabase<OutboxSchema> | null> | null = null;
+/** An edit that the server refused, kept until the person puts it away. */
+export interface RefusedEdit {
+  readonly siteKey: string;
+  readonly edit: Edit;
+  readonly refusal: Refusal;
+  /** When it was refused, ISO 8601. */
+  readonly at: string;
+}
+
+interface OutboxSchema extends DBSchema {
+  edits: { key: number; value: Posted; indexes: { bySite: string } };
+  refused: { key: string; value: RefusedEdit & { readonly id: Id }; indexes: { bySite: string } };
+}
+type Opened = IDBPDatabase<OutboxSchema>;
+
+/** Version 1 knew no refused edits, and no epoch and name. */
+const VERSION = 2;
+let opened: Promise<Opened | null> | null = null;
+let onOutdated: () => void = () => undefined;
+
+/** What happens when a newer version of the editor, in another tab, needs the outbox: this one lets go of it, and should be loaded anew. */
+export function whenOutdated(tell: () => void): void {
+  onOutdated = tell;
+}
 
 /**
- * Edits that the server has not acknowledged yet, kept by the browser: a closed tab or a stopped server loses none of them. They
- * come out in the order in which they went in. Null where the browser keeps nothing (a private window, a full disk): edits are
- * sent all the same.
+ * Edits that the server has not answered yet, kept by the browser for all of its tabs: a closed tab or a stopped server loses none of
+ * them. They come out in the order in which they went in. Where the browser keeps nothing (a private window, a full disk), they are
+ * kept in this tab's memory.
  */
-function outbox(): Promise<IDBPDatabase<OutboxSchema> | null> {
-  opened ??= openDB<OutboxSchema>('zorvik-outbox', 1, {
-    upgrade: (database) => void database.createObjectStore('edits', { autoIncrement: true }).createIndex('bySite', 'siteKey'),
+function outbox(): Promise<Opened | null> {
+  opened ??= openDB<OutboxSchema>('zorvik-outbox', VERSION, {
+    upgrade(database, older, _, transaction) {
+      if (older < 1) database.createObjectStore('edits', { autoIncrement: true });
+      if (older < 1) transaction.objectStore('edits').createIndex('bySite', 'siteKey');
+      database.createObjectStore('refused', { keyPath: 'id' }).createIndex('bySite', 'siteKey');
+    },
+    blocking(_current, _next, event) {
+      (event.target as IDBDatabase).close();
+      opened = Promise.resolve(null);
+      onOutdated();
+    },
   }).catch(() => null);
   return opened;
 }
 
-/** Whether the edit is kept now. */
-export async function putInOutbox(siteKey: string, edit: Edit): Promise<boolean> {
+/** What could not be put into the browser's store: it goes first, and with the tab. */
+let inMemory: Posted[] = [];
+let refusedInMemory: RefusedEdit[] = [];
+
+/** Whether the edit is safe in the browser now; if not, it is in this tab alone. */
+export async function putInOutbox(posted: Posted): Promise<boolean> {
   const database = await outbox();
-  const key = await database?.add('edits', { siteKey, edit }).catch(() => undefined);
+  const key = await database?.add('edits', posted).catch(() => undefined);
+  if (key === undefined) inMemory.push(posted);
   return key !== undefined;
 }
 
-export async function takeFromOutbox(ids: ReadonlySet<string>): Promise<void> {
+/** What is to be sent next; null when nothing is. */
+export async function firstInOutbox(): Promise<Posted | null> {
+  const cursor = await (await outbox())?.transaction('edits').store.openCursor();
+  return cursor?.value ?? inMemory[0] ?? null;
+}
+
+export async function takeFromOutbox(ids: ReadonlySet<Id>): Promise<void> {
+  inMemory = inMemory.filter(({ edit }) => !ids.has(edit.id));
   const transaction = (await outbox())?.transaction('edits', 'readwrite');
   if (transaction === undefined) return;
   for await (const cursor of transaction.store) if (ids.has(cursor.value.edit.id)) await cursor.delete();
   await transaction.done;
 }
 
+/** Puts another in the place of one that is not sent yet. */
+export async function replaceInOutbox(posted: Posted): Promise<void> {
+  inMemory = inMemory.map((one) => (one.edit.id === posted.edit.id ? posted : one));
+  const transaction = (await outbox())?.transaction('edits', 'readwrite');
+  if (transaction === undefined) return;
+  for await (const cursor of transaction.store) if (cursor.value.edit.id === posted.edit.id) await cursor.update(posted);
+  await transaction.done;
+}
+
 export async function editsInOutbox(siteKey: string): Promise<Edit[]> {
   const kept = (await (await outbox())?.getAllFromIndex('edits', 'bySite', siteKey)) ?? [];
-  return kept.map(({ edit }) => edit);
+  return [...kept, ...inMemory.filter((one) => one.siteKey === siteKey)].map(({ edit }) => edit);
+}
+
+/** How many edits of all sites wait. */
+export async function countInOutbox(): Promise<number> {
+  return ((await (await outbox())?.count('edits')) ?? 0) + inMemory.length;
+}
+
+export async function keepRefused(refused: RefusedEdit): Promise<void> {
+  const key = await (await outbox())?.put('refused', { ...refused, id: refused.edit.id }).catch(() => undefined);
+  if (key === undefined) refusedInMemory.push(refused);
+}
+
+export async function refusedAt(siteKey: string): Promise<RefusedEdit[]> {
+  const kept = (await (await outbox())?.getAllFromIndex('refused', 'bySite', siteKey)) ?? [];
+  return [...kept, ...refusedInMemory.filter((one) => one.siteKey === siteKey)].sort((a, b) => (a.at < b.at ? -1 : 1));
+}
+
+export async function putAwayRefused(id: Id): Promise<void> {
+  refusedInMemory = refusedInMemory.filter(({ edit }) => edit.id !== id);
+  await (await outbox())?.delete('refused', id);
 }

@@ -1,30 +1,85 @@
 import { defineStore } from 'pinia';
+import { ref } from 'vue';
 import { mintId, type Id, type RandomBits } from '@zorvik/core';
 
 export const cryptoRandom: RandomBits = () => crypto.getRandomValues(new Uint32Array(1))[0] ?? 0;
 
 const KEY = 'zorvik-session';
+const NAME = 'zorvik-name';
+/** What others read until the person has said what to call them. */
+export const NAMELESS = 'Unnamed window';
+export const LONGEST_NAME = 40;
 
 interface KeptSession {
   readonly id: Id;
   /** The revision of each site when this session first saw it: its own edits stand behind that in the log. */
   readonly since: Record<string, number>;
+  readonly name?: string;
 }
 
-/** Whose undo this is: one session a tab, which a reload keeps. */
+/** Whose undo this is: one session a tab, which a reload keeps; and what the person at it is called. */
 export const useSession = defineStore('session', () => {
   const kept = read();
+  const name = ref(kept.name ?? localStorage.getItem(NAME) ?? '');
+
+  function write(): void {
+    sessionStorage.setItem(KEY, JSON.stringify({ ...kept, ...(name.value === '' ? {} : { name: name.value }) }));
+  }
 
   function firstSeen(siteKey: string, revision: number): number {
     kept.since[siteKey] ??= revision;
-    sessionStorage.setItem(KEY, JSON.stringify(kept));
+    write();
     return kept.since[siteKey] ?? revision;
   }
 
-  return { id: kept.id, firstSeen };
+  /** The revisions of a site that was restored begin anew. */
+  function seeAnew(siteKey: string, revision: number): void {
+    kept.since[siteKey] = revision;
+    write();
+  }
+
+  /** Windows that are opened from now on begin with the same name; each may have its own. */
+  function call(wanted: string): void {
+    name.value = wanted.trim().slice(0, LONGEST_NAME);
+    localStorage.setItem(NAME, name.value);
+    write();
+  }
+
+  return { id: kept.id, name, firstSeen, seeAnew, call };
 });
 
 function read(): KeptSession {
   const text = sessionStorage.getItem(KEY);
   return text === null ? { id: mintId('session', cryptoRandom), since: {} } : (JSON.parse(text) as KeptSession);
+}
+
+/**
+ * A tab that was duplicated starts with a copy of the other's session, and two windows with one undo would take back each other's work.
+ * So a session is held by a lock, and who does not get it begins a new one. Call it before the session is used.
+ */
+export async function claimSession(): Promise<void> {
+  const locks = (navigator as Partial<Navigator>).locks;
+  const text = sessionStorage.getItem(KEY);
+  if (locks === undefined) return;
+  const id = text === null ? mintId('session', cryptoRandom) : (JSON.parse(text) as KeptSession).id;
+  if (text === null) sessionStorage.setItem(KEY, JSON.stringify({ id, since: {} } satisfies KeptSession));
+  const isMine = (await holds(locks, id)) || (await pause().then(() => holds(locks, id)));
+  if (isMine) return;
+  sessionStorage.removeItem(KEY);
+  await claimSession();
+}
+
+/** After a reload the page that went may still hold it for a moment. */
+function pause(): Promise<void> {
+  return new Promise((done) => setTimeout(done, 250));
+}
+
+/** Holds the session's lock for as long as the tab lives; false when another tab does. */
+function holds(locks: LockManager, id: Id): Promise<boolean> {
+  return new Promise((done) => {
+    void locks.request(`zorvik-session-${id}`, { ifAvailable: true }, (lock) => {
+      done(lock !== null);
+      return lock === null ? undefined : new Promise(() => undefined);
+    });
+  });
 }

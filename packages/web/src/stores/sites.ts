@@ -3,7 +3,7 @@ import { ref, shallowRef } from 'vue';
 import { routes, type NewSite, type SiteSummary } from '@zorvik/contract';
 import { ask, type Answer } from '../api/client.ts';
 import { sendSitemap, type ImportDone } from '../api/sendSitemap.ts';
-import { useSession } from './session.ts';
+import { NAMELESS, useSession } from './session.ts';
 
 export type MissingPages = 'keep' | 'retire';
 
@@ -33,7 +33,7 @@ export const useSites = defineStore('sites', () => {
   }
 
   function readInto(siteKey: string, missing: MissingPages, bytes: Blob, onProgress: (stored: number, of: number) => void): Promise<Answer<ImportDone>> {
-    return sendSitemap(routes.importPages, { params: { siteKey }, query: { missing, session: session.id } }, bytes, onProgress);
+    return sendSitemap(routes.importPages, { params: { siteKey }, query: { missing, session: session.id, name: session.name || NAMELESS } }, bytes, onProgress);
   }
 
   return { sites, standIn, problem, isLoaded, load, make, makeFromSitemap, readInto };

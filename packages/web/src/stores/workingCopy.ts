@@ -1,270 +1,258 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import {
-  applyEdit,
+  EDIT_VERSION,
+  historyOf,
   inWords,
-  newHistory,
+  mintId,
   nextRedo,
   nextUndo,
   no,
+  openWorkingCopy,
   readStored,
-  rebaseEdit,
   refusal,
-  undoEdit,
-  withEdit,
-  mintId,
+  takeBackNext,
+  withLogged,
+  withPerformed,
+  withRefused,
+  withReloaded,
   type CommandContext,
   type Edit,
-  type History,
+  type Id,
   type LoggedEdit,
   type Refusal,
   type Result,
   type SiteDocument,
+  type WorkingCopy,
 } from '@zorvik/core';
-import { routes, type EditionSummary } from '@zorvik/contract';
+import { routes, type EditionSummary, type ReplyOf } from '@zorvik/contract';
 import { ask } from '../api/client.ts';
-import { editsInOutbox, putInOutbox, takeFromOutbox } from '../api/outbox.ts';
+import { editsInOutbox, putAwayRefused, putInOutbox, refusedAt, type RefusedEdit } from '../api/outbox.ts';
+import type { TabMessage } from '../api/tabs.ts';
+import { useConnection } from './connection.ts';
 import { useNotices } from './notices.ts';
-import { cryptoRandom, useSession } from './session.ts';
+import { cryptoRandom, NAMELESS, useSession } from './session.ts';
 
 /** How it stands with what the person did: on the server, on its way, or waiting for the server to answer. */
 export type Keeping = 'kept' | 'keeping' | 'waiting';
 
-/** What could not be kept: the edit and the reason, for the person to read. */
-export interface RefusedEdit {
-  readonly edit: Edit;
-  readonly refusal: Refusal;
-}
-
-const FIRST_WAIT = 500;
-const LONGEST_WAIT = 8000;
+const RETRY = 2000;
+/** Acts of the same kind on the same thing that follow one another within this many ms are taken back together. */
+const BURST = 2000;
 
 /**
- * The site being edited: the server's document with the edits on their way replayed on it. An edit is applied here at once, put in
- * the outbox, and sent one at a time in order; what comes back is applied below it.
+ * The site being edited: the server's document with the edits on their way replayed on it. An edit is applied here at once and put in
+ * the outbox; the browser's postman sends it, and what comes back is applied below it. The rules are core's.
  */
 export const useWorkingCopy = defineStore('workingCopy', () => {
   const session = useSession();
   const notices = useNotices();
+  const connection = useConnection();
   const siteKey = ref<string | null>(null);
-  const document = shallowRef<SiteDocument | null>(null);
+  const copy = shallowRef<WorkingCopy | null>(null);
   const edition = shallowRef<EditionSummary | null>(null);
-  const revision = ref(0);
-  const pending = shallowRef<readonly Edit[]>([]);
-  const log = shallowRef<readonly LoggedEdit[]>([]);
   const refusedEdits = shallowRef<readonly RefusedEdit[]>([]);
-  const keeping = ref<Keeping>('kept');
-  const waitingSince = ref<Date | null>(null);
+  /** What others did, as it arrives. */
+  const news = shallowRef<readonly LoggedEdit[]>([]);
   const isOutboxKept = ref(true);
   const loadProblem = ref<string | null>(null);
-  let served: SiteDocument | null = null;
-  let isSending = false;
-  let wait = FIRST_WAIT;
   let retry: ReturnType<typeof setTimeout> | undefined;
+  let catching: Promise<void> | null = null;
+  let burst: { readonly key: string; readonly group: Id; readonly at: number } | null = null;
 
-  const history = computed<History>(() => [...log.value, ...pending.value].reduce(withEdit, newHistory(session.id)));
-  const canUndo = computed(() => nextUndo(history.value).length > 0);
-  const canRedo = computed(() => nextRedo(history.value).length > 0);
+  const document = computed<SiteDocument | null>(() => copy.value?.document ?? null);
+  const revision = computed(() => copy.value?.served.revision ?? 0);
+  const pending = computed(() => copy.value?.pending ?? []);
+  const keeping = computed<Keeping>(() => (pending.value.length === 0 ? 'kept' : connection.awaySince === null ? 'keeping' : 'waiting'));
+  const history = computed(() => (copy.value === null ? null : historyOf(copy.value)));
+  const canUndo = computed(() => history.value !== null && nextUndo(history.value).length > 0);
+  const canRedo = computed(() => history.value !== null && nextRedo(history.value).length > 0);
+
+  function set(next: WorkingCopy): void {
+    copy.value = next;
+    if (siteKey.value !== null) connection.at(siteKey.value, next.served.revision);
+  }
 
   async function open(key: string): Promise<void> {
-    if (siteKey.value === key && document.value !== null) return;
+    if (siteKey.value === key && copy.value !== null) return;
     clearTimeout(retry);
     siteKey.value = key;
-    document.value = null;
+    copy.value = null;
     loadProblem.value = null;
-    const answer = await ask(routes.readSite, { params: { siteKey: key } });
+    refusedEdits.value = [];
+    // First what waits, then what is there: what arrives in between is in the log that is read last.
+    const waiting = await editsInOutbox(key);
+    const loaded = await load(key);
     if (siteKey.value !== key) return;
-    if (answer.kind === 'away') {
+    if (typeof loaded === 'string') {
+      loadProblem.value = loaded;
+      return;
+    }
+    if (loaded === null) {
       loadProblem.value = 'The server does not answer. This page asks again by itself.';
       retry = setTimeout(() => {
-        siteKey.value = null;
+        if (siteKey.value === key) siteKey.value = null;
         void open(key);
-      }, 2000);
+      }, RETRY);
       return;
     }
-    if (answer.kind === 'refused') {
-      loadProblem.value = answer.refusal.message;
-      return;
-    }
-    served = readStored(answer.value.document);
-    revision.value = answer.value.revision;
+    set(openWorkingCopy(session.id, loaded.served, loaded.own, waiting));
+    await reconcile(key);
+    await catchUp();
+  }
+
+  /** A site as the server has it now, with this session's part of the log; null: nobody answers; a text: why not. */
+  async function load(key: string): Promise<{ served: WorkingCopy['served']; own: readonly LoggedEdit[] } | string | null> {
+    const answer = await ask(routes.readSite, { params: { siteKey: key } });
+    if (answer.kind === 'away') return null;
+    if (answer.kind === 'refused') return answer.refusal.message;
+    const { epoch, revision: now, document: stored } = answer.value;
     edition.value = answer.value.edition;
-    refusedEdits.value = [];
-    log.value = await ownLog(key, session.firstSeen(key, answer.value.revision));
-    await adoptOutbox(key);
-    replay();
-    void send();
+    if (copy.value !== null && copy.value.served.epoch !== epoch) session.seeAnew(key, now);
+    const since = Math.min(session.firstSeen(key, now), now);
+    const own = since < now ? await ask(routes.readEdits, { params: { siteKey: key }, query: { since, session: session.id } }) : null;
+    if (own?.kind === 'away') return null;
+    const known = own?.kind === 'reply' ? own.value.edits.filter((edit) => edit.revision <= now) : [];
+    return { served: { epoch, revision: now, document: readStored(stored) }, own: known };
   }
 
-  /** What this session did before a reload, with what others did since: undo needs both. */
-  async function ownLog(key: string, since: number): Promise<readonly LoggedEdit[]> {
-    if (since >= revision.value) return [];
-    const answer = await ask(routes.readEdits, { params: { siteKey: key }, query: { since } });
-    return answer.kind === 'reply' ? answer.value.edits : [];
-  }
-
-  /** Edits that never arrived, from this tab or one that was closed: led through what came between, and sent again. */
-  async function adoptOutbox(key: string): Promise<void> {
-    const kept = await editsInOutbox(key);
-    const base = Math.min(revision.value, ...kept.map((edit) => edit.base));
-    const answer = base < revision.value ? await ask(routes.readEdits, { params: { siteKey: key }, query: { since: base } }) : null;
-    const since = answer?.kind === 'reply' ? answer.value.edits : [];
-    const arrived = new Set(since.map((edit) => edit.id));
-    await takeFromOutbox(arrived);
-    pending.value = kept
-      .filter((edit) => !arrived.has(edit.id))
-      .map((edit) => {
-        const foreign = since.filter((one) => one.revision > edit.base && one.session !== edit.session);
-        return { ...rebaseEdit(edit, foreign), base: revision.value };
-      });
-  }
-
-  /** Shows the server's document with the pending edits on it; those that no longer apply are refused, and told. */
-  function replay(): void {
-    if (served === null) return;
-    let current = served;
-    const standing: Edit[] = [];
-    for (const edit of pending.value) {
-      const applied = applyEdit(current, edit);
-      if (applied.ok) {
-        current = applied.value.document;
-        standing.push(applied.value.edit);
-      } else setAside(edit, applied.refusal);
-    }
-    pending.value = standing;
-    document.value = current;
-  }
-
-  function setAside(edit: Edit, reason: Refusal): void {
-    refusedEdits.value = [...refusedEdits.value, { edit, refusal: reason }];
-    notices.refuse(`Not kept: ${inWords(edit.sentence)}. ${reason.message}`);
-    void takeFromOutbox(new Set([edit.id]));
-  }
-
-  function context(): CommandContext {
-    if (document.value === null) throw new Error('No site is open.');
-    return { document: document.value, base: revision.value, session: session.id, random: cryptoRandom };
+  /** What became of edits while this window did not listen: what was refused is told, what was kept comes with the log. */
+  async function reconcile(key: string): Promise<void> {
+    const refused = await refusedAt(key);
+    if (siteKey.value !== key || copy.value === null) return;
+    refusedEdits.value = refused;
+    for (const { edit } of refused) set(withRefused(copy.value, edit.id));
   }
 
   /** Tries a command without doing it: buttons ask this to know whether they can be pressed, and why not. */
   function attempt(command: (context: CommandContext) => Result<Edit>): Result<Edit> {
-    return document.value === null ? no(refusal('nothingChosen')) : command(context());
+    return copy.value === null ? no(refusal('nothingChosen')) : command(contextOf(copy.value));
   }
 
-  /** Does what a command gives: at once here, for good on the server. A refusal is shown and changes nothing. */
-  function perform(command: (context: CommandContext) => Result<Edit>): Result<Edit> {
+  function contextOf({ document: shown, served }: WorkingCopy): CommandContext {
+    return { document: shown, base: served.revision, session: session.id, random: cryptoRandom };
+  }
+
+  /**
+   * Does what a command gives: at once here, for good on the server. A refusal is shown and changes nothing. `kind` names what is done
+   * and to what, where several of it in a row should be taken back together.
+   */
+  function perform(command: (context: CommandContext) => Result<Edit>, kind: string | null = null): Result<Edit> {
     const result = attempt(command);
-    if (!result.ok) {
-      notices.refuse(result.refusal.message);
+    if (!result.ok || copy.value === null) {
+      if (!result.ok) notices.refuse(result.refusal.message);
       return result;
     }
-    const applied = applyEdit(context().document, result.value);
-    if (!applied.ok) throw new Error(`A command gave an edit that does not apply: ${applied.refusal.message}`);
-    document.value = applied.value.document;
-    pending.value = [...pending.value, applied.value.edit];
-    keeping.value = keeping.value === 'waiting' ? 'waiting' : 'keeping';
-    notices.say(inWords(result.value.sentence));
-    const key = siteKey.value;
-    if (key !== null) void keep(key, applied.value.edit);
+    const edit = { ...result.value, group: groupFor(kind) ?? result.value.group };
+    set(withPerformed(copy.value, edit));
+    post(edit);
+    notices.say(inWords(edit.sentence));
     return result;
   }
 
-  /** First into the outbox, then to the server: whatever happens in between, one of them has it. */
-  async function keep(key: string, edit: Edit): Promise<void> {
-    isOutboxKept.value = await putInOutbox(key, edit);
-    await send();
+  function groupFor(kind: string | null): Id | null {
+    const now = performance.now();
+    const goesOn = burst !== null && burst.key === kind && now - burst.at < BURST;
+    burst = kind === null ? null : { key: kind, group: goesOn && burst !== null ? burst.group : mintId('edit', cryptoRandom), at: now };
+    return burst?.group ?? null;
   }
 
-  function undo(): void {
-    takeBackAll(nextUndo(history.value), 'nothingToUndo');
+  /** Into the outbox, from where the postman takes it: whatever happens in between, one of them has it. */
+  function post(edit: Edit): void {
+    const { epoch } = copy.value?.served ?? { epoch: '' };
+    if (siteKey.value === null) return;
+    void putInOutbox({ siteKey: siteKey.value, epoch, name: session.name || NAMELESS, edit }).then((isKept) => {
+      isOutboxKept.value = isKept;
+      connection.tell({ kind: 'put' });
+    });
   }
 
-  function redo(): void {
-    takeBackAll(nextRedo(history.value), 'nothingToRedo');
+  function takeBack(direction: 'undo' | 'redo'): void {
+    if (copy.value === null) return;
+    burst = null;
+    const taken = takeBackNext(copy.value, direction, cryptoRandom);
+    if (!taken.ok) return notices.refuse(taken.refusal.message);
+    set(taken.value.copy);
+    for (const edit of taken.value.edits) post(edit);
+    const [last] = taken.value.edits.slice(-1);
+    if (last !== undefined) notices.say(inWords(last.sentence));
   }
 
-  function takeBackAll(ids: readonly string[], otherwise: 'nothingToUndo' | 'nothingToRedo'): void {
-    if (ids.length === 0) return notices.refuse(refusal(otherwise).message);
-    const group = ids.length > 1 ? mintId('edit', cryptoRandom) : null;
-    for (const id of ids) {
-      const known = [...log.value, ...pending.value];
-      const at = known.findIndex((edit) => edit.id === id);
-      const edit = known[at];
-      if (edit === undefined) return;
-      if (!perform((ctx) => undoEdit(ctx, { edit, since: known.slice(at + 1), group })).ok) return;
-    }
-  }
-
-  async function send(): Promise<void> {
-    if (isSending) return;
-    isSending = true;
-    try {
-      for (let [edit] = pending.value; edit !== undefined && siteKey.value !== null; [edit] = pending.value) {
-        if (!(await sendOne(siteKey.value, { ...edit, base: revision.value }))) return;
-      }
-      keeping.value = 'kept';
-      waitingSince.value = null;
-    } finally {
-      isSending = false;
-    }
-  }
-
-  /** Sends the first pending edit; false when the server does not answer, which is tried again by and by. */
-  async function sendOne(key: string, edit: Edit): Promise<boolean> {
-    if (keeping.value !== 'waiting') keeping.value = 'keeping';
-    const answer = await ask(routes.saveEdit, { params: { siteKey: key }, body: edit });
-    if (key !== siteKey.value) return false;
-    if (answer.kind === 'away') {
-      keeping.value = 'waiting';
-      waitingSince.value ??= new Date();
-      clearTimeout(retry);
-      retry = setTimeout(() => void send(), wait);
-      wait = Math.min(wait * 2, LONGEST_WAIT);
-      return false;
-    }
-    wait = FIRST_WAIT;
-    if (answer.kind === 'refused') {
-      pending.value = pending.value.filter((one) => one.id !== edit.id);
-      setAside(edit, answer.refusal);
-      replay();
-      return true;
-    }
-    arrived(answer.value.edits, answer.value.revision);
-    await takeFromOutbox(new Set(answer.value.edits.map((one) => one.id)));
-    return true;
-  }
-
-  /** Takes in what the server has logged; pending edits are led through what others did. */
-  function arrived(edits: readonly LoggedEdit[], now: number): void {
-    const fresh = edits.filter((edit) => edit.revision > revision.value);
-    const own = new Set(fresh.map((edit) => edit.id));
-    const foreign = fresh.filter((edit) => !pending.value.some(({ id }) => id === edit.id));
-    for (const edit of fresh) {
-      const applied = served === null ? null : applyEdit(served, edit);
-      if (applied?.ok) served = applied.value.document;
-    }
-    log.value = [...log.value, ...fresh];
-    revision.value = now;
-    pending.value = pending.value.filter(({ id }) => !own.has(id));
-    if (foreign.length === 0) {
-      if (pending.value.length === 0 && document.value !== null) served = document.value;
+  /** Takes in what the server has logged. */
+  function arrived(edits: readonly LoggedEdit[]): void {
+    if (copy.value === null) return;
+    if (edits.some(({ version }) => version > EDIT_VERSION)) {
+      connection.isOutdated = true;
       return;
     }
-    pending.value = pending.value.map((edit) => rebaseEdit(edit, foreign));
-    replay();
+    const before = copy.value.served.revision;
+    set(withLogged(copy.value, edits));
+    const foreign = edits.filter((edit) => edit.session !== session.id && edit.revision > before);
+    if (foreign.length > 0) news.value = foreign;
   }
 
-  /** Takes in what an import or another window did. */
-  async function catchUp(): Promise<void> {
-    if (siteKey.value === null) return;
-    const answer = await ask(routes.readEdits, { params: { siteKey: siteKey.value }, query: { since: revision.value } });
-    if (answer.kind === 'reply') arrived(answer.value.edits, answer.value.revision);
+  /** Fetches what was missed, or the site anew where that is less. One at a time; asked for again meanwhile, it looks again. */
+  function catchUp(): Promise<void> {
+    catching = (catching ?? Promise.resolve()).then(() => fetchMissed());
+    return catching;
+  }
+
+  async function fetchMissed(): Promise<void> {
+    const key = siteKey.value;
+    if (key === null || copy.value === null) return;
+    const { epoch, revision: since } = copy.value.served;
+    const answer = await ask(routes.readEdits, { params: { siteKey: key }, query: { since } });
+    if (answer.kind !== 'reply' || siteKey.value !== key) return;
+    if (answer.value.epoch !== epoch || answer.value.isCut || answer.value.revision < since) return reload(key);
+    arrived(answer.value.edits);
+  }
+
+  async function reload(key: string): Promise<void> {
+    const loaded = await load(key);
+    if (loaded === null || typeof loaded === 'string' || copy.value === null || siteKey.value !== key) return;
+    set(withReloaded(copy.value, loaded.served, loaded.own));
+    await reconcile(key);
+  }
+
+  function wasRefused(id: Id, reason: Refusal): void {
+    const edit = pending.value.find((one) => one.id === id);
+    if (copy.value === null || siteKey.value === null) return;
+    set(withRefused(copy.value, id));
+    if (edit !== undefined) notices.refuse(`Not kept: ${inWords(edit.sentence)}. ${reason.message}`);
+    void reconcile(siteKey.value);
+  }
+
+  async function putAway(id: Id): Promise<void> {
+    await putAwayRefused(id);
+    refusedEdits.value = refusedEdits.value.filter(({ edit }) => edit.id !== id);
+  }
+
+  function heard(message: TabMessage): void {
+    if (message.kind === 'news') return heardNews(message.news);
+    if (!('siteKey' in message) || message.siteKey !== siteKey.value || copy.value === null) return;
+    if (message.kind === 'refused') return wasRefused(message.id, message.refusal);
+    if (message.kind === 'restored' || message.epoch !== copy.value.served.epoch) return void reload(message.siteKey);
+    arrived(message.edits);
+    if (message.revision > copy.value.served.revision) void catchUp();
+  }
+
+  function heardNews(message: Extract<TabMessage, { kind: 'news' }>['news']): void {
+    if (message.kind === 'missed') void catchUp();
+    else if (message.site !== siteKey.value) return;
+    else if (message.kind === 'site' && message.revision > revision.value) void catchUp();
+    else if (message.kind === 'edition' && message.number !== edition.value?.number) void loadEdition(message.site);
+  }
+
+  async function loadEdition(key: string): Promise<void> {
+    const answer = await ask(routes.listEditions, { params: { siteKey: key } });
+    if (answer.kind === 'reply' && siteKey.value === key) edition.value = answer.value.editions[0] ?? null;
   }
 
   /** Publishes what is kept. The caller sees to it that nothing is on its way. */
   async function publish(note: string): Promise<boolean> {
     if (siteKey.value === null) return false;
-    const answer = await ask(routes.publish, { params: { siteKey: siteKey.value }, body: { note, revision: revision.value } });
+    const body = { note, revision: revision.value, name: session.name || NAMELESS };
+    const answer = await ask(routes.publish, { params: { siteKey: siteKey.value }, body });
     if (answer.kind === 'reply') {
       edition.value = answer.value;
       notices.say(`Edition ${answer.value.number} is published`);
@@ -275,7 +263,25 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     return false;
   }
 
-  window.addEventListener('online', () => void send());
+  /** Makes the site what it was after a revision, by one more edit. The server does it, so it needs the server. */
+  async function goBack(to: number): Promise<boolean> {
+    if (siteKey.value === null || copy.value === null) return false;
+    const { epoch } = copy.value.served;
+    const body = { id: mintId('edit', cryptoRandom), session: session.id, revision: to, known: revision.value, epoch };
+    const answer = await ask(routes.goBack, { params: { siteKey: siteKey.value }, query: { name: session.name || NAMELESS }, body });
+    if (answer.kind === 'reply') return wentBack(answer.value);
+    notices.refuse(answer.kind === 'away' ? 'The server does not answer, so nothing was changed. Try again in a moment.' : answer.refusal.message);
+    return false;
+  }
+
+  async function wentBack({ edits, revision: now }: ReplyOf<typeof routes.goBack>): Promise<boolean> {
+    arrived(edits);
+    if (now > revision.value) await catchUp();
+    notices.say('The site is what it was then. Undo brings back what it was before.');
+    return true;
+  }
+
+  onScopeDispose(connection.hear(heard));
 
   return {
     siteKey,
@@ -283,21 +289,21 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     edition,
     revision,
     pending,
-    log,
+    news,
     refusedEdits,
     keeping,
-    waitingSince,
     isOutboxKept,
     loadProblem,
     canUndo,
     canRedo,
     open,
-    context,
     attempt,
     perform,
-    undo,
-    redo,
+    undo: () => takeBack('undo'),
+    redo: () => takeBack('redo'),
     catchUp,
+    putAway,
     publish,
+    goBack,
   };
 });

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { mdiAlertCircleOutline, mdiCheck, mdiClockOutline, mdiDotsHorizontal } from '@mdi/js';
 import { computed } from 'vue';
+import { useConnection } from '../../stores/connection.ts';
 import { useEditions } from '../../stores/editions.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
 const copy = useWorkingCopy();
 const editions = useEditions();
+const connection = useConnection();
 
 const changes = computed(() => {
   const { count } = editions;
@@ -16,7 +18,7 @@ const changes = computed(() => {
 const state = computed(() => {
   const waiting = copy.pending.length;
   if (copy.keeping === 'waiting') {
-    const since = copy.waitingSince?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) ?? '';
+    const since = connection.awaySince?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) ?? '';
     const safety = copy.isOutboxKept ? 'safe in this browser' : 'in this tab alone: leave it open';
     const text = `waiting for the server since ${since} (${waiting} ${waiting === 1 ? 'change' : 'changes'}, ${safety})`;
     return { kind: 'waiting', icon: mdiClockOutline, text };
