@@ -74,6 +74,7 @@ export const HistoryLineShape = Type.Object(
     at: Type.String(),
     actor: Type.String(),
     session: IdShape,
+    group: Type.Union([Type.String(), Type.Null()]),
     undoes: Type.Union([IdShape, Type.Null()]),
     sentence: SentenceShape,
   },

@@ -2,7 +2,9 @@
 import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import AppBar from './components/shell/AppBar.vue';
+import HistorySheet from './components/shell/HistorySheet.vue';
 import KeyList from './components/shell/KeyList.vue';
+import OutdatedNote from './components/shell/OutdatedNote.vue';
 import LiveHeader from './components/live/LiveHeader.vue';
 import { useAppKeys } from './composables/useAppKeys.ts';
 import { useNotices } from './stores/notices.ts';
@@ -46,6 +48,8 @@ watch(
         <p v-else-if="siteKey !== null && copy.document === null" class="problem mute">Opening …</p>
         <router-view v-else />
       </main>
+      <HistorySheet v-if="siteKey !== null && copy.document !== null" />
+      <OutdatedNote />
       <KeyList v-model="isKeyListOpen" />
       <div class="only-heard" role="status" aria-live="polite">{{ notices.heard }}</div>
     </div>

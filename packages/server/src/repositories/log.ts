@@ -100,6 +100,7 @@ export interface HistoryLine {
   readonly at: string;
   readonly actor: string;
   readonly session: Id;
+  readonly group: string | null;
   readonly undoes: Id | null;
   readonly sentence: Sentence;
 }
@@ -115,7 +116,7 @@ export async function historyBefore(database: Database, siteId: string, before: 
   const named = about === null ? sql`true` : sql`(e.operations is null or position(${`"id": "${about}"`} in e.operations::text) > 0)`;
   const rows = await rowsOf<HistoryLine & { large: boolean }>(
     database,
-    sql`select e.id, e.revision::int as revision, e.at, e.actor, e.session, e.undoes, e.sentence, e.operations is null as large
+    sql`select e.id, e.revision::int as revision, e.at, e.actor, e.session, e.group_name as "group", e.undoes, e.sentence, e.operations is null as large
         from edits e where e.site_id = ${siteId} and e.revision < ${before} and ${named} order by e.revision desc limit ${most}`,
   );
   const lines: HistoryLine[] = [];

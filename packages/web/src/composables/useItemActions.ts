@@ -43,7 +43,7 @@ export function useItemActions() {
   });
 
   function act(name: ItemAction): void {
-    const result = copy.perform((context) => itemCommands[name](context, chosen.value));
+    const result = copy.perform((context) => itemCommands[name](context, chosen.value), name.startsWith('move') ? `${name} ${chosen.value.join(' ')}` : null);
     const [first] = result.ok ? result.value.operations : [];
     if (name === 'duplicate' && first?.kind === 'addItem') selection.select(first.branch[0]?.id ?? null);
     else if (selection.item !== null) selection.select(selection.item.id);

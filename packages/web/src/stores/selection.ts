@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { menuOf, type Id } from '@zorvik/core';
+import { kindOf, labelOf, menuOf, type Id } from '@zorvik/core';
 import { useNotices } from './notices.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
@@ -10,6 +10,7 @@ export const useSelection = defineStore('selection', () => {
   const notices = useNotices();
   const wantedMenu = ref<string | null>(null);
   const wantedItem = ref<Id | null>(null);
+  let removed: { readonly id: Id; readonly label: string } | null = null;
   const folded = shallowRef<ReadonlySet<Id>>(new Set());
 
   const menus = computed(() => {
@@ -40,9 +41,9 @@ export const useSelection = defineStore('selection', () => {
   }
 
   // A refusal was about what was selected then.
-  watch(wantedItem, () => notices.clear());
+  watch(wantedItem, () => notices.clear(), { flush: 'sync' });
 
-  // A selection that was removed moves to what stood beside it, so that the keys go on working.
+  // A selection that was removed moves to what stood beside it, so that the keys go on working; when another did it, they are named.
   watch(
     () => copy.document,
     (now, before) => {
@@ -54,6 +55,23 @@ export const useSelection = defineStore('selection', () => {
       const at = siblings.indexOf(id);
       const left = [...siblings.slice(at + 1), ...siblings.slice(0, at).reverse(), was.parent];
       wantedItem.value = left.find((one) => now.items.nodes.has(one)) ?? null;
+      removed = { id, label: labelOf(before, was) };
+    },
+    { flush: 'sync' },
+  );
+
+  watch(
+    () => copy.news,
+    (edits) => {
+      const by = edits.findLast(({ operations }) =>
+        operations.some((one) =>
+          kindOf(one)
+            .touches(one)
+            .some(({ id }) => id === removed?.id),
+        ),
+      );
+      if (removed !== null && by !== undefined) notices.refuse(`“${removed.label}”, which you had selected, was removed by ${by.actor}.`);
+      removed = null;
     },
     { flush: 'sync' },
   );

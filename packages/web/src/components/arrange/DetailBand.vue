@@ -2,6 +2,7 @@
 import { mdiFormatTitle } from '@mdi/js';
 import { computed, ref } from 'vue';
 import { ancestors, labelOf, leadTo, menuOf, openIn, renameItem, type Item } from '@zorvik/core';
+import { useKeeping } from '../../composables/useKeeping.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
@@ -47,12 +48,11 @@ const note = computed(() => {
   return null;
 });
 
-function rename(typed: string): string | null {
-  const id = item.value?.id;
-  if (id === undefined) return null;
-  const result = copy.perform((context) => renameItem(context, id, typed));
-  return result.ok || result.refusal.code === 'changesNothing' ? null : result.refusal.message;
-}
+const keepBy = useKeeping();
+const rename = computed(() => {
+  const id = item.value?.id ?? '';
+  return keepBy(`label ${id}`, (context, typed) => renameItem(context, id, typed));
+});
 
 function lead(picked: Picked): void {
   const id = item.value?.id;

@@ -1,28 +1,34 @@
 <script setup lang="ts">
 import { nextTick, ref, useTemplateRef } from 'vue';
 import { renameMenu } from '@zorvik/core';
+import { useKeeping } from '../../composables/useKeeping.ts';
+import { useTyping } from '../../composables/useTyping.ts';
 import { useSelection } from '../../stores/selection.ts';
-import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
 /** The menu's name; a click makes it a field. */
-const copy = useWorkingCopy();
 const selection = useSelection();
 const isEditing = ref(false);
-const typed = ref('');
 const input = useTemplateRef<HTMLInputElement>('input');
+const keepBy = useKeeping();
+const typing = useTyping({
+  value: () => selection.menu?.name ?? '',
+  keep: (typed, isFinal) => {
+    const id = selection.menu?.id ?? '';
+    return keepBy(`menu ${id}`, (context, name) => renameMenu(context, id, name))(typed, isFinal);
+  },
+});
+const { typed } = typing;
 
 async function start(): Promise<void> {
-  typed.value = selection.menu?.name ?? '';
+  typing.begin();
   isEditing.value = true;
   await nextTick();
   input.value?.select();
 }
 
-function keep(): void {
-  const { menu } = selection;
-  if (!isEditing.value || menu === null) return;
-  const isDone = typed.value === menu.name || copy.perform((context) => renameMenu(context, menu.id, typed.value)).ok;
-  isEditing.value = !isDone;
+function leave(isKept: boolean): void {
+  if (!isEditing.value) return;
+  if (isKept ? typing.end() : typing.giveBack() || true) isEditing.value = false;
 }
 </script>
 
@@ -34,9 +40,12 @@ function keep(): void {
       v-model="typed"
       type="text"
       aria-label="Name of the menu"
-      @keydown.enter="keep"
-      @keydown.escape="isEditing = false"
-      @blur="keep"
+      @input="typing.input"
+      @compositionstart="typing.composing(true)"
+      @compositionend="typing.composing(false)"
+      @keydown.enter="!$event.isComposing && leave(true)"
+      @keydown.escape="!$event.isComposing && leave(false)"
+      @blur="leave(true)"
     />
     <button v-else type="button" title="Rename the menu" @click="start">{{ selection.menu?.name }}</button>
   </h1>

@@ -5,6 +5,7 @@ import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element
 import { addLink, addPages, childrenOf, moveItems, nameOf, renameItem, type Id, type Spot } from '@zorvik/core';
 import { dropSpot, type DropSpot } from '../../composables/dropSpot.ts';
 import { outlineRows, type OutlineRow as Row } from '../../composables/outlineRows.ts';
+import { useKeeping } from '../../composables/useKeeping.ts';
 import { useItemActions } from '../../composables/useItemActions.ts';
 import { useSpotForNew } from '../../composables/useSpotForNew.ts';
 import { ROW_HEIGHT, useVirtualRows } from '../../composables/useVirtualRows.ts';
@@ -58,6 +59,11 @@ watch(active, async (at) => {
   await nextTick();
   if (at >= 0) virtual.show(at);
 });
+// Somebody else removed what one was just naming: the keys go on in the tree.
+watch(
+  () => renaming.value !== null && copy.document?.items.nodes.has(renaming.value) === false,
+  (isGone) => isGone && endRenaming(),
+);
 watch(
   () => selection.menu?.id,
   () => {
@@ -155,10 +161,8 @@ function nest(isDeeper: boolean): void {
   if (!isDeeper && outer !== undefined) typeAt({ parent: outer.parent, after: outer.id });
 }
 
-function refusesName(id: Id, typed: string): string | null {
-  const result = copy.perform((context) => renameItem(context, id, typed));
-  return result.ok ? null : result.refusal.message;
-}
+const keepBy = useKeeping();
+const keepName = (id: Id) => keepBy(`label ${id}`, (context, typed) => renameItem(context, id, typed));
 
 function endRenaming(): void {
   renaming.value = null;
@@ -234,7 +238,7 @@ defineExpose({ startAdding, startRenaming: doing.rename, focus: () => tree.value
           :row="row"
           :is-selected="row.id === selection.item?.id"
           :is-renaming="renaming === row.id"
-          :refuses="(typed) => refusesName(row.id, typed)"
+          :keep="keepName(row.id)"
           @select="selection.select(row.id)"
           @fold="selection.setFolded(row.id, $event)"
           @rename="renaming = row.id"

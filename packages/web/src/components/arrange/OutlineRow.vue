@@ -4,17 +4,19 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, wa
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { labelOf } from '@zorvik/core';
 import type { OutlineRow } from '../../composables/outlineRows.ts';
+import { useTyping } from '../../composables/useTyping.ts';
+import { usePeople } from '../../stores/people.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import PersonTag from '../shell/PersonTag.vue';
 import { destinationIcons, destinationWords } from './destinationIcon.ts';
 
-const props = defineProps<{ row: OutlineRow; isSelected: boolean; isRenaming: boolean; refuses: (typed: string) => string | null }>();
-const emit = defineEmits<{ select: []; fold: [isFolded: boolean]; rename: []; renamed: [isKept: boolean] }>();
+const props = defineProps<{ row: OutlineRow; isSelected: boolean; isRenaming: boolean; keep: (typed: string, isFinal: boolean) => string | null }>();
+const emit = defineEmits<{ select: []; fold: [isFolded: boolean]; rename: []; renamed: [] }>();
 const copy = useWorkingCopy();
+const people = usePeople();
 const element = useTemplateRef<HTMLElement>('element');
 const input = useTemplateRef<HTMLInputElement>('input');
 const isDragged = ref(false);
-const typed = ref('');
-const problem = ref<string | null>(null);
 
 const label = computed(() => (copy.document === null ? '' : labelOf(copy.document, props.row.item)));
 const page = computed(() => {
@@ -31,22 +33,22 @@ const remark = computed(() => {
   return props.row.item.opensNewTab ? { text: 'new tab', tone: 'plain' } : null;
 });
 
+const typing = useTyping({ value: () => label.value, keep: (...words) => props.keep(...words) });
+const { typed, problem, meanwhile } = typing;
 watch(
   () => props.isRenaming,
   async (isRenaming) => {
-    problem.value = null;
     if (!isRenaming) return;
-    typed.value = label.value;
+    typing.begin();
     await nextTick();
     input.value?.select();
   },
   { immediate: true },
 );
 
-function keep(): void {
+function leave(isKept: boolean): void {
   if (!props.isRenaming) return;
-  problem.value = typed.value === label.value ? null : props.refuses(typed.value);
-  if (problem.value === null) emit('renamed', true);
+  if (isKept ? typing.end() : typing.giveBack() || true) emit('renamed');
 }
 
 let release: (() => void) | null = null;
@@ -98,12 +100,16 @@ onBeforeUnmount(() => release?.());
         spellcheck="false"
         :aria-label="`New label for ${label}`"
         :aria-invalid="problem !== null"
-        @keydown.enter.stop.prevent="!$event.isComposing && keep()"
-        @keydown.escape.stop.prevent="emit('renamed', false)"
+        @input="typing.input"
+        @compositionstart="typing.composing(true)"
+        @compositionend="typing.composing(false)"
+        @keydown.enter.stop.prevent="!$event.isComposing && leave(true)"
+        @keydown.escape.stop.prevent="!$event.isComposing && leave(false)"
         @keydown.stop
-        @blur="keep"
+        @blur="leave(true)"
       />
       <span v-if="problem !== null" class="problem" role="alert">{{ problem }}</span>
+      <span v-else-if="meanwhile !== null" class="problem look" role="status">Changed to “{{ meanwhile }}” meanwhile. Yours will stand when you leave.</span>
     </span>
     <template v-else>
       <span class="name">
@@ -113,6 +119,8 @@ onBeforeUnmount(() => release?.());
       </span>
       <span class="target">{{ target }}</span>
       <span v-if="remark !== null" class="remark" :class="remark.tone">{{ remark.text }}</span>
+      <PersonTag v-for="person in people.at(row.id)" :key="person.session" :person="person" />
+      <span v-if="people.changed.get(row.id) !== undefined" class="remark changed">just changed by {{ people.changed.get(row.id) }}</span>
     </template>
   </div>
 </template>
@@ -220,6 +228,10 @@ button.fold:hover {
   color: var(--brick);
   font-weight: 600;
 }
+.remark.changed {
+  background: var(--moss-tint);
+  color: var(--moss);
+}
 .edit {
   position: relative;
   flex: 1;
@@ -245,5 +257,8 @@ button.fold:hover {
   color: var(--white);
   font-size: 12px;
   white-space: normal;
+}
+.problem.look {
+  background: var(--ochre);
 }
 </style>

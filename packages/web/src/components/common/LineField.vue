@@ -1,37 +1,23 @@
 <script setup lang="ts">
-import { ref, useId, watch } from 'vue';
+import { useId } from 'vue';
+import { useTyping } from '../../composables/useTyping.ts';
 
 /**
- * One line of text that is kept when it is left or Enter is pressed; Escape gives back what was there. `keep` says no with a
- * sentence, which then stands below the field, and what was typed stays.
+ * One line of text, kept as one types (useTyping says when); Escape gives back what was there. `keep` says no with a sentence, which
+ * then stands at the field, and what was typed stays.
  */
-const props = defineProps<{ label: string; value: string; placeholder?: string; note?: string; keep: (typed: string) => string | null }>();
+const props = defineProps<{
+  label: string;
+  value: string;
+  placeholder?: string;
+  note?: string;
+  keep: (typed: string, isFinal: boolean) => string | null;
+}>();
 const id = useId();
-const typed = ref(props.value);
-const problem = ref<string | null>(null);
+const { typed, problem, meanwhile, begin, input, composing, end, giveBack } = useTyping({ value: () => props.value, keep: (...words) => props.keep(...words) });
 
-watch(
-  () => props.value,
-  (value) => {
-    typed.value = value;
-    problem.value = null;
-  },
-);
-
-function keepIt(): void {
-  if (typed.value === props.value) {
-    problem.value = null;
-    return;
-  }
-  problem.value = props.keep(typed.value);
-  if (problem.value === null) typed.value = props.value;
-}
-
-function giveBack(event: KeyboardEvent): void {
-  if (typed.value === props.value && problem.value === null) return;
-  event.stopPropagation();
-  typed.value = props.value;
-  problem.value = null;
+function escape(event: KeyboardEvent): void {
+  if (giveBack()) event.stopPropagation();
 }
 </script>
 
@@ -49,14 +35,19 @@ function giveBack(event: KeyboardEvent): void {
         :placeholder="placeholder"
         :aria-invalid="problem !== null"
         :aria-describedby="problem === null ? undefined : `${id}-problem`"
-        @keydown.enter.prevent="keepIt"
-        @keydown.escape="giveBack"
-        @blur="keepIt"
+        @focus="begin"
+        @input="input"
+        @compositionstart="composing(true)"
+        @compositionend="composing(false)"
+        @keydown.enter.prevent="!$event.isComposing && end()"
+        @keydown.escape="escape"
+        @blur="end"
       />
       <span v-if="note" class="note">{{ note }}</span>
       <slot name="after" />
     </div>
     <p v-if="problem !== null" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</p>
+    <p v-else-if="meanwhile !== null" class="problem look" role="status">Changed to “{{ meanwhile }}” meanwhile. Yours will stand when you leave.</p>
   </div>
 </template>
 
@@ -117,5 +108,8 @@ input::placeholder {
   color: var(--white);
   font-size: 12px;
   box-shadow: var(--shadow);
+}
+.problem.look {
+  background: var(--ochre);
 }
 </style>

@@ -5,12 +5,15 @@ import { refusal } from '@zorvik/core';
 import { workspaces } from '../../router.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
+import { usePeople } from '../../stores/people.ts';
 import MenuSwitcher from './MenuSwitcher.vue';
+import PersonTag from './PersonTag.vue';
 import SavingState from './SavingState.vue';
 
 defineProps<{ siteKey: string | null }>();
 const emit = defineEmits<{ showKeys: [] }>();
 const copy = useWorkingCopy();
+const people = usePeople();
 const noUndo = computed(() => (copy.canUndo ? null : refusal('nothingToUndo').message));
 const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').message));
 </script>
@@ -36,6 +39,10 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
         </router-link>
       </nav>
       <div class="end">
+        <span v-if="people.others.length > 0" class="people" :aria-label="`Also here: ${people.others.map(({ name }) => name).join(', ')}`">
+          <PersonTag v-for="person in people.others.slice(0, 2)" :key="person.session" :person="person" />
+          <span v-if="people.others.length > 2" class="mute number">and {{ people.others.length - 2 }} more</span>
+        </span>
         <IconButton label="Undo" :icon="mdiUndo" keys="Ctrl Z" :reason="noUndo" @press="copy.undo()" />
         <IconButton label="Redo" :icon="mdiRedo" keys="Ctrl Shift Z" :reason="noRedo" @press="copy.redo()" />
         <IconButton label="All keys" :icon="mdiKeyboardOutline" keys="?" @press="emit('showKeys')" />
@@ -96,7 +103,15 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
   gap: 4px;
   min-width: 0;
 }
+.people {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  margin-inline-end: 6px;
+  font-size: 12px;
+}
 .publish {
+  flex: none;
   display: grid;
   place-items: center;
   min-height: 30px;
@@ -117,7 +132,8 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
     gap: 2px 6px;
     padding: 6px 8px;
   }
-  .mark span {
+  .mark span,
+  .people {
     display: none;
   }
   .works {

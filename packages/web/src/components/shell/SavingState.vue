@@ -3,38 +3,53 @@ import { mdiAlertCircleOutline, mdiCheck, mdiClockOutline, mdiDotsHorizontal } f
 import { computed } from 'vue';
 import { useConnection } from '../../stores/connection.ts';
 import { useEditions } from '../../stores/editions.ts';
+import { useHistory } from '../../stores/history.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
+/** How it stands with what was done: true at every moment. Pressed, it shows what was done. */
 const copy = useWorkingCopy();
-const editions = useEditions();
 const connection = useConnection();
+const editions = useEditions();
+const history = useHistory();
 
 const changes = computed(() => {
   const { count } = editions;
   const number = copy.edition?.number;
   if (number === undefined) return 'not published yet';
-  return count === 0 ? `as edition ${number}` : `${count} ${count === 1 ? 'change' : 'changes'} since edition ${number}`;
+  return count === 0 ? `as edition ${number}` : `${counted(count)} since edition ${number}`;
 });
+const since = computed(() => connection.awaySince?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) ?? '');
 const state = computed(() => {
-  const waiting = copy.pending.length;
-  if (copy.keeping === 'waiting') {
-    const since = connection.awaySince?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) ?? '';
+  const { keeping, pending, refusedEdits } = copy;
+  if (keeping === 'waiting') {
     const safety = copy.isOutboxKept ? 'safe in this browser' : 'in this tab alone: leave it open';
-    const text = `waiting for the server since ${since} (${waiting} ${waiting === 1 ? 'change' : 'changes'}, ${safety})`;
-    return { kind: 'waiting', icon: mdiClockOutline, text };
+    return { kind: 'waiting', icon: mdiClockOutline, text: `waiting for the server since ${since.value} (${counted(pending.length)}, ${safety})` };
   }
-  if (copy.keeping === 'keeping') return { kind: 'keeping', icon: mdiDotsHorizontal, text: 'keeping …' };
-  if (copy.refusedEdits.length > 0) return { kind: 'refused', icon: mdiAlertCircleOutline, text: `kept, but ${copy.refusedEdits.length} refused` };
+  if (connection.awaySince !== null) return { kind: 'waiting', icon: mdiClockOutline, text: `kept; no answer from the server since ${since.value}` };
+  if (keeping === 'keeping') return { kind: 'keeping', icon: mdiDotsHorizontal, text: 'keeping …' };
+  if (refusedEdits.length > 0) return { kind: 'refused', icon: mdiAlertCircleOutline, text: `kept, but ${refusedEdits.length} refused` };
   return { kind: 'kept', icon: mdiCheck, text: 'kept' };
 });
+
+function counted(count: number): string {
+  return `${count} ${count === 1 ? 'change' : 'changes'}`;
+}
 </script>
 
 <template>
-  <span class="state" :class="state.kind" :data-state="state.kind">
+  <button
+    type="button"
+    class="state"
+    :class="state.kind"
+    :data-state="state.kind"
+    :aria-expanded="history.isOpen"
+    :title="`${state.text}. Press to see what was done.`"
+    @click="history.isOpen = !history.isOpen"
+  >
     <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="state.icon" fill="currentColor" /></svg>
     <span class="word">{{ state.text }}</span>
-    <span class="since">· {{ changes }}</span>
-  </span>
+    <span v-if="state.kind !== 'waiting'" class="since">· {{ changes }}</span>
+  </button>
 </template>
 
 <style scoped>
@@ -42,10 +57,24 @@ const state = computed(() => {
   display: flex;
   align-items: center;
   gap: 5px;
-  margin-inline-start: 6px;
+  min-width: 0;
+  min-height: 30px;
+  margin-inline-start: 2px;
+  padding: 0 8px;
+  border: 0;
+  border-radius: var(--radius);
+  background: none;
   font-size: 12px;
   white-space: nowrap;
   color: var(--moss);
+  cursor: pointer;
+}
+.state svg {
+  flex: none;
+}
+.state:hover,
+.state[aria-expanded='true'] {
+  background: var(--paper-deep);
 }
 .state.keeping {
   color: var(--mute);
@@ -57,6 +86,10 @@ const state = computed(() => {
   color: var(--brick);
 }
 .since {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.word {
   overflow: hidden;
   text-overflow: ellipsis;
 }

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { mdiClose, mdiContentCopy } from '@mdi/js';
+import { inWords } from '@zorvik/core';
+import type { RefusedEdit } from '../../api/outbox.ts';
+import { useNotices } from '../../stores/notices.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import IconButton from '../common/IconButton.vue';
+
+/** What could not be kept, with its reason: there until it is put away, to be read, copied, and done again by hand. */
+const copy = useWorkingCopy();
+const notices = useNotices();
+
+function textOf({ edit, refusal }: RefusedEdit): string {
+  return `${inWords(edit.sentence)}\n${refusal.message}\n${JSON.stringify(edit.operations, null, 2)}`;
+}
+
+async function copyText(refused: RefusedEdit): Promise<void> {
+  const isDone = await navigator.clipboard.writeText(textOf(refused)).then(
+    () => true,
+    () => false,
+  );
+  if (isDone) notices.say('Copied: what was refused, with all that was typed in it');
+  else notices.refuse('The browser does not let us copy. Select the text and copy it by hand.');
+}
+</script>
+
+<template>
+  <section class="refused" aria-label="Not kept">
+    <h3>Not kept</h3>
+    <ul>
+      <li v-for="refused in copy.refusedEdits" :key="refused.edit.id">
+        <div class="words">
+          <strong>{{ inWords(refused.edit.sentence) }}</strong>
+          <p>{{ refused.refusal.message }}</p>
+          <details>
+            <summary>All of it</summary>
+            <pre tabindex="0">{{ JSON.stringify(refused.edit.operations, null, 2) }}</pre>
+          </details>
+        </div>
+        <IconButton label="Copy it" :icon="mdiContentCopy" @press="copyText(refused)" />
+        <IconButton label="Put it away" :icon="mdiClose" @press="copy.putAway(refused.edit.id)" />
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.refused {
+  padding: 10px 12px;
+  border-radius: var(--radius);
+  background: var(--brick-tint);
+  color: #6d1f1d;
+}
+h3 {
+  font-size: 12px;
+  font-weight: 650;
+  margin: 0 0 4px;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  display: grid;
+  gap: 8px;
+}
+li {
+  display: flex;
+  align-items: start;
+  gap: 4px;
+}
+.words {
+  flex: 1;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+summary {
+  min-height: 24px;
+  cursor: pointer;
+  font-size: 12px;
+}
+pre {
+  max-height: 160px;
+  margin: 0;
+  padding: 8px;
+  overflow: auto;
+  border-radius: 6px;
+  background: var(--white);
+  color: var(--ink);
+  font-size: 11px;
+}
+</style>
