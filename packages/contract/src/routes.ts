@@ -201,6 +201,23 @@ export const routes = {
     status: 200,
     reply: Type.Object({ people: Type.Array(PersonShape) }, closed),
   },
+  readArchive: {
+    method: 'GET',
+    path: `${API}/archive`,
+    summary: 'Everything that the database holds, as one archive (docs/archive.md).',
+    status: 200,
+    reply: Type.String(),
+    replyType: 'application/gzip',
+  },
+  restoreArchive: {
+    method: 'POST',
+    path: `${API}/archive`,
+    summary: 'Fills the database from an archive, wholly or not at all; with replace=yes, what is there goes.',
+    query: Type.Object({ replace: Type.Optional(Type.Literal('yes')) }, closed),
+    body: 'application/gzip',
+    status: 200,
+    reply: Type.Object({ madeAt: Type.String(), rows: Type.Record(Type.String(), whole) }, closed),
+  },
   events: {
     method: 'GET',
     path: `${API}/events`,

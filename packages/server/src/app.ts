@@ -4,6 +4,7 @@ import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { API, DELIVERY, openApi } from '@zorvik/contract';
 import type { Deps } from './deps.ts';
+import { archiveRoutes } from './routes/archive.ts';
 import { editRoutes } from './routes/edits.ts';
 import { editionRoutes } from './routes/editions.ts';
 import { eventRoutes } from './routes/events.ts';
@@ -39,6 +40,7 @@ function api(deps: Deps): RequestHandler {
   const router = express.Router();
   const description = openApi();
   router.get(`${API}/openapi.json`, (_, response) => void response.json(description));
+  archiveRoutes(router, deps);
   importRoutes(router, deps);
   router.use(API, express.json({ limit: deps.bodyLimit, strict: false, type: () => true }));
   siteRoutes(router, deps);

@@ -11,6 +11,8 @@ export interface Config {
   readonly bodyLimit: number;
   /** How many pages, items and other nodes of all sites are kept in memory at most; 1,000 take about 1 MB. */
   readonly cacheNodes: number;
+  /** For how many days edits can be taken back at least; 0: for ever. */
+  readonly logDays: number;
   readonly logLevel: string;
 }
 
@@ -34,6 +36,7 @@ export function readConfig(environment: Readonly<Record<string, string | undefin
     importLimit: whole('ZORVIK_IMPORT_MB', 50, 500) * MEGABYTE,
     bodyLimit: whole('ZORVIK_BODY_MB', 8, 100) * MEGABYTE,
     cacheNodes: whole('ZORVIK_CACHE_NODES', 200_000, 10_000_000),
+    logDays: whole('ZORVIK_LOG_DAYS', 90, 36_500),
     logLevel: text('ZORVIK_LOG', 'warn'),
   };
 }

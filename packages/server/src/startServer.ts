@@ -10,12 +10,14 @@ import { hub } from './announcing/hub.ts';
 import { presence, PRESENCE_BEAT } from './announcing/presence.ts';
 import { createApp } from './app.ts';
 import type { Config } from './config.ts';
+import { tellAddress } from './db/folderLock.ts';
 import { openPglite, openPostgres } from './db/openDatabase.ts';
 import { delivery } from './delivery/delivery.ts';
 import type { Deps } from './deps.ts';
+import { compactLog, retention } from './editing/compactLog.ts';
 import { siteCache } from './editing/siteCache.ts';
 import { storeDocument } from './editing/storeDocument.ts';
-import { listSites } from './repositories/sites.ts';
+import { listSites, siteIds } from './repositories/sites.ts';
 import { compileChecks } from './routes/serve.ts';
 
 /** Where the parts are that a server is delivered with. */
@@ -85,13 +87,18 @@ export async function startServer(config: Config, parts: Parts): Promise<Running
     const server = createServer(createApp(deps));
     await listenAt(server, config);
     void compileChecks();
+    const compacting = setInterval(() => void compactAll(deps, config.logDays), DAY);
+    compacting.unref();
     const { port } = server.address() as AddressInfo;
     const host = config.host.includes(':') ? `[${config.host}]` : config.host;
+    const address = `http://${host}:${port}`;
+    if (config.databaseUrl === null) await tellAddress(resolve(config.dataFolder), address);
     return {
-      address: `http://${host}:${port}`,
+      address,
       port,
       async close() {
         clearInterval(sweeping);
+        clearInterval(compacting);
         streams.close();
         await stopListening(server);
         await deafen();
@@ -101,6 +108,15 @@ export async function startServer(config: Config, parts: Parts): Promise<Running
   } catch (error) {
     await close();
     throw error;
+  }
+}
+
+const DAY = 86_400_000;
+
+/** Takes the oldest of each site's log away, one site after the other. What fails for one is told, and tried again the next day. */
+async function compactAll(deps: Deps, days: number): Promise<void> {
+  for (const id of await siteIds(deps.database).catch(() => [])) {
+    await compactLog(deps, id, { ...retention, days }).catch((error: unknown) => deps.log.error({ id, error }, 'A log could not be compacted'));
   }
 }
 

@@ -163,6 +163,7 @@ describe('the editor’s API', () => {
       '/api/v1/sites/{siteKey}/edits',
       '/api/v1/sites/{siteKey}/history',
       '/api/v1/sites/{siteKey}/people',
+      '/api/v1/archive',
       '/api/v1/events',
       '/api/v1/sites/{siteKey}/editions',
       '/api/v1/sites/{siteKey}/editions/{number}',

@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url';
 import type { StoredDocument } from '@zorvik/core';
 
 /** The server as it is delivered, in processes of its own. */
-export const built = fileURLToPath(new URL('../../../build/server/main.js', import.meta.url));
+const folder = new URL('../../../build/server/', import.meta.url);
 
 export interface Begun {
   readonly child: ChildProcess;
@@ -18,9 +18,19 @@ export interface Run {
   readonly gone: Promise<number | null>;
 }
 
-export function begin(environment: Readonly<Record<string, string>>): Begun {
-  if (!existsSync(built)) throw new Error('The server is not built. Run `node scripts/setup.mjs` first.');
-  const child = spawn(process.execPath, [built], { env: { ...process.env, PORT: '0', SITE_PORT: '0', ...environment }, stdio: ['ignore', 'pipe', 'pipe'] });
+/** Another of the built programs than the server, with words for it. */
+export interface Program {
+  readonly program: string;
+  readonly words: readonly string[];
+}
+
+export function begin(environment: Readonly<Record<string, string>>, { program, words }: Program = { program: 'main.js', words: [] }): Begun {
+  const path = fileURLToPath(new URL(program, folder));
+  if (!existsSync(path)) throw new Error('The server is not built. Run `node scripts/setup.mjs` first.');
+  const child = spawn(process.execPath, [path, ...words], {
+    env: { ...process.env, PORT: '0', SITE_PORT: '0', ...environment },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   let output = '';
   child.stdout?.on('data', (piece: Buffer) => (output += piece.toString()));
   child.stderr?.on('data', (piece: Buffer) => (output += piece.toString()));

@@ -1,5 +1,6 @@
-import { applyEdit, isEqual, newDocument, readStored, toStored, type LoggedEdit } from '@zorvik/core';
+import { applyEdit, isEqual, readStored, toStored, type LoggedEdit } from '@zorvik/core';
 import type { Database } from '../src/db/database.ts';
+import { logStart } from '../src/editing/compactLog.ts';
 import { editsSince } from '../src/repositories/log.ts';
 import { loadDocument } from '../src/repositories/nodes.ts';
 
@@ -13,9 +14,11 @@ export async function replayEqualsRows(database: Database, siteId: string, revis
   const lost = acknowledged.filter((id) => !ids.has(id));
   if (lost.length > 0) throw new Error(`Acknowledged, but not in the log: ${lost.join(', ')}`);
   if (ids.size !== log.length) throw new Error('An edit is in the log twice.');
-  if (log.length !== revision || log.some((edit, at) => edit.revision !== at + 1)) throw new Error(`The log has gaps, or does not end at ${revision}.`);
+  const start = await logStart({ database }, siteId);
+  if (start.revision + log.length !== revision || log.some((edit, at) => edit.revision !== start.revision + at + 1))
+    throw new Error(`The log has gaps, or does not end at ${revision}.`);
   const { stored } = await loadDocument(database, siteId);
-  let replay = newDocument(stored.site);
+  let replay = start.document;
   for (const edit of log) {
     const applied = applyEdit(replay, edit);
     if (!applied.ok) throw new Error(`Revision ${edit.revision} does not replay: ${applied.refusal.message}`);

@@ -65,6 +65,9 @@ const entries = {
   otherHost: { status: 422, sentence: 'Line {line}: “{address}” is on another host than {host}, with which the sitemap begins. One site has one host.' },
   importRunning: { status: 409, sentence: 'Another import into this site is still running. Wait until it is done.' },
   nothingNew: { status: 409, sentence: 'The file says what the pages say already: {count} addresses, none of them new or missing.' },
+  notEmptyThere: { status: 409, sentence: 'The database holds sites already. Restore into an empty one, or say --replace: what is there is archived first.' },
+  badArchive: { status: 422, sentence: 'The archive cannot be read: {problem}. Nothing was changed; take another archive.' },
+  newerArchive: { status: 422, sentence: 'The archive has version {version}; this Zorvik reads up to {known}. Restore it with the newer Zorvik.' },
   databaseAway: { status: 503, sentence: 'The database does not answer. Nothing was changed; try again in a moment.' },
   bug: { status: 500, sentence: 'Something went wrong on our side, and nothing was changed. The server’s log has it under {id}.' },
 } as const satisfies Record<string, CatalogueEntry>;

@@ -18,6 +18,7 @@ const needed = {
   importPages: { role: 'editor', doing: 'read pages into it' },
   publish: { role: 'publisher', doing: 'publish it' },
   makeSite: { role: 'owner', doing: 'make sites' },
+  archive: { role: 'owner', doing: 'read or replace all of it' },
 } as const satisfies Record<string, { role: Role; doing: string }>;
 
 export type Intent = keyof typeof needed;

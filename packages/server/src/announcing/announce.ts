@@ -7,7 +7,7 @@ import type { Presence } from './presence.ts';
 export function announce(hub: Hub, presence: Presence, delivery: Delivery): Hear {
   const tellPeople = (site: string): void => hub.tell({ kind: 'people', site, people: presence.people(site) });
   return (notice) => {
-    if (notice === null) {
+    if (notice === null || notice.kind === 'restored') {
       delivery.forgetAll();
       return hub.tell({ kind: 'missed' });
     }

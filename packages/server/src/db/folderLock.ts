@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { open, readFile, rm } from 'node:fs/promises';
+import { open, readFile, rm, writeFile } from 'node:fs/promises';
 import { hostname } from 'node:os';
 import { join } from 'node:path';
 
@@ -8,6 +8,8 @@ interface Holder {
   readonly pid: number;
   readonly started: string;
   readonly host: string;
+  /** Where the process answers; absent until it listens. */
+  readonly address?: string;
 }
 
 /**
@@ -28,6 +30,19 @@ export async function lockFolder(folder: string): Promise<() => Promise<void>> {
     await rm(path, { force: true });
   }
   throw new Error(`The data folder ${folder} could not be locked: another process keeps taking it. Try again.`);
+}
+
+/** Writes into the lock where its holder answers, so that others on this machine can ask it for what they cannot open themselves. */
+export async function tellAddress(folder: string, address: string): Promise<void> {
+  const path = join(folder, 'zorvik.lock');
+  const holder = await readHolder(path);
+  if (holder?.pid === process.pid) await writeFile(path, JSON.stringify({ ...holder, address }));
+}
+
+/** Where the process answers that holds a folder; null: nobody holds it, or it does not listen yet. */
+export async function addressOfHolder(folder: string): Promise<string | null> {
+  const holder = await readHolder(join(folder, 'zorvik.lock'));
+  return holder !== null && isAlive(holder) ? (holder.address ?? null) : null;
 }
 
 async function createdWith(path: string, text: string): Promise<boolean> {

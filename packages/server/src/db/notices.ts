@@ -8,6 +8,8 @@ export const CHANNEL = 'zorvik';
 export type Notice =
   | { readonly kind: 'site'; readonly site: string; readonly revision: number }
   | { readonly kind: 'edition'; readonly site: string; readonly number: number }
+  /** All of the database was replaced from an archive. */
+  | { readonly kind: 'restored' }
   | { readonly kind: 'here'; readonly site: string; readonly person: Person }
   | { readonly kind: 'left'; readonly site: string; readonly session: Id };
 

@@ -1,5 +1,6 @@
 import { applyEdit, EDIT_VERSION, inWords, invertEdit, no, refusal, sentence, type Accepted, type Edit, type Id, type Result } from '@zorvik/core';
 import { editsSince } from '../repositories/log.ts';
+import { KEPT_DAYS } from './compactLog.ts';
 import { keepDecided, type EditingDeps, type Saved } from './saveEdit.ts';
 
 export interface ToGoBack {
@@ -12,9 +13,6 @@ export interface ToGoBack {
   readonly known: number;
   readonly epoch?: string;
 }
-
-/** For how long the log is kept, in days; see compactLog. */
-export const KEPT_DAYS = 90;
 
 /** Sentences quote sentences; this many characters of one are enough. */
 const LONGEST_QUOTE = 300;
@@ -33,7 +31,8 @@ export function goBack(deps: EditingDeps, siteKey: string, { id, session, revisi
       if (revision >= present.revision) return no(refusal('changesNothing', { label: 'the site' }));
       const before = await editsSince(tx, present.id, revision - 1);
       const since = before.filter((edit) => edit.revision > revision);
-      if (since.length < present.revision - revision) return no(refusal('tooOld', { days: KEPT_DAYS }));
+      const isWhole = since.length === present.revision - revision && (revision === 0 || before.length > since.length);
+      if (!isWhole) return no(refusal('tooOld', { days: KEPT_DAYS }));
       const target = before.find((edit) => edit.revision === revision);
       const words = target === undefined ? sentence('wentToStart', {}) : sentence('wentBack', { sentence: inWords(target.sentence).slice(0, LONGEST_QUOTE) });
       const operations = since.toReversed().flatMap(invertEdit);

@@ -1,11 +1,13 @@
 import { forestNames, readStored, type LoggedEdit, type SiteDocument, type Table } from '@zorvik/core';
 import type { Database } from '../db/database.ts';
 import { loadDocument } from '../repositories/nodes.ts';
+import type { SiteHead } from '../repositories/sites.ts';
 
 /** A site as this process knows it: its document at a revision, the rank of each of its nodes, and the end of its log. */
 export interface KnownSite {
   readonly id: string;
   readonly key: string;
+  readonly epoch: string;
   readonly revision: number;
   readonly document: SiteDocument;
   readonly ranks: Table<string>;
@@ -16,7 +18,7 @@ export interface KnownSite {
 /** Keeps the sites used last. What is kept is a state that was committed; whoever reads checks its revision against the row. */
 export interface SiteCache {
   /** The site at that revision or an earlier one, from memory or else from its rows (which are at that revision). */
-  readonly at: (database: Database, head: { readonly id: string; readonly key: string; readonly revision: number }) => Promise<KnownSite>;
+  readonly at: (database: Database, head: Pick<SiteHead, 'id' | 'key' | 'epoch' | 'revision'>) => Promise<KnownSite>;
   readonly keep: (site: KnownSite) => void;
   readonly forget: (id: string) => void;
   readonly nodes: () => number;
@@ -49,11 +51,11 @@ export function siteCache(most = MOST_NODES): SiteCache {
     keep,
     forget,
     nodes: () => nodes,
-    async at(database, { id, key, revision }) {
+    async at(database, { id, key, epoch, revision }) {
       const present = known.get(id);
-      if (present !== undefined && present.revision <= revision) return present;
+      if (present?.epoch === epoch && present.revision <= revision) return present;
       const { stored, ranks } = await loadDocument(database, id);
-      return { id, key, revision, document: readStored(stored), ranks, tail: [] };
+      return { id, key, epoch, revision, document: readStored(stored), ranks, tail: [] };
     },
   };
 }

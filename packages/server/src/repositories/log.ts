@@ -1,6 +1,6 @@
 import { promisify } from 'node:util';
 import { gunzip, gzip } from 'node:zlib';
-import { and, asc, eq, gt, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, gt, lte, sql, type SQL } from 'drizzle-orm';
 import type { Id, LoggedEdit, Operation, Refusal, Sentence } from '@zorvik/core';
 import { rowsOf, type Database } from '../db/database.ts';
 import { editBodies, edits } from '../db/schema.ts';
@@ -32,6 +32,11 @@ async function readEdits(database: Database, where: SQL | undefined): Promise<Lo
 /** Edits after a revision, oldest first, whole. */
 export function editsSince(database: Database, siteId: string, since: number): Promise<LoggedEdit[]> {
   return readEdits(database, and(eq(edits.siteId, siteId), gt(edits.revision, since)));
+}
+
+/** Edits after a revision, up to another. */
+export function editsBetween(database: Database, siteId: string, since: number, until: number): Promise<LoggedEdit[]> {
+  return readEdits(database, and(eq(edits.siteId, siteId), gt(edits.revision, since), lte(edits.revision, until)));
 }
 
 export async function editById(database: Database, siteId: string, id: Id): Promise<LoggedEdit | null> {

@@ -68,3 +68,14 @@ export async function setEdition(tx: Database, { id, key }: Pick<SiteHead, 'id' 
 export async function notify(database: Database, notice: Notice): Promise<void> {
   await rowsOf(database, sql`select pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
 }
+
+/** What is known of a site besides its nodes. */
+export async function siteFacts(database: Database, id: string): Promise<Site> {
+  const [row] = await database.select({ id: sites.id, key: sites.key, facts: sites.facts }).from(sites).where(eq(sites.id, id));
+  if (row === undefined) throw new Error(`The site ${id} has no row.`);
+  return { id: row.id, key: row.key, ...row.facts } as Site;
+}
+
+export async function siteIds(database: Database): Promise<string[]> {
+  return (await database.select({ id: sites.id }).from(sites)).map(({ id }) => id);
+}

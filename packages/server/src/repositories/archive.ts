@@ -1,0 +1,214 @@
+import { createGunzip, createGzip } from 'node:zlib';
+import { Readable, Writable, type Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { sql, type SQL } from 'drizzle-orm';
+import { extract, pack, type Header } from 'tar-stream';
+import { no, ok, refusal, type Result } from '@zorvik/core';
+import { rowsOf, type Database } from '../db/database.ts';
+import { CHANNEL, type Notice } from '../db/notices.ts';
+
+/**
+ * Everything that a database holds, as one file: a gzipped tar (POSIX ustar) of JSON lines, described in docs/archive.md. Tables come in the
+ * order in which their references allow them to be filled; each has the columns that its pieces are ordered by.
+ */
+const tables = {
+  sites: ['id'],
+  pages: ['site_id', 'id'],
+  menus: ['site_id', 'id'],
+  items: ['site_id', 'id'],
+  placements: ['site_id', 'id'],
+  edits: ['site_id', 'revision'],
+  edit_bodies: ['site_id', 'revision'],
+  refusals: ['site_id', 'id'],
+  checkpoints: ['site_id'],
+  blobs: ['hash'],
+  editions: ['site_id', 'number'],
+  edition_files: ['site_id', 'number', 'path'],
+} as const satisfies Record<string, readonly string[]>;
+export type TableName = keyof typeof tables;
+export const tableNames = Object.keys(tables) as TableName[];
+
+/** Version of the archive's format. One more whenever a table or column changes; then `upgrades` says how an older row becomes a newer one. */
+export const ARCHIVE_VERSION = 1;
+const MANIFEST = 'zorvik-archive.json';
+
+export interface Manifest {
+  readonly format: 'zorvik-archive';
+  readonly version: number;
+  readonly madeAt: string;
+  /** How many rows each table has: a file that was cut short is found out. */
+  readonly rows: Readonly<Record<string, number>>;
+}
+
+/** Rows of one piece: at most this many, and few enough that large bodies do not pile up. */
+const PIECE: Readonly<Partial<Record<TableName, number>>> = { edit_bodies: 4, checkpoints: 1, blobs: 50 };
+const MOST_ROWS = 1000;
+/** An entry larger than this, in bytes, is none of ours. */
+const LARGEST_ENTRY = 256 * 1_048_576;
+
+/** Writes an archive of the database as it is at one moment; saving waits meanwhile on PGlite, and goes on on PostgreSQL. */
+export async function writeArchive(database: Database, now: Date, to: Writable): Promise<Manifest> {
+  return database.transaction(
+    async (tx) => {
+      const rows: Record<string, number> = {};
+      for (const name of tableNames) rows[name] = await countOf(tx, name);
+      const manifest: Manifest = { format: 'zorvik-archive', version: ARCHIVE_VERSION, madeAt: now.toISOString(), rows };
+      const tar = pack();
+      const entry = (path: string, text: string): Promise<void> =>
+        new Promise((done, fail) => {
+          tar.entry({ name: path, mtime: now }, text, (error) => (error ? fail(error) : done()));
+        });
+      const fill = async (): Promise<void> => {
+        await entry(MANIFEST, JSON.stringify(manifest));
+        for (const name of tableNames) {
+          let piece = 0;
+          for await (const lines of piecesOf(tx, name)) {
+            piece += 1;
+            await entry(`${name}/${String(piece).padStart(6, '0')}.jsonl`, lines);
+          }
+        }
+        tar.finalize();
+      };
+      await Promise.all([fill().catch((error: unknown) => tar.destroy(error as Error)), pipeline(tar as unknown as Readable, createGzip({ level: 6 }), to)]);
+      return manifest;
+    },
+    { isolationLevel: 'repeatable read', accessMode: 'read only' },
+  );
+}
+
+async function countOf(tx: Database, name: TableName): Promise<number> {
+  const [row] = await rowsOf<{ count: number }>(tx, sql`select count(*)::int as count from ${sql.identifier(name)}`);
+  return row?.count ?? 0;
+}
+
+/** A table's rows as JSON lines, in pieces, ordered by its key: each piece goes on behind the last row of the one before. */
+async function* piecesOf(tx: Database, name: TableName): AsyncGenerator<string> {
+  const key = tables[name].map((column) => sql.identifier(column));
+  const columns = sql.join(key, sql`, `);
+  const most = PIECE[name] ?? MOST_ROWS;
+  let last: Record<string, unknown> | null = null;
+  for (;;) {
+    const from: SQL = last === null ? sql`true` : sql`(${columns}) > (${sql.join(behind(name, last), sql`, `)})`;
+    const rows: { row: Record<string, unknown> }[] = await rowsOf(
+      tx,
+      sql`select row_to_json(t) as row from ${sql.identifier(name)} t where ${from} order by ${columns} limit ${most}`,
+    );
+    if (rows.length === 0) return;
+    last = rows.at(-1)?.row ?? null;
+    yield rows.map(({ row }) => `${JSON.stringify(row)}\n`).join('');
+    await new Promise(setImmediate);
+  }
+}
+
+function behind(name: TableName, row: Readonly<Record<string, unknown>>): SQL[] {
+  return tables[name].map((column) => sql`${row[column]}`);
+}
+
+/** How rows of an older archive become rows of the next version: the entry at 1 leads from version 1 to version 2, and so on. */
+const upgrades: Readonly<Record<number, (name: string, row: Record<string, unknown>) => Record<string, unknown>>> = {};
+
+export interface ToRestore {
+  /** Whether what is there may go; without it, only an empty database is filled. */
+  readonly isReplacing: boolean;
+}
+
+/**
+ * Fills the database from an archive, wholly or not at all, and tells all processes. Every site begins a new epoch, so that windows which
+ * know the old one load it again.
+ */
+export async function readArchive(database: Database, from: Readable, { isReplacing }: ToRestore): Promise<Result<Manifest>> {
+  try {
+    return ok(
+      await database.transaction(async (tx) => {
+        if (!isReplacing && (await countOf(tx, 'sites')) > 0) throw new Refused('notEmptyThere', {});
+        await rowsOf(
+          tx,
+          sql`truncate ${sql.join(
+            tableNames.map((name) => sql.identifier(name)),
+            sql`, `,
+          )}`,
+        );
+        const manifest = await fillFrom(tx, from);
+        for (const name of tableNames) {
+          const [found, said] = [await countOf(tx, name), manifest.rows[name] ?? 0];
+          if (found !== said) throw new Refused('badArchive', { problem: `it should hold ${said} rows of ${name}, but holds ${found}` });
+        }
+        await rowsOf(tx, sql`update sites set epoch = md5(random()::text)`);
+        const notice: Notice = { kind: 'restored' };
+        await rowsOf(tx, sql`select pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
+        return manifest;
+      }),
+    );
+  } catch (error) {
+    // Thrown inside, so that the transaction is rolled back; a refusal outside.
+    const problem = error instanceof Refused ? error : unreadable(error);
+    if (problem === null) throw error;
+    return no(refusal(problem.code, problem.params));
+  }
+}
+
+class Refused extends Error {
+  constructor(
+    readonly code: 'notEmptyThere' | 'badArchive' | 'newerArchive',
+    readonly params: Readonly<Record<string, string | number>>,
+  ) {
+    super(code);
+  }
+}
+
+/** What gunzip, tar, JSON and the database say to a file that is broken; null for anything else. */
+function unreadable(error: unknown): Refused | null {
+  const { code = '', message = '', cause } = error as { code?: string; message?: string; cause?: { code?: string; message?: string } };
+  const isBroken = code.startsWith('Z_') || error instanceof SyntaxError || /tar|header|checksum|Unexpected end/i.test(message);
+  const isUnfit = /^(?:22|23|42)/.test(cause?.code ?? '');
+  return isBroken || isUnfit ? new Refused('badArchive', { problem: cause?.message ?? message }) : null;
+}
+
+async function fillFrom(tx: Database, from: Readable): Promise<Manifest> {
+  const entries = extract();
+  let manifest: Manifest | null = null;
+  const unpacking = pipeline(from, createGunzip() as Transform, entries as unknown as Writable);
+  // Whoever reads the entries hears of it first; here it only must not go unhandled.
+  unpacking.catch(() => undefined);
+  for await (const entry of entries) {
+    const text = await textOf(entry as unknown as Readable & { header: Header });
+    const { name } = entry.header;
+    if (manifest === null) manifest = readManifest(name, text);
+    else await fillTable(tx, name, text, manifest.version);
+  }
+  await unpacking;
+  if (manifest === null) throw new Refused('badArchive', { problem: 'it is empty' });
+  return manifest;
+}
+
+async function textOf(entry: Readable & { readonly header: Header }): Promise<string> {
+  const { name, size = 0 } = entry.header;
+  if (size > LARGEST_ENTRY) throw new Refused('badArchive', { problem: `its part ${name} is larger than ${LARGEST_ENTRY / 1_048_576} MB` });
+  const pieces: Buffer[] = [];
+  for await (const piece of entry) pieces.push(piece as Buffer);
+  return Buffer.concat(pieces).toString('utf8');
+}
+
+function readManifest(name: string, text: string): Manifest {
+  const manifest = name === MANIFEST ? (JSON.parse(text) as Manifest) : null;
+  if (manifest?.format !== 'zorvik-archive') throw new Refused('badArchive', { problem: `it should begin with ${MANIFEST}` });
+  if (manifest.version > ARCHIVE_VERSION) throw new Refused('newerArchive', { version: manifest.version, known: ARCHIVE_VERSION });
+  return manifest;
+}
+
+async function fillTable(tx: Database, path: string, text: string, version: number): Promise<void> {
+  const [name = ''] = path.split('/');
+  if (!tableNames.includes(name as TableName)) throw new Refused('badArchive', { problem: `it has a part ${path}, which this Zorvik does not know` });
+  const rows = text
+    .split('\n')
+    .filter(Boolean)
+    .map((line) => upgraded(name, JSON.parse(line) as Record<string, unknown>, version));
+  const table = sql.identifier(name);
+  await rowsOf(tx, sql`insert into ${table} select * from json_populate_recordset(null::${table}, ${JSON.stringify(rows)}::json)`);
+}
+
+function upgraded(name: string, row: Record<string, unknown>, version: number): Record<string, unknown> {
+  let current = row;
+  for (let from = version; from < ARCHIVE_VERSION; from += 1) current = upgrades[from]?.(name, current) ?? current;
+  return current;
+}

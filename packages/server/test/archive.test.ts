@@ -1,0 +1,248 @@
+import { createServer, type Server } from 'node:http';
+import { readFile, writeFile } from 'node:fs/promises';
+import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
+import { PassThrough, Readable } from 'node:stream';
+import { gunzipSync, gzipSync } from 'node:zlib';
+import request from 'supertest';
+import { sql } from 'drizzle-orm';
+import { pack } from 'tar-stream';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { readStored, seededRandom, toStored } from '@zorvik/core';
+import { randomDocument, randomOperation } from '@zorvik/core/testing';
+import type { Database } from '../src/db/database.ts';
+import { openPglite } from '../src/db/openDatabase.ts';
+import { compactLog } from '../src/editing/compactLog.ts';
+import { readArchive, tableNames, writeArchive } from '../src/repositories/archive.ts';
+import { maybeSite } from '../src/repositories/sites.ts';
+import { begin } from './processes.ts';
+import { replayEqualsRows } from './replayEqualsRows.ts';
+import { migrations, template, testDatabase, type TestDatabase } from './testDatabase.ts';
+import { editOf, testServer, type TestServer } from './testServer.ts';
+
+const start = toStored(randomDocument(seededRandom(21), { pages: 40, menus: 3, items: 60 }));
+const NOW = new Date('2026-11-23T12:00:00Z');
+
+let server: TestServer;
+let archive: Buffer;
+beforeAll(async () => {
+  server = await testServer(start);
+  const random = seededRandom(8);
+  for (let step = 0; step < 40; step += 1) {
+    const { body } = await request(server.app).get('/api/v1/sites/meadow');
+    const operation = randomOperation(random, readStored(body.document));
+    if (operation !== null)
+      await request(server.app)
+        .post('/api/v1/sites/meadow/edits')
+        .send(editOf(body.revision, [operation]));
+  }
+  const { body } = await request(server.app).get('/api/v1/sites/meadow');
+  await request(server.app).post('/api/v1/sites/meadow/editions').send({ note: 'Second', revision: body.revision }).expect(201);
+  archive = await archived(server.deps.database);
+});
+afterAll(() => server.close());
+
+async function archived(database: Database): Promise<Buffer> {
+  const pieces: Buffer[] = [];
+  const to = new PassThrough();
+  to.on('data', (piece: Buffer) => pieces.push(piece));
+  await writeArchive(database, NOW, to);
+  return Buffer.concat(pieces);
+}
+
+/** Every row of every table, as text; epochs are new after each restoring. */
+async function everything(database: Database): Promise<Record<string, string[]>> {
+  const all: Record<string, string[]> = {};
+  for (const name of tableNames) {
+    const { rows } = (await database.execute(sql`select row_to_json(t)::text as row from ${sql.identifier(name)} t`)) as unknown as { rows: { row: string }[] };
+    all[name] = rows.map(({ row }) => row.replace(/"epoch":"[^"]*"/, '')).sort();
+  }
+  return all;
+}
+
+describe('an archive', () => {
+  it('holds everything, and fills PGlite and PostgreSQL alike: there and back, nothing is lost or changed', async () => {
+    const before = await everything(server.deps.database);
+    expect(Object.values(before).every((rows) => rows.length > 0) || before.checkpoints?.length === 0).toBe(true);
+    const house = await testDatabase();
+    // From where the tests run to a PGlite folder, and back: on PostgreSQL that is moving house, both ways.
+    const pglite = await openPglite({ folder: house.folder, template, migrations });
+    expect(await readArchive(pglite.database, Readable.from(archive), { isReplacing: false })).toMatchObject({ ok: true });
+    expect(await everything(pglite.database)).toEqual(before);
+    const again = await archived(pglite.database);
+    await pglite.close();
+    await house.remove();
+    const back = await testServer();
+    expect(await readArchive(back.deps.database, Readable.from(again), { isReplacing: false })).toMatchObject({ ok: true });
+    expect(await everything(back.deps.database)).toEqual(before);
+    const head = await maybeSite(back.deps.database, 'meadow');
+    await replayEqualsRows(back.deps.database, start.site.id, head!.revision);
+    const menu = `/delivery/v1/sites/meadow/menus/${start.menus[0]!.key}`;
+    expect((await request(back.app).get(menu)).body).toEqual((await request(server.app).get(menu)).body);
+    await back.close();
+  });
+
+  it('is a plain tar of JSON lines, which any tool can read', () => {
+    const text = gunzipSync(archive).toString('latin1');
+    expect(text.slice(0, 20)).toContain('zorvik-archive.json');
+    expect(text).toContain('{"format":"zorvik-archive","version":1,"madeAt":"2026-11-23T12:00:00.000Z"');
+    expect(text).toContain('items/000001.jsonl');
+  });
+
+  it('goes through the running server: a site that is restored begins a new epoch, and its windows load it again', async () => {
+    const { body: before } = await request(server.app).get('/api/v1/sites/meadow');
+    const downloaded = await request(server.app)
+      .get('/api/v1/archive')
+      .buffer(true)
+      .parse((reply, done) => {
+        const pieces: Buffer[] = [];
+        reply.on('data', (piece: Buffer) => pieces.push(piece));
+        reply.on('end', () => done(null, Buffer.concat(pieces)));
+      });
+    expect(downloaded.headers['content-type']).toBe('application/gzip');
+    const menu = start.menus[0]!;
+    const edit = editOf(before.revision, [{ kind: 'updateMenu', id: menu.id, set: { description: 'Lost with the archive' }, was: { description: '' } }]);
+    await request(server.app).post('/api/v1/sites/meadow/edits').send(edit);
+    await request(server.app).post('/api/v1/archive').send(downloaded.body).expect(409);
+    await request(server.app).post('/api/v1/archive?replace=yes').type('application/gzip').send(downloaded.body).expect(200);
+    const { body: after } = await request(server.app).get('/api/v1/sites/meadow');
+    expect([after.revision, after.document]).toEqual([before.revision, before.document]);
+    expect(after.epoch).not.toBe(before.epoch);
+    await request(server.app).post(`/api/v1/sites/meadow/edits?epoch=${before.epoch}`).send(edit).expect(409);
+    await request(server.app).post(`/api/v1/sites/meadow/edits?epoch=${after.epoch}`).send(edit).expect(200);
+    await replayEqualsRows(server.deps.database, start.site.id, after.revision + 1);
+  });
+
+  const tarOf = async (entries: readonly (readonly [string, string])[]): Promise<Buffer> => {
+    const tar = pack();
+    for (const [name, text] of entries) tar.entry({ name }, text);
+    tar.finalize();
+    const pieces: Buffer[] = [];
+    for await (const piece of tar) pieces.push(piece as Buffer);
+    return gzipSync(Buffer.concat(pieces));
+  };
+  const manifest = (changes: object = {}): [string, string] => [
+    'zorvik-archive.json',
+    JSON.stringify({ format: 'zorvik-archive', version: 1, madeAt: '', rows: {}, ...changes }),
+  ];
+  const bad: readonly (readonly [string, () => Buffer | Promise<Buffer>, RegExp])[] = [
+    ['not packed at all', () => Buffer.from('<urlset/>'), /cannot be read: incorrect header check/],
+    ['cut short', () => archive.subarray(0, archive.length / 2), /cannot be read/],
+    ['changed in the middle', () => Buffer.concat([archive.subarray(0, 3000), Buffer.alloc(50, 7), archive.subarray(3050)]), /cannot be read/],
+    ['an empty file', () => Buffer.alloc(0), /cannot be read/],
+    ['another tar', () => tarOf([['readme.txt', 'hello']]), /it should begin with zorvik-archive\.json/],
+    ['of a newer version', () => tarOf([manifest({ version: 99 })]), /has version 99; this Zorvik reads up to 1/],
+    [
+      'with a part that nobody knows',
+      () => tarOf([manifest(), ['pg_shadow/000001.jsonl', '{}']]),
+      /a part pg_shadow\/000001\.jsonl, which this Zorvik does not know/,
+    ],
+    ['with rows missing', () => tarOf([manifest({ rows: { sites: 3 } })]), /it should hold 3 rows of sites, but holds 0/],
+    [
+      'with rows that refer to nothing',
+      () => tarOf([manifest({ rows: { pages: 1 } }), ['pages/000001.jsonl', '{"site_id":"s1","id":"p1","parent":"s1","rank":"a","fields":{}}']]),
+      /cannot be read/,
+    ],
+    ['with a line that is no JSON', () => tarOf([manifest(), ['sites/000001.jsonl', '{"id":']]), /cannot be read/],
+  ];
+  it.each(bad)('is refused when it is %s, and nothing is changed', async (_, make, words) => {
+    const before = await everything(server.deps.database);
+    const { body } = await request(server.app)
+      .post('/api/v1/archive?replace=yes')
+      .type('application/gzip')
+      .send(await make())
+      .expect(422);
+    expect(body.error.message).toMatch(words);
+    expect(await everything(server.deps.database)).toEqual(before);
+  });
+});
+
+describe('npm run backup and npm run restore', () => {
+  let house: TestDatabase;
+  let http: Server;
+  const built = (words: readonly string[], environment: Readonly<Record<string, string>>) => begin(environment, { program: 'archive.js', words });
+  beforeAll(async () => {
+    house = await testDatabase();
+    http = createServer(server.app);
+    await new Promise<void>((done) => http.listen(0, '127.0.0.1', done));
+  });
+  afterAll(async () => {
+    await new Promise((done) => http.close(done));
+    await house.remove();
+  });
+
+  it('write a file and read it, and archive what was there before it is replaced', async () => {
+    const opened = await house.open();
+    await readArchive(opened.database, Readable.from(archive), { isReplacing: true });
+    await opened.close();
+    const file = join(house.folder, 'all.tar.gz');
+    const backup = built(['backup', file], house.environment);
+    expect([await backup.gone, backup.output()]).toEqual([0, `All of it is in ${file}.\n`]);
+    const refused = built(['restore', file], house.environment);
+    expect([await refused.gone, refused.output()]).toEqual([1, expect.stringContaining('The database holds sites already.')]);
+    const restore = built(['restore', file, '--replace'], house.environment);
+    expect(await restore.gone, restore.output()).toBe(0);
+    expect(restore.output()).toMatch(/^What was there before is in archives\/before-restore-.*\.tar\.gz of the data folder\.\nRestored 1 sites with/);
+    const missing = built(['restore', join(house.folder, 'nowhere.tar.gz')], house.environment);
+    expect([await missing.gone, missing.output()]).toEqual([1, expect.stringContaining('There is no file')]);
+  });
+
+  it('ask the server that holds the folder, when one does', async () => {
+    const folder = join(house.folder, 'held');
+    const { mkdir } = await import('node:fs/promises');
+    await mkdir(folder);
+    // This process holds it: as a lock says that names it and where it answers.
+    const stat = await readFile(`/proc/${process.pid}/stat`, 'utf8');
+    const started = stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19];
+    const address = `http://127.0.0.1:${(http.address() as AddressInfo).port}`;
+    const { hostname } = await import('node:os');
+    await writeFile(join(folder, 'zorvik.lock'), JSON.stringify({ pid: process.pid, started, host: hostname(), address }));
+    const file = join(house.folder, 'asked.tar.gz');
+    const backup = built(['backup', file], { ZORVIK_DATA: folder });
+    expect(await backup.gone, backup.output()).toBe(0);
+    const before = await everything(server.deps.database);
+    const restore = built(['restore', file, '--replace'], { ZORVIK_DATA: folder });
+    expect(await restore.gone, restore.output()).toBe(0);
+    expect(await everything(server.deps.database)).toEqual(before);
+  });
+});
+
+describe('an old log', () => {
+  it('gives way to the document that it leads to; what is younger, and what was published, stays', async () => {
+    const other = await testServer(start);
+    const { deps, app } = other;
+    const random = seededRandom(31);
+    let day = 0;
+    const clock = { ...deps, now: () => new Date(Date.UTC(2027, 0, 1 + day)) };
+    const { saveEdit } = await import('../src/editing/saveEdit.ts');
+    for (day = 0; day < 200; day += 2) {
+      const { body } = await request(app).get('/api/v1/sites/meadow');
+      const operation = randomOperation(random, readStored(body.document));
+      if (operation !== null) await saveEdit(clock, 'meadow', editOf(body.revision, [operation]), 'Tess');
+    }
+    const { body: before } = await request(app).get('/api/v1/sites/meadow');
+    expect(await compactLog(deps, start.site.id, { days: 0, edits: 0 }), 'none, when it is to be kept for ever').toBe(0);
+    const gone = await compactLog(deps, start.site.id, { days: 90, edits: 10 });
+    expect(gone).toBeGreaterThan(20);
+    const log = await replayEqualsRows(deps.database, start.site.id, before.revision);
+    const latest = Date.parse(log.at(-1)!.at);
+    expect(log.every(({ at }) => latest - Date.parse(at) <= 90 * 86_400_000)).toBe(true);
+    expect(await compactLog(deps, start.site.id, { days: 90, edits: 10 }), 'once is enough').toBe(0);
+    expect(await compactLog(deps, start.site.id, { days: 1, edits: 10 })).toBeGreaterThan(0);
+    expect((await replayEqualsRows(deps.database, start.site.id, before.revision)).length, 'at least so many stay').toBe(10);
+    const { body: missed } = await request(app).get('/api/v1/sites/meadow/edits?since=1').expect(200);
+    expect([missed.isCut, missed.edits]).toEqual([true, []]);
+    const back = { id: 'e00000000000001', session: 'w000000000000001', known: before.revision, epoch: before.epoch };
+    const { body: refused } = await request(app)
+      .post('/api/v1/sites/meadow/history')
+      .send({ ...back, revision: 2 })
+      .expect(409);
+    expect(refused.error.code).toBe('tooOld');
+    await request(app)
+      .post('/api/v1/sites/meadow/history')
+      .send({ ...back, id: 'e00000000000002', revision: before.revision - 9 })
+      .expect(200);
+    await request(app).get(`/delivery/v1/sites/meadow/menus/${start.menus[0]!.key}`).expect(200);
+    await other.close();
+  });
+});
