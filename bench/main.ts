@@ -1,6 +1,6 @@
 import { coreFigures } from './core.bench.ts';
 import { printFigure, type Figure } from './figure.ts';
-import { deliveryFigures, importFigure, saveFigure, startFigure } from './server.bench.ts';
+import { deliveryFigures, importFigure, saveFigure, stallFigure, startFigure } from './server.bench.ts';
 import { sizeFigures } from './size.bench.ts';
 
 /** `npm run bench [-- name …]`: prints one line for each figure. It never fails: figures are looked at, tests are passed. */
@@ -9,6 +9,7 @@ const groups: readonly (readonly [readonly string[], () => Promise<readonly Figu
   [['op-move', 'op-growth', 'render'], coreFigures],
   [['save'], async () => [await saveFigure()]],
   [['import'], async () => [await importFigure()]],
+  [['stall'], async () => [await stallFigure()]],
   [['delivery', 'delivery-304'], deliveryFigures],
   [['start'], async () => [await startFigure()]],
   [['app-size', 'out-js', 'out-html'], () => Promise.resolve(sizeFigures())],

@@ -7,15 +7,16 @@ import { fileURLToPath } from 'node:url';
 import { PGlite } from '@electric-sql/pglite';
 import autocannon from 'autocannon';
 import express from 'express';
+import pg from 'pg';
 import { SaxesParser } from 'saxes';
 import { newDocument, placementOf, resolveMenu, seededRandom, toStored, type Operation } from '@zorvik/core';
 import { randomDocument } from '@zorvik/core/testing';
 import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
 import { importPageList, makeSiteOfPages, readPageList } from '../packages/server/src/editing/importSitemap.ts';
-import { openPglite } from '../packages/server/src/db/openDatabase.ts';
 import { siteCache } from '../packages/server/src/editing/siteCache.ts';
 import { storeDocument } from '../packages/server/src/editing/storeDocument.ts';
-import { migrations, template } from '../packages/server/test/testDatabase.ts';
+import { readQuillmere, startProcess, stopProcess } from '../packages/server/test/processes.ts';
+import { template, testDatabase } from '../packages/server/test/testDatabase.ts';
 import { editOf, testServer, type TestServer } from '../packages/server/test/testServer.ts';
 import { quantile, type Figure } from './figure.ts';
 
@@ -52,78 +53,152 @@ const EDITS = 500;
 /** Before the engine has compiled what runs often, both sides take several times as long. */
 const WARM_UP = 500;
 
-/** An edit posted until it is acknowledged, against a bare transaction with the same statements, by turns. */
+/** The same tables with the same rows in them, without anything of ours around: one transaction of statements at a time. */
+interface BareDatabase {
+  readonly transaction: (act: (query: (text: string, values: unknown[]) => Promise<unknown>) => Promise<void>) => Promise<void>;
+  readonly close: () => Promise<void>;
+}
+
+async function bareDatabase(): Promise<BareDatabase> {
+  const kept = await testDatabase();
+  const opened = await kept.open();
+  await storeDocument({ database: opened.database, cache: siteCache(), now: () => new Date() }, quillmereDocument(), seededRandom(9), 'Bench');
+  await opened.close();
+  const url = kept.environment.DATABASE_URL;
+  if (url === undefined) {
+    const client = await PGlite.create(join(kept.folder, 'pglite'));
+    const close = async (): Promise<void> => {
+      await client.close();
+      await kept.remove();
+    };
+    return { transaction: (act) => client.transaction((tx) => act((text, values) => tx.query(text, values))), close };
+  }
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  return {
+    async transaction(act) {
+      await client.query('begin');
+      await act((text, values) => client.query(text, values));
+      await client.query('commit');
+    },
+    async close() {
+      await client.end();
+      await kept.remove();
+    },
+  };
+}
+
+/** An edit posted to the server as it ships until it is acknowledged, against a bare transaction with the same statements, by turns. */
 export async function saveFigure(): Promise<Figure> {
   const stored = quillmereDocument();
-  const server = await testServer(stored);
-  // The same tables with the same rows in them, without anything of ours around.
-  const folder = await mkdtemp(join(tmpdir(), 'zorvik-bench-'));
-  const opened = await openPglite({ folder, template, migrations });
-  await storeDocument({ database: opened.database, cache: siteCache(), now: () => new Date() }, stored, seededRandom(9), 'Bench');
-  await opened.close();
-  const bare = await PGlite.create(join(folder, 'pglite'));
+  const kept = await testDatabase();
+  const run = await startProcess(kept.environment);
+  const port = Number(new URL(run.address).port);
+  const bare = await bareDatabase();
   const ours: number[] = [];
   const reference: number[] = [];
-  await listening(server, async (port) => {
-    let revision = 6;
-    for (let turn = -WARM_UP; turn < EDITS; turn += 1) {
-      const item = stored.items[(turn + WARM_UP) % stored.items.length]!;
-      const operation: Operation = { kind: 'updateItem', id: item.id, set: { label: `Label ${turn}` }, was: { label: item.label } };
-      const edit = editOf(revision, [operation]);
-      let begin = performance.now();
-      await post(port, '/api/v1/sites/quillmere/edits', JSON.stringify(edit));
-      if (turn >= 0) ours.push(performance.now() - begin);
-      revision += 1;
-      const { id, parent, ...fields } = item;
-      begin = performance.now();
-      await bare.transaction(async (tx) => {
-        await tx.query(
-          'select s.id, s.key, s.epoch, s.revision, s.edition, (select e.revision from edits e where e.site_id = s.id and e.id = $2) as known, (select r.refusal from refusals r where r.site_id = s.id and r.id = $2) as refused from sites s where s.key = $1 for update of s',
-          ['quillmere', edit.id],
-        );
-        await tx.query(
-          'insert into items (site_id, id, parent, rank, fields) select $1, r.id, r.parent, r.rank, r.fields from json_to_recordset($2::json) as r(id text, parent text, rank text, fields jsonb) on conflict (site_id, id) do update set parent = excluded.parent, rank = excluded.rank, fields = excluded.fields',
-          [stored.site.id, JSON.stringify([{ id, parent, rank: 'a0', fields: { ...fields, label: `Label ${turn}` } }])],
-        );
-        await tx.query('insert into edits values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)', [
-          stored.site.id,
-          revision,
-          edit.id,
-          1,
-          edit.base,
-          edit.session,
-          null,
-          null,
-          edit.sentence,
-          JSON.stringify(edit.operations),
-          new Date().toISOString(),
-          'You',
-        ]);
-        await tx.query('update sites set revision = $2 where id = $1 returning pg_notify($3, $4)', [
-          stored.site.id,
-          revision,
-          'zorvik',
-          JSON.stringify({ kind: 'site', site: 'quillmere', revision }),
-        ]);
-      });
-      if (turn >= 0) reference.push(performance.now() - begin);
-    }
-  });
+  let { revision } = await readQuillmere(run.address);
+  for (let turn = -WARM_UP; turn < EDITS; turn += 1) {
+    const item = stored.items[(turn + WARM_UP) % stored.items.length]!;
+    const operation: Operation = { kind: 'updateItem', id: item.id, set: { label: `Label ${turn}` }, was: { label: item.label } };
+    const edit = editOf(revision, [operation]);
+    let begin = performance.now();
+    await post(port, '/api/v1/sites/quillmere/edits', JSON.stringify(edit));
+    if (turn >= 0) ours.push(performance.now() - begin);
+    revision += 1;
+    const { id, parent, ...fields } = item;
+    begin = performance.now();
+    await bare.transaction(async (query) => {
+      await query(
+        'select s.id, s.key, s.epoch, s.revision, s.edition, (select e.revision from edits e where e.site_id = s.id and e.id = $2) as known, (select r.refusal from refusals r where r.site_id = s.id and r.id = $2) as refused from sites s where s.key = $1 for update of s',
+        ['quillmere', edit.id],
+      );
+      await query(
+        'insert into items (site_id, id, parent, rank, fields) select $1, r.id, r.parent, r.rank, r.fields from json_to_recordset($2::json) as r(id text, parent text, rank text, fields jsonb) on conflict (site_id, id) do update set parent = excluded.parent, rank = excluded.rank, fields = excluded.fields',
+        [stored.site.id, JSON.stringify([{ id, parent, rank: 'a0', fields: { ...fields, label: `Label ${turn}` } }])],
+      );
+      await query('insert into edits values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)', [
+        stored.site.id,
+        revision,
+        edit.id,
+        1,
+        edit.base,
+        edit.session,
+        null,
+        null,
+        JSON.stringify(edit.sentence),
+        JSON.stringify(edit.operations),
+        new Date().toISOString(),
+        'You',
+      ]);
+      await query('update sites set revision = $2 where id = $1 returning pg_notify($3, $4)', [
+        stored.site.id,
+        revision,
+        'zorvik',
+        JSON.stringify({ kind: 'site', site: 'quillmere', revision }),
+      ]);
+    });
+    if (turn >= 0) reference.push(performance.now() - begin);
+  }
   await bare.close();
-  await server.close();
-  await rm(folder, { recursive: true, force: true });
+  await stopProcess(run);
+  await kept.remove();
   return { name: 'save', ours: quantile(ours, 0.95), reference: quantile(reference, 0.95), unit: 'ms', target: 2 };
 }
 
 const ADDRESSES = 50_000;
 
-/** A sitemap of 50,000 addresses until it is stored with its log, against parsing alone plus storing the bare rows. */
-export async function importFigure(): Promise<Figure> {
+function sitemapOf(count: number): Buffer {
   const urls = Array.from(
-    { length: ADDRESSES },
+    { length: count },
     (_, at) => `<url><loc>https://bench.example/section-${at % 40}/group-${at % 900}/page-${at}</loc><lastmod>2026-11-01</lastmod></url>`,
   );
-  const xml = Buffer.from(`<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls.join('\n')}</urlset>`);
+  return Buffer.from(`<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls.join('\n')}</urlset>`);
+}
+
+/** How long a request for a published menu takes, in ms, again and again until `isOver`. */
+async function watchDelivery(port: number, isOver: () => boolean): Promise<number[]> {
+  const times: number[] = [];
+  const reader = new Agent({ keepAlive: true, maxSockets: 1 });
+  while (!isOver()) {
+    const begin = performance.now();
+    await new Promise<void>((done, fail) => {
+      const asked = ask({ port, host: '127.0.0.1', path: '/delivery/v1/sites/quillmere/menus/main.html', agent: reader }, (reply) => reply.resume().on('end', done));
+      asked.on('error', fail);
+      asked.end();
+    });
+    times.push(performance.now() - begin);
+    await new Promise((done) => setTimeout(done, 3));
+  }
+  reader.destroy();
+  return times;
+}
+
+/** The longest that a visitor waits for a menu while 50,000 pages are read into the same server, against the 99th of a hundred when it is idle. */
+export async function stallFigure(): Promise<Figure> {
+  const kept = await testDatabase();
+  const run = await startProcess(kept.environment);
+  const port = Number(new URL(run.address).port);
+  const idleUntil = performance.now() + 4000;
+  const idle = await watchDelivery(port, () => performance.now() > idleUntil);
+  let isDone = false;
+  const importing = fetch(`${run.address}/api/v1/sites/from-sitemap?name=Bench`, { method: 'POST', body: sitemapOf(ADDRESSES) as BodyInit })
+    .then(async (reply) => {
+      if (!(await reply.text()).includes('"done"')) throw new Error('The import did not end well.');
+      // Who looks at it afterwards loads all of it: that must not hold up visitors either.
+      await (await fetch(`${run.address}/api/v1/sites/bench`)).arrayBuffer();
+    })
+    .finally(() => (isDone = true));
+  const busy = await watchDelivery(port, () => isDone);
+  await importing;
+  await stopProcess(run);
+  await kept.remove();
+  return { name: 'stall', ours: Math.max(...busy), reference: quantile(idle, 0.99), unit: 'ms', target: 100, isDifference: true };
+}
+
+/** A sitemap of 50,000 addresses until it is stored with its log, against parsing alone plus storing the bare rows. */
+export async function importFigure(): Promise<Figure> {
+  const xml = sitemapOf(ADDRESSES);
   const ours: number[] = [];
   const reference: number[] = [];
   for (let round = 0; round < 3; round += 1) {

@@ -26,7 +26,7 @@ export function createApp(deps: Deps): Express {
   // What answers a POST is small, or a stream that must not be held back.
   const packed = compression();
   app.use((request, response, next) => (request.method === 'GET' ? packed(request, response, next) : next()));
-  app.use(API, guard, helmet());
+  app.use(API, guard, plainAnswers);
   app.use(api(deps));
   app.use(API, unknownPath);
   if (deps.webFolder !== null) app.use(editor(deps.webFolder));
@@ -43,12 +43,20 @@ function api(deps: Deps): RequestHandler {
   archiveRoutes(router, deps);
   importRoutes(router, deps);
   router.use(API, express.json({ limit: deps.bodyLimit, strict: false, type: () => true }));
-  siteRoutes(router, deps);
   editRoutes(router, deps);
+  siteRoutes(router, deps);
   editionRoutes(router, deps);
   eventRoutes(router, deps);
   return router;
 }
+
+/** Answers of the API are data: nobody is to guess that they are something else, or to show them in a frame. */
+const plainAnswers: RequestHandler = (_, response, next) => {
+  response.setHeader('X-Content-Type-Options', 'nosniff');
+  response.setHeader('Content-Security-Policy', "default-src 'none'; frame-ancestors 'none'");
+  response.setHeader('Cross-Origin-Resource-Policy', 'same-origin');
+  next();
+};
 
 /** The policy of the editor's own pages: nothing from elsewhere; Vuetify writes its theme into a style element. */
 const editorPolicy = helmet({

@@ -11,12 +11,16 @@ function part(path: string): string | null {
 
 try {
   const config = readConfig(process.env);
-  const server = await startServer(config, {
-    migrations: part('migrations') ?? fileURLToPath(new URL('./db/migrations', import.meta.url)),
-    template: part('pglite-template'),
-    webFolder: part('web'),
-    firstSite: part('demo/quillmere.json'),
-  });
+  const server = await startServer(
+    config,
+    {
+      migrations: part('migrations') ?? fileURLToPath(new URL('./db/migrations', import.meta.url)),
+      template: part('pglite-template'),
+      webFolder: part('web'),
+      firstSite: part('demo/quillmere.json'),
+    },
+    new URL('./editorThread.js', import.meta.url),
+  );
   const stop = (): void => {
     process.off('SIGINT', stop).off('SIGTERM', stop);
     server.close().catch((error: unknown) => {
@@ -27,6 +31,11 @@ try {
   // Before anybody can read that it is ready: they may ask it to stop at once.
   process.on('SIGINT', stop).on('SIGTERM', stop);
   console.log(`Zorvik ready at ${server.address}`);
+  server.ended.catch((error: unknown) => {
+    // Without its editing thread it would answer nothing but what is in memory: better it ends, and is started anew.
+    console.error(error);
+    process.exit(1);
+  });
 } catch (error) {
   console.error(error instanceof Error ? error.message : error);
   process.exitCode = 1;

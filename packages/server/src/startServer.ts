@@ -1,144 +1,115 @@
-import { randomFillSync } from 'node:crypto';
-import { readFile } from 'node:fs/promises';
-import { createServer, type Server } from 'node:http';
+import { randomBytes } from 'node:crypto';
+import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { resolve } from 'node:path';
-import { pino } from 'pino';
-import type { RandomBits, StoredDocument } from '@zorvik/core';
-import { announce } from './announcing/announce.ts';
-import { hub } from './announcing/hub.ts';
-import { presence, PRESENCE_BEAT } from './announcing/presence.ts';
-import { createApp } from './app.ts';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { Worker } from 'node:worker_threads';
+import { DELIVERY } from '@zorvik/contract';
 import type { Config } from './config.ts';
 import { tellAddress } from './db/folderLock.ts';
-import { openPglite, openPostgres } from './db/openDatabase.ts';
 import { delivery } from './delivery/delivery.ts';
-import type { Deps } from './deps.ts';
-import { compactLog, retention } from './editing/compactLog.ts';
-import { siteCache } from './editing/siteCache.ts';
-import { storeDocument } from './editing/storeDocument.ts';
-import { listSites, siteIds } from './repositories/sites.ts';
-import { compileChecks } from './routes/serve.ts';
-
-/** Where the parts are that a server is delivered with. */
-export interface Parts {
-  readonly migrations: string;
-  readonly template: string | null;
-  readonly webFolder: string | null;
-  /** A stored document that an empty database begins with; null: it begins empty. */
-  readonly firstSite: string | null;
-}
+import type { LoadedEdition } from './delivery/loadEdition.ts';
+import { listening, stopListening } from './listening.ts';
+import { passOn } from './passOn.ts';
+import type { Parts } from './startEditor.ts';
+import type { EditorWork, FromEditor, ToEditor } from './threads.ts';
 
 export interface RunningServer {
   readonly address: string;
   readonly port: number;
-  /** Stops taking requests, lets those under way finish, closes the database. */
+  /** Settles when the server has ended: cleanly, or with the error that ended its editing thread. */
+  readonly ended: Promise<void>;
   readonly close: () => Promise<void>;
 }
 
-/** Cryptographic bits, fetched in blocks: ids must not be guessable from one another. */
-export function cryptoRandom(): RandomBits {
-  const block = new Uint32Array(256);
-  let at = block.length;
-  return () => {
-    if (at === block.length) {
-      randomFillSync(block);
-      at = 0;
-    }
-    return block[at++] ?? 0;
+/**
+ * The public side, in this thread: it listens, delivers editions from memory, and passes all else on to the editing thread. So an
+ * import, a database that is busy, or any other heavy work there never holds up what a site's visitors read.
+ */
+export async function startServer(config: Config, parts: Parts, threadFile: URL): Promise<RunningServer> {
+  const path = socketPath();
+  const editor = await startThread(threadFile, { config, parts, path });
+  const publicSide = delivery(editor.load);
+  editor.onForget((siteKey) => (siteKey === null ? publicSide.forgetAll() : publicSide.forget(siteKey)));
+  const pass = passOn(path);
+  const server = createServer((request, response) => {
+    if (request.url?.startsWith(`${DELIVERY}/`) !== true) return pass(request, response);
+    publicSide.answer(request, response).catch(() => response.destroy());
+  });
+  try {
+    await listening(server, { host: config.host, port: config.port });
+  } catch (error) {
+    await editor.close();
+    throw error;
+  }
+  const { port } = server.address() as AddressInfo;
+  const host = config.host.includes(':') ? `[${config.host}]` : config.host;
+  const address = `http://${host}:${port}`;
+  if (config.databaseUrl === null) await tellAddress(resolve(config.dataFolder), address);
+  return {
+    address,
+    port,
+    ended: editor.ended,
+    async close() {
+      // Event streams end only when the editing thread ends them: both stop together.
+      await Promise.all([stopListening(server), editor.close()]);
+    },
   };
 }
 
-/** Opens the database, puts the first site into an empty one, and listens. */
-export async function startServer(config: Config, parts: Parts): Promise<RunningServer> {
-  const { database, listen, close } =
-    config.databaseUrl === null
-      ? await openPglite({ folder: resolve(config.dataFolder), template: parts.template, migrations: parts.migrations })
-      : await openPostgres(config.databaseUrl, parts.migrations);
-  const now = (): Date => new Date();
-  const streams = hub();
-  const people = presence(now);
-  const publicSide = delivery(database);
-  try {
-    const deafen = await listen(announce(streams, people, publicSide));
-    const sweeping = setInterval(() => {
-      for (const site of people.sweep()) streams.tell({ kind: 'people', site, people: people.people(site) });
-    }, PRESENCE_BEAT);
-    sweeping.unref();
-    const deps: Deps = {
-      database,
-      cache: siteCache(config.cacheNodes),
-      delivery: publicSide,
-      hub: streams,
-      presence: people,
-      now,
-      random: cryptoRandom(),
-      log: pino({ level: config.logLevel }),
-      actor: { name: 'You', role: 'owner' },
-      importLimit: config.importLimit,
-      bodyLimit: config.bodyLimit,
-      webFolder: parts.webFolder,
-      standIn: config.sitePort === 0 ? null : `http://127.0.0.1:${config.sitePort}`,
-    };
-    if (parts.firstSite !== null && (await listSites(database)).length === 0) {
-      const stored = JSON.parse(await readFile(parts.firstSite, 'utf8')) as StoredDocument;
-      await storeDocument(deps, stored, deps.random, 'Zorvik');
-    }
-    const server = createServer(createApp(deps));
-    await listenAt(server, config);
-    void compileChecks();
-    const compacting = setInterval(() => void compactAll(deps, config.logDays), DAY);
-    compacting.unref();
-    const { port } = server.address() as AddressInfo;
-    const host = config.host.includes(':') ? `[${config.host}]` : config.host;
-    const address = `http://${host}:${port}`;
-    if (config.databaseUrl === null) await tellAddress(resolve(config.dataFolder), address);
-    return {
-      address,
-      port,
-      async close() {
-        clearInterval(sweeping);
-        clearInterval(compacting);
-        streams.close();
-        await stopListening(server);
-        await deafen();
-        await close();
-      },
-    };
-  } catch (error) {
-    await close();
-    throw error;
-  }
+/** Where the two threads meet: a name without a file where the system has such, else a file that the listener removes. */
+function socketPath(): string {
+  const name = `zorvik-${process.pid}-${randomBytes(6).toString('hex')}`;
+  return process.platform === 'linux' ? `\0${name}` : join(tmpdir(), `${name}.sock`);
 }
 
-const DAY = 86_400_000;
-
-/** Takes the oldest of each site's log away, one site after the other. What fails for one is told, and tried again the next day. */
-async function compactAll(deps: Deps, days: number): Promise<void> {
-  for (const id of await siteIds(deps.database).catch(() => [])) {
-    await compactLog(deps, id, { ...retention, days }).catch((error: unknown) => deps.log.error({ id, error }, 'A log could not be compacted'));
-  }
+interface EditorThread {
+  readonly load: (siteKey: string) => Promise<LoadedEdition>;
+  readonly onForget: (act: (siteKey: string | null) => void) => void;
+  readonly ended: Promise<void>;
+  readonly close: () => Promise<void>;
 }
 
-function listenAt(server: Server, { host, port }: Config): Promise<void> {
-  return new Promise((done, fail) => {
-    server.once('error', (error: NodeJS.ErrnoException) => {
-      fail(error.code === 'EADDRINUSE' ? new Error(`The port ${port} is taken by another program. Stop that one, or set PORT to a free one.`) : error);
-    });
-    server.listen(port, host, done);
+async function startThread(file: URL, work: EditorWork): Promise<EditorThread> {
+  const worker = new Worker(file, { workerData: work });
+  const tell = (message: ToEditor): void => worker.postMessage(message);
+  const waiting = new Map<number, { readonly done: (edition: LoadedEdition) => void; readonly fail: (error: Error) => void }>();
+  let tickets = 0;
+  let forget: (siteKey: string | null) => void = () => undefined;
+  const ended = new Promise<void>((done, fail) => {
+    worker.once('error', fail);
+    worker.once('exit', () => done());
   });
-}
-
-/** How long requests under way may take to finish, in ms. */
-const PATIENCE = 3000;
-
-function stopListening(server: Server): Promise<void> {
-  return new Promise((done) => {
-    const hurry = setTimeout(() => server.closeAllConnections(), PATIENCE);
-    server.close(() => {
-      clearTimeout(hurry);
-      done();
+  // Whoever closes, or waits for the end, hears of it; until then it must not go unhandled.
+  ended.catch(() => undefined);
+  const ready = new Promise<void>((done, fail) => {
+    worker.on('message', (message: FromEditor) => {
+      if (message.kind === 'ready') done();
+      else if (message.kind === 'failed') fail(new Error(message.message));
+      else if (message.kind === 'forget') {
+        forget(message.siteKey);
+        tell({ kind: 'forgotten', ticket: message.ticket });
+      } else {
+        const asked = waiting.get(message.ticket);
+        waiting.delete(message.ticket);
+        if (message.kind === 'edition') asked?.done(message.edition);
+        else asked?.fail(new Error(message.message));
+      }
     });
-    server.closeIdleConnections();
   });
+  await Promise.race([ready, ended.then(() => Promise.reject(new Error('The editing thread ended before it was ready.')))]);
+  return {
+    load: (siteKey) =>
+      new Promise((done, fail) => {
+        tickets += 1;
+        waiting.set(tickets, { done, fail });
+        tell({ kind: 'load', ticket: tickets, siteKey });
+      }),
+    onForget: (act) => void (forget = act),
+    ended,
+    async close() {
+      tell({ kind: 'close' });
+      await ended;
+    },
+  };
 }

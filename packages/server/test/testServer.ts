@@ -6,6 +6,7 @@ import { hub } from '../src/announcing/hub.ts';
 import { presence } from '../src/announcing/presence.ts';
 import { createApp } from '../src/app.ts';
 import { delivery } from '../src/delivery/delivery.ts';
+import { editionsIn } from '../src/delivery/loadEdition.ts';
 import type { Deps } from '../src/deps.ts';
 import { siteCache } from '../src/editing/siteCache.ts';
 import { storeDocument } from '../src/editing/storeDocument.ts';
@@ -25,7 +26,7 @@ export async function testServer(site: StoredDocument | null = null, changes: Pa
   const streams = hub();
   const now = (): Date => new Date('2026-11-23T10:00:00Z');
   const people = presence(now);
-  const publicSide = delivery(database);
+  const publicSide = delivery(editionsIn(database));
   const deafen = await opened.listen(announce(streams, people, publicSide));
   const deps: Deps = {
     database,

@@ -1,21 +1,21 @@
-import type { Delivery } from '../delivery/delivery.ts';
+import type { PublicSide } from '../deps.ts';
 import type { Hear } from '../db/notices.ts';
 import type { Hub } from './hub.ts';
 import type { Presence } from './presence.ts';
 
 /** What this process does when it hears a notice, its own or another's: delivery forgets, windows are told. */
-export function announce(hub: Hub, presence: Presence, delivery: Delivery): Hear {
+export function announce(hub: Hub, presence: Presence, delivery: PublicSide): Hear {
   const tellPeople = (site: string): void => hub.tell({ kind: 'people', site, people: presence.people(site) });
   return (notice) => {
     if (notice === null || notice.kind === 'restored') {
-      delivery.forgetAll();
+      void delivery.forgetAll();
       return hub.tell({ kind: 'missed' });
     }
     switch (notice.kind) {
       case 'site':
         return hub.tell(notice);
       case 'edition':
-        delivery.forget(notice.site);
+        void delivery.forget(notice.site);
         return hub.tell(notice);
       case 'here':
         presence.here(notice.site, notice.person);

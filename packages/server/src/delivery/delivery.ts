@@ -1,13 +1,11 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { refusal, type Refusal } from '@zorvik/core';
 import { DELIVERY } from '@zorvik/contract';
-import type { Database } from '../db/database.ts';
-import { currentEdition, filesOf, type KeptFile } from '../repositories/editions.ts';
+import type { LoadEdition, PackedFile } from './loadEdition.ts';
 
 /** One way to send a file: its bytes and their strong tag. */
 interface Variant {
-  readonly bytes: Buffer;
+  readonly bytes: Uint8Array;
   readonly etag: string;
   readonly headers: Readonly<Record<string, string>>;
 }
@@ -31,21 +29,49 @@ export interface Delivery {
 /** For browsers and caches between: ask again each time, which costs a 304. A published change is seen at once. */
 const CACHE = 'public, no-cache';
 
-export function delivery(database: Database): Delivery {
+/** How much of editions is kept in memory, in bytes; those asked for least lately go first. */
+const MOST_BYTES = 64 * 1_048_576;
+
+/** `load` gives the current edition of a site; it is asked when nothing of that site is in memory. */
+export function delivery(load: LoadEdition, most = MOST_BYTES): Delivery {
   const ready = new Map<string, Promise<ReadySite | Refusal>>();
+  const sizes = new Map<string, number>();
+  const drop = (key: string): void => {
+    ready.delete(key);
+    sizes.delete(key);
+  };
   const siteAt = (key: string): Promise<ReadySite | Refusal> => {
     const present = ready.get(key);
-    if (present !== undefined) return present;
-    const loading = loadSite(database, key);
+    if (present !== undefined) {
+      ready.delete(key);
+      ready.set(key, present);
+      return present;
+    }
+    const loading = loadSite(load, key);
     ready.set(key, loading);
     // What is not there may come to be, and what failed may work next time: only good answers are kept.
-    loading.then((site) => site instanceof Map || ready.delete(key)).catch(() => ready.delete(key));
+    loading
+      .then((site) => {
+        if (ready.get(key) !== loading) return;
+        if (!(site instanceof Map)) return drop(key);
+        sizes.set(key, sizeOf(site));
+        shrink();
+      })
+      .catch(() => drop(key));
     return loading;
+  };
+  const shrink = (): void => {
+    let total = [...sizes.values()].reduce((sum, size) => sum + size, 0);
+    for (const key of ready.keys()) {
+      if (total <= most || ready.size === 1) return;
+      total -= sizes.get(key) ?? 0;
+      drop(key);
+    }
   };
 
   return {
-    forget: (siteKey) => void ready.delete(siteKey),
-    forgetAll: () => ready.clear(),
+    forget: drop,
+    forgetAll: () => [...ready.keys()].forEach(drop),
     async answer(request, response) {
       if (request.method === 'OPTIONS') return preflight(response);
       if (request.method !== 'GET' && request.method !== 'HEAD')
@@ -61,16 +87,17 @@ export function delivery(database: Database): Delivery {
   };
 }
 
-async function loadSite(database: Database, key: string): Promise<ReadySite | Refusal> {
-  const current = await currentEdition(database, key);
-  if (current === null) return refusal('unknownSite', { key });
-  if (current.number === null) return refusal('nothingPublished', { key });
-  const files = await filesOf(database, current.siteId, current.number);
-  return new Map(files.map((file) => [file.path, readyFile(file)]));
+async function loadSite(load: LoadEdition, key: string): Promise<ReadySite | Refusal> {
+  const edition = await load(key);
+  return edition.kind === 'refused' ? edition.refusal : new Map(edition.files.map((file) => [file.path, readyFile(file)]));
 }
 
-function readyFile({ bytes, hash, type }: KeptFile): ReadyFile {
-  const variant = (body: Buffer, encoding: string): Variant => {
+function sizeOf(site: ReadySite): number {
+  return [...site.values()].reduce((sum, { plain, gzip, brotli }) => sum + plain.bytes.length + gzip.bytes.length + brotli.bytes.length, 0);
+}
+
+function readyFile({ bytes, gzip, brotli, hash, type }: PackedFile): ReadyFile {
+  const variant = (body: Uint8Array, encoding: string): Variant => {
     const etag = `"${hash.slice(0, 20)}${encoding === '' ? '' : `-${encoding}`}"`;
     const headers = {
       'Content-Type': type,
@@ -80,10 +107,8 @@ function readyFile({ bytes, hash, type }: KeptFile): ReadyFile {
     };
     return { bytes: body, etag, headers };
   };
-  const plain = variant(bytes, '');
-  const gzip = variant(gzipSync(bytes, { level: 9 }), 'gzip');
-  const brotli = variant(brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }), 'br');
-  return { plain, gzip, brotli, tags: new Set([plain.etag, gzip.etag, brotli.etag]) };
+  const variants = { plain: variant(bytes, ''), gzip: variant(gzip, 'gzip'), brotli: variant(brotli, 'br') };
+  return { ...variants, tags: new Set(Object.values(variants).map(({ etag }) => etag)) };
 }
 
 function cacheHeaders(etag: string): Record<string, string> {

@@ -32,7 +32,8 @@ export function editionRoutes(router: IRouter, deps: Deps): void {
     const siteKey = params.siteKey ?? '';
     const { name, ...wanted } = body;
     const published = await publishSite(deps, siteKey, { ...wanted, actor: name ?? actor.name });
-    if (published.ok) delivery.forget(siteKey);
+    // Whoever has the answer gets the new edition from then on.
+    if (published.ok) await delivery.forget(siteKey);
     return published;
   });
 }

@@ -1,0 +1,138 @@
+import { randomFillSync } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import { createServer } from 'node:http';
+import type { ListenOptions } from 'node:net';
+import { resolve } from 'node:path';
+import { pino } from 'pino';
+import type { RandomBits, StoredDocument } from '@zorvik/core';
+import { announce } from './announcing/announce.ts';
+import { hub } from './announcing/hub.ts';
+import { presence, PRESENCE_BEAT } from './announcing/presence.ts';
+import { createApp } from './app.ts';
+import type { Config } from './config.ts';
+import { openPglite, openPostgres } from './db/openDatabase.ts';
+import { delivery } from './delivery/delivery.ts';
+import { editionsIn, type LoadEdition } from './delivery/loadEdition.ts';
+import type { Deps, PublicSide } from './deps.ts';
+import { compactLog, retention } from './editing/compactLog.ts';
+import { siteCache } from './editing/siteCache.ts';
+import { storeDocument } from './editing/storeDocument.ts';
+import { listening, stopListening } from './listening.ts';
+import { listSites, siteIds } from './repositories/sites.ts';
+import { compileChecks } from './routes/serve.ts';
+
+/** Where the parts are that a server is delivered with. */
+export interface Parts {
+  readonly migrations: string;
+  readonly template: string | null;
+  readonly webFolder: string | null;
+  /** A stored document that an empty database begins with; null: it begins empty. */
+  readonly firstSite: string | null;
+}
+
+/** Cryptographic bits, fetched in blocks: ids must not be guessable from one another. */
+export function cryptoRandom(): RandomBits {
+  const block = new Uint32Array(256);
+  let at = block.length;
+  return () => {
+    if (at === block.length) {
+      randomFillSync(block);
+      at = 0;
+    }
+    return block[at++] ?? 0;
+  };
+}
+
+/** What the editing side tells the public side, and where it listens itself. */
+export interface EditorChoices {
+  /** A socket of this machine's, or a port. */
+  readonly listenAt: ListenOptions;
+  /** Lets the public side read a site's edition anew, of all sites when it is null; settles when it will. */
+  readonly forget: (siteKey: string | null) => Promise<void>;
+}
+
+export interface RunningEditor {
+  readonly loadEdition: LoadEdition;
+  /** Stops taking requests, lets those under way finish, closes the database. */
+  readonly close: () => Promise<void>;
+}
+
+/** Opens the database, puts the first site into an empty one, and listens: all of Zorvik but what the public reads. */
+export async function startEditor(config: Config, parts: Parts, { listenAt, forget }: EditorChoices): Promise<RunningEditor> {
+  const { database, listen, close } =
+    config.databaseUrl === null
+      ? await openPglite({ folder: resolve(config.dataFolder), template: parts.template, migrations: parts.migrations })
+      : await openPostgres(config.databaseUrl, parts.migrations);
+  const now = (): Date => new Date();
+  const streams = hub();
+  const people = presence(now);
+  const loadEdition = editionsIn(database);
+  const own = delivery(loadEdition);
+  const publicSide: PublicSide = {
+    answer: own.answer,
+    forget(siteKey) {
+      own.forget(siteKey);
+      return forget(siteKey);
+    },
+    forgetAll() {
+      own.forgetAll();
+      return forget(null);
+    },
+  };
+  try {
+    const deafen = await listen(announce(streams, people, publicSide));
+    const sweeping = setInterval(() => {
+      for (const site of people.sweep()) streams.tell({ kind: 'people', site, people: people.people(site) });
+    }, PRESENCE_BEAT);
+    sweeping.unref();
+    const deps: Deps = {
+      database,
+      cache: siteCache(config.cacheNodes),
+      delivery: publicSide,
+      hub: streams,
+      presence: people,
+      now,
+      random: cryptoRandom(),
+      log: pino({ level: config.logLevel }),
+      actor: { name: 'You', role: 'owner' },
+      importLimit: config.importLimit,
+      bodyLimit: config.bodyLimit,
+      webFolder: parts.webFolder,
+      standIn: config.sitePort === 0 ? null : `http://127.0.0.1:${config.sitePort}`,
+    };
+    if (parts.firstSite !== null && (await listSites(database)).length === 0) {
+      const stored = JSON.parse(await readFile(parts.firstSite, 'utf8')) as StoredDocument;
+      await storeDocument(deps, stored, deps.random, 'Zorvik');
+    }
+    const server = createServer(createApp(deps));
+    // The public side keeps its connections for as long as it likes.
+    server.keepAliveTimeout = 0;
+    await listening(server, listenAt);
+    void compileChecks();
+    const compacting = setInterval(() => void compactAll(deps, config.logDays), DAY);
+    compacting.unref();
+    return {
+      loadEdition,
+      async close() {
+        clearInterval(sweeping);
+        clearInterval(compacting);
+        streams.close();
+        await stopListening(server);
+        await deafen();
+        await close();
+      },
+    };
+  } catch (error) {
+    await close();
+    throw error;
+  }
+}
+
+const DAY = 86_400_000;
+
+/** Takes the oldest of each site's log away, one site after the other. What fails for one is told, and tried again the next day. */
+async function compactAll(deps: Deps, days: number): Promise<void> {
+  for (const id of await siteIds(deps.database).catch(() => [])) {
+    await compactLog(deps, id, { ...retention, days }).catch((error: unknown) => deps.log.error({ id, error }, 'A log could not be compacted'));
+  }
+}

@@ -1,0 +1,26 @@
+import type { LoadedEdition } from './delivery/loadEdition.ts';
+import type { Config } from './config.ts';
+import type { Parts } from './startEditor.ts';
+
+/** What the editing thread is started with. */
+export interface EditorWork {
+  readonly config: Config;
+  readonly parts: Parts;
+  /** The socket that it listens on. */
+  readonly path: string;
+}
+
+/** What the editing thread says. */
+export type FromEditor =
+  | { readonly kind: 'ready' }
+  /** It could not start; the sentence is for the person who started it. */
+  | { readonly kind: 'failed'; readonly message: string }
+  | { readonly kind: 'forget'; readonly ticket: number; readonly siteKey: string | null }
+  | { readonly kind: 'edition'; readonly ticket: number; readonly edition: LoadedEdition }
+  | { readonly kind: 'noEdition'; readonly ticket: number; readonly message: string };
+
+/** What it is told. */
+export type ToEditor =
+  | { readonly kind: 'forgotten'; readonly ticket: number }
+  | { readonly kind: 'load'; readonly ticket: number; readonly siteKey: string }
+  | { readonly kind: 'close' };
