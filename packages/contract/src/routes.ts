@@ -1,5 +1,20 @@
 import Type, { type Static } from 'typebox';
-import { closed, EditShape, IdShape, KeyShape, LabelShape, LanguageShape, LoggedEditShape, SentenceShape, StoredDocumentShape } from '@zorvik/core';
+import {
+  closed,
+  EditShape,
+  IdShape,
+  KeyShape,
+  ItemShape,
+  LabelShape,
+  LanguageShape,
+  LoggedEditShape,
+  MenuShape,
+  PageShape,
+  PlacementShape,
+  SentenceShape,
+  SiteShape,
+  StoredDocumentShape,
+} from '@zorvik/core';
 import { PersonNameShape, PersonShape, ServerMessageShape } from './messages.ts';
 import type { Route } from './route.ts';
 
@@ -95,6 +110,25 @@ export const ImportLineShape = Type.Union([
 ]);
 export type ImportLine = Static<typeof ImportLineShape>;
 
+/** Lines of a site that is read in pieces. The last one says that it is whole. */
+export const SiteLineShape = Type.Union([
+  Type.Object(
+    {
+      head: Type.Object(
+        { epoch: EpochShape, revision: whole, format: whole, site: SiteShape, edition: Type.Union([EditionSummaryShape, Type.Null()]) },
+        closed,
+      ),
+    },
+    closed,
+  ),
+  Type.Object({ forest: Type.Literal('pages'), nodes: Type.Array(PageShape) }, closed),
+  Type.Object({ forest: Type.Literal('menus'), nodes: Type.Array(MenuShape) }, closed),
+  Type.Object({ forest: Type.Literal('items'), nodes: Type.Array(ItemShape) }, closed),
+  Type.Object({ forest: Type.Literal('placements'), nodes: Type.Array(PlacementShape) }, closed),
+  Type.Object({ isWhole: Type.Literal(true) }, closed),
+]);
+export type SiteLine = Static<typeof SiteLineShape>;
+
 const newSite = {
   name: Type.String({ minLength: 1, maxLength: 120 }),
   key: Type.Optional(KeyShape),
@@ -158,6 +192,14 @@ export const routes = {
     summary: 'The whole working copy of a site, and the revision that it is at.',
     status: 200,
     reply: Type.Object({ epoch: EpochShape, revision: whole, document: StoredDocumentShape, edition: Type.Union([EditionSummaryShape, Type.Null()]) }, closed),
+  },
+  readSiteInPieces: {
+    method: 'GET',
+    path: `${API}/sites/:siteKey/pieces`,
+    summary: 'The same as lines: first the head, then nodes, a few hundred at a time, parents before their children.',
+    status: 200,
+    reply: SiteLineShape,
+    replyType: JSON_LINES,
   },
   readEdits: {
     method: 'GET',

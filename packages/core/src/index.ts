@@ -30,6 +30,7 @@ export { isWithin } from './model/isWithin.ts';
 export { menuOf } from './model/menuOf.ts';
 export { labelOf, nameOf } from './model/labelOf.ts';
 export { findBreach } from './model/findBreach.ts';
+export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces.ts';
 export { toStored, readStored } from './model/stored.ts';
 
 export { kindOf, operationKinds, type Operation } from './ops/registry.ts';

@@ -160,6 +160,7 @@ describe('the editor’s API', () => {
       '/api/v1/sites/from-sitemap',
       '/api/v1/sites/{siteKey}/imports',
       '/api/v1/sites/{siteKey}',
+      '/api/v1/sites/{siteKey}/pieces',
       '/api/v1/sites/{siteKey}/edits',
       '/api/v1/sites/{siteKey}/history',
       '/api/v1/sites/{siteKey}/people',

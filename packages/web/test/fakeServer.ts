@@ -1,7 +1,8 @@
 import {
   acceptEdit,
+  FORMAT,
+  piecesOf,
   seededRandom,
-  toStored,
   type CommandContext,
   type Edit,
   type LoggedEdit,
@@ -96,7 +97,10 @@ export function fakeServer(start: SiteDocument, key: string): FakeServer {
       return reply(200, { epoch: server.epoch, revision: log.length, edits: isCut ? [] : missed, isCut });
     }
     if (url.pathname.endsWith('/editions')) return reply(201, { number: 1, revision: log.length, at: '', actor: 'You', note: '', items: 0 });
-    return reply(200, { epoch: server.epoch, revision: log.length, document: toStored(server.document()), edition: null });
+    const { site } = server.document();
+    const head = { epoch: server.epoch, revision: log.length, format: FORMAT, site, edition: null };
+    const lines = [{ head }, ...piecesOf(server.document(), 3), { isWhole: true }];
+    return new Response(lines.map((line) => `${JSON.stringify(line)}\n`).join(''), { status: 200 });
   }
 
   return server;

@@ -68,6 +68,8 @@ const entries = {
   notEmptyThere: { status: 409, sentence: 'The database holds sites already. Restore into an empty one, or say --replace: what is there is archived first.' },
   badArchive: { status: 422, sentence: 'The archive cannot be read: {problem}. Nothing was changed; take another archive.' },
   newerArchive: { status: 422, sentence: 'The archive has version {version}; this Zorvik reads up to {known}. Restore it with the newer Zorvik.' },
+  diskFull: { status: 503, sentence: 'The disk that holds the data is full. Nothing was changed; make room on it, and what waits is kept by itself.' },
+  notWritable: { status: 503, sentence: 'The data cannot be written ({reason}). Nothing was changed; make it writable, and what waits is kept by itself.' },
   serverAway: { status: 503, sentence: 'The server is starting or stopping and takes no requests just now. Nothing was changed; try again in a moment.' },
   databaseAway: { status: 503, sentence: 'The database does not answer. Nothing was changed; try again in a moment.' },
   bug: { status: 500, sentence: 'Something went wrong on our side, and nothing was changed. The server’s log has it under {id}.' },

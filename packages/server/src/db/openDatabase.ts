@@ -29,8 +29,7 @@ export async function openPglite({ folder, template, migrations }: OpenChoices):
     import('drizzle-orm/pglite'),
     import('drizzle-orm/pglite/migrator'),
   ]);
-  await mkdir(folder, { recursive: true });
-  const release = await lockFolder(folder);
+  const release = await writable(folder);
   try {
     const files = join(folder, 'pglite');
     if (template !== null && !(await exists(files))) await copyWhole(template, files);
@@ -47,6 +46,27 @@ export async function openPglite({ folder, template, migrations }: OpenChoices):
   } catch (error) {
     await release();
     throw error;
+  }
+}
+
+const folderProblems: Readonly<Record<string, string>> = {
+  ENOSPC: 'its disk is full',
+  EROFS: 'it is read-only',
+  EACCES: 'this user may not',
+  // Also what Node says of a folder that would have to be made on a read-only disk.
+  ENOENT: 'it is not there and cannot be made',
+};
+
+/** Makes the folder and locks it; throws a sentence where it cannot be written. */
+async function writable(folder: string): Promise<() => Promise<void>> {
+  try {
+    await mkdir(folder, { recursive: true });
+    return await lockFolder(folder);
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    if (code === undefined) throw error;
+    const problem = folderProblems[code] ?? `the system says ${code}`;
+    throw new Error(`The data folder ${folder} cannot be written: ${problem}. Make it writable, or set ZORVIK_DATA to another folder.`);
   }
 }
 

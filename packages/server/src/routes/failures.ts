@@ -18,10 +18,19 @@ export function failures({ log, random, bodyLimit, importLimit }: Deps) {
     }
     const known = bodyProblem(error, request.path.endsWith('/edits') ? bodyLimit : importLimit);
     if (known !== null) return sendRefusal(response, known);
+    const trouble = troubleIn(error);
     const id = mintId('session', random);
-    log.error({ id, error, stack: error instanceof Error ? error.stack : undefined }, 'A request failed');
-    sendRefusal(response, isAway(error) ? refusal('databaseAway') : refusal('bug', { id }));
+    if (trouble === null) log.error({ id, stack: stackOf(error) }, 'A request failed');
+    else log.warn({ code: trouble.code }, 'A request could not be served just now');
+    sendRefusal(response, trouble ?? refusal('bug', { id }));
   };
+}
+
+/** Where it came from; without the values of a query, which may be a whole import and somebody's words. */
+function stackOf(error: unknown): string {
+  const { cause } = error as { cause?: unknown };
+  const inner = cause instanceof Error ? `${cause.stack}\nasked by ` : '';
+  return inner + (error instanceof Error ? (error.stack ?? '').slice(error.message.length + error.name.length + 2) : String(error));
 }
 
 interface BodyError {
@@ -41,10 +50,14 @@ function bodyProblem(error: unknown, limit: number): Refusal | null {
   return error instanceof URIError ? refusal('badJson', { reason: 'the address holds a broken percent-encoding' }) : null;
 }
 
-/** Connection trouble, by the codes of Node and of PostgreSQL (class 08, 55000 for a database that takes no connections, 57P01 to 57P03). */
-function isAway(error: unknown): boolean {
+/**
+ * What an error of the database means that is nobody's mistake and goes by: its connection (class 08, 55000 for a database that takes
+ * none, 57P01 to 57P03), its disk (53100), its rights (25006, and what the file system says). Null for anything else.
+ */
+function troubleIn(error: unknown): Refusal | null {
   const { code = '', message = '' } = ((error as { cause?: unknown }).cause ?? error) as { code?: string; message?: string };
-  return (
-    /^(?:ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|08\d{3}|55000|57P0[123])$/.test(code) || /connection terminated|timeout exceeded when trying/i.test(message)
-  );
+  if (/^(?:53100|ENOSPC|EDQUOT)$/.test(code) || /no space left on device/i.test(message)) return refusal('diskFull');
+  if (/^(?:25006|EROFS|EACCES)$/.test(code) || /read-only (?:file system|transaction)/i.test(message)) return refusal('notWritable', { reason: message });
+  const isAway = /^(?:ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|08\d{3}|55000|57P0[123])$/.test(code);
+  return isAway || /connection terminated|timeout exceeded when trying/i.test(message) ? refusal('databaseAway') : null;
 }

@@ -26,7 +26,8 @@ export function importRoutes(router: IRouter, deps: Deps): void {
     if (!facts.ok) return sendRefusal(response, facts.refusal);
     const lines = progressLines(response);
     const session = mintId('session', deps.random);
-    lines.end(facts.value.key, await makeSiteOfPages(deps, facts.value, { list, missing: 'keep', session, ...common, onWritten: lines.stored }));
+    const made = await unlessStopped(makeSiteOfPages(deps, facts.value, { list, missing: 'keep', session, ...common, onWritten: lines.stored }));
+    if (made !== null) lines.end(facts.value.key, made);
   });
 
   router.post(routes.importPages.path, readBytes, async (request: Request, response: Response) => {
@@ -35,10 +36,9 @@ export function importRoutes(router: IRouter, deps: Deps): void {
     const siteKey = String(request.params.siteKey);
     const { missing, session, name } = request.query as { missing: 'keep' | 'retire'; session: string; name?: string };
     const lines = progressLines(response);
-    lines.end(
-      siteKey,
-      await importPageList(deps, siteKey, { list, missing, session, ...common, ...(name === undefined ? {} : { actor: name }), onWritten: lines.stored }),
-    );
+    const wanted = { list, missing, session, ...common, ...(name === undefined ? {} : { actor: name }), onWritten: lines.stored };
+    const read = await unlessStopped(importPageList(deps, siteKey, wanted));
+    if (read !== null) lines.end(siteKey, read);
   });
 }
 
@@ -56,6 +56,17 @@ async function pageListOf(request: Request, response: Response, { actor }: Deps,
   return null;
 }
 
+/** The person who asked for an import has stopped it. */
+class Stopped extends Error {}
+
+/** What an import came to; null when it was stopped. */
+async function unlessStopped<T>(work: Promise<T>): Promise<T | null> {
+  return work.catch((error: unknown) => {
+    if (error instanceof Stopped) return null;
+    throw error;
+  });
+}
+
 interface ProgressLines {
   readonly stored: (done: number, of: number) => void;
   readonly end: (site: string, result: Result<Imported>) => void;
@@ -70,7 +81,11 @@ function progressLines(response: Response): ProgressLines {
     response.write(`${JSON.stringify(line)}\n`);
   };
   return {
-    stored: (stored, of) => write({ stored, of }),
+    stored(stored, of) {
+      // Who stopped it, or closed the window, wants none of it: the transaction that this is called in is rolled back.
+      if (response.destroyed) throw new Stopped();
+      write({ stored, of });
+    },
     end(site, result) {
       if (!result.ok && !response.headersSent) return sendRefusal(response, result.refusal);
       write(result.ok ? { done: { site, ...result.value } } : envelope(result.refusal));

@@ -1,11 +1,14 @@
-import type { IRouter } from 'express';
-import { can, no, ok, refusal, toStored, type Result } from '@zorvik/core';
-import { routes } from '@zorvik/contract';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { IRouter, Request, Response } from 'express';
+import { can, FORMAT, no, ok, piecesOf, refusal, toStored, type Result, type SiteDocument } from '@zorvik/core';
+import { routes, type SiteLine } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
 import { currentSite } from '../editing/currentSite.ts';
 import { makeSite, newSiteFacts } from '../editing/makeSite.ts';
 import { maybeEdition } from '../repositories/editions.ts';
 import { listSites, maybeSite, type SiteHead } from '../repositories/sites.ts';
+import { sendRefusal } from './sendRefusal.ts';
 import { serve } from './serve.ts';
 
 export function siteRoutes(router: IRouter, deps: Deps): void {
@@ -30,6 +33,31 @@ export function siteRoutes(router: IRouter, deps: Deps): void {
     const edition = head.edition === null ? null : await maybeEdition(database, head.id, head.edition);
     return ok({ epoch: head.epoch, revision: head.revision, document: toStored(site.document), edition });
   });
+
+  router.get(routes.readSiteInPieces.path, async (request: Request, response: Response) => {
+    const current = await currentSite(deps, String(request.params.siteKey));
+    if (!current.ok) return sendRefusal(response, current.refusal);
+    const { head, site } = current.value;
+    const edition = head.edition === null ? null : await maybeEdition(database, head.id, head.edition);
+    response.set({ 'Content-Type': 'application/x-ndjson; charset=utf-8', 'Cache-Control': 'no-store' });
+    const lines = linesOf({ epoch: head.epoch, revision: head.revision, format: FORMAT, site: site.document.site, edition }, site.document);
+    // Whoever leaves midway ends it; that is no failure.
+    await pipeline(Readable.from(lines), response).catch(() => undefined);
+  });
+}
+
+type Head = Extract<SiteLine, { head: unknown }>['head'];
+/** How many nodes a line has: some 100 KB, which a browser reads between two frames. */
+const PIECE = 400;
+
+async function* linesOf(head: Head, document: SiteDocument): AsyncGenerator<string> {
+  const line = (one: SiteLine): string => `${JSON.stringify(one)}\n`;
+  yield line({ head });
+  for (const piece of piecesOf(document, PIECE)) {
+    yield line(piece as SiteLine);
+    await new Promise(setImmediate);
+  }
+  yield line({ isWhole: true });
 }
 
 /** The row of the site that a request is about. */

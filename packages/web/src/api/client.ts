@@ -1,8 +1,9 @@
 import { refusal, type Refusal } from '@zorvik/core';
 import type { BodyOf, ErrorEnvelope, QueryOf, ReplyOf, Route } from '@zorvik/contract';
 
-/** What came back: the reply, a refusal with its sentence, or nothing, since nobody answered. */
-export type Answer<T> = { readonly kind: 'reply'; readonly value: T } | { readonly kind: 'refused'; readonly refusal: Refusal } | { readonly kind: 'away' };
+/** What came back: the reply, a refusal with its sentence, or nothing, since nobody answered, or who did cannot just now (`reason`). */
+export type Answer<T> =
+  { readonly kind: 'reply'; readonly value: T } | { readonly kind: 'refused'; readonly refusal: Refusal } | { readonly kind: 'away'; readonly reason?: string };
 
 export interface Asking<R extends Route> {
   readonly params?: Readonly<Record<string, string | number>>;
@@ -19,10 +20,16 @@ export async function ask<R extends Route>(route: R, { params = {}, query, body,
     init.headers = { 'Content-Type': 'application/json' };
   }
   const response = await fetch(addressOf(route, params, query), init).catch(() => null);
-  if (response === null || response.status === 502 || response.status === 503 || response.status === 504) return { kind: 'away' };
+  if (response === null) return { kind: 'away' };
+  if (response.status >= 502 && response.status <= 504) return awayFor(await response.json().catch(() => null));
   const value = (await response.json().catch(() => null)) as unknown;
   if (response.ok && value !== null) return { kind: 'reply', value: value as ReplyOf<R> };
   return { kind: 'refused', refusal: refusalIn(value) };
+}
+
+function awayFor(value: unknown): Answer<never> {
+  const error = (value as Partial<ErrorEnvelope> | null)?.error;
+  return error === undefined ? { kind: 'away' } : { kind: 'away', reason: error.message };
 }
 
 export function addressOf(route: Route, params: Readonly<Record<string, string | number>>, query: unknown): string {

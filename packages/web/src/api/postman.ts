@@ -34,9 +34,9 @@ export function startPostman(tabs: Tabs, { knownRevision }: PostmanChoices): () 
       };
     });
 
-  async function tellServer(since: string | null): Promise<void> {
+  async function tellServer(since: string | null, reason: string | null = null): Promise<void> {
     awaySince = since;
-    tabs.tell({ kind: 'server', awaySince, waiting: await countInOutbox() });
+    tabs.tell({ kind: 'server', awaySince, reason, waiting: await countInOutbox() });
   }
 
   async function work(): Promise<void> {
@@ -77,7 +77,7 @@ export function startPostman(tabs: Tabs, { knownRevision }: PostmanChoices): () 
     const answer = await ask(routes.saveEdit, { params: { siteKey }, query, body: edit });
     if (over.signal.aborted) return false;
     if (answer.kind === 'away') {
-      await tellServer(awaySince ?? new Date().toISOString());
+      await tellServer(awaySince ?? new Date().toISOString(), answer.reason ?? null);
       return false;
     }
     // A failure of the server's own is no answer: nothing was changed. But one edit that fails for ever must not hold up the others.

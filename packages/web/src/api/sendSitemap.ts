@@ -1,4 +1,5 @@
 import type { ImportLine, Route } from '@zorvik/contract';
+import { linesOf } from './lines.ts';
 import { addressOf, refusalIn, type Answer, type Asking } from './client.ts';
 
 export type ImportDone = Extract<ImportLine, { done: unknown }>['done'];
@@ -15,21 +16,15 @@ export async function sendSitemap<R extends Route>(
   if (response === null) return { kind: 'away' };
   if (!response.ok || response.body === null) return { kind: 'refused', refusal: refusalIn(await response.json().catch(() => null)) };
   let answer: Answer<ImportDone> = { kind: 'away' };
-  for await (const line of linesOf(response.body)) {
-    const said = JSON.parse(line) as ImportLine;
-    if ('stored' in said) onProgress(said.stored, said.of);
-    else answer = 'done' in said ? { kind: 'reply', value: said.done } : { kind: 'refused', refusal: refusalIn(said) };
+  try {
+    for await (const line of linesOf(response.body)) {
+      const said = JSON.parse(line) as ImportLine;
+      if ('stored' in said) onProgress(said.stored, said.of);
+      else answer = 'done' in said ? { kind: 'reply', value: said.done } : { kind: 'refused', refusal: refusalIn(said) };
+    }
+  } catch {
+    // It was stopped, or the connection broke: what it came to, nobody said.
+    return { kind: 'away' };
   }
   return answer;
-}
-
-async function* linesOf(body: ReadableStream<Uint8Array>): AsyncIterable<string> {
-  const reader = body.pipeThrough(new TextDecoderStream() as ReadableWritablePair<string, Uint8Array>).getReader();
-  let rest = '';
-  for (let piece = await reader.read(); !piece.done; piece = await reader.read()) {
-    const lines = (rest + piece.value).split('\n');
-    rest = lines.pop() ?? '';
-    yield* lines;
-  }
-  if (rest !== '') yield rest;
 }

@@ -21,7 +21,7 @@ export type TabMessage =
   /** The site was restored from a backup: what was known of its revisions means nothing. */
   | { readonly kind: 'restored'; readonly siteKey: string }
   /** Since when the server has not answered, ISO 8601; null: it does. */
-  | { readonly kind: 'server'; readonly awaySince: string | null; readonly waiting: number }
+  | { readonly kind: 'server'; readonly awaySince: string | null; readonly reason: string | null; readonly waiting: number }
   | { readonly kind: 'news'; readonly news: ServerMessage };
 
 export interface Tabs {

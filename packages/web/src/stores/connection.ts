@@ -9,6 +9,8 @@ export const useConnection = defineStore('connection', () => {
   const tabs = openTabs();
   /** Since when the server has not answered; null when it does. */
   const awaySince = ref<Date | null>(null);
+  /** What the server says why it cannot keep anything; null when it says nothing. */
+  const reason = ref<string | null>(null);
   /** How many edits of all tabs wait for it. */
   const waiting = ref(0);
   /** A newer editor than this one is at work: this window should be loaded again. */
@@ -18,6 +20,7 @@ export const useConnection = defineStore('connection', () => {
   const deafen = tabs.hear((message) => {
     if (message.kind !== 'server') return;
     awaySince.value = message.awaySince === null ? null : new Date(message.awaySince);
+    reason.value = message.reason;
     waiting.value = message.waiting;
   });
   whenOutdated(() => (isOutdated.value = true));
@@ -48,5 +51,5 @@ export const useConnection = defineStore('connection', () => {
   }
   onScopeDispose(close);
 
-  return { awaySince, waiting, isOutdated, hear, tell: tabs.tell, at, close };
+  return { awaySince, reason, waiting, isOutdated, hear, tell: tabs.tell, at, close };
 });

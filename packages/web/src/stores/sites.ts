@@ -28,12 +28,23 @@ export const useSites = defineStore('sites', () => {
     return ask(routes.makeSite, { body: wanted });
   }
 
-  function makeFromSitemap(wanted: NewSite, bytes: Blob, onProgress: (stored: number, of: number) => void): Promise<Answer<ImportDone>> {
-    return sendSitemap(routes.makeSiteFromSitemap, { query: wanted }, bytes, onProgress);
+  function makeFromSitemap(wanted: NewSite, bytes: Blob, onProgress: (stored: number, of: number) => void, signal: AbortSignal): Promise<Answer<ImportDone>> {
+    return sendSitemap(routes.makeSiteFromSitemap, { query: wanted, signal }, bytes, onProgress);
   }
 
-  function readInto(siteKey: string, missing: MissingPages, bytes: Blob, onProgress: (stored: number, of: number) => void): Promise<Answer<ImportDone>> {
-    return sendSitemap(routes.importPages, { params: { siteKey }, query: { missing, session: session.id, name: session.name || NAMELESS } }, bytes, onProgress);
+  function readInto(
+    siteKey: string,
+    missing: MissingPages,
+    bytes: Blob,
+    onProgress: (stored: number, of: number) => void,
+    signal: AbortSignal,
+  ): Promise<Answer<ImportDone>> {
+    return sendSitemap(
+      routes.importPages,
+      { params: { siteKey }, query: { missing, session: session.id, name: session.name || NAMELESS }, signal },
+      bytes,
+      onProgress,
+    );
   }
 
   return { sites, standIn, problem, isLoaded, load, make, makeFromSitemap, readInto };

@@ -9,7 +9,6 @@ import {
   nextUndo,
   no,
   openWorkingCopy,
-  readStored,
   refusal,
   takeBackNext,
   withLogged,
@@ -27,6 +26,7 @@ import {
 } from '@zorvik/core';
 import { routes, type EditionSummary, type ReplyOf } from '@zorvik/contract';
 import { ask } from '../api/client.ts';
+import { loadSite } from '../api/loadSite.ts';
 import { editsInOutbox, putAwayRefused, putInOutbox, refusedAt, type RefusedEdit } from '../api/outbox.ts';
 import type { TabMessage } from '../api/tabs.ts';
 import { useConnection } from './connection.ts';
@@ -103,17 +103,18 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
 
   /** A site as the server has it now, with this session's part of the log; null: nobody answers; a text: why not. */
   async function load(key: string): Promise<{ served: WorkingCopy['served']; own: readonly LoggedEdit[] } | string | null> {
-    const answer = await ask(routes.readSite, { params: { siteKey: key } });
+    const answer = await loadSite(key);
     if (answer.kind === 'away') return null;
     if (answer.kind === 'refused') return answer.refusal.message;
-    const { epoch, revision: now, document: stored } = answer.value;
+    const { served } = answer.value;
+    const { epoch, revision: now } = served;
     edition.value = answer.value.edition;
     if (copy.value !== null && copy.value.served.epoch !== epoch) session.seeAnew(key, now);
     const since = Math.min(session.firstSeen(key, now), now);
     const own = since < now ? await ask(routes.readEdits, { params: { siteKey: key }, query: { since, session: session.id } }) : null;
     if (own?.kind === 'away') return null;
     const known = own?.kind === 'reply' ? own.value.edits.filter((edit) => edit.revision <= now) : [];
-    return { served: { epoch, revision: now, document: readStored(stored) }, own: known };
+    return { served, own: known };
   }
 
   /** What became of edits while this window did not listen: what was refused is told, what was kept comes with the log. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { useSites } from '../../stores/sites.ts';
 import DialogSheet from '../common/DialogSheet.vue';
@@ -15,6 +15,7 @@ const language = ref('en');
 const bytes = ref<Blob | null>(null);
 const problem = ref<string | null>(null);
 const progress = ref<{ stored: number; of: number } | null>(null);
+const stop = shallowRef<AbortController | null>(null);
 
 function wanted() {
   return { name: name.value, language: language.value.trim() || 'en', timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone };
@@ -25,9 +26,12 @@ async function make(): Promise<void> {
   if (problem.value !== null) return;
   if (bytes.value === null) return makeEmpty();
   progress.value = { stored: 0, of: 0 };
-  const answer = await sites.makeFromSitemap(wanted(), bytes.value, (stored, of) => (progress.value = { stored, of }));
+  stop.value = new AbortController();
+  const { signal } = stop.value;
+  const answer = await sites.makeFromSitemap(wanted(), bytes.value, (stored, of) => (progress.value = { stored, of }), signal);
   progress.value = null;
   if (answer.kind === 'reply') await router.push({ name: 'pages', params: { siteKey: answer.value.site } });
+  else if (signal.aborted) problem.value = 'Stopped. Nothing was stored.';
   else problem.value = answer.kind === 'away' ? 'The server does not answer. Nothing was stored; try again in a moment.' : answer.refusal.message;
 }
 
@@ -48,7 +52,8 @@ async function makeEmpty(): Promise<void> {
     <SitemapForm v-model="bytes" />
     <ReadingProgress v-if="progress !== null" v-bind="progress" />
     <template #actions>
-      <v-btn variant="text" :disabled="progress !== null" @click="isOpen = false">Cancel</v-btn>
+      <v-btn v-if="progress !== null" variant="text" @click="stop?.abort()">Stop</v-btn>
+      <v-btn v-else variant="text" @click="isOpen = false">Cancel</v-btn>
       <v-btn color="primary" type="submit" :disabled="progress !== null">{{ bytes === null ? 'Make it without pages' : 'Make the site' }}</v-btn>
     </template>
   </DialogSheet>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
+import { ref, shallowRef, watch } from 'vue';
 import { useNotices } from '../../stores/notices.ts';
 import { useSites, type MissingPages } from '../../stores/sites.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -9,6 +9,7 @@ import ReadingProgress from './ReadingProgress.vue';
 import SitemapForm from './SitemapForm.vue';
 
 /** Reads a sitemap into the open site: one edit, which undo takes back. */
+const STOPPED = 'Stopped. Nothing of it was kept.';
 const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
 const sites = useSites();
@@ -17,6 +18,7 @@ const bytes = ref<Blob | null>(null);
 const missing = ref<MissingPages>('keep');
 const problem = ref<string | null>(null);
 const progress = ref<{ stored: number; of: number } | null>(null);
+const stop = shallowRef<AbortController | null>(null);
 
 watch(isOpen, () => {
   bytes.value = null;
@@ -32,10 +34,18 @@ async function read(): Promise<void> {
   }
   problem.value = null;
   progress.value = { stored: 0, of: 0 };
-  const answer = await sites.readInto(copy.siteKey, missing.value, bytes.value, (stored, of) => (progress.value = { stored, of }));
+  stop.value = new AbortController();
+  const { signal } = stop.value;
+  const answer = await sites.readInto(copy.siteKey, missing.value, bytes.value, (stored, of) => (progress.value = { stored, of }), signal);
   progress.value = null;
   if (answer.kind !== 'reply') {
-    problem.value = answer.kind === 'away' ? 'The server does not answer. Nothing was changed; try again in a moment.' : answer.refusal.message;
+    problem.value = signal.aborted
+      ? STOPPED
+      : answer.kind === 'away'
+        ? 'The server does not answer. Nothing was changed; try again in a moment.'
+        : answer.refusal.message;
+    // Stopped at the very end it may have been kept after all: then it is shown, and undo takes it back.
+    await copy.catchUp();
     return;
   }
   const { added, retired, revived } = answer.value;
@@ -59,7 +69,8 @@ async function read(): Promise<void> {
     />
     <ReadingProgress v-if="progress !== null" v-bind="progress" />
     <template #actions>
-      <v-btn variant="text" :disabled="progress !== null" @click="isOpen = false">Cancel</v-btn>
+      <v-btn v-if="progress !== null" variant="text" @click="stop?.abort()">Stop</v-btn>
+      <v-btn v-else variant="text" @click="isOpen = false">Cancel</v-btn>
       <v-btn color="primary" type="submit" :disabled="progress !== null">Read</v-btn>
     </template>
   </DialogSheet>

@@ -3,6 +3,7 @@ import { mdiClose } from '@mdi/js';
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import { inWords, labelOf } from '@zorvik/core';
 import { historyDays } from '../../composables/historyDays.ts';
+import { useConnection } from '../../stores/connection.ts';
 import { useHistory } from '../../stores/history.ts';
 import { usePeople } from '../../stores/people.ts';
 import { useSelection } from '../../stores/selection.ts';
@@ -19,6 +20,7 @@ const history = useHistory();
 const copy = useWorkingCopy();
 const session = useSession();
 const people = usePeople();
+const connection = useConnection();
 const selection = useSelection();
 const sheet = useTemplateRef<HTMLElement>('sheet');
 
@@ -72,6 +74,7 @@ function callMe(typed: string, isFinal: boolean): string | null {
         </template>
       </p>
     </div>
+    <p v-if="connection.reason !== null" class="problem" role="alert">{{ connection.reason }}</p>
     <RefusedList v-if="copy.refusedEdits.length > 0" />
     <ChoiceRow
       v-if="itemName !== null"

@@ -43,7 +43,7 @@ function counted(count: number): string {
     :class="state.kind"
     :data-state="state.kind"
     :aria-expanded="history.isOpen"
-    :title="`${state.text}. Press to see what was done.`"
+    :title="`${connection.reason ?? state.text} Press to see what was done.`"
     @click="history.isOpen = !history.isOpen"
   >
     <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="state.icon" fill="currentColor" /></svg>
