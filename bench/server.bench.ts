@@ -163,7 +163,9 @@ async function watchDelivery(port: number, isOver: () => boolean): Promise<numbe
   while (!isOver()) {
     const begin = performance.now();
     await new Promise<void>((done, fail) => {
-      const asked = ask({ port, host: '127.0.0.1', path: '/delivery/v1/sites/quillmere/menus/main.html', agent: reader }, (reply) => reply.resume().on('end', done));
+      const asked = ask({ port, host: '127.0.0.1', path: '/delivery/v1/sites/quillmere/menus/main.html', agent: reader }, (reply) =>
+        reply.resume().on('end', done),
+      );
       asked.on('error', fail);
       asked.end();
     });

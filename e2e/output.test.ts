@@ -131,6 +131,16 @@ describe('the editor for axe', () => {
         await browser.driver.sleep(500);
       },
     ],
+    [
+      'what was done',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.select('Walled garden');
+        await person.find('[data-state]').then((state) => state.click());
+        await person.find('aside li .back');
+        await browser.driver.sleep(300);
+      },
+    ],
     ['Pages', '/quillmere/pages', async () => void (await person.byText('span', 'Plant finder'))],
     [
       'reading pages',

@@ -1,6 +1,7 @@
 import { writeFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
 import { By, Key } from 'selenium-webdriver';
+import type { StoredDocument } from '@zorvik/core';
 import { openBrowser } from './browser.ts';
 import { personAt } from './person.ts';
 import { openStack } from './stack.ts';
@@ -44,6 +45,37 @@ try {
     .perform();
   await shot('live-header');
   await driver.actions().move({ x: 1200, y: 780 }).perform();
+
+  // Somebody else at the same site, by the same API that their window would use.
+  const api = async (path: string, body: object): Promise<void> => {
+    const reply = await fetch(`${stack.editor}/api/v1/sites/quillmere/${path}`, {
+      method: 'POST',
+      body: JSON.stringify(body),
+      headers: { 'Content-Type': 'application/json' },
+    });
+    if (!reply.ok) throw new Error(await reply.text());
+  };
+  await driver.executeScript(`localStorage.setItem('zorvik-name', 'Noor')`);
+  await driver.switchTo().newWindow('window');
+  await browser.resize(1280, 800);
+  await driver.get(`${stack.editor}/quillmere/arrange/main`);
+  await person.select('Opening times');
+  await (await person.find('[role=tree]')).sendKeys(Key.chord(Key.ALT, Key.ARROW_DOWN));
+  const { revision, document } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as {
+    revision: number;
+    document: StoredDocument;
+  };
+  const bikes = document.items.find(({ label }) => label === 'Bus timetable');
+  if (bikes === undefined) throw new Error('The demo has changed: it has no “Bus timetable”.');
+  const session = 'w00000000sam0000';
+  const sentence = { code: 'itemRenamed', params: { was: 'Bus timetable', label: 'Buses to Quillmere' } };
+  const operations = [{ kind: 'updateItem', id: bikes.id, set: { label: 'Buses to Quillmere' }, was: { label: bikes.label } }];
+  await person.kept();
+  await api(`people`, { session, name: 'Sam Okafor', menu: null, item: bikes.id, isLeaving: false });
+  await api('edits?name=Sam%20Okafor', { id: 'e00000000000sam', version: 1, base: revision, session, group: null, undoes: null, sentence, operations });
+  await (await person.find('[data-state]')).click();
+  await shot('history');
+  await (await person.find('aside')).sendKeys(Key.ESCAPE);
 
   await driver.get(`${stack.editor}/quillmere/editions`);
   await person.find('.list li');

@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { root } from './freshness.mjs';
+import { ensureBrowser } from './browser.mjs';
 import { ensurePostgres, openCluster } from './postgres.mjs';
 import { ensureBuilt, ensureInstalled } from './setup.mjs';
 
@@ -11,11 +12,13 @@ export async function testOnPostgres(words = []) {
   if (!ensurePostgres()) return null;
   const cluster = await openCluster();
   try {
-    const { status } = spawnSync(join(root, 'node_modules/.bin/vitest'), ['run', '--project', 'server', ...words], {
-      stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, ZORVIK_TEST_POSTGRES: cluster.url },
-    });
-    return status ?? 1;
+    const vitest = (...all) =>
+      spawnSync(join(root, 'node_modules/.bin/vitest'), ['run', ...all], {
+        stdio: ['ignore', 'inherit', 'inherit'],
+        env: { ...process.env, ZORVIK_TEST_POSTGRES: cluster.url },
+      }).status ?? 1;
+    const server = vitest('--project', 'server', ...words);
+    return words.length > 0 ? server : Math.max(server, vitest('--project', 'journeys', 'e2e/twoProcesses.test.ts'));
   } finally {
     await cluster.remove();
   }
@@ -24,6 +27,7 @@ export async function testOnPostgres(words = []) {
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   process.chdir(root);
   await ensureInstalled();
+  ensureBrowser();
   await ensureBuilt();
   const status = await testOnPostgres(process.argv.slice(2));
   if (status === null) console.log('PostgreSQL is not installed here and cannot be: nothing was tested on it. Install Debian’s postgresql and run this again.');

@@ -4,6 +4,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { ensureBrowser } from './browser.mjs';
 import { root } from './freshness.mjs';
+import { ensurePostgres, openCluster } from './postgres.mjs';
 import { ensureBuilt, ensureInstalled } from './setup.mjs';
 
 process.chdir(root);
@@ -42,17 +43,35 @@ async function types() {
 }
 
 /** Runs the tests of some projects; gives how many passed, failed and were skipped. */
-async function tests(projects) {
-  const report = `build/test-report-${projects[0]}.json`;
-  const words = ['run', ...projects.flatMap((name) => ['--project', name]), '--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
-  const child = spawn(bin('vitest'), words, { stdio: ['ignore', 'inherit', 'inherit'] });
+async function tests(projects, { name = projects[0], environment = {}, files = [] } = {}) {
+  const report = `build/test-report-${name}.json`;
+  const words = ['run', ...files, ...projects.flatMap((name) => ['--project', name]), '--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
+  const child = spawn(bin('vitest'), words, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...environment } });
   const code = await new Promise((done) => child.on('close', done));
   const { numPassedTests, numFailedTests, numPendingTests } = JSON.parse(await readFile(report, 'utf8'));
   return { passed: numPassedTests, failed: numFailedTests, skipped: numPendingTests, isGreen: code === 0 };
 }
 
+/** The server's tests once more, and two processes on one site, on PostgreSQL; where it cannot be had, that is said. */
+async function postgresTests() {
+  if (!ensurePostgres()) {
+    console.log('PostgreSQL is not installed here and cannot be: nothing was tested on it. Install Debian’s postgresql to have it tested.');
+    return [];
+  }
+  const cluster = await openCluster();
+  try {
+    const environment = { ZORVIK_TEST_POSTGRES: cluster.url };
+    return [
+      await tests(['server'], { name: 'postgres', environment }),
+      await tests(['journeys'], { name: 'postgres-journey', environment, files: ['e2e/twoProcesses.test.ts'] }),
+    ];
+  } finally {
+    await cluster.remove();
+  }
+}
+
 // The browser has the machine to itself: a person's journey should not wait for somebody else's work.
-const runs = [await tests(['core', 'server', 'web']), await tests(['journeys'])];
+const runs = [await tests(['core', 'server', 'web']), ...(await postgresTests()), await tests(['journeys'])];
 const sum = (what) => runs.reduce((total, run) => total + run[what], 0);
 if (!checks.every(Boolean)) console.log('Formatting, lint or types are not as they should be: see above.');
 if (!checks.every(Boolean) || !runs.every(({ isGreen }) => isGreen)) process.exitCode = 1;

@@ -66,7 +66,7 @@ async function writable(folder: string): Promise<() => Promise<void>> {
     const { code } = error as NodeJS.ErrnoException;
     if (code === undefined) throw error;
     const problem = folderProblems[code] ?? `the system says ${code}`;
-    throw new Error(`The data folder ${folder} cannot be written: ${problem}. Make it writable, or set ZORVIK_DATA to another folder.`);
+    throw new Error(`The data folder ${folder} cannot be written: ${problem}. Make it writable, or set ZORVIK_DATA to another folder.`, { cause: error });
   }
 }
 

@@ -1,5 +1,6 @@
 import { createGunzip, createGzip } from 'node:zlib';
-import { Readable, Writable, type Transform } from 'node:stream';
+import type { Readable, Writable } from 'node:stream';
+import { type Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { sql, type SQL } from 'drizzle-orm';
 import { extract, pack, type Header } from 'tar-stream';
