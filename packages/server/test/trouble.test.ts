@@ -47,8 +47,8 @@ describe.skipIf(postgres !== '' || !canMount())('a disk', () => {
   it('that is full loses nothing that was kept: it is said, and what waits is kept when there is room again', async () => {
     const data = join(disk, 'data');
     const run = await startProcess({ ZORVIK_DATA: data });
-    const { document, ...head } = await readQuillmere(run.address);
-    let { revision } = head;
+    const { document, ...start } = await readQuillmere(run.address);
+    let { revision } = start;
     const acknowledged: string[] = [];
     const edit = (number: number): Edit => {
       const item = document.items[number % document.items.length]!;
