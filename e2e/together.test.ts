@@ -130,7 +130,9 @@ describe('two people', () => {
     await sam.select('Car park');
     await (await sam.find('[data-state]')).click();
     const lines = (): Promise<string[]> =>
-      sam.driver.executeScript(`return [...document.querySelectorAll('aside .words')].map((one) => one.innerText.replaceAll('\\u00a0', ' '))`);
+      sam.driver.executeScript(
+        `return [...document.querySelectorAll("aside .words:has(small)")].map((one) => one.firstChild.textContent.trim() + ' · ' + one.querySelector('small').textContent.split(',')[0])`,
+      );
     await sam.eventually('no history', async () => (await lines()).includes('Renamed “Parking” to “Car park” · you'));
     expect(await lines()).toContain('Renamed “By bus and train” to “By bus” · Noor');
     await (await sam.byText('label', '“Car park”')).click();

@@ -99,10 +99,9 @@ function callMe(typed: string, isFinal: boolean): string | null {
       <h3>{{ day }}</h3>
       <ol>
         <li v-for="(one, at) in told" :key="one.id" :class="{ mine: one.isMine }">
-          <span class="time number">{{ one.time }}</span>
           <span class="words">
             {{ one.words }}
-            <span class="mute">·&nbsp;{{ one.isMine ? 'you' : one.who }}</span>
+            <small class="mute number">{{ one.isMine ? 'you' : one.who }}, {{ one.time }}</small>
           </span>
           <button
             v-if="one.revision < copy.revision && (at > 0 || one.revision !== history.lines[0]?.revision)"
@@ -184,19 +183,14 @@ li:hover,
 li:focus-within {
   background: var(--paper);
 }
-.time {
-  flex: none;
-  color: var(--mute);
-  font-size: 12px;
-}
 .words {
   flex: 1;
   min-width: 0;
   overflow-wrap: anywhere;
 }
-.words .mute {
+small {
+  display: block;
   font-size: 12px;
-  white-space: nowrap;
 }
 .back {
   flex: none;
