@@ -2,15 +2,8 @@ import type { Actor, RandomBits } from '@zorvik/core';
 import type { Logger } from 'pino';
 import type { Hub } from './announcing/hub.ts';
 import type { Presence } from './announcing/presence.ts';
-import type { Delivery } from './delivery/delivery.ts';
+import type { PublicSide } from './delivery/publicSide.ts';
 import type { EditingDeps } from './editing/saveEdit.ts';
-
-/** What the editing side knows of delivery, which may run in another thread: answers that take a while say when it is done. */
-export interface PublicSide {
-  readonly answer: Delivery['answer'];
-  readonly forget: (siteKey: string) => void | Promise<void>;
-  readonly forgetAll: () => void | Promise<void>;
-}
 
 /** All that the application stands on; `main.ts` makes it for real, tests make it with what they need. */
 export interface Deps extends EditingDeps {

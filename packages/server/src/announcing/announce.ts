@@ -1,4 +1,4 @@
-import type { PublicSide } from '../deps.ts';
+import type { PublicSide } from '../delivery/publicSide.ts';
 import type { Hear } from '../db/notices.ts';
 import type { Hub } from './hub.ts';
 import type { Presence } from './presence.ts';

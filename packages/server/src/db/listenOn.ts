@@ -16,8 +16,9 @@ export async function listenOn(connect: () => Client, hear: Hear): Promise<() =>
   async function open(): Promise<void> {
     const client = connect();
     client.on('notification', ({ payload }) => hear(JSON.parse(payload ?? '') as Notice));
-    client.once('error', () => lose(client));
-    client.once('end', () => lose(client));
+    // One break can come as several errors; each needs a listener, or it ends the process.
+    client.on('error', () => lose(client));
+    client.on('end', () => lose(client));
     await client.connect();
     await client.query(`listen ${CHANNEL}`);
     if (isOver) await client.end();

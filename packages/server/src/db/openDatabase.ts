@@ -78,8 +78,9 @@ export async function openPostgres(url: string, migrations: string): Promise<Ope
     import('drizzle-orm/node-postgres/migrator'),
   ]);
   const pool = new pg.Pool({ connectionString: url, max: 10 });
-  // Without a listener, a connection that breaks while idle would end the process; the next query says what is wrong.
+  // Without a listener, a connection that breaks would end the process, idle or in a transaction; the query says what is wrong.
   pool.on('error', () => undefined);
+  pool.on('connect', (client) => client.on('error', () => undefined));
   const database = drizzle(pool) as unknown as Database;
   try {
     await refuseNewer(database, migrations);
