@@ -1,7 +1,5 @@
 import { createServer, request as ask, Agent } from 'node:http';
-import { mkdtemp, rm } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { PGlite } from '@electric-sql/pglite';
@@ -16,7 +14,7 @@ import { importPageList, makeSiteOfPages, readPageList } from '../packages/serve
 import { siteCache } from '../packages/server/src/editing/siteCache.ts';
 import { storeDocument } from '../packages/server/src/editing/storeDocument.ts';
 import { readQuillmere, startProcess, stopProcess } from '../packages/server/test/processes.ts';
-import { template, testDatabase } from '../packages/server/test/testDatabase.ts';
+import { testDatabase } from '../packages/server/test/testDatabase.ts';
 import { editOf, testServer, type TestServer } from '../packages/server/test/testServer.ts';
 import { quantile, type Figure } from './figure.ts';
 
@@ -55,6 +53,7 @@ const WARM_UP = 500;
 
 /** The same tables with the same rows in them, without anything of ours around: one transaction of statements at a time. */
 interface BareDatabase {
+  readonly query: (text: string, values?: unknown[]) => Promise<unknown>;
   readonly transaction: (act: (query: (text: string, values: unknown[]) => Promise<unknown>) => Promise<void>) => Promise<void>;
   readonly close: () => Promise<void>;
 }
@@ -71,11 +70,16 @@ async function bareDatabase(): Promise<BareDatabase> {
       await client.close();
       await kept.remove();
     };
-    return { transaction: (act) => client.transaction((tx) => act((text, values) => tx.query(text, values))), close };
+    return {
+      query: (text, values) => client.query(text, values),
+      transaction: (act) => client.transaction((tx) => act((text, values) => tx.query(text, values))),
+      close,
+    };
   }
   const client = new pg.Client({ connectionString: url });
   await client.connect();
   return {
+    query: (text, values) => client.query(text, values),
     async transaction(act) {
       await client.query('begin');
       await act((text, values) => client.query(text, values));
@@ -244,11 +248,8 @@ export async function importFigure(): Promise<Figure> {
     if (again.ok) throw new Error('It was stored, and yet is new.');
     await server.close();
 
-    const folder = await mkdtemp(join(tmpdir(), 'zorvik-bench-'));
-    const { cp } = await import('node:fs/promises');
-    await cp(template, join(folder, 'pglite'), { recursive: true });
-    const bare = await PGlite.create(join(folder, 'pglite'));
-    await bare.exec('create table pages (site_id text, id text, parent text, rank text, fields jsonb, primary key (site_id, id))');
+    const bare = await bareDatabase();
+    await bare.query('create table bare_pages (site_id text, id text, parent text, rank text, fields jsonb, primary key (site_id, id))');
     const rows = list.value.pages.map(({ key, title, address, kind }, at) => ({
       id: `p${at}`,
       parent: 's',
@@ -262,13 +263,12 @@ export async function importFigure(): Promise<Figure> {
     parser.write(xml.toString('utf8')).close();
     for (let at = 0; at < rows.length; at += 5000) {
       await bare.query(
-        "insert into pages select 's', r.id, r.parent, r.rank, r.fields from json_to_recordset($1::json) as r(id text, parent text, rank text, fields jsonb)",
+        "insert into bare_pages select 's', r.id, r.parent, r.rank, r.fields from json_to_recordset($1::json) as r(id text, parent text, rank text, fields jsonb)",
         [JSON.stringify(rows.slice(at, at + 5000))],
       );
     }
     reference.push(performance.now() - begin);
     await bare.close();
-    await rm(folder, { recursive: true, force: true });
   }
   return { name: 'import', ours: quantile(ours, 0.5), reference: quantile(reference, 0.5), unit: 'ms', target: 3 };
 }

@@ -114,7 +114,11 @@ describe('the architecture', () => {
     expect(
       reading.map((file) => relative(root, file)),
       'the entries hand the environment to config.ts',
-    ).toEqual(['packages/server/src/archiveMain.ts', 'packages/server/src/main.ts', 'packages/server/src/config.ts'].filter((one) => reading.some((file) => file.endsWith(one))));
+    ).toEqual(
+      ['packages/server/src/archiveMain.ts', 'packages/server/src/main.ts', 'packages/server/src/config.ts'].filter((one) =>
+        reading.some((file) => file.endsWith(one)),
+      ),
+    );
   });
 
   it('has no circles', () => {

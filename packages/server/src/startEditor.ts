@@ -110,12 +110,16 @@ export async function startEditor(config: Config, parts: Parts, { listenAt, forg
     server.keepAliveTimeout = 0;
     await listening(server, listenAt);
     void compileChecks();
-    const compacting = setInterval(() => void compactAll(deps, config.logDays), DAY);
-    compacting.unref();
+    const compact = (): void => void compactAll(deps, config.logDays);
+    // Soon, since a server may be stopped every evening; not at once, since somebody is waiting for it to start.
+    const first = setTimeout(compact, MINUTE);
+    const compacting = setInterval(compact, DAY);
+    for (const timer of [first, compacting]) timer.unref();
     return {
       loadEdition,
       async close() {
         clearInterval(sweeping);
+        clearTimeout(first);
         clearInterval(compacting);
         streams.close();
         await stopListening(server);
@@ -129,6 +133,7 @@ export async function startEditor(config: Config, parts: Parts, { listenAt, forg
   }
 }
 
+const MINUTE = 60_000;
 const DAY = 86_400_000;
 
 /** Takes the oldest of each site's log away, one site after the other. What fails for one is told, and tried again the next day. */

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { openDB } from 'idb';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { childrenOf, labelOf, moveItems, nodeAt, removeItems, renameItem, toStored, type SiteDocument } from '@zorvik/core';
@@ -346,5 +347,21 @@ describe('the selection', () => {
     const selection = useSelection();
     selection.showMenu('nowhere');
     expect(selection.menu?.key).toBe('menu');
+  });
+});
+
+// The last one: it leaves the browser's store at a version that this editor does not know.
+describe('two versions of the editor in one browser', () => {
+  it('do not get in each other’s way: the older lets go of the outbox, says so, and goes on until it is loaded again', async () => {
+    const copy = await tab();
+    copy.perform((context) => renameItem(context, id('A'), 'By the older'));
+    await kept(copy);
+    const newer = await openDB('zorvik-outbox', 3);
+    await vi.waitFor(() => expect(useConnection().isOutdated).toBe(true));
+    copy.perform((context) => renameItem(context, id('B'), 'Still by the older'));
+    await kept(copy);
+    expect(copy.isOutboxKept, 'it says that this is in the tab alone').toBe(false);
+    expect(tops(server.document()).slice(0, 2)).toEqual(['By the older', 'Still by the older']);
+    newer.close();
   });
 });
