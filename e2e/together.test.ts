@@ -139,7 +139,7 @@ describe('two people', () => {
     await sam.eventually('not of this item alone', async () => (await lines())[0] === 'Renamed “Parking” to “Car park” · you');
     await (await sam.byText('label', 'everything')).click();
     const before = await labels(sam);
-    await sam.click('Go back to when this was the latest: Made the menu “Drawer on phones”');
+    await sam.click('Back to here: Made the menu “Drawer on phones”');
     await sees(noor, 'Opening times');
     await sees(noor, 'Parking');
     await sam.eventually('it is not told', async () => (await lines())[0]?.startsWith('Went back to when the latest was: Made the menu “Drawer on phones”'));

@@ -76,18 +76,27 @@ export async function ownEdits(database: Database, siteId: string, session: Id, 
   );
 }
 
-export async function appendEdit(tx: Database, siteId: string, edit: LoggedEdit): Promise<void> {
-  const { operations, ...rest } = edit;
+/** Operations as the log keeps them: as text, or compressed when they are large. */
+export interface LogBody {
+  readonly text: string | null;
+  readonly packed: Uint8Array | null;
+}
+
+/** Compressing goes on in a thread of Node's own: begin it before the rows are written, and it takes no time. */
+export async function bodyOf({ operations }: Pick<LoggedEdit, 'operations'>): Promise<LogBody> {
   const text = JSON.stringify(operations);
-  const isLarge = text.length > LARGE;
-  const { id, revision, version, base, session, group, undoes, at, actor } = rest;
+  return text.length > LARGE ? { text: null, packed: await pack(text, { level: 1 }) } : { text, packed: null };
+}
+
+export async function appendEdit(tx: Database, siteId: string, edit: Omit<LoggedEdit, 'operations'>, { text, packed }: LogBody): Promise<void> {
+  const { id, revision, version, base, session, group, undoes, at, actor } = edit;
   // In SQL and not through the query builder: this and the row's revision are written with every edit, and building costs as much again.
   await rowsOf(
     tx,
     sql`insert into edits (site_id, revision, id, version, base, session, group_name, undoes, sentence, operations, at, actor)
-        values (${siteId}, ${revision}, ${id}, ${version}, ${base}, ${session}, ${group}, ${undoes}, ${JSON.stringify(rest.sentence)}::jsonb, ${isLarge ? null : text}::jsonb, ${at}, ${actor})`,
+        values (${siteId}, ${revision}, ${id}, ${version}, ${base}, ${session}, ${group}, ${undoes}, ${JSON.stringify(edit.sentence)}::jsonb, ${text}::jsonb, ${at}, ${actor})`,
   );
-  if (isLarge) await tx.insert(editBodies).values({ siteId, revision: edit.revision, body: await pack(text, { level: 1 }) });
+  if (packed !== null) await tx.insert(editBodies).values({ siteId, revision, body: packed });
 }
 
 /** Keeps that an edit was refused, for the case that it arrives again. */

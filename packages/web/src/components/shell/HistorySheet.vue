@@ -107,7 +107,7 @@ function callMe(typed: string, isFinal: boolean): string | null {
             v-if="one.revision < copy.revision && (at > 0 || one.revision !== history.lines[0]?.revision)"
             type="button"
             class="back"
-            :aria-label="`Go back to when this was the latest: ${one.words}`"
+            :aria-label="`Back to here: ${one.words}`"
             @click="copy.goBack(one.revision)"
           >
             Back to here
