@@ -242,6 +242,39 @@ describe('several tabs of one browser', () => {
     expect(server.log.map(({ sentence }) => sentence.params.label)).toEqual(['Sent, and never heard of', 'The next']);
   });
 
+  it('know that the server is back, although the tab that said it was away is closed, and hear it through the next', async () => {
+    const streams: FakeStream[] = [];
+    class FakeStream {
+      static readonly CLOSED = 2;
+      readonly readyState = 0;
+      onopen: () => void = () => undefined;
+      onerror: () => void = () => undefined;
+      onmessage: (message: { data: string }) => void = () => undefined;
+      isClosed = false;
+      constructor() {
+        streams.push(this);
+      }
+      close(): void {
+        this.isClosed = true;
+      }
+    }
+    vi.stubGlobal('EventSource', FakeStream);
+    await tab();
+    const second = await otherTab();
+    const connection = useConnection();
+    await vi.waitFor(() => expect(streams, 'one stream for the browser').toHaveLength(1));
+    streams[0]!.onerror();
+    await vi.waitFor(() => expect(connection.awaySince).toBeInstanceOf(Date));
+    open.shift()?.();
+    await vi.waitFor(() => expect([streams.length, streams[0]!.isClosed]).toEqual([2, true]));
+    streams[1]!.onopen();
+    await vi.waitFor(() => expect(connection.awaySince).toBeNull());
+    server.otherDoes((context) => renameItem(context, id('C'), 'Told by the stream'));
+    streams[1]!.onmessage({ data: JSON.stringify({ kind: 'site', site, revision: 1 }) });
+    await vi.waitFor(() => expect(tops(second.document)[2]).toBe('Told by the stream'));
+    vi.unstubAllGlobals();
+  });
+
   it('each tell what of theirs was refused, and keep it until it is put away, over a reload', async () => {
     await tab();
     const second = await otherTab();

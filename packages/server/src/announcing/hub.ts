@@ -15,6 +15,8 @@ export interface Hub {
 const BEAT = 20_000;
 /** A browser that does not read is let go when this much waits for it, in bytes: it asks anew, and catches up. */
 const MOST_WAITING = 1_000_000;
+/** More streams than this are not held open: the oldest goes, and its browser asks again. */
+const MOST_STREAMS = 500;
 
 export function hub(): Hub {
   const streams = new Set<ServerResponse>();
@@ -32,6 +34,8 @@ export function hub(): Hub {
       response.writeHead(200, { 'Content-Type': 'text/event-stream; charset=utf-8', 'Cache-Control': 'no-store, no-transform', 'X-Accel-Buffering': 'no' });
       response.write('retry: 1000\n\n');
       streams.add(response);
+      const [oldest] = streams;
+      if (streams.size > MOST_STREAMS) oldest?.end();
       response.on('close', () => streams.delete(response));
     },
     tell: (message) => send(`data: ${JSON.stringify(message)}\n\n`),

@@ -7,6 +7,8 @@ import type { Tabs } from './tabs.ts';
 const FIRST_WAIT = 500;
 const LONGEST_WAIT = 8000;
 const MOST_FAILURES = 4;
+/** A word from another tab may get lost; then this is how long an edit waits at most, in ms. */
+const LOOK_AGAIN = 15_000;
 
 export interface PostmanChoices {
   /** The revision of a site that this tab knows; null when it does not have that site open. */
@@ -21,13 +23,15 @@ export interface PostmanChoices {
 export function startPostman(tabs: Tabs, { knownRevision }: PostmanChoices): () => void {
   const over = new AbortController();
   let wake: () => void = () => undefined;
+  /** Something was put in, or somebody asks to hurry, since the outbox was looked into last. */
+  let isKnocked = false;
   let wait = FIRST_WAIT;
   let awaySince: string | null = null;
   let failures = 0;
 
-  const until = (pause: number | null): Promise<void> =>
+  const until = (pause: number): Promise<void> =>
     new Promise((done) => {
-      const timer = pause === null ? undefined : setTimeout(done, pause);
+      const timer = setTimeout(done, pause);
       wake = () => {
         clearTimeout(timer);
         done();
@@ -41,22 +45,26 @@ export function startPostman(tabs: Tabs, { knownRevision }: PostmanChoices): () 
 
   async function work(): Promise<void> {
     const deafen = tabs.hear((message) => {
-      if (message.kind === 'put' || message.kind === 'hurry') wake();
+      if (message.kind === 'put' || message.kind === 'hurry') {
+        isKnocked = true;
+        wake();
+      }
       if (message.kind === 'hello' && awaySince !== null) void tellServer(awaySince);
     });
     const closeEvents = openEvents({
       hear: (news) => tabs.tell({ kind: 'news', news }),
-      // What was told while nobody heard is lost: everybody looks.
+      // What was told while nobody heard is lost: everybody looks. And a postman before this one may have said that the server is away.
       opened: () => {
         tabs.tell({ kind: 'news', news: { kind: 'missed' } });
-        if (awaySince !== null) void countInOutbox().then((waiting) => (waiting === 0 ? tellServer(null) : wake()));
+        void tellServer(null).then(() => wake());
       },
       lost: () => void tellServer(awaySince ?? new Date().toISOString()),
     });
     try {
       while (!over.signal.aborted) {
+        isKnocked = false;
         const posted = await firstInOutbox();
-        if (posted === null) await until(null);
+        if (posted === null) await until(isKnocked ? 0 : LOOK_AGAIN);
         else if (await deliver(posted)) wait = FIRST_WAIT;
         else {
           await until(wait);
