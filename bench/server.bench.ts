@@ -10,7 +10,7 @@ import { SaxesParser } from 'saxes';
 import { newDocument, placementOf, resolveMenu, seededRandom, toStored, type Operation } from '@zorvik/core';
 import { randomDocument } from '@zorvik/core/testing';
 import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
-import { importPageList, makeSiteOfPages, readPageList } from '../packages/server/src/editing/importSitemap.ts';
+import { importPageList, makeSiteOfPages, readPageList, type Import } from '../packages/server/src/editing/importSitemap.ts';
 import { siteCache } from '../packages/server/src/editing/siteCache.ts';
 import { storeDocument } from '../packages/server/src/editing/storeDocument.ts';
 import { readQuillmere, startProcess, stopProcess } from '../packages/server/test/processes.ts';
@@ -227,24 +227,11 @@ export async function importFigure(): Promise<Figure> {
         }),
       ).site,
     };
-    const made = await makeSiteOfPages(server.deps, site, {
-      list: list.value,
-      missing: 'keep',
-      session: 'w000000000000001',
-      actor: 'Bench',
-      random,
-      onWritten: () => undefined,
-    });
+    const wanted: Import = { list: list.value, missing: 'keep', session: 'w000000000000001', actor: 'Bench', random, onWritten: () => undefined };
+    const made = await makeSiteOfPages(server.deps, site, wanted);
     ours.push(performance.now() - begin);
     if (!made.ok) throw new Error(made.refusal.message);
-    const again = await importPageList(server.deps, 'bench', {
-      list: list.value,
-      missing: 'keep',
-      session: 'w000000000000001',
-      actor: 'Bench',
-      random,
-      onWritten: () => undefined,
-    });
+    const again = await importPageList(server.deps, 'bench', wanted);
     if (again.ok) throw new Error('It was stored, and yet is new.');
     await server.close();
 

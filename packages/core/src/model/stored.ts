@@ -1,25 +1,19 @@
-import { preorder } from '../walk/preorder.ts';
 import { FORMAT, type StoredDocument } from '../schema/format.ts';
 import { newDocument, type SiteDocument } from './document.ts';
-import { childrenOf, emptyForest, nodeAt, withNodesLast, type Forest, type Rooted } from './forest.ts';
+import { emptyForest, withNodesLast } from './forest.ts';
 import { findBreach } from './findBreach.ts';
+import { storedOrder } from './storedOrder.ts';
 
 /** A document as plain data, for keeping. `readStored` gives it back. */
 export function toStored(document: SiteDocument): StoredDocument {
-  const { site, menus } = document;
   return {
     format: FORMAT,
-    site,
-    pages: listed(document.pages, [site.id]),
-    menus: listed(menus, [site.id]),
-    items: listed(document.items, [...childrenOf(menus, site.id)]),
-    placements: listed(document.placements, [site.id]),
+    site: document.site,
+    pages: [...storedOrder(document, 'pages')],
+    menus: [...storedOrder(document, 'menus')],
+    items: [...storedOrder(document, 'items')],
+    placements: [...storedOrder(document, 'placements')],
   };
-}
-
-function listed<N extends Rooted>(forest: Forest<N>, roots: readonly string[]): N[] {
-  const top = roots.flatMap((root) => [...childrenOf(forest, root)]);
-  return [...preorder(top, (id) => childrenOf(forest, id))].map(({ node }) => nodeAt(forest, node));
 }
 
 /** How a document of an older format becomes one of the next: the entry at 1 leads from format 1 to format 2, and so on. */

@@ -18,13 +18,14 @@ const MOST_EDITS = 1000;
 const joined = and(eq(editBodies.siteId, edits.siteId), eq(editBodies.revision, edits.revision));
 const parsed = async (body: Uint8Array): Promise<Operation[]> => JSON.parse((await unpack(body)).toString('utf8')) as Operation[];
 
-async function readEdits(database: Database, where: SQL | undefined): Promise<LoggedEdit[]> {
-  const rows = await database.select({ edit: edits, body: editBodies.body }).from(edits).leftJoin(editBodies, joined).where(where).orderBy(asc(edits.revision));
+/** `body`: the large operations, or what stands in for them. */
+async function readEdits(database: Database, where: SQL | undefined, body: SQL<Uint8Array | null> = sql`${editBodies.body}`): Promise<LoggedEdit[]> {
+  const rows = await database.select({ edit: edits, body }).from(edits).leftJoin(editBodies, joined).where(where).orderBy(asc(edits.revision));
   return Promise.all(
-    rows.map(async ({ edit: { siteId: _, operations, at, ...rest }, body }) => ({
+    rows.map(async ({ edit: { siteId: _, operations, at, ...rest }, body: packed }) => ({
       ...rest,
       at: new Date(at).toISOString(),
-      operations: body === null ? ((operations ?? []) as Operation[]) : await parsed(body),
+      operations: packed === null ? ((operations ?? []) as Operation[]) : await parsed(packed),
     })),
   );
 }
@@ -55,25 +56,14 @@ export async function editsToSend(database: Database, siteId: string, since: num
         where e.site_id = ${siteId} and e.revision > ${since} and e.revision <= ${revision}`,
   );
   if (found === undefined || found.huge > 0 || found.count < revision - since) return null;
-  const all = await editsSince(database, siteId, since);
-  return all.filter((edit) => edit.revision <= revision);
+  return editsBetween(database, siteId, since, revision);
 }
 
 /** One session's edits after a revision, oldest first, the latest thousand. Those that are too large to send come without their operations. */
 export async function ownEdits(database: Database, siteId: string, session: Id, since: number): Promise<LoggedEdit[]> {
-  const rows = await database
-    .select({ edit: edits, body: sql<Uint8Array | null>`case when octet_length(${editBodies.body}) > ${HUGE} then null else ${editBodies.body} end` })
-    .from(edits)
-    .leftJoin(editBodies, joined)
-    .where(and(eq(edits.siteId, siteId), eq(edits.session, session), gt(edits.revision, since)))
-    .orderBy(asc(edits.revision));
-  return Promise.all(
-    rows.slice(-MOST_EDITS).map(async ({ edit: { siteId: _, operations, at, ...rest }, body }) => ({
-      ...rest,
-      at: new Date(at).toISOString(),
-      operations: body === null ? ((operations ?? []) as Operation[]) : await parsed(body),
-    })),
-  );
+  const where = and(eq(edits.siteId, siteId), eq(edits.session, session), gt(edits.revision, since));
+  const unlessHuge = sql<Uint8Array | null>`case when octet_length(${editBodies.body}) > ${HUGE} then null else ${editBodies.body} end`;
+  return (await readEdits(database, where, unlessHuge)).slice(-MOST_EDITS);
 }
 
 /** Operations as the log keeps them: as text, or compressed when they are large. */

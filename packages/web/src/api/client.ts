@@ -20,11 +20,15 @@ export async function ask<R extends Route>(route: R, { params = {}, query, body,
     init.headers = { 'Content-Type': 'application/json' };
   }
   const response = await fetch(addressOf(route, params, query), init).catch(() => null);
-  if (response === null) return { kind: 'away' };
-  if (response.status >= 502 && response.status <= 504) return awayFor(await response.json().catch(() => null));
+  if (response === null || isAway(response)) return awayFor(await response?.json().catch(() => null));
   const value = (await response.json().catch(() => null)) as unknown;
   if (response.ok && value !== null) return { kind: 'reply', value: value as ReplyOf<R> };
   return { kind: 'refused', refusal: refusalIn(value) };
+}
+
+/** Whether who answers stands between, or cannot just now: what was asked is to be asked again. */
+export function isAway({ status }: Response): boolean {
+  return status >= 502 && status <= 504;
 }
 
 function awayFor(value: unknown): Answer<never> {

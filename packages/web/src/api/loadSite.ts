@@ -1,6 +1,6 @@
 import { emptyOf, withPiece, type DocumentPiece, type Served, type SiteDocument } from '@zorvik/core';
 import { routes, type EditionSummary, type SiteLine } from '@zorvik/contract';
-import { addressOf, refusalIn, type Answer } from './client.ts';
+import { addressOf, isAway, refusalIn, type Answer } from './client.ts';
 import { linesOf } from './lines.ts';
 
 export interface LoadedSite {
@@ -14,7 +14,7 @@ const SLICE = 8;
 /** Loads a whole site, piece by piece as it arrives, and lets the person go on in between. */
 export async function loadSite(siteKey: string): Promise<Answer<LoadedSite>> {
   const response = await fetch(addressOf(routes.readSiteInPieces, { siteKey }, undefined)).catch(() => null);
-  if (response === null || response.status === 502 || response.status === 503 || response.status === 504) return { kind: 'away' };
+  if (response === null || isAway(response)) return { kind: 'away' };
   if (!response.ok || response.body === null) return { kind: 'refused', refusal: refusalIn(await response.json().catch(() => null)) };
   let document: SiteDocument | null = null;
   let head: Extract<SiteLine, { head: unknown }>['head'] | null = null;
