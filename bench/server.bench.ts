@@ -184,7 +184,7 @@ async function watchDelivery(port: number, isOver: () => boolean): Promise<numbe
 export async function stallFigure(): Promise<Figure> {
   const kept = await testDatabase();
   const run = await startProcess(kept.environment);
-  const port = Number(new URL(run.address).port);
+  const port = Number(new URL(run.delivery).port);
   const idleUntil = performance.now() + 4000;
   const idle = await watchDelivery(port, () => performance.now() > idleUntil);
   let isDone = false;
@@ -317,10 +317,11 @@ export async function startFigure(): Promise<Figure> {
   for (let round = 0; round < 5; round += 1) {
     const port = await freePort();
     const sitePort = await freePort();
+    const deliveryPort = await freePort();
     let begin = performance.now();
     const child = spawn('npm', ['start'], {
       cwd: fileURLToPath(new URL('..', import.meta.url)),
-      env: { ...process.env, PORT: String(port), SITE_PORT: String(sitePort), ZORVIK_DATA: stack.data },
+      env: { ...process.env, PORT: String(port), SITE_PORT: String(sitePort), DELIVERY_PORT: String(deliveryPort), ZORVIK_DATA: stack.data },
       stdio: 'ignore',
       detached: true,
     });

@@ -23,7 +23,7 @@ const labels = (rows: readonly SeenRow[]): string[] => rows.map(({ label }) => l
 
 /** The published menu as a tree of labels, from the delivery address. */
 async function delivered(site: string, menu: string): Promise<{ label: string; href: string | null; children: unknown[] }[]> {
-  const reply = await fetch(`${stack.editor}/delivery/v1/sites/${site}/menus/${menu}`);
+  const reply = await fetch(`${stack.delivery}/delivery/v1/sites/${site}/menus/${menu}`);
   return reply.ok ? ((await reply.json()) as { items: { label: string; href: string | null; children: unknown[] }[] }).items : [];
 }
 

@@ -39,7 +39,7 @@ describe('what the site is served', () => {
   it('has no error by the Nu checker: HTML in its page, and the style sheet', async () => {
     const page = join(stack.data, 'page.html');
     const css = join(stack.data, 'navigation.css');
-    const delivery = `${stack.editor}/delivery/v1/sites/quillmere`;
+    const delivery = `${stack.delivery}/delivery/v1/sites/quillmere`;
     const menus = await Promise.all(['main', 'second', 'plants', 'footer', 'phone'].map(async (key) => (await fetch(`${delivery}/menus/${key}.html`)).text()));
     await writeFile(page, `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Quillmere</title></head><body>${menus.join('\n')}</body></html>`);
     await writeFile(css, await (await fetch(`${delivery}/navigation.css`)).text());

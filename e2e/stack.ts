@@ -9,6 +9,7 @@ import { fileURLToPath } from 'node:url';
 export interface Stack {
   readonly editor: string;
   readonly site: string;
+  readonly delivery: string;
   readonly data: string;
   /** Ends the process by a signal and waits until it is gone. */
   readonly stop: (signal?: NodeJS.Signals) => Promise<void>;
@@ -21,10 +22,10 @@ const script = fileURLToPath(new URL('../scripts/start.mjs', import.meta.url));
 
 export async function openStack(): Promise<Stack> {
   const data = await mkdtemp(join(tmpdir(), 'zorvik-data-'));
-  const [port, sitePort] = [await freePort(), await freePort()];
+  const [port, sitePort, deliveryPort] = [await freePort(), await freePort(), await freePort()];
   let child: ChildProcess | null = null;
   const start = async (): Promise<void> => {
-    const environment = { ...process.env, PORT: String(port), SITE_PORT: String(sitePort), ZORVIK_DATA: data };
+    const environment = { ...process.env, PORT: String(port), SITE_PORT: String(sitePort), DELIVERY_PORT: String(deliveryPort), ZORVIK_DATA: data };
     child = spawn(process.execPath, [script], { env: environment, stdio: ['ignore', 'pipe', 'pipe'] });
     await said(child, 'The stand-in site at');
   };
@@ -41,7 +42,7 @@ export async function openStack(): Promise<Stack> {
     await stop();
     await rm(data, { recursive: true, force: true, maxRetries: 5 });
   };
-  return { editor: `http://127.0.0.1:${port}`, site: `http://127.0.0.1:${sitePort}`, data, stop, start, remove };
+  return { editor: `http://127.0.0.1:${port}`, site: `http://127.0.0.1:${sitePort}`, delivery: `http://127.0.0.1:${deliveryPort}`, data, stop, start, remove };
 }
 
 /** Waits until a process has printed a text; fails with all that it printed when it ends before. */

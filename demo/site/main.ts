@@ -2,11 +2,11 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { createSite } from './site.ts';
 
-/** Where Zorvik answers and where this site is to; set by the start script. */
-const zorvik = process.env.ZORVIK_ADDRESS ?? `http://127.0.0.1:${process.env.PORT || 4780}`;
+/** Where menus are delivered, and where this site is to stand. */
+const delivery = process.env.DELIVERY_ADDRESS ?? `http://127.0.0.1:${process.env.DELIVERY_PORT || 4782}`;
 const port = Number(process.env.SITE_PORT || 4781);
 
-const server: Server = createServer(createSite(zorvik, () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`));
+const server: Server = createServer(createSite(delivery, () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`));
 const stop = (): void => {
   process.off('SIGINT', stop).off('SIGTERM', stop);
   server.close();

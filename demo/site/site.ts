@@ -8,9 +8,9 @@ import { pageHtml } from './pageHtml.ts';
  * A stand-in for the customer's own site: it serves a page for each of Quillmere's, and puts the navigation that Zorvik delivers
  * into its template. It knows nothing of Zorvik but the delivery address.
  */
-export function createSite(zorvik: string, origin: () => string): Express {
+export function createSite(deliveryAddress: string, origin: () => string): Express {
   const pages = new Map(quillmerePages().map((page) => [page.path, page]));
-  const navigation: Navigation = navigationFrom(`${zorvik}/delivery/v1/sites/quillmere`);
+  const navigation: Navigation = navigationFrom(`${deliveryAddress}/delivery/v1/sites/quillmere`);
   const app = express();
   app.disable('x-powered-by');
   app.use('/assets', express.static(fileURLToPath(new URL('./assets', import.meta.url)), { maxAge: '1d' }));

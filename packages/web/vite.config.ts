@@ -14,5 +14,5 @@ export default defineConfig({
     target: 'es2022',
     rollupOptions: { input: { editor: here('index.html'), live: here('live.html') } },
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:4780', '/delivery': 'http://127.0.0.1:4780' } },
+  server: { proxy: { '/api': 'http://127.0.0.1:4780' } },
 });

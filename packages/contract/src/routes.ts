@@ -149,7 +149,7 @@ export const routes = {
     path: `${API}/sites`,
     summary: 'All sites, by name.',
     status: 200,
-    reply: Type.Object({ sites: Type.Array(SiteSummaryShape), standIn: Type.Union([Type.String(), Type.Null()]) }, closed),
+    reply: Type.Object({ sites: Type.Array(SiteSummaryShape), standIn: Type.Union([Type.String(), Type.Null()]), delivery: Type.String() }, closed),
   },
   makeSite: {
     method: 'POST',

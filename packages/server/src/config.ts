@@ -4,6 +4,9 @@ import { isIP } from 'node:net';
 export interface Config {
   readonly host: string;
   readonly port: number;
+  /** Where editions are delivered. That is read by anybody, so it may be open to other machines, unlike the editor. */
+  readonly deliveryHost: string;
+  readonly deliveryPort: number;
   readonly sitePort: number;
   readonly dataFolder: string;
   readonly databaseUrl: string | null;
@@ -30,6 +33,8 @@ export function readConfig(environment: Readonly<Record<string, string | undefin
   return {
     host: loopback(text('HOST', '127.0.0.1')),
     port: whole('PORT', 4780, 65_535),
+    deliveryHost: text('DELIVERY_HOST', '127.0.0.1'),
+    deliveryPort: whole('DELIVERY_PORT', 4782, 65_535),
     sitePort: whole('SITE_PORT', 4781, 65_535),
     dataFolder: text('ZORVIK_DATA', 'data'),
     databaseUrl: environment.DATABASE_URL?.trim() || null,

@@ -20,4 +20,6 @@ export interface Deps extends EditingDeps {
   readonly webFolder: string | null;
   /** Where the stand-in site answers, for the link in the editor; null when it does not run. */
   readonly standIn: string | null;
+  /** Where editions are delivered, without a slash at its end. */
+  readonly deliveryAddress: string;
 }

@@ -1,15 +1,26 @@
 import type { Server } from 'node:http';
-import type { ListenOptions } from 'node:net';
+import type { AddressInfo } from 'node:net';
 
-/** Listens, or fails with a sentence that says what to do. */
-export function listening(server: Server, where: ListenOptions): Promise<void> {
+/** Where to listen, and the variable by which that is set. Port 0 is any free one. */
+export interface Place {
+  readonly host: string;
+  readonly port: number;
+  readonly variable: string;
+}
+
+/** Listens and gives the address, or fails with a sentence that says what to do. */
+export function listening(server: Server, { host, port, variable }: Place): Promise<string> {
   return new Promise((done, fail) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
       const isTaken = error.code === 'EADDRINUSE';
-      fail(isTaken ? new Error(`The port ${where.port} is taken by another program. Stop that one, or set PORT to a free one.`) : error);
+      fail(isTaken ? new Error(`The port ${port} is taken by another program. Stop that one, or set ${variable} to a free one.`) : error);
     });
-    server.listen(where, done);
+    server.listen({ host, port }, () => done(addressOf(host, (server.address() as AddressInfo).port)));
   });
+}
+
+function addressOf(host: string, port: number): string {
+  return `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
 }
 
 /** How long requests under way may take to finish, in ms. */

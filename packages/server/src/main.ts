@@ -30,7 +30,7 @@ try {
   };
   // Before anybody can read that it is ready: they may ask it to stop at once.
   process.on('SIGINT', stop).on('SIGTERM', stop);
-  console.log(`Zorvik ready at ${server.address}`);
+  console.log(`Menus are delivered at ${server.deliveryAddress}\nZorvik ready at ${server.address}`);
   server.ended.catch((error: unknown) => {
     // Without its editing thread it would answer nothing but what is in memory: better it ends, and is started anew.
     console.error(error);

@@ -1,7 +1,6 @@
 import { randomFillSync } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { createServer } from 'node:http';
-import type { ListenOptions } from 'node:net';
 import { resolve } from 'node:path';
 import { pino } from 'pino';
 import type { RandomBits, StoredDocument } from '@zorvik/core';
@@ -10,6 +9,7 @@ import { hub } from './announcing/hub.ts';
 import { presence, PRESENCE_BEAT } from './announcing/presence.ts';
 import { createApp } from './app.ts';
 import type { Config } from './config.ts';
+import { tellAddress } from './db/folderLock.ts';
 import { openPglite, openPostgres } from './db/openDatabase.ts';
 import { delivery } from './delivery/delivery.ts';
 import { editionsIn, type LoadEdition } from './delivery/loadEdition.ts';
@@ -44,22 +44,23 @@ export function cryptoRandom(): RandomBits {
   };
 }
 
-/** What the editing side tells the public side, and where it listens itself. */
+/** What the editing side has to do with delivery. */
 export interface EditorChoices {
-  /** A socket of this machine's, or a port. */
-  readonly listenAt: ListenOptions;
-  /** Lets the public side read a site's edition anew, of all sites when it is null; settles when it will. */
+  /** Where it is; asked once the database is open. */
+  readonly deliveryAddress: () => Promise<string>;
+  /** Lets it read a site's edition anew, of all sites when it is null; settles when it will. */
   readonly forget: (siteKey: string | null) => Promise<void>;
 }
 
 export interface RunningEditor {
+  readonly address: string;
   readonly loadEdition: LoadEdition;
   /** Stops taking requests, lets those under way finish, closes the database. */
   readonly close: () => Promise<void>;
 }
 
-/** Opens the database, puts the first site into an empty one, and listens: all of Zorvik but what the public reads. */
-export async function startEditor(config: Config, parts: Parts, { listenAt, forget }: EditorChoices): Promise<RunningEditor> {
+/** Opens the database, puts the first site into an empty one, and listens: all of Zorvik but delivery. */
+export async function startEditor(config: Config, parts: Parts, { deliveryAddress, forget }: EditorChoices): Promise<RunningEditor> {
   const { database, listen, close } =
     config.databaseUrl === null
       ? await openPglite({ folder: resolve(config.dataFolder), template: parts.template, migrations: parts.migrations })
@@ -86,6 +87,7 @@ export async function startEditor(config: Config, parts: Parts, { listenAt, forg
       for (const site of people.sweep()) streams.tell({ kind: 'people', site, people: people.people(site) });
     }, PRESENCE_BEAT);
     sweeping.unref();
+    const deliverAt = await deliveryAddress();
     const deps: Deps = {
       database,
       cache: siteCache(config.cacheNodes),
@@ -99,6 +101,7 @@ export async function startEditor(config: Config, parts: Parts, { listenAt, forg
       importLimit: config.importLimit,
       bodyLimit: config.bodyLimit,
       webFolder: parts.webFolder,
+      deliveryAddress: deliverAt,
       standIn: config.sitePort === 0 ? null : `http://127.0.0.1:${config.sitePort}`,
     };
     if (parts.firstSite !== null && (await listSites(database)).length === 0) {
@@ -106,9 +109,8 @@ export async function startEditor(config: Config, parts: Parts, { listenAt, forg
       await storeDocument(deps, stored, deps.random, 'Zorvik');
     }
     const server = createServer(createApp(deps));
-    // The public side keeps its connections for as long as it likes.
-    server.keepAliveTimeout = 0;
-    await listening(server, listenAt);
+    const address = await listening(server, { host: config.host, port: config.port, variable: 'PORT' });
+    if (config.databaseUrl === null) await tellAddress(resolve(config.dataFolder), address);
     void compileChecks();
     const compact = (): void => void compactAll(deps, config.logDays);
     // Soon, since a server may be stopped every evening; not at once, since somebody is waiting for it to start.
@@ -116,6 +118,7 @@ export async function startEditor(config: Config, parts: Parts, { listenAt, forg
     const compacting = setInterval(compact, DAY);
     for (const timer of [first, compacting]) timer.unref();
     return {
+      address,
       loadEdition,
       async close() {
         clearInterval(sweeping);

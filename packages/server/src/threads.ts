@@ -6,13 +6,14 @@ import type { Parts } from './startEditor.ts';
 export interface EditorWork {
   readonly config: Config;
   readonly parts: Parts;
-  /** The socket that it listens on. */
-  readonly path: string;
 }
 
 /** What the editing thread says. */
 export type FromEditor =
-  | { readonly kind: 'ready' }
+  /** The database is open; now it wants to hear where editions are delivered. */
+  | { readonly kind: 'opened' }
+  /** It listens. */
+  | { readonly kind: 'ready'; readonly address: string }
   /** It could not start; the sentence is for the person who started it. */
   | { readonly kind: 'failed'; readonly message: string }
   | { readonly kind: 'forget'; readonly ticket: number; readonly siteKey: string | null }
@@ -21,6 +22,7 @@ export type FromEditor =
 
 /** What it is told. */
 export type ToEditor =
+  | { readonly kind: 'deliveryAt'; readonly address: string }
   | { readonly kind: 'forgotten'; readonly ticket: number }
   | { readonly kind: 'load'; readonly ticket: number; readonly siteKey: string }
   | { readonly kind: 'close' };

@@ -79,6 +79,7 @@ describe.skipIf(postgres !== '')('a process', () => {
     [{ HOST: 'example.org' }, 'HOST is “example.org”'],
     [{ PORT: 'eighty' }, 'PORT is “eighty”; a whole number from 0 to 65535 was expected.'],
     [{ PORT: '70000' }, 'PORT is “70000”'],
+    [{ DELIVERY_PORT: '-1' }, 'DELIVERY_PORT is “-1”'],
   ])('refuses the configuration %j with a sentence', async (environment, words) => {
     expect(await refused('configured', environment as Record<string, string>)).toContain(words);
   });
@@ -87,6 +88,27 @@ describe.skipIf(postgres !== '')('a process', () => {
     const run = await start('ports');
     const port = new URL(run.address).port;
     expect(await refused('ports-too', { PORT: port })).toBe(`The port ${port} is taken by another program. Stop that one, or set PORT to a free one.`);
+    const other = new URL(run.delivery).port;
+    const words = `The port ${other} is taken by another program. Stop that one, or set DELIVERY_PORT to a free one.`;
+    expect(await refused('ports-too', { DELIVERY_PORT: other })).toBe(words);
+    expect(existsSync(join(folder, 'ports-too', 'zorvik.lock')), 'it lets go of the folder').toBe(false);
+    run.child.kill('SIGTERM');
+    await run.gone;
+  });
+
+  it('delivers to other machines where it is told to, and nothing but editions', async () => {
+    const run = await start('open', { DELIVERY_HOST: '0.0.0.0' });
+    const { port } = new URL(run.delivery);
+    const ask = (path: string, init?: RequestInit) => fetch(`http://127.0.0.1:${port}${path}`, { ...init, headers: { Host: 'menus.example' } });
+    expect((await ask('/healthz')).status).toBe(200);
+    expect((await ask('/delivery/v1/sites/quillmere/menus/main.html')).status).toBe(200);
+    for (const path of ['/', '/api/v1/sites', '/delivery', '/assets/index.js', '/delivery/../api/v1/sites']) {
+      const reply = await ask(path);
+      expect([path, reply.status, ((await reply.json()) as { error: { code: string } }).error.code]).toEqual([path, 404, 'unknownPath']);
+    }
+    expect((await ask('/delivery/v1/sites/quillmere/menus/main', { method: 'POST' })).status).toBe(404);
+    const listed = (await (await fetch(`${run.address}/api/v1/sites`)).json()) as { delivery: string };
+    expect(listed.delivery, 'the editor tells where that is').toBe(run.delivery);
     run.child.kill('SIGTERM');
     await run.gone;
   });

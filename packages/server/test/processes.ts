@@ -14,6 +14,7 @@ export interface Begun {
 export interface Run {
   readonly child: ChildProcess;
   readonly address: string;
+  readonly delivery: string;
   readonly output: () => string;
   readonly gone: Promise<number | null>;
 }
@@ -28,7 +29,7 @@ export function begin(environment: Readonly<Record<string, string>>, { program, 
   const path = fileURLToPath(new URL(program, folder));
   if (!existsSync(path)) throw new Error('The server is not built. Run `node scripts/setup.mjs` first.');
   const child = spawn(process.execPath, [path, ...words], {
-    env: { ...process.env, PORT: '0', SITE_PORT: '0', ...environment },
+    env: { ...process.env, PORT: '0', DELIVERY_PORT: '0', SITE_PORT: '0', ...environment },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   let output = '';
@@ -42,8 +43,8 @@ export function begin(environment: Readonly<Record<string, string>>, { program, 
 export async function startProcess(environment: Readonly<Record<string, string>>): Promise<Run> {
   const begun = begin(environment);
   for (;;) {
-    const [, address] = /Zorvik ready at (\S+)/.exec(begun.output()) ?? [];
-    if (address !== undefined) return { ...begun, address };
+    const [, delivery, address] = /delivered at (\S+)\nZorvik ready at (\S+)/.exec(begun.output()) ?? [];
+    if (delivery !== undefined && address !== undefined) return { ...begun, address, delivery };
     if (begun.child.exitCode !== null || begun.child.signalCode !== null) throw new Error(begun.output());
     await new Promise((done) => setTimeout(done, 20));
   }

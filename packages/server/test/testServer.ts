@@ -42,6 +42,7 @@ export async function testServer(site: StoredDocument | null = null, changes: Pa
     bodyLimit: 8 * 1_048_576,
     webFolder: null,
     standIn: null,
+    deliveryAddress: 'http://127.0.0.1:4782',
     ...changes,
   };
   if (site !== null) await storeDocument(deps, site, deps.random, 'Zorvik');

@@ -64,9 +64,9 @@ describe.skipIf(postgres === '')('two processes on one database', () => {
     const saved = await post(runs[1], 'edits', rename(id, 'From the other process', revision, 'w000000000000001'));
     await vi.waitFor(() => expect(stream.heard).toContainEqual({ kind: 'site', site: 'quillmere', revision: saved.body.revision }));
     const menu = `/delivery/v1/sites/quillmere/menus/${document.menus[0]!.key}`;
-    expect(await (await fetch(runs[0].address + menu)).text()).not.toContain('From the other process');
+    expect(await (await fetch(runs[0].delivery + menu)).text()).not.toContain('From the other process');
     expect((await post(runs[1], 'editions', { note: '', revision: saved.body.revision })).status).toBe(201);
-    await vi.waitFor(async () => expect(await (await fetch(runs[0].address + menu)).text()).toContain('From the other process'));
+    await vi.waitFor(async () => expect(await (await fetch(runs[0].delivery + menu)).text()).toContain('From the other process'));
     await post(runs[1], 'people', { session: 'w000000000000001', name: 'Noor', menu: null, item: id, isLeaving: false });
     await vi.waitFor(() => expect(stream.heard.at(-1)).toMatchObject({ kind: 'people', people: [{ name: 'Noor', item: id }] }));
     stream.leave();

@@ -4,6 +4,7 @@ import { sql } from 'drizzle-orm';
 import { rowsOf, type Database } from './database.ts';
 import { lockFolder } from './folderLock.ts';
 import { listenOn } from './listenOn.ts';
+import { preparesStatements } from './preparedStatements.ts';
 import { CHANNEL, type Hear, type Notice } from './notices.ts';
 
 export interface OpenDatabase {
@@ -80,7 +81,10 @@ export async function openPostgres(url: string, migrations: string): Promise<Ope
   const pool = new pg.Pool({ connectionString: url, max: 10 });
   // Without a listener, a connection that breaks would end the process, idle or in a transaction; the query says what is wrong.
   pool.on('error', () => undefined);
-  pool.on('connect', (client) => client.on('error', () => undefined));
+  pool.on('connect', (client) => {
+    client.on('error', () => undefined);
+    preparesStatements(client);
+  });
   const database = drizzle(pool) as unknown as Database;
   try {
     await refuseNewer(database, migrations);

@@ -162,7 +162,7 @@ function unknownFile(site: ReadySite, path: string): Refusal {
   return refusal('unknownMenu', { key: menu, known: known.join(', ') || 'none' });
 }
 
-function refuse(response: ServerResponse, { code, message, params }: Refusal, status: number): void {
+export function refuse(response: ServerResponse, { code, message, params }: Refusal, status: number): void {
   response
     .writeHead(status, {
       'Content-Type': 'application/json; charset=utf-8',

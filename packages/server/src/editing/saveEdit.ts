@@ -104,7 +104,7 @@ const MOST_NODES = 5000;
 
 /** What a sender who knows a revision is told of the log, from memory: all that it misses, or the last edit alone when that is much. */
 function toSend({ tail }: KnownSite, known: number): readonly LoggedEdit[] {
-  const missed = tail.filter(({ revision }) => revision > known);
+  const missed = tail.slice(Math.max(0, known + 1 - (tail[0]?.revision ?? 0)));
   const isWhole = tail[0] !== undefined && tail[0].revision <= known + 1 && missed.every((edit) => !isHuge(edit));
   return isWhole ? missed : tail.slice(-1).filter((edit) => !isHuge(edit));
 }

@@ -14,7 +14,7 @@ import { serve } from './serve.ts';
 export function siteRoutes(router: IRouter, deps: Deps): void {
   const { database, actor } = deps;
 
-  serve(router, routes.listSites, async () => ok({ sites: await listSites(database), standIn: deps.standIn }));
+  serve(router, routes.listSites, async () => ok({ sites: await listSites(database), standIn: deps.standIn, delivery: deps.deliveryAddress }));
 
   serve(router, routes.makeSite, async ({ body }) => {
     const leave = can(actor, 'makeSite');

@@ -12,6 +12,8 @@ export const useSites = defineStore('sites', () => {
   const session = useSession();
   const sites = shallowRef<readonly SiteSummary[]>([]);
   const standIn = ref<string | null>(null);
+  /** Where editions are delivered. */
+  const delivery = ref('');
   const problem = ref<string | null>(null);
   const isLoaded = ref(false);
 
@@ -20,7 +22,7 @@ export const useSites = defineStore('sites', () => {
     problem.value =
       answer.kind === 'reply' ? null : answer.kind === 'away' ? 'The server does not answer. Start it, then load this page again.' : answer.refusal.message;
     if (answer.kind !== 'reply') return;
-    ({ sites: sites.value, standIn: standIn.value } = answer.value);
+    ({ sites: sites.value, standIn: standIn.value, delivery: delivery.value } = answer.value);
     isLoaded.value = true;
   }
 
@@ -47,5 +49,5 @@ export const useSites = defineStore('sites', () => {
     );
   }
 
-  return { sites, standIn, problem, isLoaded, load, make, makeFromSitemap, readInto };
+  return { sites, standIn, delivery, problem, isLoaded, load, make, makeFromSitemap, readInto };
 });
