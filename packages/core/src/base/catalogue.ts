@@ -28,7 +28,7 @@ const entries = {
   notYours: { status: 409, sentence: 'Another window made this change, so this one cannot take it back. Go back to an earlier state in the history instead.' },
   backAlready: { status: 409, sentence: 'This was taken back already ({sentence}).' },
   otherHistory: { status: 409, sentence: 'The site was restored from a backup since this window loaded it. Load it again; what is not kept yet stays here.' },
-  tooOld: { status: 409, sentence: 'The log no longer goes back that far: it is kept for {days} days. Compare with an edition instead.' },
+  tooOld: { status: 409, sentence: 'The log no longer goes back that far. Compare with an edition instead.' },
   nothingToUndo: { status: 409, sentence: 'There is nothing to take back: you have changed nothing yet.' },
   nothingToRedo: { status: 409, sentence: 'There is nothing to bring back: nothing was taken back last.' },
   alreadyFirst: { status: 409, sentence: '“{label}” is the first on its level already.' },

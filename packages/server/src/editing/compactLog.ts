@@ -15,8 +15,7 @@ export interface Retention {
   /** And at least this many, however old they are. */
   readonly edits: number;
 }
-export const KEPT_DAYS = 90;
-export const retention: Retention = { days: KEPT_DAYS, edits: 1000 };
+export const retention: Retention = { days: 90, edits: 1000 };
 
 /** How many edits are replayed before others get their turn. */
 const PIECE = 200;

@@ -1,6 +1,5 @@
 import { applyEdit, EDIT_VERSION, inWords, invertEdit, no, refusal, sentence, type Accepted, type Edit, type Id, type Result } from '@zorvik/core';
 import { editsSince } from '../repositories/log.ts';
-import { KEPT_DAYS } from './compactLog.ts';
 import { keepDecided, type EditingDeps, type Saved } from './saveEdit.ts';
 
 export interface ToGoBack {
@@ -32,7 +31,7 @@ export function goBack(deps: EditingDeps, siteKey: string, { id, session, revisi
       const before = await editsSince(tx, present.id, revision - 1);
       const since = before.filter((edit) => edit.revision > revision);
       const isWhole = since.length === present.revision - revision && (revision === 0 || before.length > since.length);
-      if (!isWhole) return no(refusal('tooOld', { days: KEPT_DAYS }));
+      if (!isWhole) return no(refusal('tooOld'));
       const target = before.find((edit) => edit.revision === revision);
       const words = target === undefined ? sentence('wentToStart', {}) : sentence('wentBack', { sentence: inWords(target.sentence).slice(0, LONGEST_QUOTE) });
       const operations = since.toReversed().flatMap(invertEdit);
