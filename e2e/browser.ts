@@ -11,8 +11,8 @@ export interface TestBrowser {
   readonly close: () => Promise<void>;
 }
 
-/** Debian's headless Chromium with a profile of its own, which reaches nothing but this machine. */
-export async function openBrowser(width = 1280, height = 800): Promise<TestBrowser> {
+/** Debian's headless Chromium with a profile of its own, which reaches nothing but this machine. `form`: how Arrange first shows menus there. */
+export async function openBrowser(width = 1280, height = 800, form: 'spread' | 'outline' = 'outline'): Promise<TestBrowser> {
   const profile = await mkdtemp(join(tmpdir(), 'zorvik-browser-'));
   const options = new Options();
   options.setChromeBinaryPath('/usr/bin/chromium');
@@ -39,6 +39,8 @@ export async function openBrowser(width = 1280, height = 800): Promise<TestBrows
     await (driver as Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', metrics);
   };
   await resize(width, height);
+  const source = `try { localStorage.getItem('zorvik-arrange-form') ?? localStorage.setItem('zorvik-arrange-form', '${form}'); } catch {}`;
+  await (driver as Driver).sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', { source });
   return {
     driver,
     resize,

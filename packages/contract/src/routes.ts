@@ -12,6 +12,7 @@ import {
   PageShape,
   PlacementShape,
   SentenceShape,
+  settingFields,
   SiteShape,
   StoredDocumentShape,
 } from '@zorvik/core';
@@ -52,6 +53,8 @@ export type ResolvedItemData = {
   children: ResolvedItemData[];
 };
 const RESOLVED_ITEM = 'ResolvedItem';
+const { heldBack: _, own, ...shownSettings } = settingFields;
+
 export const ResolvedItemShape = Type.Unsafe<ResolvedItemData>({
   $id: RESOLVED_ITEM,
   type: 'object',
@@ -63,6 +66,8 @@ export const ResolvedItemShape = Type.Unsafe<ResolvedItemData>({
     href: { type: ['string', 'null'] },
     opensNewTab: { type: 'boolean' },
     children: { type: 'array', items: { $ref: RESOLVED_ITEM } },
+    ...shownSettings,
+    fields: own,
   },
 });
 export const ResolvedMenuShape = Type.Object(
@@ -71,6 +76,7 @@ export const ResolvedMenuShape = Type.Object(
     name: Type.String(),
     language: LanguageShape,
     direction: Type.Union([Type.Literal('ltr'), Type.Literal('rtl')]),
+    fields: Type.Optional(own),
     items: Type.Array(Type.Unsafe<ResolvedItemData>({ $ref: RESOLVED_ITEM })),
   },
   closed,

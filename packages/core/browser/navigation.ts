@@ -16,10 +16,11 @@
 
   const open = (button: HTMLElement): void => {
     const entry = button.parentElement;
-    const branch = button.nextElementSibling;
-    if (entry === null || branch === null || isOpen(button)) return;
+    const branch = entry?.querySelector(':scope>ul');
+    if (!entry || !branch || isOpen(button)) return;
     for (const other of entry.parentElement?.children ?? []) if (other !== entry) close(other);
-    button.setAttribute('aria-expanded', 'true');
+    // One for each device class there may be: all of an entry say the same.
+    for (const own of entry.querySelectorAll(':scope>button')) own.setAttribute('aria-expanded', 'true');
     entry.removeAttribute('data-zv-end');
     const { left, right } = branch.getBoundingClientRect();
     if (left < 0 || right > document.documentElement.clientWidth) entry.setAttribute('data-zv-end', '');
@@ -60,8 +61,8 @@
       if (event.key !== 'Escape') return;
       const from = document.activeElement;
       const entry = [...nav.querySelectorAll('li')].findLast((li) => li.querySelector(':scope>button[aria-expanded=true]') && li.contains(from));
-      const button = entry?.querySelector<HTMLElement>(':scope>button') ?? null;
-      if (entry === undefined || button === null) return close(nav);
+      const button = [...(entry?.children ?? [])].find((one): one is HTMLElement => one.matches('button') && one.checkVisibility());
+      if (!entry || !button) return close(nav);
       close(entry);
       button.focus();
       event.stopPropagation();

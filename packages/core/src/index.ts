@@ -5,6 +5,8 @@ export { catalogue, type ErrorCode } from './base/catalogue.ts';
 export { mintId, ID_PATTERN, type Id, type IdKind, type RandomBits } from './base/ids.ts';
 export { seededRandom } from './base/seededRandom.ts';
 export { inWords, sentence, type Sentence, type SentenceCode } from './base/sentences.ts';
+export { foldText } from './base/foldText.ts';
+export { plainLine } from './base/plainLine.ts';
 export { isSafeAddress, completeAddress } from './base/address.ts';
 export { directionOf } from './base/directionOf.ts';
 export { isEqual } from './base/isEqual.ts';
@@ -16,7 +18,24 @@ export { SiteShape, type Site } from './schema/site.ts';
 export { PageShape, PageStateShape, PageKindShape, type Page, type PageKind, type PageState } from './schema/page.ts';
 export { MenuShape, type Menu } from './schema/menu.ts';
 export { ItemShape, DestinationShape, type Item, type Destination, type AgreedFacts } from './schema/item.ts';
-export { PlacementShape, PlaceShape, places, placeNames, deviceClasses, type Placement, type Place, type DeviceClass } from './schema/placement.ts';
+export { deviceClasses, type DeviceClass } from './schema/deviceClass.ts';
+export { PlacementShape, PlaceShape, places, placeNames, type Placement, type Place } from './schema/placement.ts';
+export { SharedLinkShape, type SharedLink } from './schema/sharedLink.ts';
+export { OwnFieldShape, ownFieldTypes, type OwnField, type OwnFieldType } from './schema/ownField.ts';
+export {
+  settingFields,
+  settingNames,
+  LONGEST_BADGE,
+  LONGEST_DESCRIPTION,
+  LONGEST_TOOLTIP,
+  type Activation,
+  type Badge,
+  type Icon,
+  type OwnValue,
+  type SettingName,
+  type Settings,
+} from './schema/settings.ts';
+export { readSettings } from './schema/readSettings.ts';
 export { FORMAT, StoredDocumentShape, type StoredDocument } from './schema/format.ts';
 
 export { preorder } from './walk/preorder.ts';
@@ -29,6 +48,10 @@ export { branchOf } from './model/branchOf.ts';
 export { isWithin } from './model/isWithin.ts';
 export { menuOf } from './model/menuOf.ts';
 export { labelOf, nameOf } from './model/labelOf.ts';
+export { faceOf, type Face } from './model/faceOf.ts';
+export { usersOf } from './model/usersOf.ts';
+export type { Sketch, SketchTarget } from './model/sketch.ts';
+export { pageIndex, type PageIndex } from './model/pageIndex.ts';
 export { findBreach } from './model/findBreach.ts';
 export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces.ts';
 export { toStored, readStored } from './model/stored.ts';
@@ -38,13 +61,14 @@ export { EDIT_VERSION, EditShape, LoggedEditShape, OperationShape, type Edit, ty
 export { applyEdit } from './ops/applyEdit.ts';
 export { rebaseEdit, type PastEdit } from './ops/rebaseEdit.ts';
 export { invertEdit } from './ops/invertEdit.ts';
+export { settingWords } from './ops/updateItem.ts';
 export type { Touched } from './ops/kit/operationKind.ts';
 export type { ImportPages } from './ops/importPages.ts';
 
 export { diffPages, type IncomingPage, type DiffChoices } from './diff/diffPages.ts';
 export { compareMenus, changeInWords, type MenuChange } from './diff/compareMenus.ts';
 
-export { resolveMenu, type ResolvedItem, type ResolvedMenu } from './resolve/resolveMenu.ts';
+export { resolveMenu, fitsType, type OwnValues, type ResolvedItem, type ResolvedMenu } from './resolve/resolveMenu.ts';
 export { placementOf } from './resolve/placementOf.ts';
 
 export { renderMenu, formOf, type RenderChoices, type MenuForm } from './render/renderMenu.ts';
@@ -55,8 +79,17 @@ export { escapeHtml } from './render/escape.ts';
 export { can, roles, type Actor, type Role, type Intent } from './commands/permission.ts';
 export { makeEdit, type CommandContext, type EditChoices } from './commands/context.ts';
 export { checkLabel } from './commands/checkLabel.ts';
+export { topmost } from './commands/topmost.ts';
 export * from './commands/items.ts';
-export { createMenu, renameMenu, retireMenu, keyFrom, checkKey } from './commands/menus.ts';
+export { destinationTyped } from './commands/destinationTyped.ts';
+export { setItems, makeAlike, unlikeSiblings, alikeNames, type AlikeName, type ItemChanges } from './commands/settings.ts';
+export { addShared, createLink, detachItem, removeLink, shareItem } from './commands/sharedLinks.ts';
+export { planPage, type PlannedPage } from './commands/planPage.ts';
+export { bringIn, planSketch, MOST_BROUGHT, type ImportPlan, type PlannedItem } from './commands/bringIn.ts';
+export { sketchOf } from './commands/sketchOf.ts';
+export { starters, starterSketch, type Starter } from './commands/starters.ts';
+export { createMenu, renameMenu, retireMenu, setMenu, placeMenu, keyFrom, checkKey, type MenuFill, type NewMenu } from './commands/menus.ts';
+export { declareField, removeField } from './commands/ownFields.ts';
 export { undoEdit, type ToTakeBack } from './commands/undo.ts';
 
 export { newHistory, withEdit, nextUndo, nextRedo, type History } from './history/history.ts';

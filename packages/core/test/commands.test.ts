@@ -81,14 +81,24 @@ describe('commands on items', () => {
   it.each([
     ['https://seeds.example/a', 'https://seeds.example/a'],
     ['seeds.example/a', 'https://seeds.example/a'],
-    ['ask@seeds.example', 'mailto:ask@seeds.example'],
-    ['tel:+44123', 'tel:+44123'],
     ['/path?x=1#y', '/path?x=1#y'],
     ['  /path  ', '/path'],
   ])('takes %s as the address %s', (typed, address) => {
     const result = addLink(context, { parent: menu, after: null }, { label: 'A', address: typed });
     const [added] = result.ok ? result.value.operations : [];
     expect(added?.kind === 'addItem' && added.branch[0]?.destination).toEqual({ kind: 'address', address });
+  });
+
+  it.each([
+    ['ask@seeds.example', { kind: 'email', address: 'ask@seeds.example' }],
+    ['mailto:ask@seeds.example', { kind: 'email', address: 'ask@seeds.example' }],
+    ['mailto:ask@seeds.example?subject=Bulbs', { kind: 'address', address: 'mailto:ask@seeds.example?subject=Bulbs' }],
+    ['tel:+44123', { kind: 'phone', number: '+44123' }],
+    ['+44 (0)1234 567-89', { kind: 'phone', number: '+44 (0)1234 567-89' }],
+  ])('takes %s as an e-mail or a phone number where it is one', (typed, destination) => {
+    const result = addLink(context, { parent: menu, after: null }, { label: 'A', address: typed });
+    const [added] = result.ok ? result.value.operations : [];
+    expect(added?.kind === 'addItem' && added.branch[0]?.destination).toEqual(destination);
   });
 
   it.each([

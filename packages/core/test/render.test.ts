@@ -37,7 +37,9 @@ const menuOf = (items: ResolvedItem[]): ResolvedMenu => ({ key: 'main', name: 'M
 
 const isElement = (node: DefaultTreeAdapterMap['childNode']): node is Element => 'tagName' in node;
 const elements = (node: { childNodes: DefaultTreeAdapterMap['childNode'][] }): Element[] => node.childNodes.filter(isElement);
-const textOf = (node: Element): string => node.childNodes.map((child) => ('value' in child ? child.value : '')).join('');
+/** The label itself, without the badge and the description that may stand with it. */
+const textOf = (node: Element): string =>
+  node.childNodes.map((child) => ('value' in child ? child.value : isElement(child) && child.tagName === 'i' ? textOf(child) : '')).join('');
 
 /** What a browser makes of the HTML, as a tree of labels and addresses. */
 function treeIn(html: string): Tree[] {

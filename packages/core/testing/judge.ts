@@ -79,7 +79,8 @@ function changedFacts(before: SiteDocument, after: SiteDocument): string[] {
     for (const id of new Set([...before[name].nodes.keys(), ...after[name].nodes.keys()])) {
       const [was, is] = [before[name].nodes.get(id), after[name].nodes.get(id)] as (Record<string, unknown> | undefined)[];
       if (was === is) continue;
-      for (const field of Object.keys(is ?? was ?? {})) if (!isEqual(was?.[field], is?.[field])) facts.push(`${name} ${id} ${field}`);
+      for (const field of new Set([...Object.keys(was ?? {}), ...Object.keys(is ?? {})]))
+        if (!isEqual(was?.[field], is?.[field])) facts.push(`${name} ${id} ${field}`);
     }
   }
   return facts;

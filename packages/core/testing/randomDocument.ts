@@ -4,6 +4,7 @@ import { agreedFacts } from '../src/model/agreedFacts.ts';
 import { withNodesLast } from '../src/model/forest.ts';
 import type { Item } from '../src/schema/item.ts';
 import type { Page } from '../src/schema/page.ts';
+import type { Settings } from '../src/schema/settings.ts';
 import { below, pick } from './pick.ts';
 import { siteFixture } from './siteFixture.ts';
 
@@ -77,9 +78,23 @@ function randomItems(random: RandomBits, document: SiteDocument, menus: readonly
       destination: isPage ? { kind: 'page', page, anchor: null } : form === 5 ? { kind: 'none' } : { kind: 'address', address: `/a/${at}` },
       opensNewTab: below(random, 5) === 0,
       agreed: isPage ? agreedFacts(document, page) : null,
+      ...randomSettings(random),
     });
   }
   return items;
+}
+
+/** Most items have none, some have several. */
+function randomSettings(random: RandomBits): Settings {
+  if (below(random, 6) > 0) return {};
+  const word = pick(random, WORDS) ?? 'New';
+  return {
+    ...(below(random, 2) === 0 ? { tooltip: word, description: `${word} & more` } : {}),
+    ...(below(random, 3) === 0 ? { badge: { text: word, color: '#ffffff', background: '#1f5a3a', position: 'after' } } : {}),
+    ...(below(random, 3) === 0 ? { icon: { name: 'leaf', path: 'M2 2h20v20H2Z', color: null, position: 'before' }, labelHidden: true } : {}),
+    ...(below(random, 3) === 0 ? { hiddenOn: ['narrow'], activation: { wide: 'open' } } : {}),
+    ...(below(random, 4) === 0 ? { heldBack: true } : {}),
+  };
 }
 
 /** With a branching, a complete tree of that degree; else one of the latest few, so that it grows deep as well as broad. */

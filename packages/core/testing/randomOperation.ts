@@ -4,6 +4,7 @@ import { diffPages } from '../src/diff/diffPages.ts';
 import type { ForestName, SiteDocument } from '../src/model/document.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../src/model/forest.ts';
 import type { Operation } from '../src/ops/registry.ts';
+import type { Badge } from '../src/schema/settings.ts';
 import { below, pick } from './pick.ts';
 
 /**
@@ -25,8 +26,11 @@ const makers: readonly Maker[] = [
   (random, document) => {
     const id = anyId(random, document, 'items');
     if (id === null) return null;
-    const { label, opensNewTab } = nodeAt(document.items, id);
-    return below(random, 2) === 0
+    const { label, opensNewTab, badge = null, heldBack = null, link = null } = nodeAt(document.items, id);
+    const form = below(random, 5);
+    if (form === 4) return { kind: 'updateItem', id, set: { badge: badge === null ? randomBadge(random) : null, heldBack: true }, was: { badge, heldBack } };
+    if (form === 3) return { kind: 'updateItem', id, set: { link: anyId(random, document, 'sharedLinks') }, was: { link } };
+    return form < 2
       ? { kind: 'updateItem', id, set: { label: `Renamed ${below(random, 9)}` }, was: { label } }
       : { kind: 'updateItem', id, set: { opensNewTab: !opensNewTab }, was: { opensNewTab } };
   },
@@ -86,6 +90,46 @@ const makers: readonly Maker[] = [
       ? null
       : { kind: 'addPlacement', after: null, branch: [{ id, parent: document.site.id, menu, place: 'side', templates: ['post'], deviceClasses: [] }] };
   },
+  (random, document) => move(random, document, 'sharedLinks', 'moveSharedLink'),
+  (random, document) => move(random, document, 'ownFields', 'moveOwnField'),
+  (random, document) => {
+    const id = mintId('sharedLink', random);
+    const page = anyId(random, document, 'pages');
+    const destination = page === null ? ({ kind: 'undecided' } as const) : ({ kind: 'page', page, anchor: null } as const);
+    const link = { id, parent: document.site.id, label: 'Shared', destination, opensNewTab: false, agreed: null };
+    return { kind: 'addSharedLink', after: childrenOf(document.sharedLinks, document.site.id).last(), branch: [link] };
+  },
+  (random, document) => {
+    const id = anyId(random, document, 'sharedLinks');
+    if (id === null) return null;
+    const { label, tooltip = null } = nodeAt(document.sharedLinks, id);
+    const set = { label: `Shared ${below(random, 9)}`, tooltip: tooltip === null ? 'Tip' : null };
+    return { kind: 'updateSharedLink', id, set, was: { label, tooltip } };
+  },
+  (random, document) => {
+    const id = anyId(random, document, 'sharedLinks');
+    return id === null ? null : { kind: 'removeSharedLink', after: spotOf(document.sharedLinks, id).after, branch: branchOf(document.sharedLinks, id) };
+  },
+  (random, document) => {
+    const field = {
+      id: mintId('ownField', random),
+      parent: document.site.id,
+      key: `field-${below(random, 5)}`,
+      name: 'Field',
+      type: 'text',
+      of: 'items',
+    } as const;
+    return { kind: 'addOwnField', after: null, branch: [field] };
+  },
+  (random, document) => {
+    const id = anyId(random, document, 'ownFields');
+    const key = `field-${below(random, 5)}`;
+    return id === null ? null : { kind: 'updateOwnField', id, set: { key }, was: { key: nodeAt(document.ownFields, id).key } };
+  },
+  (random, document) => {
+    const id = anyId(random, document, 'ownFields');
+    return id === null ? null : { kind: 'removeOwnField', after: spotOf(document.ownFields, id).after, branch: branchOf(document.ownFields, id) };
+  },
   (random, document) => {
     const id = anyId(random, document, 'items');
     return id === null ? null : { kind: 'removeItem', after: spotOf(document.items, id).after, branch: branchOf(document.items, id) };
@@ -114,7 +158,13 @@ const makers: readonly Maker[] = [
   },
 ];
 
-function move(random: RandomBits, document: SiteDocument, name: ForestName, kind: 'moveItem' | 'movePage' | 'moveMenu' | 'movePlacement'): Operation | null {
+type MoveKind = Extract<Operation, { readonly to: Spot }>['kind'];
+
+function randomBadge(random: RandomBits): Badge {
+  return { text: `New ${below(random, 3)}`, color: '#ffffff', background: '#1f5a3a', position: 'after' };
+}
+
+function move(random: RandomBits, document: SiteDocument, name: ForestName, kind: MoveKind): Operation | null {
   const id = anyId(random, document, name);
   const to = anySpot(random, document, name);
   return id === null || to === null ? null : { kind, id, from: spotOf(document[name], id), to };

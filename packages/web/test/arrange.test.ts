@@ -3,7 +3,8 @@ import { outlined } from '@zorvik/core/testing';
 import { dropSpot } from '../src/composables/dropSpot.ts';
 import { outlineRows } from '../src/composables/outlineRows.ts';
 import { pageRows } from '../src/composables/pageRows.ts';
-import { pageUse } from '../src/composables/pageUse.ts';
+import { pageUse, whereUsed } from '../src/composables/pageUse.ts';
+import { forgivingSearch } from '../src/workers/findPages.ts';
 import { searchPages } from '../src/composables/pageSearch.ts';
 import { fromFrame } from '../src/live/messages.ts';
 import { shortcutFor, shortcuts } from '../src/shortcuts/shortcuts.ts';
@@ -35,7 +36,7 @@ describe('the rows of the outline', () => {
 });
 
 describe('where a drop goes', () => {
-  const drop = (dragged: string, gap: number, depth: number) => dropSpot(document, menu, rows, id(dragged), gap, depth);
+  const drop = (dragged: string, gap: number, depth: number) => dropSpot(document, { root: menu, rows, dragged: [id(dragged)], gap, depth });
 
   it('goes as deep as the pointer says, within what the rows around allow', () => {
     expect(drop('C', at('B'), 0)).toEqual({ spot: { parent: menu, after: id('A') }, depth: 0, line: 4 });
@@ -58,7 +59,7 @@ describe('where a drop goes', () => {
 
   it('goes to the end of a folded branch', () => {
     const folded = outlineRows(document, menu, new Set([id('A')]));
-    expect(dropSpot(document, menu, folded, id('C'), 1, 1).spot).toEqual({ parent: id('A'), after: id('A2') });
+    expect(dropSpot(document, { root: menu, rows: folded, dragged: [id('C')], gap: 1, depth: 1 }).spot).toEqual({ parent: id('A'), after: id('A2') });
   });
 });
 
@@ -90,11 +91,27 @@ describe('the rows of the page tree', () => {
   });
 });
 
+describe('forgiving search', () => {
+  const pages = ['Hardy annuals', 'Temperate house', 'Café', 'Spring bulbs for pots'].map((title, at) => ({ id: String(at), title, address: `/p${at}` }));
+  const found = (typed: string): string[] => forgivingSearch(pages).find(typed);
+
+  it.each([
+    ['hardi', ['0']],
+    ['temprate', ['1']],
+    ['tempreate house', ['1']],
+    ['caffe', ['2']],
+    ['pots sprng', ['3']],
+    ['zzzz', []],
+  ])('finds for %j, one error a word', (typed, ids) => {
+    expect(found(typed)).toEqual(ids);
+  });
+});
+
 describe('where pages are used', () => {
-  it('names each menu once, for pages that items lead to', () => {
+  it('names each menu once, with how often, for pages that items lead to', () => {
     const used = outlined('= /a\n  = /a\nHeading\n  = /b', '/a A\n/b B\n/c C');
     const use = pageUse(used.document);
-    expect(['/a', '/b', '/c'].map((path) => [...(use.get(used.ids.get(path) ?? '') ?? [])])).toEqual([['Menu'], ['Menu'], []]);
+    expect(['/a', '/b', '/c'].map((path) => whereUsed(used.document, used.ids.get(path) ?? ''))).toEqual([['Menu ×2'], ['Menu'], []]);
     expect(pageUse(used.document), 'the same answer for the same document').toBe(use);
   });
 });
@@ -123,7 +140,7 @@ describe('the shortcuts', () => {
     ({ key, ctrlKey: false, metaKey: false, shiftKey: false, altKey: false, ...held }) as KeyboardEvent;
 
   it('mean one thing each in their place', () => {
-    for (const where of ['anywhere', 'outline'] as const) {
+    for (const where of ['anywhere', 'tree'] as const) {
       const keys = shortcuts.filter((one) => one.where === where).flatMap((one) => one.keys);
       expect(new Set(keys).size).toBe(keys.length);
     }
@@ -133,8 +150,8 @@ describe('the shortcuts', () => {
     expect(shortcutFor(press('z', { metaKey: true }), 'anywhere')).toBe('undo');
     expect(shortcutFor(press('Z', { ctrlKey: true, shiftKey: true }), 'anywhere')).toBe('redo');
     expect(shortcutFor(press('?', { shiftKey: true }), 'anywhere')).toBe('showKeys');
-    expect(shortcutFor(press('ArrowUp', { altKey: true }), 'outline')).toBe('moveUp');
-    expect(shortcutFor(press('ArrowUp'), 'outline')).toBe('up');
+    expect(shortcutFor(press('ArrowUp', { altKey: true }), 'tree')).toBe('moveUp');
+    expect(shortcutFor(press('ArrowUp'), 'tree')).toBe('up');
     expect(shortcutFor(press('ArrowUp'), 'anywhere')).toBeNull();
   });
 });

@@ -6,14 +6,16 @@ export function isSafeAddress(address: string): boolean {
   return SAFE.test(address);
 }
 
+/** An e-mail address, and a phone number with what people put between its digits. */
+export const EMAIL_PATTERN = '^[^\\s@/<>"]+@[^\\s@/<>"]+\\.[^\\s@/<>"]+$';
+export const PHONE_PATTERN = '^\\+?[0-9][0-9 ()./-]{1,38}[0-9]$';
+
 const SAFE = /^(?:\/(?!\/)|[?#]|https?:\/\/[^/?#]|mailto:.|tel:.)[^\s\p{Cc}\\<>"]*$/iu;
 const HOST_ONLY = /^(?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+\p{L}{2,}(?=[/?#:]|$)/u;
-const EMAIL = /^[^\s@/]+@[^\s@/]+\.[^\s@/]+$/u;
 
-/** What was meant by an address typed without its scheme: `example.org/a` is a host, `a@example.org` an e-mail. */
+/** What was meant by an address typed without its scheme: `example.org/a` is a host. */
 export function completeAddress(typed: string): string {
   const address = typed.trim();
   if (isSafeAddress(address)) return address;
-  if (EMAIL.test(address)) return `mailto:${address}`;
   return HOST_ONLY.test(address) ? `https://${address}` : address;
 }

@@ -3,11 +3,21 @@
  * CSS selector, and stays for ever. 32^15 = 2^75 values: two of a million ids collide with a probability below 10^-10.
  */
 export type Id = string;
-export type IdKind = 'site' | 'page' | 'menu' | 'item' | 'placement' | 'edit' | 'session';
+export type IdKind = 'site' | 'page' | 'menu' | 'item' | 'placement' | 'sharedLink' | 'ownField' | 'edit' | 'session';
 
 export const ID_PATTERN = '^[a-z][0-9a-z]{3,31}$';
 
-const letters: Readonly<Record<IdKind, string>> = { site: 's', page: 'p', menu: 'm', item: 'i', placement: 'l', edit: 'e', session: 'w' };
+const letters: Readonly<Record<IdKind, string>> = {
+  site: 's',
+  page: 'p',
+  menu: 'm',
+  item: 'i',
+  placement: 'l',
+  sharedLink: 'k',
+  ownField: 'f',
+  edit: 'e',
+  session: 'w',
+};
 const DIGITS = '0123456789abcdefghjkmnpqrstvwxyz';
 
 /** A source of 32 random bits; in the application from the platform's cryptographic source, in tests seeded. */

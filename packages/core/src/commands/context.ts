@@ -1,11 +1,15 @@
-import { refusal } from '../base/refusal.ts';
+import { refusal, type Refusal } from '../base/refusal.ts';
 import { mintId, type Id, type RandomBits } from '../base/ids.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import type { Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { childrenOf } from '../model/forest.ts';
+import { nameOf } from '../model/labelOf.ts';
+import { menuOf } from '../model/menuOf.ts';
 import { applyEdit } from '../ops/applyEdit.ts';
 import { EDIT_VERSION, type Edit } from '../ops/edit.ts';
 import { kindOf, type Operation } from '../ops/registry.ts';
+import { preorder } from '../walk/preorder.ts';
 
 /** What a command needs to know besides its intention. */
 export interface CommandContext {
@@ -44,6 +48,33 @@ export function makeEdit(context: CommandContext, operations: readonly Operation
   };
   const applied = applyEdit(document, edit);
   if (!applied.ok) return applied;
+  const tooDeep = beyondLimit(document, applied.value.document, applied.value.edit.operations);
+  if (tooDeep !== null) return no(tooDeep);
   if (applied.value.document === document) return no(refusal('changesNothing', { label: choices.label ?? 'it' }));
   return ok(applied.value.edit);
+}
+
+/** The first item that the operations put deeper than its menu allows, as a refusal. What was too deep before may stay. */
+function beyondLimit(before: SiteDocument, after: SiteDocument, operations: readonly Operation[]): Refusal | null {
+  for (const operation of operations) {
+    const top = operation.kind === 'addItem' ? operation.branch[0]?.id : operation.kind === 'moveItem' ? operation.id : undefined;
+    if (top === undefined || !after.items.nodes.has(top)) continue;
+    const menu = menuOf(after, top);
+    const limit = menu.depthLimit ?? Infinity;
+    const level = levelOf(after, top);
+    const wasWithin = before.items.nodes.has(top) && menuOf(before, top).id === menu.id ? levelOf(before, top) : 0;
+    if (limit === Infinity || level <= wasWithin) continue;
+    for (const { node, depth } of preorder([top], (id) => childrenOf(after.items, id))) {
+      if (level + depth > limit)
+        return refusal('tooDeep', { label: nameOf(after, 'items', node), level: level + depth, limit, above: Math.max(1, limit - depth - 1) });
+    }
+  }
+  return null;
+}
+
+/** The level that an item stands on, from 1. O(depth). */
+function levelOf(document: SiteDocument, id: Id): number {
+  let level = 0;
+  for (let node = document.items.nodes.get(id); node !== undefined; node = document.items.nodes.get(node.parent)) level += 1;
+  return level;
 }

@@ -1,5 +1,4 @@
 import { missing } from '../ops/kit/missing.ts';
-import { completeAddress, isSafeAddress } from '../base/address.ts';
 import { mintId, type Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
@@ -7,13 +6,18 @@ import { sentence } from '../base/sentences.ts';
 import { agreedFacts } from '../model/agreedFacts.ts';
 import { branchOf } from '../model/branchOf.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
-import { nameOf } from '../model/labelOf.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { faceOf, type Face } from '../model/faceOf.ts';
+import { labelOf, nameOf } from '../model/labelOf.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
-import { LONGEST_ADDRESS } from '../schema/shapes.ts';
 import type { Destination, Item } from '../schema/item.ts';
+import { MOST_BROUGHT } from './bringIn.ts';
 import { checkLabel } from './checkLabel.ts';
+import { copiesAt } from './copies.ts';
 import { makeEdit, type CommandContext } from './context.ts';
+import { destinationTyped } from './destinationTyped.ts';
+import { faceUpdate } from './faceUpdate.ts';
 import { topmost } from './topmost.ts';
 
 /** Pages to add, each with what stands below it in the structure, down to `depth` levels below (0: itself alone). */
@@ -24,18 +28,25 @@ export interface PagesToAdd {
 }
 
 /** Adds pages to a menu as items, in the order given, with their nesting. Pages that are gone are left out below the chosen ones. */
-export function addPages(context: CommandContext, { pages, depth, spot }: PagesToAdd): Result<Edit> {
-  const operations: Operation[] = [];
-  let { after } = spot;
-  for (const page of pages) {
-    if (!context.document.pages.nodes.has(page)) return no(missing('pages', page));
-    const branch = itemsFor(context, page, spot.parent, depth);
-    operations.push({ kind: 'addItem', after, branch });
-    after = branch[0]?.id ?? after;
-  }
+export function addPages(context: CommandContext, wanted: PagesToAdd): Result<Edit> {
+  const gone = wanted.pages.find((page) => !context.document.pages.nodes.has(page));
+  if (gone !== undefined) return no(missing('pages', gone));
+  const { spot } = wanted;
+  const operations = pagesToAdd(context, wanted);
   const count = operations.reduce((sum, one) => sum + (one.kind === 'addItem' ? one.branch.length : 0), 0);
   const parent = nameOf(context.document, 'items', spot.parent);
   return makeEdit(context, operations, count > 1 ? { sentence: sentence('itemsAdded', { count, parent }) } : {});
+}
+
+/** The operations that add pages which are there: one for each branch. */
+export function pagesToAdd(context: CommandContext, { pages, depth, spot }: PagesToAdd): Operation[] {
+  let { after } = spot;
+  return pages.map((page): Operation => {
+    const branch = itemsFor(context, page, spot.parent, depth);
+    const operation: Operation = { kind: 'addItem', after, branch };
+    after = branch[0]?.id ?? after;
+    return operation;
+  });
 }
 
 function itemsFor(context: CommandContext, page: Id, parent: Id, depth: number): Item[] {
@@ -57,11 +68,14 @@ function itemFor({ document, random }: CommandContext, page: Id, parent: Id): It
   return { id: mintId('item', random), parent, label: null, destination, opensNewTab: false, agreed: agreedFacts(document, page) };
 }
 
-/** Adds a link to an address, or a heading when there is none. */
-export function addLink(context: CommandContext, spot: Spot, typed: { readonly label: string; readonly address: string | null }): Result<Edit> {
+/** Adds a link to an address, or a heading when there is none; `undecided` leaves open where it leads. */
+export function addLink(context: CommandContext, spot: Spot, typed: { readonly label: string; readonly address: string | null | 'undecided' }): Result<Edit> {
   const label = checkLabel(typed.label);
   if (!label.ok) return label;
-  const destination = typed.address === null ? ok<Destination>({ kind: 'none' }) : addressed(typed.address);
+  const destination =
+    typed.address === null || typed.address === 'undecided'
+      ? ok<Destination>({ kind: typed.address === null ? 'none' : 'undecided' })
+      : destinationTyped(typed.address);
   if (!destination.ok) return destination;
   const item: Item = {
     id: mintId('item', context.random),
@@ -74,48 +88,51 @@ export function addLink(context: CommandContext, spot: Spot, typed: { readonly l
   return makeEdit(context, [{ kind: 'addItem', after: spot.after, branch: [item] }]);
 }
 
-function addressed(typed: string): Result<Destination> {
-  const address = completeAddress(typed);
-  if (address.length > LONGEST_ADDRESS) return no(refusal('tooLong', { what: 'an address', length: address.length, most: LONGEST_ADDRESS }));
-  return isSafeAddress(address) ? ok({ kind: 'address', address }) : no(refusal('badAddress', { address: typed.trim() }));
-}
-
-/** Gives an item a label of its own; an empty one, or its page's very title, gives it back its page's title. */
+/** Gives an item a label of its own; an empty one, or its page's very title, gives it back its page's title. `id` may be a shared link's. */
 export function renameItem(context: CommandContext, id: Id, typed: string): Result<Edit> {
   const { document } = context;
-  const item = document.items.nodes.get(id);
-  if (item === undefined) return no(missing('items', id));
-  const was = { label: item.label };
-  const title = item.destination.kind === 'page' ? document.pages.nodes.get(item.destination.page)?.title : undefined;
+  const face = maybeFace(document, id);
+  if (face === null) return no(missing('items', id));
+  const title = face.destination.kind === 'page' ? document.pages.nodes.get(face.destination.page)?.title : undefined;
   const takesTitle = title !== undefined && (typed.trim() === '' || typed.trim() === title);
   const label = takesTitle ? ok(null) : checkLabel(typed);
   if (!label.ok) return label;
-  return makeEdit(context, [{ kind: 'updateItem', id, set: { label: label.value }, was }], { label: nameOf(document, 'items', id) });
+  return makeEdit(context, [faceUpdate(document, id, { label: label.value })], { label: labelOf(document, face) });
 }
 
-/** Lets an item lead elsewhere. `typed` is an address as a person types it; an item that had its page's title keeps it as its own. */
-export function leadTo(context: CommandContext, id: Id, to: { readonly page: Id } | { readonly typed: string } | 'nothing'): Result<Edit> {
+/** What an item may be made to lead to; `typed` is an address as a person types it. */
+export type Target = { readonly page: Id; readonly anchor?: string | null } | { readonly typed: string } | 'nothing' | 'undecided';
+
+/** Lets an item lead elsewhere. An item that had its page's title keeps it as its own where no page gives it one. */
+export function leadTo(context: CommandContext, id: Id, to: Target): Result<Edit> {
   const { document } = context;
-  const item = document.items.nodes.get(id);
-  if (item === undefined) return no(missing('items', id));
-  if (typeof to === 'object' && 'page' in to && !document.pages.nodes.has(to.page)) return no(missing('pages', to.page));
-  const label = nameOf(document, 'items', id);
-  const destination =
-    to === 'nothing' ? ok<Destination>({ kind: 'none' }) : 'page' in to ? ok<Destination>({ kind: 'page', page: to.page, anchor: null }) : addressed(to.typed);
-  if (!destination.ok) return destination;
-  const isPage = destination.value.kind === 'page';
-  const agreed = destination.value.kind === 'page' ? agreedFacts(document, destination.value.page) : null;
-  const set = { destination: destination.value, agreed, ...(isPage || item.label !== null ? {} : { label }) };
-  const was = { destination: item.destination, agreed: item.agreed, ...('label' in set ? { label: item.label } : {}) };
-  return makeEdit(context, [{ kind: 'updateItem', id, set, was }], { label });
+  const face = maybeFace(document, id);
+  if (face === null) return no(missing('items', id));
+  const wanted = destinationOf(document, to);
+  if (!wanted.ok) return wanted;
+  const destination = wanted.value;
+  const label = labelOf(document, face);
+  const isPage = destination.kind === 'page';
+  const agreed = isPage ? agreedFacts(document, destination.page) : null;
+  const set = { destination, agreed, ...(isPage || face.label !== null ? {} : { label }) };
+  return makeEdit(context, [faceUpdate(document, id, set)], { label });
 }
 
-/** Says in which tab an item opens. */
-export function openIn(context: CommandContext, id: Id, opensNewTab: boolean): Result<Edit> {
-  const item = context.document.items.nodes.get(id);
-  if (item === undefined) return no(missing('items', id));
-  const was = { opensNewTab: item.opensNewTab };
-  return makeEdit(context, [{ kind: 'updateItem', id, set: { opensNewTab }, was }], { label: nameOf(context.document, 'items', id) });
+function destinationOf(document: SiteDocument, to: Target): Result<Destination> {
+  if (to === 'nothing') return ok({ kind: 'none' });
+  if (to === 'undecided') return ok({ kind: 'undecided' });
+  if ('typed' in to) return destinationTyped(to.typed);
+  if (!document.pages.nodes.has(to.page)) return no(missing('pages', to.page));
+  const anchor = (to.anchor ?? '').trim().replace(/^#/, '').slice(0, LONGEST_ANCHOR);
+  return ok({ kind: 'page', page: to.page, anchor: anchor === '' ? null : anchor });
+}
+
+const LONGEST_ANCHOR = 200;
+
+/** What is seen of an item, or of a shared link. */
+function maybeFace(document: SiteDocument, id: Id): Face | null {
+  const item = document.items.nodes.get(id);
+  return item === undefined ? (document.sharedLinks.nodes.get(id) ?? null) : faceOf(document, item);
 }
 
 /** Puts items, with what is below them, at a spot, in their order. */
@@ -129,7 +146,8 @@ export function moveItems(context: CommandContext, chosen: readonly Id[], spot: 
     return { kind: 'moveItem', id, from: spotOf(document.items, id), to };
   });
   const [first] = ids;
-  return makeEdit(context, operations, first === undefined ? {} : { label: nameOf(document, 'items', first) });
+  const words = ids.length > 1 ? { sentence: sentence('itemsMoved', { count: ids.length, parent: nameOf(document, 'items', spot.parent) }) } : {};
+  return makeEdit(context, operations, first === undefined ? {} : { label: nameOf(document, 'items', first), ...words });
 }
 
 /** An anchor that moves itself gives way to the sibling before it that stays. */
@@ -181,20 +199,36 @@ export function removeItems(context: CommandContext, chosen: readonly Id[]): Res
   const { document } = context;
   const ids = topmost(document.items, chosen);
   const operations = ids.map((id): Operation => ({ kind: 'removeItem', after: spotOf(document.items, id).after, branch: branchOf(document.items, id) }));
-  return makeEdit(context, operations);
+  return makeEdit(context, operations, ids.length > 1 ? { sentence: sentence('severalRemoved', { count: ids.length }) } : {});
 }
 
 /** Puts a copy of each branch behind it. */
 export function duplicateItems(context: CommandContext, chosen: readonly Id[]): Result<Edit> {
   const { document, random } = context;
-  const operations = topmost(document.items, chosen).map((top): Operation => {
-    const copyOf = new Map<Id, Id>();
-    const branch = branchOf(document.items, top).map((item) => {
-      const id = mintId('item', random);
-      copyOf.set(item.id, id);
-      return { ...item, id, parent: copyOf.get(item.parent) ?? item.parent };
-    });
-    return { kind: 'addItem', after: top, branch };
-  });
-  return makeEdit(context, operations);
+  const operations = topmost(document.items, chosen).flatMap((top) =>
+    copiesAt([branchOf(document.items, top)], { ...spotOf(document.items, top), after: top }, random),
+  );
+  return makeEdit(context, operations, operations.length > 1 ? { sentence: sentence('itemsDuplicated', { count: operations.length }) } : {});
+}
+
+/** Copies of chosen branches, to be kept for pasting: each in preorder. */
+export function branchesOf({ document }: Pick<CommandContext, 'document'>, chosen: readonly Id[]): Item[][] {
+  return topmost(document.items, chosen).map((top) => branchOf(document.items, top));
+}
+
+/** Adds copies of branches at a spot. What leads to a page, or shows a shared link, that is no longer there is not yet decided. */
+export function pasteItems(context: CommandContext, branches: readonly (readonly Item[])[], spot: Spot): Result<Edit> {
+  const { document, random } = context;
+  const known = branches.map((branch) => branch.map((item) => withKnownTarget(document, item)));
+  const count = known.reduce((sum, branch) => sum + branch.length, 0);
+  if (count > MOST_BROUGHT) return no(refusal('tooMany', { count, what: 'items', most: MOST_BROUGHT }));
+  const words = sentence('itemsPasted', { count, parent: nameOf(document, 'items', spot.parent) });
+  return makeEdit(context, copiesAt(known, spot, random), { sentence: words });
+}
+
+function withKnownTarget(document: SiteDocument, { link, ...item }: Item): Item {
+  const { destination } = item;
+  const isLost = destination.kind === 'page' && !document.pages.nodes.has(destination.page);
+  const kept: Item = isLost ? { ...item, destination: { kind: 'undecided' }, agreed: null, label: item.label ?? item.agreed?.title ?? null } : item;
+  return link !== undefined && document.sharedLinks.nodes.has(link) ? { ...kept, link } : kept;
 }

@@ -2,29 +2,109 @@ import { mintId, type Id } from '../base/ids.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import { refusal } from '../base/refusal.ts';
 import { branchOf } from '../model/branchOf.ts';
-import { childrenOf, spotOf } from '../model/forest.ts';
+import { childrenOf, spotOf, type Spot } from '../model/forest.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { sentence } from '../base/sentences.ts';
-import { deviceClasses, type Place } from '../schema/placement.ts';
+import { deviceClasses } from '../schema/deviceClass.ts';
+import type { Place } from '../schema/placement.ts';
+import type { Menu } from '../schema/menu.ts';
+import { placementOf } from '../resolve/placementOf.ts';
+import { itemsToAdd, type PlannedItem } from './bringIn.ts';
 import { checkLabel } from './checkLabel.ts';
+import { copiesAt } from './copies.ts';
+import { pagesToAdd } from './items.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 
-/** Makes an empty menu and says where it is meant to stand. Its key comes from its name. */
-export function createMenu(context: CommandContext, typed: { readonly name: string; readonly place: Place }): Result<Edit> {
+/** What a new menu begins with. */
+export type MenuFill =
+  | { readonly kind: 'empty' }
+  | { readonly kind: 'copy'; readonly menu: Id }
+  /** What stands below a page in the structure (null: the whole of it), to `depth` levels. */
+  | { readonly kind: 'pages'; readonly below: Id | null; readonly depth: number }
+  | { readonly kind: 'planned'; readonly items: readonly PlannedItem[] };
+
+export interface NewMenu {
+  readonly name: string;
+  readonly place: Place;
+  readonly fill?: MenuFill;
+}
+
+/** Makes a menu, says where it is meant to stand, and fills it. Its key comes from its name. */
+export function createMenu(context: CommandContext, { name: typed, place, fill = { kind: 'empty' } }: NewMenu): Result<Edit> {
   const { document, random } = context;
   const { site } = document;
-  const name = checkLabel(typed.name);
+  const name = checkLabel(typed);
   if (!name.ok) return name;
   const id = mintId('menu', random);
-  const menu = { id, parent: site.id, key: freeKey(document, name.value), name: name.value, language: site.language, description: '' };
-  const placement = { id: mintId('placement', random), parent: site.id, menu: id, place: typed.place, templates: null, deviceClasses: [...deviceClasses] };
-  return makeEdit(context, [
-    { kind: 'addMenu', after: childrenOf(document.menus, site.id).last(), branch: [menu] },
-    { kind: 'addPlacement', after: childrenOf(document.placements, site.id).last(), branch: [placement] },
-  ]);
+  const was = fill.kind === 'copy' ? document.menus.nodes.get(fill.menu) : undefined;
+  if (fill.kind === 'copy' && was === undefined) return no(missing('menus', fill.menu));
+  const { description = '', language = site.language, depthLimit, own } = was ?? {};
+  const options = { ...(depthLimit === undefined ? {} : { depthLimit }), ...(own === undefined ? {} : { own }) };
+  const menu: Menu = { id, parent: site.id, key: freeKey(document, name.value), name: name.value, language, description, ...options };
+  const placement = { id: mintId('placement', random), parent: site.id, menu: id, place, templates: null, deviceClasses: [...deviceClasses] };
+  const filling = fillingOf(context, fill, id);
+  const count = filling.reduce((sum, one) => sum + (one.kind === 'addItem' ? one.branch.length : 0), 0);
+  const label = name.value;
+  const copied = was === undefined ? null : sentence('menuCopied', { label, was: was.name });
+  const words = copied ?? (count === 0 ? sentence('menuAdded', { label }) : sentence('menuFilled', { label, count }));
+  return makeEdit(
+    context,
+    [
+      { kind: 'addMenu', after: childrenOf(document.menus, site.id).last(), branch: [menu] },
+      { kind: 'addPlacement', after: childrenOf(document.placements, site.id).last(), branch: [placement] },
+      ...filling,
+    ],
+    { sentence: words },
+  );
+}
+
+function fillingOf(context: CommandContext, fill: MenuFill, menu: Id): Operation[] {
+  const { document, random } = context;
+  const spot: Spot = { parent: menu, after: null };
+  if (fill.kind === 'empty') return [];
+  if (fill.kind === 'planned') return itemsToAdd(context, fill.items, spot);
+  if (fill.kind === 'copy')
+    return copiesAt(
+      [...childrenOf(document.items, fill.menu)].map((top) => branchOf(document.items, top)),
+      spot,
+      random,
+    );
+  const pages = [...childrenOf(document.pages, fill.below ?? document.site.id)].filter((id) => document.pages.nodes.get(id)?.state !== 'gone');
+  return pagesToAdd(context, { pages, depth: fill.depth, spot });
+}
+
+/** Changes facts of a menu that are not its name: what it is for, how deep it may be, its own fields. */
+export function setMenu(
+  context: CommandContext,
+  id: Id,
+  set: { readonly description?: string; readonly depthLimit?: number | null; readonly own?: Exclude<Menu['own'], undefined> | null },
+): Result<Edit> {
+  const menu = context.document.menus.nodes.get(id);
+  if (menu === undefined) return no(missing('menus', id));
+  const { description } = set;
+  if (description !== undefined && description.length > LONGEST_ABOUT) {
+    return no(refusal('tooLong', { what: 'a description', length: description.length, most: LONGEST_ABOUT }));
+  }
+  const was = Object.fromEntries(Object.keys(set).map((field) => [field, menu[field as keyof Menu] ?? null]));
+  return makeEdit(context, [{ kind: 'updateMenu', id, set, was }], { label: menu.name });
+}
+
+const LONGEST_ABOUT = 2000;
+
+/** Says where a menu is meant to stand. */
+export function placeMenu(context: CommandContext, id: Id, place: Place): Result<Edit> {
+  const { document, random } = context;
+  const menu = document.menus.nodes.get(id);
+  if (menu === undefined) return no(missing('menus', id));
+  const placement = placementOf(document, id);
+  if (placement !== null) {
+    return makeEdit(context, [{ kind: 'updatePlacement', id: placement.id, set: { place }, was: { place: placement.place } }], { label: menu.name });
+  }
+  const made = { id: mintId('placement', random), parent: document.site.id, menu: id, place, templates: null, deviceClasses: [...deviceClasses] };
+  return makeEdit(context, [{ kind: 'addPlacement', after: childrenOf(document.placements, document.site.id).last(), branch: [made] }]);
 }
 
 export function renameMenu(context: CommandContext, id: Id, typed: string): Result<Edit> {

@@ -1,17 +1,18 @@
 import type { Id } from '../base/ids.ts';
 import type { Forest, Rooted } from '../model/forest.ts';
 import { childrenOf } from '../model/forest.ts';
-import { isWithin } from '../model/isWithin.ts';
 
 /**
  * The chosen nodes as branches to act on: those that stand inside another chosen one are left out, siblings come in their order.
+ * O(chosen * depth).
  */
 export function topmost(forest: Forest<Rooted>, chosen: readonly Id[]): Id[] {
   const all = new Set(chosen.filter((id) => forest.nodes.has(id)));
-  const tops = [...all].filter((id) => {
-    const parent = forest.nodes.get(id)?.parent ?? id;
-    return ![...all].some((other) => other !== id && isWithin(forest, parent, other));
-  });
+  const isInside = (id: Id): boolean => {
+    for (let at = forest.nodes.get(id)?.parent; at !== undefined; at = forest.nodes.get(at)?.parent) if (all.has(at)) return true;
+    return false;
+  };
+  const tops = [...all].filter((id) => !isInside(id));
   const orderOf = new Map<Id, number>();
   for (const parent of new Set(tops.map((id) => forest.nodes.get(id)?.parent ?? id))) {
     [...childrenOf(forest, parent)].forEach((id, at) => orderOf.set(id, at));

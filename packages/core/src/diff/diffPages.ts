@@ -19,7 +19,7 @@ export interface DiffChoices {
 
 /**
  * The one operation that brings the pages up to what a source says: unknown keys are added behind their siblings, known ones come
- * back to life when they were gone, missing ones are retired if so chosen. Titles and places of known pages stay: a source that only
+ * back to life when they were gone and become real when they were planned, missing ones are retired if so chosen. Titles and places of known pages stay: a source that only
  * knows addresses must not undo what people wrote. Parents come before their children in `incoming`. O(pages).
  */
 export function diffPages(document: SiteDocument, incoming: readonly IncomingPage[], { missing, random }: DiffChoices): ImportPages {
@@ -33,7 +33,9 @@ export function diffPages(document: SiteDocument, incoming: readonly IncomingPag
     const present = known.get(fields.key);
     if (present !== undefined) {
       idOf.set(fields.key, present.id);
-      if (present.state === 'gone') changed.push(setState(present, 'live'));
+      if (present.planned === true)
+        changed.push({ kind: 'updatePage', id: present.id, set: { state: 'live', planned: null }, was: { state: present.state, planned: true } });
+      else if (present.state === 'gone') changed.push(setState(present, 'live'));
       continue;
     }
     const id = mintId('page', random);

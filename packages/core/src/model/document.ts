@@ -1,8 +1,10 @@
 import type { Id } from '../base/ids.ts';
 import type { Item } from '../schema/item.ts';
 import type { Menu } from '../schema/menu.ts';
+import type { OwnField } from '../schema/ownField.ts';
 import type { Page } from '../schema/page.ts';
 import type { Placement } from '../schema/placement.ts';
+import type { SharedLink } from '../schema/sharedLink.ts';
 import type { Site } from '../schema/site.ts';
 import { emptyForest, type Forest } from './forest.ts';
 
@@ -12,18 +14,28 @@ export interface NodeOf {
   readonly menus: Menu;
   readonly items: Item;
   readonly placements: Placement;
+  readonly sharedLinks: SharedLink;
+  readonly ownFields: OwnField;
 }
 export type ForestName = keyof NodeOf;
-export const forestNames = ['pages', 'menus', 'items', 'placements'] as const satisfies readonly ForestName[];
+export const forestNames = ['pages', 'menus', 'items', 'placements', 'sharedLinks', 'ownFields'] as const satisfies readonly ForestName[];
 
 /**
- * A site as it is edited: immutable, normalised, structure shared between versions. The site is the root of pages, menus and
- * placements; a menu is the root of its items.
+ * A site as it is edited: immutable, normalised, structure shared between versions. A menu is the root of its
+ * items, the site of all else.
  */
 export type SiteDocument = { readonly site: Site } & { readonly [F in ForestName]: Forest<NodeOf[F]> };
 
 export function newDocument(site: Site): SiteDocument {
-  return { site, pages: emptyForest(), menus: emptyForest(), items: emptyForest(), placements: emptyForest() };
+  return {
+    site,
+    pages: emptyForest(),
+    menus: emptyForest(),
+    items: emptyForest(),
+    placements: emptyForest(),
+    sharedLinks: emptyForest(),
+    ownFields: emptyForest(),
+  };
 }
 
 /** The forest of that name, typed by it. */

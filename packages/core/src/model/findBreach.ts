@@ -36,13 +36,20 @@ function rootsOf(document: SiteDocument, name: ForestName): Id[] {
   return roots.flatMap((root) => [...childrenOf(document[name], root)]);
 }
 
-function breachOfReferences({ items, pages, placements, menus }: SiteDocument): string | null {
-  for (const { id, destination } of items.nodes.values()) {
-    if (destination.kind === 'page' && !pages.nodes.has(destination.page)) return `items: ${id} leads to ${destination.page}, which is no page`;
+function breachOfReferences({ items, pages, placements, menus, sharedLinks, ownFields }: SiteDocument): string | null {
+  for (const { nodes } of [items, sharedLinks]) {
+    for (const { id, destination } of nodes.values()) {
+      if (destination.kind === 'page' && !pages.nodes.has(destination.page)) return `${id} leads to ${destination.page}, which is no page`;
+    }
+  }
+  for (const { id, link } of items.nodes.values()) {
+    if (link !== undefined && !sharedLinks.nodes.has(link)) return `items: ${id} shows ${link}, which is no shared link`;
   }
   for (const { id, menu } of placements.nodes.values()) {
     if (!menus.nodes.has(menu)) return `placements: ${id} places ${menu}, which is no menu`;
   }
   const keys = [...menus.nodes.values()].map((menu) => menu.key);
-  return new Set(keys).size === keys.length ? null : 'menus: two have the same key';
+  if (new Set(keys).size < keys.length) return 'menus: two have the same key';
+  const fields = [...ownFields.nodes.values()].map(({ of, key }) => `${of} ${key}`);
+  return new Set(fields).size === fields.length ? null : 'ownFields: two of the same have the same key';
 }

@@ -1,5 +1,5 @@
 import { FORMAT, type StoredDocument } from '../schema/format.ts';
-import { newDocument, type SiteDocument } from './document.ts';
+import { forestNames, newDocument, withForest, type ForestName, type NodeOf, type SiteDocument } from './document.ts';
 import { emptyForest, withNodesLast } from './forest.ts';
 import { findBreach } from './findBreach.ts';
 import { storedOrder } from './storedOrder.ts';
@@ -13,11 +13,16 @@ export function toStored(document: SiteDocument): StoredDocument {
     menus: [...storedOrder(document, 'menus')],
     items: [...storedOrder(document, 'items')],
     placements: [...storedOrder(document, 'placements')],
+    sharedLinks: [...storedOrder(document, 'sharedLinks')],
+    ownFields: [...storedOrder(document, 'ownFields')],
   };
 }
 
 /** How a document of an older format becomes one of the next: the entry at 1 leads from format 1 to format 2, and so on. */
-const upgrades: Readonly<Record<number, (older: unknown) => unknown>> = {};
+const upgrades: Readonly<Record<number, (older: unknown) => unknown>> = {
+  // Read from rows, a site of format 1 has the new lists already, and they are empty.
+  1: (older) => ({ sharedLinks: [], ownFields: [], ...(older as object), format: 2 }),
+};
 
 /**
  * The document that was stored, brought up to the present format. Throws on a newer format and on a document that breaks an
@@ -27,14 +32,11 @@ export function readStored(stored: { readonly format: number }): SiteDocument {
   if (stored.format > FORMAT) throw new Error(`The document has format ${stored.format}; this Zorvik reads up to ${FORMAT}. Use the newer one.`);
   let current: unknown = stored;
   for (let format = stored.format; format < FORMAT; format += 1) current = upgrades[format]?.(current);
-  const { site, pages, menus, items, placements } = current as StoredDocument;
-  const document: SiteDocument = {
-    ...newDocument(site),
-    pages: withNodesLast(emptyForest(), pages),
-    menus: withNodesLast(emptyForest(), menus),
-    items: withNodesLast(emptyForest(), items),
-    placements: withNodesLast(emptyForest(), placements),
-  };
+  const { site, ...lists } = current as StoredDocument;
+  const document = forestNames.reduce<SiteDocument>(
+    (made, name) => withForest<ForestName>(made, name, withNodesLast(emptyForest<NodeOf[ForestName]>(), lists[name])),
+    newDocument(site),
+  );
   const breach = findBreach(document);
   if (breach !== null) throw new Error(`The stored document is not sound: ${breach}.`);
   return document;

@@ -1,8 +1,9 @@
 import { refusal, type Refusal } from '../base/refusal.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
+import type { Faced } from '../model/faceOf.ts';
 import { labelOf } from '../model/labelOf.ts';
-import { ItemShape, type Item } from '../schema/item.ts';
+import { ItemShape } from '../schema/item.ts';
 import { defineAdd, parentName, topOf, type Branch } from './kit/defineAdd.ts';
 
 /** Adds an item, or a whole branch of items, to a menu. */
@@ -18,12 +19,13 @@ export const addItem = defineAdd(
     const count = operation.branch.length;
     return count > 1 ? sentence('itemsAdded', { count, parent }) : sentence('itemAdded', { label: labelOf(document, topOf(operation)), parent });
   },
-  missingPage,
+  missingTarget,
 );
 
-/** An item may lead to pages of its own site only. */
-export function missingPage(document: SiteDocument, item: Item): Refusal | null {
-  const { destination } = item;
-  if (destination.kind !== 'page' || document.pages.nodes.has(destination.page)) return null;
-  return refusal('wrongPage', { id: destination.page, label: labelOf(document, item) });
+/** An item, or a shared link, may lead to pages of its own site only, and show shared links of it. */
+export function missingTarget(document: SiteDocument, item: Faced): Refusal | null {
+  const { destination, link } = item;
+  const label = labelOf(document, item);
+  if (destination.kind === 'page' && !document.pages.nodes.has(destination.page)) return refusal('wrongPage', { id: destination.page, label });
+  return link === undefined || document.sharedLinks.nodes.has(link) ? null : refusal('wrongLink', { id: link, label });
 }

@@ -5,7 +5,7 @@ import { closed, IdShape, SentenceShape } from '../schema/shapes.ts';
 import { operationKinds, type Operation } from './registry.ts';
 
 /** Version of the protocol that edits are written in. */
-export const EDIT_VERSION = 1;
+export const EDIT_VERSION = 2;
 
 /** One intention of a person as a unit of saving and of undo: it applies wholly or not at all. */
 export interface Edit {
@@ -37,7 +37,7 @@ export interface LoggedEdit extends Edit {
 const kindShapes: readonly TSchema[] = Object.values(operationKinds).map((kind) => kind.shape);
 
 /**
- * `discriminator` lets the validator name what is wrong with the one kind that was meant, not with all seventeen. Edits refer to it by
+ * `discriminator` lets the validator name what is wrong with the one kind that was meant, not with all of them. Edits refer to it by
  * its id, so that it is compiled once.
  */
 export const OperationShape = Type.Unsafe<Operation>({

@@ -1,21 +1,29 @@
 import { addItem, type AddItem } from './addItem.ts';
 import { addMenu, type AddMenu } from './addMenu.ts';
+import { addOwnField, type AddOwnField } from './addOwnField.ts';
 import { addPage, type AddPage } from './addPage.ts';
 import { addPlacement, type AddPlacement } from './addPlacement.ts';
+import { addSharedLink, type AddSharedLink } from './addSharedLink.ts';
 import { importPages, type ImportPages } from './importPages.ts';
 import type { OperationKind } from './kit/operationKind.ts';
 import { moveItem, type MoveItem } from './moveItem.ts';
 import { moveMenu, type MoveMenu } from './moveMenu.ts';
+import { moveOwnField, type MoveOwnField } from './moveOwnField.ts';
 import { movePage, type MovePage } from './movePage.ts';
 import { movePlacement, type MovePlacement } from './movePlacement.ts';
+import { moveSharedLink, type MoveSharedLink } from './moveSharedLink.ts';
 import { removeItem, type RemoveItem } from './removeItem.ts';
 import { removeMenu, type RemoveMenu } from './removeMenu.ts';
+import { removeOwnField, type RemoveOwnField } from './removeOwnField.ts';
 import { removePage, type RemovePage } from './removePage.ts';
 import { removePlacement, type RemovePlacement } from './removePlacement.ts';
+import { removeSharedLink, type RemoveSharedLink } from './removeSharedLink.ts';
 import { updateItem, type UpdateItem } from './updateItem.ts';
 import { updateMenu, type UpdateMenu } from './updateMenu.ts';
+import { updateOwnField, type UpdateOwnField } from './updateOwnField.ts';
 import { updatePage, type UpdatePage } from './updatePage.ts';
 import { updatePlacement, type UpdatePlacement } from './updatePlacement.ts';
+import { updateSharedLink, type UpdateSharedLink } from './updateSharedLink.ts';
 
 /** Every operation there is. A kind that is missing in `operationKinds` fails the type check there. */
 export type Operation =
@@ -35,7 +43,15 @@ export type Operation =
   | AddPlacement
   | UpdatePlacement
   | MovePlacement
-  | RemovePlacement;
+  | RemovePlacement
+  | AddSharedLink
+  | UpdateSharedLink
+  | MoveSharedLink
+  | RemoveSharedLink
+  | AddOwnField
+  | UpdateOwnField
+  | MoveOwnField
+  | RemoveOwnField;
 
 type KindTable = { readonly [K in Operation['kind']]: OperationKind<Extract<Operation, { kind: K }>, Operation> };
 
@@ -57,6 +73,14 @@ export const operationKinds: KindTable = {
   updatePlacement,
   movePlacement,
   removePlacement,
+  addSharedLink,
+  updateSharedLink,
+  moveSharedLink,
+  removeSharedLink,
+  addOwnField,
+  updateOwnField,
+  moveOwnField,
+  removeOwnField,
 };
 
 /** What is known about an operation's kind. The cast is sound because the table above pairs each kind with its own type. */

@@ -25,8 +25,8 @@ export function stillUsed(document: SiteDocument, pages: readonly Page[]): Refus
   const ids = new Set(pages.map((page) => page.id));
   const [first] = pages;
   let count = 0;
-  for (const { destination } of document.items.nodes.values()) {
-    if (destination.kind === 'page' && ids.has(destination.page)) count += 1;
+  for (const { nodes } of [document.items, document.sharedLinks]) {
+    for (const { destination } of nodes.values()) if (destination.kind === 'page' && ids.has(destination.page)) count += 1;
   }
   return count === 0 || first === undefined ? null : refusal('stillUsed', { label: nameOf(document, 'pages', first.id), count });
 }

@@ -1,32 +1,66 @@
-import { sentence } from '../base/sentences.ts';
+import { sentence, type Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
-import { nodeAt } from '../model/forest.ts';
+import type { Faced } from '../model/faceOf.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
-import { itemFields, type Destination } from '../schema/item.ts';
-import { defineUpdate, type Update } from './kit/defineUpdate.ts';
-import { missingPage } from './addItem.ts';
+import { itemOptions, linkFields, type Destination } from '../schema/item.ts';
+import { settingNames, type SettingName } from '../schema/settings.ts';
+import { missingTarget } from './addItem.ts';
+import { defineUpdate, type FieldsOf, type Update } from './kit/defineUpdate.ts';
 
-/** Changes fields of an item: its label, its destination, how it opens, the facts agreed on. */
+/** Changes fields of an item: its label, its destination, how it opens, its settings, the facts agreed on. */
 export type UpdateItem = Update<'updateItem', 'items'>;
 
 export const updateItem = defineUpdate(
   'updateItem',
   'items',
-  itemFields,
+  { always: linkFields, maybe: itemOptions },
   (document, { id, set }) => {
     const item = document.items.nodes.get(id);
-    if (item === undefined) return sentence('itemChanged', { label: id });
-    const label = labelOf(document, { ...item, ...set });
-    if (set.destination !== undefined) return sentence('itemLeads', { label, target: targetOf(document, set.destination) });
-    if (set.label === null) return sentence('itemTitled', { label });
-    if (set.label !== undefined) return sentence('itemRenamed', { was: labelOf(document, item), label });
-    return sentence('itemChanged', { label });
+    return item === undefined ? sentence('itemChanged', { label: id }) : describeChange(document, item, set);
   },
-  missingPage,
+  missingTarget,
 );
 
+/** What is changed of an item, in words. */
+function describeChange(document: SiteDocument, item: Faced, set: FieldsOf<'items'>): Sentence {
+  const label = set.label == null ? labelOf(document, { ...item, label: set.label === null ? null : item.label }) : set.label;
+  if (set.link === null) return sentence('linkDetached', { label: labelOf(document, item) });
+  if (set.link !== undefined) return sentence('linkUsed', { label: labelOf(document, item), link: nameOf(document, 'sharedLinks', set.link) });
+  if (set.destination !== undefined) return sentence('itemLeads', { label: labelOf(document, item), target: targetOf(document, set.destination) });
+  if (set.label === null) return sentence('itemTitled', { label });
+  if (set.label !== undefined) return sentence('itemRenamed', { was: labelOf(document, item), label });
+  const [first] = settingNames.filter((name) => name in set);
+  return first === undefined ? sentence('itemChanged', { label }) : sentence('itemSet', { label, what: settingWords[first] });
+}
+
+/** What a setting is called in a sentence. */
+export const settingWords: Readonly<Record<SettingName, string>> = {
+  look: 'the look',
+  tooltip: 'the tooltip',
+  description: 'the description',
+  icon: 'the icon',
+  badge: 'the badge',
+  cssClass: 'the CSS class',
+  labelHidden: 'whether the label shows',
+  arrowHidden: 'whether the arrow shows',
+  hiddenOn: 'where it shows',
+  branchHiddenOn: 'where the branch shows',
+  activation: 'what activating does',
+  heldBack: 'whether it is held back',
+  own: 'own fields',
+};
+
 function targetOf(document: SiteDocument, destination: Destination): string {
-  if (destination.kind === 'none') return 'nothing (a heading)';
-  if (destination.kind === 'address') return destination.address;
-  return document.pages.nodes.has(destination.page) ? `“${nameOf(document, 'pages', nodeAt(document.pages, destination.page).id)}”` : destination.page;
+  switch (destination.kind) {
+    case 'none':
+      return 'nothing (a heading)';
+    case 'undecided':
+      return 'what is not yet decided';
+    case 'page':
+      return document.pages.nodes.has(destination.page) ? `“${nameOf(document, 'pages', destination.page)}”` : destination.page;
+    case 'phone':
+      return destination.number;
+    default:
+      return destination.address;
+  }
 }

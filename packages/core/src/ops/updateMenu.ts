@@ -1,6 +1,6 @@
 import { sentence } from '../base/sentences.ts';
 import { nameOf } from '../model/labelOf.ts';
-import { menuFields } from '../schema/menu.ts';
+import { menuFields, menuOptions } from '../schema/menu.ts';
 import { keyTaken } from './addMenu.ts';
 import { defineUpdate, type Update } from './kit/defineUpdate.ts';
 
@@ -10,7 +10,7 @@ export type UpdateMenu = Update<'updateMenu', 'menus'>;
 export const updateMenu = defineUpdate(
   'updateMenu',
   'menus',
-  menuFields,
+  { always: menuFields, maybe: menuOptions },
   (document, { id, set }) => {
     const was = nameOf(document, 'menus', id);
     return set.name === undefined ? sentence('menuChanged', { label: was }) : sentence('menuRenamed', { was, label: set.name });

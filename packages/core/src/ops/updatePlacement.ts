@@ -10,7 +10,7 @@ export type UpdatePlacement = Update<'updatePlacement', 'placements'>;
 export const updatePlacement = defineUpdate(
   'updatePlacement',
   'placements',
-  placementFields,
+  { always: placementFields, maybe: {} },
   (document, { id }) => sentence('placementChanged', { label: nameOf(document, 'placements', id) }),
   missingMenu,
 );

@@ -1,7 +1,7 @@
-import { isSafeAddress } from '../base/address.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolveMenu.ts';
 import type { Place } from '../schema/placement.ts';
 import { escapeHtml } from './escape.ts';
+import { entryClass, faceHtml } from './faceHtml.ts';
 
 export interface RenderChoices {
   readonly place: Place;
@@ -31,7 +31,7 @@ export function renderMenu(menu: ResolvedMenu, { place, marks = false }: RenderC
       continue;
     }
     const branch = form === 'bar' && next.children.length > 0 ? `${prefix}-${next.id}` : null;
-    out.push(marks ? `<li data-zv-item="${next.id}">` : '<li>', face(next, branch));
+    out.push(`<li${marks ? ` data-zv-item="${next.id}"` : ''}${entryClass(next)}>`, faceHtml(next, branch));
     stack.push('</li>');
     if (next.children.length > 0) open(next.children, branch);
   }
@@ -43,14 +43,4 @@ export type MenuForm = 'bar' | 'list';
 /** Which form a menu takes in a place: until the frame is composed, bars are bars and all else is a list. */
 export function formOf(place: Place): MenuForm {
   return place === 'bar' || place === 'secondBar' ? 'bar' : 'list';
-}
-
-/** What is seen of an item itself: a link, a heading, and the button that opens `branch`. */
-function face(item: ResolvedItem, branch: string | null): string {
-  const label = escapeHtml(item.label);
-  const button = branch === null ? '' : `<button type="button" aria-expanded="false" aria-controls="${branch}"`;
-  if (item.href === null || !isSafeAddress(item.href)) return branch === null ? `<span>${label}</span>` : `${button}>${label}</button>`;
-  const tab = item.opensNewTab ? ' target="_blank" rel="noopener"' : '';
-  const link = `<a href="${escapeHtml(item.href)}"${tab}>${label}</a>`;
-  return branch === null ? link : `${link}${button} aria-label="${label}"></button>`;
 }

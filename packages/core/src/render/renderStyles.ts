@@ -1,24 +1,31 @@
+import type { ResolvedMenu } from '../resolve/resolveMenu.ts';
 import type { Site } from '../schema/site.ts';
+import { settingStyles } from './settingStyles.ts';
 
 /**
  * The style sheet for a site's menus. Every value that a site may want to change is a custom property on `.zv`; directions are
- * logical, so that right-to-left needs nothing of its own. Without the script, branches open under the pointer and on focus.
+ * logical, so that right-to-left needs nothing of its own. Without the script, branches open under the pointer and on focus. Rules for
+ * what may be set for an item are there when an item of `menus` needs them.
  */
-export function renderStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string {
+export function renderStyles(site: Pick<Site, 'breakpoints'>, menus: readonly ResolvedMenu[] = []): string {
+  return basicStyles(site) + settingStyles(site, menus);
+}
+
+function basicStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string {
   return `/* Navigation. Set the properties below on .zv, or on anything around it, to change its looks. */
 .zv{--_ink:var(--zv-ink,#1d2a22);--_paper:var(--zv-paper,#fff);--_edge:var(--zv-edge,#cfd6cd);--_accent:var(--zv-accent,#1f5a3a);--_tint:var(--zv-tint,#edf3ea);--_gap:var(--zv-gap,.25rem);--_pad:var(--zv-pad,.75rem);--_radius:var(--zv-radius,.375rem);font:var(--zv-font,500 1rem/1.5 system-ui,sans-serif);color:var(--_ink)}
 .zv ul{list-style:none;margin:0;padding:0}
 .zv li{position:relative}
-.zv :is(a,span,button){box-sizing:border-box;display:flex;align-items:center;min-height:2.75rem;padding:.375rem var(--_pad);margin:0;border:0;border-radius:var(--_radius);background:none;color:inherit;font:inherit;text-align:start;text-decoration:none;overflow-wrap:anywhere}
-.zv :is(a,button){cursor:pointer}
-.zv :is(a,button):hover{background:var(--_tint)}
-.zv :is(a,button):focus-visible{outline:2px solid var(--_accent);outline-offset:-2px}
+.zv li>:is(a,span,button){box-sizing:border-box;display:flex;align-items:center;min-height:2.75rem;padding:.375rem var(--_pad);margin:0;border:0;border-radius:var(--_radius);background:none;color:inherit;font:inherit;text-align:start;text-decoration:none;overflow-wrap:anywhere}
+.zv li>:is(a,button){cursor:pointer}
+.zv li>:is(a,button):hover{background:var(--_tint)}
+.zv li>:is(a,button):focus-visible{outline:2px solid var(--_accent);outline-offset:-2px}
 .zv [aria-current]{color:var(--_accent);text-decoration:underline .16em;text-underline-offset:.5em}
 /* A list: unfolded, each level set in. */
 .zv-list ul ul{padding-inline-start:1rem}
 .zv-list a:hover{text-decoration:underline}
-.zv-list :is(a,span){min-height:2rem;padding-block:.125rem;display:inline-flex;font-weight:400}
-.zv-list span,.zv-list>ul>li>a{font-weight:600}
+.zv-list li>:is(a,span){min-height:2rem;padding-block:.125rem;display:inline-flex;font-weight:400}
+.zv-list li>span,.zv-list>ul>li>a{font-weight:600}
 /* A bar: the first level in a row, the second drops from it, deeper ones open inside. */
 .zv-bar>ul{display:flex;flex-wrap:wrap;gap:var(--_gap)}
 .zv-bar li{display:flex;flex-wrap:wrap}
@@ -32,7 +39,7 @@ export function renderStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string
 .zv-bar>ul>li[data-zv-end]>ul{inset-inline:auto 0}
 .zv-bar ul ul ul{padding-inline-start:1rem}
 /* With the script a branch shows when its button says so; without it, under the pointer or the focus. */
-.zv-bar button[aria-expanded=true]+ul{display:block}
+.zv-bar button[aria-expanded=true]~ul{display:block}
 .zv-bar:not([data-zv-on])>ul>li:is(:hover,:focus-within)>ul,.zv-bar:not([data-zv-on]) ul ul ul{display:block}
 /* On narrow screens an open entry takes a row of its own, its branch below it: nothing is covered. */
 @media (max-width:${breakpoints.medium - 0.02}px){.zv-bar>ul>li:is(:has(>button[aria-expanded=true]),.zv-bar:not([data-zv-on]) :focus-within){flex-basis:100%}.zv-bar>ul>li>a{flex-grow:0}.zv-bar>ul>li>ul{position:static;inline-size:100%;max-inline-size:none;max-block-size:none;box-shadow:none}}

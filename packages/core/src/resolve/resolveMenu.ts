@@ -1,18 +1,25 @@
 import { directionOf } from '../base/directionOf.ts';
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { faceOf, type Face } from '../model/faceOf.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
 import { labelOf } from '../model/labelOf.ts';
-import type { Destination, Item } from '../schema/item.ts';
+import type { Destination } from '../schema/item.ts';
+import type { OwnField } from '../schema/ownField.ts';
+import { settingNames, type OwnValue, type Settings } from '../schema/settings.ts';
 import { mapTree } from '../walk/mapTree.ts';
 
-/** An item as a visitor gets it: all that it takes from elsewhere is filled in. */
-export interface ResolvedItem {
+/** Values of the site's own fields, by their keys. */
+export type OwnValues = Readonly<Record<string, OwnValue>>;
+
+/** An item as a visitor gets it: all that it takes from elsewhere is filled in. What is not set for it is not there. */
+export interface ResolvedItem extends Readonly<Omit<Settings, 'heldBack' | 'own'>> {
   readonly id: Id;
   readonly label: string;
   /** Null: it leads nowhere, and is a heading. */
   readonly href: string | null;
   readonly opensNewTab: boolean;
+  readonly fields?: OwnValues;
   readonly children: readonly ResolvedItem[];
 }
 
@@ -21,35 +28,91 @@ export interface ResolvedMenu {
   readonly name: string;
   readonly language: string;
   readonly direction: 'ltr' | 'rtl';
+  readonly fields?: OwnValues;
   readonly items: readonly ResolvedItem[];
 }
 
 /**
- * The tree that a visitor gets of a menu. What leads to a page that is not live is held back: such an item is left out, or, when
- * visible items stand below it, stays as a heading, so that they are not lost. O(items).
+ * The tree that a visitor gets of a menu. What leads to a page that is not live, or is not decided yet, is held back: such an item is
+ * left out, or, when visible items stand below it, stays as a heading, so that they are not lost. What somebody holds back is left out
+ * with all below it. O(items).
  */
 export function resolveMenu(document: SiteDocument, menuId: Id): ResolvedMenu {
-  const { key, name, language } = nodeAt(document.menus, menuId);
+  const { key, name, language, own } = nodeAt(document.menus, menuId);
+  const fields = [...document.ownFields.nodes.values()];
+  const itemFields = fields.filter(({ of }) => of === 'items');
   const items = mapTree<Id, ResolvedItem>(
     childrenOf(document.items, menuId),
     (id) => childrenOf(document.items, id),
-    (id, children) => resolveItem(document, nodeAt(document.items, id), children),
+    (id, children) => resolveItem(document, id, children, itemFields),
   );
-  return { key, name, language, direction: directionIn(document, language), items };
+  const direction = directionIn(document, language);
+  return {
+    key,
+    name,
+    language,
+    direction,
+    ...ownValues(
+      own,
+      fields.filter(({ of }) => of === 'menus'),
+    ),
+    items,
+  };
 }
 
-function resolveItem(document: SiteDocument, item: Item, children: readonly ResolvedItem[]): ResolvedItem | null {
-  const href = hrefOf(document, item.destination);
-  if (href === null && children.length === 0 && item.destination.kind !== 'none') return null;
-  return { id: item.id, label: labelOf(document, item), href, opensNewTab: item.opensNewTab && href !== null, children };
+function resolveItem(document: SiteDocument, id: Id, children: readonly ResolvedItem[], fields: readonly OwnField[]): ResolvedItem | null {
+  const item = nodeAt(document.items, id);
+  const face = faceOf(document, item);
+  if (face.heldBack === true || item.heldBack === true) return null;
+  const href = hrefOf(document, face.destination);
+  if (href === null && children.length === 0 && face.destination.kind !== 'none') return null;
+  return {
+    id,
+    label: labelOf(document, face),
+    href,
+    opensNewTab: face.opensNewTab && href !== null,
+    ...settingsOf(face),
+    ...ownValues(face.own, fields),
+    children,
+  };
+}
+
+function settingsOf(face: Face): Settings {
+  const set: Record<string, unknown> = {};
+  for (const name of settingNames) if (face[name] !== undefined && name !== 'own') set[name] = face[name];
+  return set;
+}
+
+/** Values of fields that are declared, and fit what is declared of them. */
+function ownValues(own: OwnValues | undefined, fields: readonly OwnField[]): { readonly fields?: OwnValues } {
+  if (own === undefined) return {};
+  const kept = fields.flatMap(({ key, type }) => (fitsType(own[key], type) ? [[key, own[key]]] : []));
+  return kept.length === 0 ? {} : { fields: Object.fromEntries(kept) as OwnValues };
+}
+
+const typeNames = { text: 'string', number: 'number', yesNo: 'boolean' } as const;
+
+export function fitsType(value: unknown, type: OwnField['type']): boolean {
+  return typeof value === typeNames[type];
 }
 
 function hrefOf(document: SiteDocument, destination: Destination): string | null {
-  if (destination.kind === 'none') return null;
-  if (destination.kind === 'address') return destination.address;
-  const page = nodeAt(document.pages, destination.page);
-  if (page.state !== 'live') return null;
-  return destination.anchor === null ? page.address : `${page.address}#${destination.anchor}`;
+  switch (destination.kind) {
+    case 'none':
+    case 'undecided':
+      return null;
+    case 'address':
+      return destination.address;
+    case 'email':
+      return `mailto:${encodeURI(destination.address)}`;
+    case 'phone':
+      return `tel:${destination.number.replaceAll(/[^+\d]/g, '')}`;
+    case 'page': {
+      const page = nodeAt(document.pages, destination.page);
+      if (page.state !== 'live') return null;
+      return destination.anchor === null ? page.address : `${page.address}#${encodeURIComponent(destination.anchor)}`;
+    }
+  }
 }
 
 /** A menu in the site's own language goes the site's way; another goes the way its language is written. */

@@ -1,13 +1,15 @@
 import Type, { type Static } from 'typebox';
 import { ItemShape } from './item.ts';
 import { MenuShape } from './menu.ts';
+import { OwnFieldShape } from './ownField.ts';
 import { PageShape } from './page.ts';
 import { PlacementShape } from './placement.ts';
+import { SharedLinkShape } from './sharedLink.ts';
 import { SiteShape } from './site.ts';
 import { closed } from './shapes.ts';
 
 /** Version of the stored document. Raising it needs an upgrade in model/readStored.ts and a frozen sample in laws/samples/. */
-export const FORMAT = 1;
+export const FORMAT = 2;
 
 /** A whole site as plain data: each list in preorder, so that a parent comes before its children and siblings in their order. */
 export const StoredDocumentShape = Type.Object(
@@ -18,6 +20,8 @@ export const StoredDocumentShape = Type.Object(
     menus: Type.Array(MenuShape),
     items: Type.Array(ItemShape),
     placements: Type.Array(PlacementShape),
+    sharedLinks: Type.Array(SharedLinkShape),
+    ownFields: Type.Array(OwnFieldShape),
   },
   closed,
 );

@@ -1,11 +1,19 @@
 import Type, { type Static } from 'typebox';
+import { EMAIL_PATTERN, PHONE_PATTERN } from '../base/address.ts';
+import { settingFields } from './settings.ts';
 import { AddressShape, closed, IdShape, LabelShape } from './shapes.ts';
 
-/** What an item leads to. A page is named by its id, so that it may change its address; `none` makes the item a heading. */
+/**
+ * What an item leads to. A page is named by its id, so that it may change its address; `none` makes the item a heading; `undecided` is to be
+ * settled yet, and held back until then.
+ */
 export const DestinationShape = Type.Union([
   Type.Object({ kind: Type.Literal('page'), page: IdShape, anchor: Type.Union([Type.String({ maxLength: 200 }), Type.Null()]) }, closed),
   Type.Object({ kind: Type.Literal('address'), address: AddressShape }, closed),
+  Type.Object({ kind: Type.Literal('email'), address: Type.String({ pattern: EMAIL_PATTERN, maxLength: 320 }) }, closed),
+  Type.Object({ kind: Type.Literal('phone'), number: Type.String({ pattern: PHONE_PATTERN }) }, closed),
   Type.Object({ kind: Type.Literal('none') }, closed),
+  Type.Object({ kind: Type.Literal('undecided') }, closed),
 ]);
 export type Destination = Static<typeof DestinationShape>;
 
@@ -25,7 +33,8 @@ export const AgreedFactsShape = Type.Object(
 );
 export type AgreedFacts = Static<typeof AgreedFactsShape>;
 
-export const itemFields = {
+/** What an item and a shared link have alike. */
+export const linkFields = {
   /** Null: the title of its page. */
   label: Type.Union([LabelShape, Type.Null()]),
   destination: DestinationShape,
@@ -33,6 +42,13 @@ export const itemFields = {
   agreed: Type.Union([AgreedFactsShape, Type.Null()]),
 };
 
+/** What an item may have besides. */
+export const itemOptions = {
+  ...settingFields,
+  /** The shared link that it shows; its own label, destination and settings count for nothing then. */
+  link: IdShape,
+};
+
 /** An item; its parent is another item, or its menu on the top level. */
-export const ItemShape = Type.Object({ id: IdShape, parent: IdShape, ...itemFields }, closed);
+export const ItemShape = Type.Object({ id: IdShape, parent: IdShape, ...linkFields, ...Type.Partial(Type.Object(itemOptions)).properties }, closed);
 export type Item = Static<typeof ItemShape>;

@@ -1,4 +1,5 @@
 import Type, { type Static } from 'typebox';
+import { settingFields } from './settings.ts';
 import { closed, IdShape, KeyShape, LabelShape, LanguageShape } from './shapes.ts';
 
 export const menuFields = {
@@ -9,6 +10,12 @@ export const menuFields = {
   description: Type.String({ maxLength: 2000 }),
 };
 
+export const menuOptions = {
+  /** How many levels its editors want it to have at most; not there: any. */
+  depthLimit: Type.Integer({ minimum: 1, maximum: 20 }),
+  own: settingFields.own,
+};
+
 /** A menu; its parent is the site, its items have it as their parent. */
-export const MenuShape = Type.Object({ id: IdShape, parent: IdShape, ...menuFields }, closed);
+export const MenuShape = Type.Object({ id: IdShape, parent: IdShape, ...menuFields, ...Type.Partial(Type.Object(menuOptions)).properties }, closed);
 export type Menu = Static<typeof MenuShape>;

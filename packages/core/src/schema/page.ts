@@ -28,6 +28,11 @@ export const pageFields = {
   template: Type.Union([Type.String({ maxLength: 80 }), Type.Null()]),
 };
 
+export const pageOptions = {
+  /** A placeholder: somebody has a place for it in a menu, but the site has it not yet. The next import that names it makes it real. */
+  planned: Type.Literal(true),
+};
+
 /** A page of the site. `parent` is another page, or the site itself on the top level. */
-export const PageShape = Type.Object({ id: IdShape, parent: IdShape, ...pageFields }, closed);
+export const PageShape = Type.Object({ id: IdShape, parent: IdShape, ...pageFields, ...Type.Partial(Type.Object(pageOptions)).properties }, closed);
 export type Page = Static<typeof PageShape>;

@@ -1,12 +1,10 @@
 import Type, { type Static } from 'typebox';
+import { deviceClasses } from './deviceClass.ts';
 import { closed, IdShape } from './shapes.ts';
 
 export const places = ['bar', 'secondBar', 'side', 'footer', 'drawer', 'inPage'] as const;
 export const PlaceShape = Type.Enum(places);
 export type Place = (typeof places)[number];
-
-export const deviceClasses = ['narrow', 'medium', 'wide'] as const;
-export type DeviceClass = (typeof deviceClasses)[number];
 
 export const placementFields = {
   menu: IdShape,

@@ -52,6 +52,8 @@ export const pages = nodeTable('pages');
 export const menus = nodeTable('menus');
 export const items = nodeTable('items');
 export const placements = nodeTable('placements');
+export const sharedLinks = nodeTable('shared_links');
+export const ownFields = nodeTable('own_fields');
 
 /** The log. Every change to the rows above stands here; replaying it gives the rows (a test compares them). */
 export const edits = pgTable(

@@ -1,7 +1,6 @@
 import {
   childrenOf,
   navigationScript,
-  nodeAt,
   placementOf,
   renderMenu,
   renderStyles,
@@ -23,15 +22,21 @@ export interface EditionContent {
  * no place is rendered as a list.
  */
 export function contentOf(document: SiteDocument): EditionContent {
+  const menus = [...childrenOf(document.menus, document.site.id)].map((id) => ({
+    menu: resolveMenu(document, id),
+    place: placementOf(document, id)?.place ?? 'inPage',
+  }));
+  const css = renderStyles(
+    document.site,
+    menus.map(({ menu }) => menu),
+  );
   const files: EditionFile[] = [
-    { path: 'navigation.css', type: 'text/css; charset=utf-8', body: renderStyles(document.site) },
+    { path: 'navigation.css', type: 'text/css; charset=utf-8', body: css },
     { path: 'navigation.js', type: 'text/javascript; charset=utf-8', body: navigationScript },
   ];
   let items = 0;
-  for (const id of childrenOf(document.menus, document.site.id)) {
-    const { key } = nodeAt(document.menus, id);
-    const menu = resolveMenu(document, id);
-    const place = placementOf(document, id)?.place ?? 'inPage';
+  for (const { menu, place } of menus) {
+    const { key } = menu;
     files.push({ path: `menus/${key}`, type: 'application/json; charset=utf-8', body: JSON.stringify(menu) });
     files.push({ path: `menus/${key}.html`, type: 'text/html; charset=utf-8', body: renderMenu(menu, { place }) });
     items += countOf(menu);

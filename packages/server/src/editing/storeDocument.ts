@@ -2,6 +2,7 @@ import {
   branchOf,
   childrenOf,
   EDIT_VERSION,
+  kindOf,
   mintId,
   preorder,
   nodeAt,
@@ -40,6 +41,12 @@ export async function storeDocument(deps: EditingDeps, stored: StoredDocument, r
   }));
   const read = sentence('pagesRead', { added: pages.length, changed: 0, gone: 0 });
   const edits = [edit(0, read, [{ kind: 'importPages', added: pages, moved: [], removed: [], changed: [] }])];
+  const kept = [
+    ...[...childrenOf(document.ownFields, site.id)].map((one): Operation => ({ kind: 'addOwnField', ...branchAt(document.ownFields, one) })),
+    ...[...childrenOf(document.sharedLinks, site.id)].map((one): Operation => ({ kind: 'addSharedLink', ...branchAt(document.sharedLinks, one) })),
+  ];
+  const [first] = kept;
+  if (first !== undefined) edits.push(edit(edits.length, kindOf(first).describe(document, first), kept));
   const menus = [...childrenOf(document.menus, site.id)];
   for (const id of menus) {
     const menu = nodeAt(document.menus, id);

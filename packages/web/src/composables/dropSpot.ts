@@ -9,20 +9,29 @@ export interface DropSpot {
   readonly line: number;
 }
 
-/**
- * The spot that the pointer means: between two rows (`gap`, an index into `rows`), as deep as it is moved to the side (`depth`,
- * which is brought within what the two rows allow). The dragged branch counts as already taken out.
- */
-export function dropSpot(document: SiteDocument, menu: Id, rows: readonly OutlineRow[], dragged: Id, gap: number, depth: number): DropSpot {
-  const isDragged = (row: OutlineRow): boolean => isWithin(document.items, row.id, dragged);
+export interface ToDrop {
+  /** What the rows stand in: a menu, or the branch of a bar's entry. */
+  readonly root: Id;
+  readonly rows: readonly OutlineRow[];
+  /** Items that are dragged; none when something new is. They count as already taken out. */
+  readonly dragged: readonly Id[];
+  /** Between which rows the pointer is: an index into `rows`. */
+  readonly gap: number;
+  /** How deep the pointer means it; it is brought within what the two rows allow. */
+  readonly depth: number;
+}
+
+/** The spot that the pointer means. Depths count from the least that rows have. */
+export function dropSpot(document: SiteDocument, { root, rows, dragged, gap, depth }: ToDrop): DropSpot {
+  const isDragged = (row: OutlineRow): boolean => dragged.some((id) => isWithin(document.items, row.id, id));
   let above = gap - 1;
   while (above >= 0 && isDragged(rows[above] as OutlineRow)) above -= 1;
   let below = gap;
   while (below < rows.length && isDragged(rows[below] as OutlineRow)) below += 1;
   const prev = rows[above];
   const next = rows[below];
-  if (prev === undefined) return { spot: { parent: menu, after: null }, depth: 0, line: 0 };
-  const deep = Math.max(next?.depth ?? 0, Math.min(depth, prev.depth + 1));
+  if (prev === undefined) return { spot: { parent: root, after: null }, depth: 0, line: 0 };
+  const deep = Math.max(next?.depth ?? 0, Math.min(depth, prev.depth + 1), 0);
   return { spot: spotAt(document, prev, deep), depth: deep, line: above + 1 };
 }
 

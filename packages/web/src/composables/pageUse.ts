@@ -1,21 +1,28 @@
-import { childrenOf, nodeAt, preorder, type Id, type SiteDocument } from '@zorvik/core';
+import { childrenOf, faceOf, nodeAt, preorder, type Id, type SiteDocument } from '@zorvik/core';
 
-const known = new WeakMap<SiteDocument, ReadonlyMap<Id, ReadonlySet<string>>>();
+/** How often each menu leads to a page, by the page's id and then the menu's; menus in their order. */
+export type PageUse = ReadonlyMap<Id, ReadonlyMap<Id, number>>;
 
-/** For each page that items lead to, the names of the menus that they stand in, in the menus' order. O(items) once for each document. */
-export function pageUse(document: SiteDocument): ReadonlyMap<Id, ReadonlySet<string>> {
-  const present = known.get(document);
-  if (present !== undefined) return present;
-  const use = new Map<Id, Set<string>>();
+let last: { readonly of: readonly unknown[]; readonly use: PageUse } | null = null;
+
+/** Which menus lead to which pages, and how often. O(items) once for each state of them. */
+export function pageUse(document: SiteDocument): PageUse {
+  const of = [document.items, document.sharedLinks, document.menus];
+  if (last?.of.every((one, at) => one === of[at]) === true) return last.use;
+  const use = new Map<Id, Map<Id, number>>();
   for (const menu of childrenOf(document.menus, document.site.id)) {
-    const { name } = nodeAt(document.menus, menu);
     for (const { node } of preorder<Id>(childrenOf(document.items, menu), (id) => childrenOf(document.items, id))) {
-      const { destination } = nodeAt(document.items, node);
+      const { destination } = faceOf(document, nodeAt(document.items, node));
       if (destination.kind !== 'page') continue;
-      const names = use.get(destination.page) ?? new Set();
-      use.set(destination.page, names.add(name));
+      const counts = use.get(destination.page) ?? new Map<Id, number>();
+      use.set(destination.page, counts.set(menu, (counts.get(menu) ?? 0) + 1));
     }
   }
-  known.set(document, use);
+  last = { of, use };
   return use;
+}
+
+/** The names of the menus that lead to a page, with how often where that is more than once. */
+export function whereUsed(document: SiteDocument, page: Id): string[] {
+  return [...(pageUse(document).get(page) ?? [])].map(([menu, count]) => `${document.menus.nodes.get(menu)?.name ?? ''}${count > 1 ? ` ×${count}` : ''}`);
 }

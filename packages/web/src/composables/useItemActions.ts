@@ -31,7 +31,7 @@ export type ItemAction = keyof typeof itemCommands;
 export function useItemActions() {
   const copy = useWorkingCopy();
   const selection = useSelection();
-  const chosen = computed(() => (selection.item === null ? [] : [selection.item.id]));
+  const chosen = computed(() => selection.chosen);
 
   /** Why each action cannot be done now; null where it can. */
   const reasons = computed(() => {
@@ -44,15 +44,25 @@ export function useItemActions() {
 
   function act(name: ItemAction): void {
     const result = copy.perform((context) => itemCommands[name](context, chosen.value), name.startsWith('move') ? `${name} ${chosen.value.join(' ')}` : null);
-    const [first] = result.ok ? result.value.operations : [];
-    if (name === 'duplicate' && first?.kind === 'addItem') selection.select(first.branch[0]?.id ?? null);
-    else if (selection.item !== null) selection.select(selection.item.id);
+    if (name === 'duplicate' && result.ok) selectAdded(result.value);
+    else if (name !== 'remove') keepInSight();
   }
 
-  function moveTo(id: Id, spot: Spot): void {
-    copy.perform((context) => moveItems(context, [id], spot));
-    selection.select(id);
+  /** What was moved may stand inside a folded branch now. */
+  function keepInSight(): void {
+    if (selection.chosen.length > 0) selection.chooseAll(selection.chosen, selection.item?.id ?? null);
   }
 
-  return { reasons, act, moveTo };
+  /** Selects the tops of what an edit has added. */
+  function selectAdded(edit: Edit): void {
+    const tops = edit.operations.flatMap((one) => (one.kind === 'addItem' ? (one.branch[0]?.id ?? []) : []));
+    if (tops.length > 0) selection.chooseAll(tops);
+  }
+
+  function moveTo(ids: readonly Id[], spot: Spot): void {
+    copy.perform((context) => moveItems(context, ids, spot));
+    selection.chooseAll(ids);
+  }
+
+  return { reasons, act, moveTo, selectAdded };
 }

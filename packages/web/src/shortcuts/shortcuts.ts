@@ -4,7 +4,7 @@ export interface Shortcut {
   /** As `KeyboardEvent.key`, with `Ctrl+`, `Shift+` and `Alt+` before it in this order; Command counts as Ctrl. */
   readonly keys: readonly string[];
   readonly does: string;
-  readonly where: 'anywhere' | 'outline';
+  readonly where: 'anywhere' | 'tree';
 }
 
 export type ShortcutName =
@@ -22,26 +22,60 @@ export type ShortcutName =
   | 'moveDown'
   | 'moveOut'
   | 'moveIn'
+  | 'extendUp'
+  | 'extendDown'
+  | 'chooseAll'
+  | 'toggleFold'
+  | 'foldAll'
+  | 'unfoldAll'
   | 'add'
   | 'rename'
   | 'remove'
-  | 'duplicate';
+  | 'duplicate'
+  | 'copy'
+  | 'cut'
+  | 'paste'
+  | 'lead'
+  | 'more'
+  | 'nextUndecided'
+  | 'planPage'
+  | 'switchForm'
+  | 'beside'
+  | 'nextMenu'
+  | 'previousMenu';
 
 export const shortcuts: readonly Shortcut[] = [
-  { name: 'up', keys: ['ArrowUp'], does: 'Select the item above', where: 'outline' },
-  { name: 'down', keys: ['ArrowDown'], does: 'Select the item below', where: 'outline' },
-  { name: 'foldOrOut', keys: ['ArrowLeft'], does: 'Fold the branch, or select its parent', where: 'outline' },
-  { name: 'unfoldOrIn', keys: ['ArrowRight'], does: 'Unfold the branch, or select its first item', where: 'outline' },
-  { name: 'first', keys: ['Home'], does: 'Select the first item', where: 'outline' },
-  { name: 'last', keys: ['End'], does: 'Select the last item', where: 'outline' },
-  { name: 'moveUp', keys: ['Alt+ArrowUp'], does: 'Move the item up', where: 'outline' },
-  { name: 'moveDown', keys: ['Alt+ArrowDown'], does: 'Move the item down', where: 'outline' },
-  { name: 'moveOut', keys: ['Alt+ArrowLeft'], does: 'Move the item out of its parent', where: 'outline' },
-  { name: 'moveIn', keys: ['Alt+ArrowRight'], does: 'Move the item into the one above', where: 'outline' },
-  { name: 'add', keys: ['Enter'], does: 'Add an item after the selected one', where: 'outline' },
-  { name: 'rename', keys: ['F2'], does: 'Rename the item', where: 'outline' },
-  { name: 'remove', keys: ['Delete', 'Backspace'], does: 'Remove the item', where: 'outline' },
-  { name: 'duplicate', keys: ['Ctrl+d'], does: 'Duplicate the item with its branch', where: 'outline' },
+  { name: 'up', keys: ['ArrowUp'], does: 'Select the item above', where: 'tree' },
+  { name: 'down', keys: ['ArrowDown'], does: 'Select the item below', where: 'tree' },
+  { name: 'extendUp', keys: ['Shift+ArrowUp'], does: 'Select the item above as well', where: 'tree' },
+  { name: 'extendDown', keys: ['Shift+ArrowDown'], does: 'Select the item below as well', where: 'tree' },
+  { name: 'chooseAll', keys: ['Ctrl+a'], does: 'Select all that is unfolded', where: 'tree' },
+  { name: 'foldOrOut', keys: ['ArrowLeft'], does: 'Outline: fold the branch, or select its parent. Spread: go to the branch before', where: 'tree' },
+  { name: 'unfoldOrIn', keys: ['ArrowRight'], does: 'Outline: unfold the branch, or select its first item. Spread: go to the next branch', where: 'tree' },
+  { name: 'toggleFold', keys: [' '], does: 'Spread: fold or unfold the branch', where: 'tree' },
+  { name: 'foldAll', keys: ['-'], does: 'Fold all branches', where: 'tree' },
+  { name: 'unfoldAll', keys: ['+'], does: 'Unfold all branches', where: 'tree' },
+  { name: 'first', keys: ['Home'], does: 'Select the first item', where: 'tree' },
+  { name: 'last', keys: ['End'], does: 'Select the last item', where: 'tree' },
+  { name: 'moveUp', keys: ['Alt+ArrowUp'], does: 'Move the item up', where: 'tree' },
+  { name: 'moveDown', keys: ['Alt+ArrowDown'], does: 'Move the item down', where: 'tree' },
+  { name: 'moveOut', keys: ['Alt+ArrowLeft'], does: 'Move the item out of its parent. Spread: a whole branch, to the left', where: 'tree' },
+  { name: 'moveIn', keys: ['Alt+ArrowRight'], does: 'Move the item into the one above. Spread: a whole branch, to the right', where: 'tree' },
+  { name: 'add', keys: ['Enter'], does: 'Add an item after the selected one', where: 'tree' },
+  { name: 'rename', keys: ['F2'], does: 'Rename the item', where: 'tree' },
+  { name: 'remove', keys: ['Delete', 'Backspace'], does: 'Remove the item', where: 'tree' },
+  { name: 'duplicate', keys: ['Ctrl+d'], does: 'Duplicate the item with its branch', where: 'tree' },
+  { name: 'copy', keys: ['Ctrl+c'], does: 'Copy the selected items, also as text', where: 'tree' },
+  { name: 'cut', keys: ['Ctrl+x'], does: 'Cut the selected items', where: 'tree' },
+  { name: 'paste', keys: ['Ctrl+v'], does: 'Paste items, or any text with a line for each, after the selected item', where: 'tree' },
+  { name: 'lead', keys: ['t'], does: 'Say where the item leads', where: 'tree' },
+  { name: 'nextUndecided', keys: ['u'], does: 'Go to the next item that is not yet decided', where: 'tree' },
+  { name: 'planPage', keys: ['p'], does: 'Plan a page that the site has not yet', where: 'tree' },
+  { name: 'more', keys: ['m'], does: 'More settings of the item, or fewer', where: 'tree' },
+  { name: 'switchForm', keys: ['s'], does: 'Switch between spread and outline', where: 'tree' },
+  { name: 'beside', keys: ['b'], does: 'Another menu beside this one, or none', where: 'tree' },
+  { name: 'previousMenu', keys: ['['], does: 'Go to the menu before', where: 'tree' },
+  { name: 'nextMenu', keys: [']'], does: 'Go to the next menu', where: 'tree' },
   { name: 'findPages', keys: ['/'], does: 'Find pages', where: 'anywhere' },
   { name: 'undo', keys: ['Ctrl+z'], does: 'Undo', where: 'anywhere' },
   { name: 'redo', keys: ['Ctrl+Shift+z', 'Ctrl+y'], does: 'Redo', where: 'anywhere' },

@@ -4,6 +4,8 @@ import { ref } from 'vue';
 /** Whether the page finder is called. It comes in from the left, over the workspace, and goes again. */
 export const useFinder = defineStore('finder', () => {
   const isOpen = ref(false);
+  /** How many levels below a page come along. */
+  const depth = ref(0);
 
   function open(): void {
     isOpen.value = true;
@@ -13,5 +15,5 @@ export const useFinder = defineStore('finder', () => {
     isOpen.value = false;
   }
 
-  return { isOpen, open, close };
+  return { isOpen, depth, open, close };
 });

@@ -1,25 +1,67 @@
 <script setup lang="ts">
-import { computed, ref, useTemplateRef } from 'vue';
-import { childrenOf } from '@zorvik/core';
+import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { childrenOf, type Id } from '@zorvik/core';
 import ArrangeHead from '../components/arrange/ArrangeHead.vue';
-import DetailBand from '../components/arrange/DetailBand.vue';
 import EmptyMenu from '../components/arrange/EmptyMenu.vue';
 import OutlineList from '../components/arrange/OutlineList.vue';
 import PageFinder from '../components/arrange/PageFinder.vue';
+import SpreadView from '../components/arrange/SpreadView.vue';
+import DetailBand from '../components/details/DetailBand.vue';
 import NewMenuDialog from '../components/shell/NewMenuDialog.vue';
+import { useArrange, type ArrangeSheet } from '../stores/arrange.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
+const PlanPageDialog = defineAsyncComponent(() => import('../components/arrange/PlanPageDialog.vue'));
+const BringInDialog = defineAsyncComponent(() => import('../components/arrange/BringInDialog.vue'));
+const MenuFactsDialog = defineAsyncComponent(() => import('../components/arrange/MenuFactsDialog.vue'));
+const SharedLinksSheet = defineAsyncComponent(() => import('../components/arrange/SharedLinksSheet.vue'));
+const BesidePane = defineAsyncComponent(() => import('../components/arrange/BesidePane.vue'));
+
 const copy = useWorkingCopy();
 const selection = useSelection();
+const arrange = useArrange();
+const router = useRouter();
+const spread = useTemplateRef<InstanceType<typeof SpreadView>>('spread');
 const outline = useTemplateRef<InstanceType<typeof OutlineList>>('outline');
 const isNewOpen = ref(false);
 const isAdding = ref(false);
 const isEmpty = computed(() => copy.document !== null && selection.menu !== null && childrenOf(copy.document.items, selection.menu.id).size === 0);
+/** An empty menu is typed in the outline: nothing hangs from a bar without entries. */
+const form = computed(() => (isEmpty.value ? 'outline' : arrange.form));
+const tree = computed(() => (form.value === 'spread' ? spread.value : outline.value));
 
-function startAdding(): void {
+const sheetOpen = (name: ArrangeSheet) => computed({ get: () => arrange.sheet === name, set: (isOpen: boolean) => (arrange.sheet = isOpen ? name : null) });
+const [isPlanning, isBringing, isFacts, isShared] = [sheetOpen('planPage'), sheetOpen('bringIn'), sheetOpen('menuFacts'), sheetOpen('sharedLinks')];
+
+watch(
+  () => arrange.form,
+  async () => {
+    await nextTick();
+    tree.value?.focus();
+  },
+);
+watch(
+  () => arrange.wantedMenu,
+  async (key) => {
+    if (key === null) return;
+    arrange.wantedMenu = null;
+    await show(key);
+    await nextTick();
+    tree.value?.focus();
+  },
+);
+
+async function startAdding(): Promise<void> {
   isAdding.value = true;
-  outline.value?.startAdding();
+  tree.value?.startAdding();
+}
+
+async function show(key: string, item: Id | null = null): Promise<void> {
+  await router.push({ name: 'arrange', params: { siteKey: copy.siteKey ?? '', menuKey: key } });
+  selection.showMenu(key);
+  if (item !== null) selection.select(item);
 }
 </script>
 
@@ -31,13 +73,19 @@ function startAdding(): void {
     <NewMenuDialog v-model="isNewOpen" @made="selection.showMenu" />
   </div>
   <div v-else class="arrange">
-    <ArrangeHead @add="startAdding" @rename="outline?.startRenaming()" />
-    <div class="work">
-      <OutlineList ref="outline" />
+    <ArrangeHead @add="startAdding" @rename="tree?.startRenaming()" @back="tree?.focus()" />
+    <div class="work" :class="{ two: arrange.beside !== null }">
+      <SpreadView v-if="form === 'spread'" ref="spread" :menu="selection.menu" />
+      <OutlineList v-else ref="outline" :menu="selection.menu" />
+      <BesidePane v-if="arrange.beside !== null" />
       <EmptyMenu v-if="isEmpty && !isAdding" @add="startAdding" />
     </div>
     <DetailBand />
     <PageFinder />
+    <SharedLinksSheet v-model="isShared" @show="show" />
+    <PlanPageDialog v-model="isPlanning" />
+    <BringInDialog v-model="isBringing" />
+    <MenuFactsDialog v-model="isFacts" />
   </div>
 </template>
 
@@ -50,8 +98,14 @@ function startAdding(): void {
 }
 .work {
   position: relative;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  grid-template-rows: minmax(0, 1fr);
   min-height: 0;
   border-top: 1px solid var(--line);
+}
+.work.two {
+  grid-template-columns: minmax(0, 2fr) minmax(300px, 1fr);
 }
 .first {
   display: grid;

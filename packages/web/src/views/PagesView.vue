@@ -5,7 +5,7 @@ import { childrenOf, type Id } from '@zorvik/core';
 import RefusalNote from '../components/common/RefusalNote.vue';
 import ReadPagesDialog from '../components/pages/ReadPagesDialog.vue';
 import { pageRows } from '../composables/pageRows.ts';
-import { pageUse } from '../composables/pageUse.ts';
+import { whereUsed } from '../composables/pageUse.ts';
 import { useVirtualRows } from '../composables/useVirtualRows.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
@@ -17,7 +17,7 @@ const at = ref(0);
 const unfolded = shallowRef<ReadonlySet<Id>>(new Set());
 
 const rows = computed(() => (copy.document === null ? [] : pageRows(copy.document, unfolded.value, typed.value)));
-const use = computed(() => (copy.document === null ? new Map<Id, ReadonlySet<string>>() : pageUse(copy.document)));
+const usedIn = (id: Id): string[] => (copy.document === null ? [] : whereUsed(copy.document, id));
 const total = computed(() => copy.document?.pages.nodes.size ?? 0);
 const virtual = useVirtualRows(
   scroller,
@@ -137,10 +137,10 @@ function press(event: KeyboardEvent): void {
           <span role="gridcell" class="address">{{ rows[index]?.page.address }}</span>
           <span role="gridcell" class="mute">{{ rows[index]?.page.kind }}</span>
           <span role="gridcell">
-            <span class="state" :class="rows[index]?.page.state">{{ states[rows[index]?.page.state ?? 'live'] }}</span>
+            <span class="state" :class="rows[index]?.page.state">{{ rows[index]?.page.planned ? 'planned' : states[rows[index]?.page.state ?? 'live'] }}</span>
           </span>
           <span role="gridcell" class="menus">
-            <span v-for="name in use.get(rows[index]?.id ?? '') ?? []" :key="name">{{ name }}</span>
+            <span v-for="name in usedIn(rows[index]?.id ?? '')" :key="name">{{ name }}</span>
           </span>
         </div>
       </div>

@@ -10,8 +10,18 @@ import { closed, IdShape } from '../../schema/shapes.ts';
 import { missing } from './missing.ts';
 import type { Applied, OperationKind } from './operationKind.ts';
 
-/** The fields of a node that an update may name: all but its identity and its place. */
-export type FieldsOf<F extends ForestName> = Partial<Omit<NodeOf[F], 'id' | 'parent'>>;
+/**
+ * The fields of a node that an update may name: all but its identity and its place. Null takes a field away that need not be there, and
+ * stands for it where it is not.
+ */
+export type FieldsOf<F extends ForestName> = FieldsOfNode<Omit<NodeOf[F], 'id' | 'parent'>>;
+type FieldsOfNode<N> = { readonly [K in keyof N]?: object extends Pick<N, K> ? Exclude<N[K], undefined> | null : N[K] };
+
+/** The fields that a kind of node has, and those that it may have. */
+export interface NodeFields {
+  readonly always: TProperties;
+  readonly maybe: TProperties;
+}
 
 /** Single fields of a node given new values, with their old ones. Both name the same fields. */
 export interface Update<K extends string, F extends ForestName> {
@@ -28,11 +38,12 @@ export interface Update<K extends string, F extends ForestName> {
 export function defineUpdate<K extends string, F extends ForestName>(
   kind: K,
   name: F,
-  fields: TProperties,
+  { always, maybe }: NodeFields,
   describe: (document: SiteDocument, operation: Update<K, F>) => Sentence,
   refuses: (document: SiteDocument, node: NodeOf[F]) => Refusal | null = () => null,
 ): OperationKind<Update<K, F>, Update<K, F>> {
-  const someFields = Type.Partial(Type.Object(fields, closed));
+  const orNull = Object.fromEntries(Object.entries(maybe).map(([field, shape]) => [field, Type.Union([shape, Type.Null()])]));
+  const someFields = Type.Partial(Type.Object({ ...always, ...orNull }, closed));
   return {
     kind,
     shape: Type.Object({ kind: Type.Literal(kind), id: IdShape, set: someFields, was: someFields }, closed),
@@ -44,7 +55,7 @@ export function defineUpdate<K extends string, F extends ForestName>(
       const set = differing<F>(node, operation.set);
       const was = valuesOf<F>(node, set);
       if (Object.keys(set).length === 0) return ok({ document, operation: { ...operation, set, was } });
-      const changed = { ...node, ...set };
+      const changed = withFields<F>(node, set, maybe);
       const reason = refuses(document, changed);
       if (reason !== null) return no(reason);
       return ok({ document: withForest(document, name, withNodeChanged(forest, changed)), operation: { ...operation, set, was } });
@@ -68,10 +79,19 @@ export function defineUpdate<K extends string, F extends ForestName>(
 
 /** Those of the named fields that would change. */
 function differing<F extends ForestName>(node: NodeOf[F], named: FieldsOf<F>): FieldsOf<F> {
-  return Object.fromEntries(Object.entries(named).filter(([field, value]) => !isEqual(node[field as keyof NodeOf[F]], value))) as FieldsOf<F>;
+  return Object.fromEntries(Object.entries(named).filter(([field, value]) => !isEqual(valueOf<F>(node, field), value))) as FieldsOf<F>;
 }
 
 /** The present values of the fields that `named` names. */
 function valuesOf<F extends ForestName>(node: NodeOf[F], named: FieldsOf<F>): FieldsOf<F> {
-  return Object.fromEntries(Object.keys(named).map((field) => [field, node[field as keyof NodeOf[F]]])) as FieldsOf<F>;
+  return Object.fromEntries(Object.keys(named).map((field) => [field, valueOf<F>(node, field)])) as FieldsOf<F>;
+}
+
+function valueOf<F extends ForestName>(node: NodeOf[F], field: string): unknown {
+  return (node as unknown as Record<string, unknown>)[field] ?? null;
+}
+
+function withFields<F extends ForestName>(node: NodeOf[F], set: FieldsOf<F>, maybe: TProperties): NodeOf[F] {
+  const kept = Object.entries({ ...node, ...set }).filter(([field, value]) => value !== null || !(field in maybe));
+  return Object.fromEntries(kept) as unknown as NodeOf[F];
 }

@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import {
+  mdiChevronDown,
+  mdiContentCopy,
+  mdiContentCut,
+  mdiContentPaste,
   mdiArrowCollapseLeft,
   mdiArrowCollapseRight,
   mdiArrowDown,
@@ -11,20 +15,28 @@ import {
   mdiTrashCanOutline,
 } from '@mdi/js';
 import { computed } from 'vue';
-import { childrenOf, preorder, type Id } from '@zorvik/core';
+import { childrenOf, preorder, sketchOf, type Id } from '@zorvik/core';
+import { useSpotForNew } from '../../composables/useSpotForNew.ts';
+import { saveFile } from '../../composables/saveFile.ts';
 import { useItemActions } from '../../composables/useItemActions.ts';
+import { useArrange } from '../../stores/arrange.ts';
+import { useClipboard } from '../../stores/clipboard.ts';
 import { useFinder } from '../../stores/finder.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
 import IconButton from '../common/IconButton.vue';
 import RefusalNote from '../common/RefusalNote.vue';
 import MenuName from './MenuName.vue';
 
-const emit = defineEmits<{ add: []; rename: [] }>();
+const emit = defineEmits<{ add: []; rename: []; back: [] }>();
 const copy = useWorkingCopy();
 const selection = useSelection();
 const finder = useFinder();
-const { reasons, act } = useItemActions();
+const arrange = useArrange();
+const clipboard = useClipboard();
+const { reasons, act, selectAdded } = useItemActions();
+const spot = useSpotForNew();
 
 const size = computed(() => {
   const { document } = copy;
@@ -37,13 +49,55 @@ const size = computed(() => {
   }
   return count === 0 ? 'empty' : `${count} ${count === 1 ? 'item' : 'items'}, ${deepest} deep`;
 });
+const form = computed({ get: () => arrange.form, set: (next) => void (next !== null && arrange.setForm(next)) });
 const nothing = computed(() => (selection.item === null ? 'select an item first' : null));
+
+async function copyChosen(isCut: boolean): Promise<void> {
+  const text = await (isCut ? clipboard.cutChosen() : clipboard.copyChosen());
+  if (text !== null) await clipboard.writeText(text);
+  emit('back');
+}
+
+async function paste(): Promise<void> {
+  const at = spot.value;
+  const result = at === null ? null : await clipboard.paste(await clipboard.readText(), at);
+  if (result?.ok === true) selectAdded(result.value);
+  emit('back');
+}
+
+/** The formats are in a part of their own, which is loaded when somebody needs one. */
+const formats = [
+  { key: 'json', name: 'JSON' },
+  { key: 'csv', name: 'CSV' },
+  { key: 'opml', name: 'OPML' },
+  { key: 'markdown', name: 'Markdown list' },
+  { key: 'html', name: 'HTML list' },
+  { key: 'text', name: 'Lines of text' },
+] as const;
+
+async function takeOut(key: string): Promise<void> {
+  const { document } = copy;
+  const { menu } = selection;
+  const { menuFormats } = await import('@zorvik/formats');
+  const format = menuFormats.find((one) => one.key === key);
+  if (document === null || menu === null || format === undefined) return;
+  saveFile(`${menu.key}${format.ending}`, format.type, format.write({ name: menu.name, sketches: sketchOf(document, childrenOf(document.items, menu.id)) }));
+}
 </script>
 
 <template>
   <div class="head">
     <MenuName />
     <span class="mute number">{{ size }}</span>
+    <ChoiceRow
+      v-model="form"
+      class="form"
+      label="Form"
+      :choices="[
+        { value: 'spread', label: 'Spread', hint: 'Branches side by side (S)' },
+        { value: 'outline', label: 'Outline', hint: 'One list to type in (S)' },
+      ]"
+    />
     <div class="tools" role="toolbar" aria-label="The selected item">
       <IconButton label="Move up" :icon="mdiArrowUp" keys="Alt ↑" :reason="reasons.moveUp" @press="act('moveUp')" />
       <IconButton label="Move down" :icon="mdiArrowDown" keys="Alt ↓" :reason="reasons.moveDown" @press="act('moveDown')" />
@@ -52,10 +106,40 @@ const nothing = computed(() => (selection.item === null ? 'select an item first'
       <i />
       <IconButton label="Rename" :icon="mdiPencilOutline" keys="F2" :reason="nothing" @press="emit('rename')" />
       <IconButton label="Duplicate" :icon="mdiContentDuplicate" keys="Ctrl D" :reason="reasons.duplicate" @press="act('duplicate')" />
+      <IconButton label="Cut" :icon="mdiContentCut" keys="Ctrl X" :reason="nothing" @press="copyChosen(true)" />
+      <IconButton label="Copy" :icon="mdiContentCopy" keys="Ctrl C" :reason="nothing" @press="copyChosen(false)" />
+      <IconButton label="Paste" :icon="mdiContentPaste" keys="Ctrl V" @press="paste" />
       <IconButton label="Remove" :icon="mdiTrashCanOutline" keys="Del" :reason="reasons.remove" @press="act('remove')" />
     </div>
     <RefusalNote />
+    <button v-if="arrange.undecided.length > 0" type="button" class="undecided" title="Go to the next one (U)" @click="arrange.goToUndecided()">
+      {{ arrange.undecided.length }} not yet decided
+    </button>
     <div class="add">
+      <v-menu>
+        <template #activator="{ props: activator }">
+          <button type="button" class="plain-button" v-bind="activator">
+            Menu
+            <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
+          </button>
+        </template>
+        <v-list density="compact" min-width="240" aria-label="This menu">
+          <v-list-item title="About this menu …" @click="arrange.ask('menuFacts')" />
+          <v-list-item title="Shared links" @click="arrange.ask('sharedLinks')" />
+          <v-list-item
+            :title="arrange.beside === null ? 'Another menu beside' : 'No menu beside'"
+            :disabled="selection.menus.length < 2"
+            @click="arrange.ask('beside')"
+          />
+          <v-list-item title="Plan a page …" @click="arrange.ask('planPage')" />
+          <v-list-item title="Unfold all" @click="selection.foldAll(false)" />
+          <v-list-item title="Fold all" @click="selection.foldAll(true)" />
+          <v-divider />
+          <v-list-item title="Bring items in …" @click="arrange.ask('bringIn')" />
+          <v-list-subheader>Take it out as</v-list-subheader>
+          <v-list-item v-for="format in formats" :key="format.key" :title="format.name" @click="takeOut(format.key)" />
+        </v-list>
+      </v-menu>
       <button type="button" class="plain-button" @click="finder.open()">
         <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiTextBoxSearchOutline" fill="currentColor" /></svg>
         Pages
@@ -75,12 +159,36 @@ const nothing = computed(() => (selection.item === null ? 'select an item first'
   display: flex;
   align-items: center;
   gap: 12px;
-  min-height: 40px;
+  min-height: 42px;
   padding: 4px 14px;
   min-width: 0;
 }
 .mute {
   white-space: nowrap;
+}
+.form {
+  flex: none;
+}
+.form :deep(legend) {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.form :deep(.chip) {
+  margin-block-end: 0;
+}
+.undecided {
+  flex: none;
+  min-height: 26px;
+  padding: 0 10px;
+  border: 1px dashed var(--ochre);
+  border-radius: 13px;
+  background: var(--ochre-tint);
+  color: var(--ochre);
+  font-weight: 600;
+  cursor: pointer;
 }
 .tools {
   display: flex;

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js';
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { addPages, childrenOf, nameOf, type Id, type Page } from '@zorvik/core';
-import { pageUse } from '../../composables/pageUse.ts';
-import { searchPages } from '../../composables/pageSearch.ts';
+import { pageUse, whereUsed } from '../../composables/pageUse.ts';
+import { useFoundPages, type PageFilter } from '../../composables/useFoundPages.ts';
 import { useSpotForNew } from '../../composables/useSpotForNew.ts';
 import { ROW_HEIGHT, useVirtualRows } from '../../composables/useVirtualRows.ts';
 import { useFinder } from '../../stores/finder.ts';
@@ -20,13 +21,21 @@ const behind = useSpotForNew();
 const input = useTemplateRef<HTMLInputElement>('input');
 const scroller = useTemplateRef<HTMLElement>('scroller');
 const typed = ref('');
-const depth = ref(0);
+const filter = ref<PageFilter>({ kind: null, state: null, isUnused: false });
 const isInside = ref(false);
 const marked = ref(0);
 const picked = shallowRef<ReadonlySet<Id>>(new Set());
 
-const found = computed(() => (copy.document === null || !finder.isOpen ? [] : searchPages(copy.document, typed.value)));
-const use = computed(() => (copy.document === null ? new Map<Id, ReadonlySet<string>>() : pageUse(copy.document)));
+const found = useFoundPages(
+  typed,
+  filter,
+  computed(() => finder.isOpen),
+);
+const kinds = [null, 'page', 'category', 'article', 'product', 'event'] as const;
+const states = [null, 'live', 'draft', 'gone'] as const;
+const filterBy = <K extends keyof PageFilter>(name: K) =>
+  computed({ get: () => filter.value[name], set: (value: PageFilter[K]) => (filter.value = { ...filter.value, [name]: value }) });
+const [kind, state, isUnused] = [filterBy('kind'), filterBy('state'), filterBy('isUnused')];
 const rows = useVirtualRows(
   scroller,
   computed(() => found.value.length),
@@ -77,7 +86,7 @@ function add(): void {
   const at = spot.value;
   const pages = toAdd.value;
   if (at === null || pages.length === 0) return;
-  const result = copy.perform((context) => addPages(context, { pages, depth: depth.value, spot: at }));
+  const result = copy.perform((context) => addPages(context, { pages, depth: finder.depth, spot: at }));
   if (!result.ok) return;
   picked.value = new Set();
   const last = result.value.operations.at(-1);
@@ -104,9 +113,33 @@ function press(event: KeyboardEvent): void {
   event.preventDefault();
 }
 
-function whereUsed({ id }: Page): string {
-  return [...(use.value.get(id) ?? [])].join(', ');
+function useOf({ id }: Page): { readonly count: number; readonly words: string } | null {
+  const { document } = copy;
+  const counts = document === null ? undefined : pageUse(document).get(id);
+  if (document === null || counts === undefined) return null;
+  return { count: [...counts.values()].reduce((sum, one) => sum + one, 0), words: `In ${whereUsed(document, id).join(', ')}` };
 }
+
+/** What is dragged: the page itself, or all that are picked when it is one of them. */
+function dragOf(page: Page): { readonly pages: readonly Id[] } {
+  return { pages: picked.value.has(page.id) ? [...picked.value] : [page.id] };
+}
+const vDrag = {
+  mounted: (element: HTMLElement, { value }: { value: () => Page | undefined }) => {
+    releases.set(
+      element,
+      draggable({
+        element,
+        getInitialData: () => {
+          const page = value();
+          return page === undefined ? {} : { ...dragOf(page) };
+        },
+      }),
+    );
+  },
+  unmounted: (element: HTMLElement) => releases.get(element)?.(),
+};
+const releases = new WeakMap<HTMLElement, () => void>();
 </script>
 
 <template>
@@ -137,9 +170,27 @@ function whereUsed({ id }: Page): string {
         spellcheck="false"
         @keydown="press"
       />
+      <div class="filters">
+        <label>
+          <span class="only-heard">Kind</span>
+          <select v-model="kind">
+            <option v-for="one in kinds" :key="one ?? ''" :value="one">{{ one ?? 'any kind' }}</option>
+          </select>
+        </label>
+        <label>
+          <span class="only-heard">State</span>
+          <select v-model="state">
+            <option v-for="one in states" :key="one ?? ''" :value="one">{{ one ?? 'any state' }}</option>
+          </select>
+        </label>
+        <label class="unused">
+          <input v-model="isUnused" type="checkbox" />
+          in no menu
+        </label>
+      </div>
       <div ref="scroller" class="found" tabindex="0">
         <p v-if="found.length === 0" class="mute none">
-          No page has “{{ typed }}” in its title or address. Try fewer letters, or add a link with
+          No page fits “{{ typed }}”{{ kind !== null || state !== null || isUnused ? ' and the filter' : '' }}. Try fewer letters, or add a link with
           <kbd>Enter</kbd>
           in the outline.
         </p>
@@ -148,6 +199,7 @@ function whereUsed({ id }: Page): string {
             v-for="{ index, start } in rows.rows.value"
             :id="`found-${found[index]?.id}`"
             :key="found[index]?.id ?? index"
+            v-drag="() => found[index]"
             role="option"
             class="page"
             :class="{ marked: index === marked }"
@@ -163,14 +215,17 @@ function whereUsed({ id }: Page): string {
             <span class="tick" aria-hidden="true">{{ picked.has(found[index]?.id ?? '') ? '✓' : '' }}</span>
             <span class="title" :class="{ gone: found[index]?.state === 'gone' }">{{ found[index]?.title }}</span>
             <span class="address">{{ found[index]?.address }}</span>
-            <span v-if="use.has(found[index]?.id ?? '')" class="used" :title="`In ${whereUsed(found[index]!)}`">in use</span>
+            <span v-if="found[index]?.state === 'draft'" class="used draft">{{ found[index]?.planned ? 'planned' : 'draft' }}</span>
+            <span v-if="useOf(found[index]!) !== null" class="used" :title="useOf(found[index]!)?.words">
+              in use{{ (useOf(found[index]!)?.count ?? 1) > 1 ? ` ×${useOf(found[index]!)?.count}` : '' }}
+            </span>
           </div>
         </div>
       </div>
       <footer>
         <div class="choices-two">
           <ChoiceRow
-            v-model="depth"
+            v-model="finder.depth"
             label="Take along, levels below"
             :choices="[
               { value: 0, label: 'page', hint: 'The page alone' },
@@ -202,10 +257,12 @@ function whereUsed({ id }: Page): string {
 .finder {
   position: absolute;
   z-index: 7;
+  /* Over the work and the details, not over the head: its buttons stay in reach. */
+  grid-row: 2 / -1;
   inset-block: 0;
   inset-inline-start: 0;
   display: grid;
-  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  grid-template-rows: auto auto auto minmax(0, 1fr) auto;
   width: min(420px, 100%);
   background: var(--sheet);
   border-inline-end: 1px solid var(--line);
@@ -245,6 +302,29 @@ header {
 .search::placeholder {
   color: var(--mute);
   opacity: 1;
+}
+.filters {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin: 0 14px 8px;
+  font-size: 12px;
+}
+.filters select {
+  height: 26px;
+  padding: 0 6px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--white);
+}
+.unused {
+  display: flex;
+  align-items: center;
+  gap: 5px;
+}
+.used.draft {
+  background: var(--ochre-tint);
+  color: var(--ochre);
 }
 .found {
   overflow: auto;

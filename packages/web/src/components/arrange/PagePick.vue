@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { mdiFileDocumentOutline, mdiFormatTitle, mdiLinkVariant } from '@mdi/js';
+import { mdiFileDocumentOutline, mdiFormatTitle, mdiHelpCircleOutline, mdiLinkVariant } from '@mdi/js';
 import { computed, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
-import { completeAddress, isSafeAddress, type Id } from '@zorvik/core';
+import { destinationTyped, type Id } from '@zorvik/core';
 import { searchPages } from '../../composables/pageSearch.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
@@ -9,14 +9,15 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 export type Picked =
   | { readonly kind: 'page'; readonly id: Id }
   | { readonly kind: 'link'; readonly label: string; readonly address: string }
-  | { readonly kind: 'heading'; readonly label: string };
+  | { readonly kind: 'heading'; readonly label: string }
+  | { readonly kind: 'undecided'; readonly label: string };
 
 /**
  * A field in which a page is found by typing, or an address or a plain heading is given. What it would take is listed below it;
  * Enter takes the marked one. The list opens to the side where there is room for it.
  */
 const props = defineProps<{ label: string; placeholder: string; start?: string; isBare?: boolean }>();
-const emit = defineEmits<{ pick: [picked: Picked]; leave: []; nest: [isDeeper: boolean] }>();
+const emit = defineEmits<{ pick: [picked: Picked]; leave: []; nest: [isDeeper: boolean]; lines: [text: string] }>();
 const MOST = 7;
 const id = useId();
 const copy = useWorkingCopy();
@@ -38,8 +39,9 @@ const offers = computed((): Offer[] => {
   const text = typed.value.trim();
   if (text === '' || copy.document === null) return [];
   const [before = '', after] = text.split(/\s+\|\s+/);
-  const address = completeAddress(after ?? text);
-  const isAddress = isSafeAddress(address) && (after !== undefined || /[/:#?.@]/.test(text));
+  const typedAs = destinationTyped(after ?? text);
+  const isAddress = typedAs.ok && (after !== undefined || /[/:#?.@]|^\+?\d/.test(text));
+  const address = after ?? text;
   const pages = searchPages(copy.document, text)
     .slice(0, MOST)
     .map((page): Offer => ({ key: page.id, icon: mdiFileDocumentOutline, text: page.title, note: page.address, picked: { kind: 'page', id: page.id } }));
@@ -49,21 +51,31 @@ const offers = computed((): Offer[] => {
           key: 'link',
           icon: mdiLinkVariant,
           text: after === undefined ? address : before,
-          note: 'a link to this address',
+          note:
+            typedAs.ok && typedAs.value.kind === 'email'
+              ? 'an e-mail address'
+              : typedAs.ok && typedAs.value.kind === 'phone'
+                ? 'a phone number'
+                : 'a link to this address',
           picked: { kind: 'link', label: after === undefined ? text : before, address },
         },
       ]
     : [];
   const heading: Offer[] =
-    after === undefined ? [{ key: 'heading', icon: mdiFormatTitle, text, note: 'a heading that leads nowhere', picked: { kind: 'heading', label: text } }] : [];
-  return /^(?:https?:|mailto:|tel:)/.test(address) || after !== undefined ? [...link, ...pages, ...heading] : [...pages, ...link, ...heading];
+    after === undefined
+      ? [
+          { key: 'heading', icon: mdiFormatTitle, text, note: 'a heading that leads nowhere', picked: { kind: 'heading', label: text } },
+          { key: 'undecided', icon: mdiHelpCircleOutline, text, note: 'not yet decided, held back', picked: { kind: 'undecided', label: text } },
+        ]
+      : [];
+  return /^(?:https?:|mailto:|tel:|\S+@\S+$)/.test(address) || after !== undefined ? [...link, ...pages, ...heading] : [...pages, ...link, ...heading];
 });
 
 watch(typed, () => {
   marked.value = 0;
   isListOpen.value = true;
   const box = input.value?.getBoundingClientRect();
-  const end = input.value?.closest('.outline')?.getBoundingClientRect().bottom ?? window.innerHeight;
+  const end = input.value?.closest('.outline, .spread')?.getBoundingClientRect().bottom ?? window.innerHeight;
   isAbove.value = box !== undefined && box.bottom + LIST_HEIGHT > end;
 });
 function focus(): void {
@@ -78,6 +90,14 @@ function blurred(): void {
   setTimeout(() => {
     if (document.activeElement !== input.value) emit('leave');
   });
+}
+
+/** One line is typed text; several are items of their own. */
+function pasted(event: ClipboardEvent): void {
+  const text = event.clipboardData?.getData('text/plain') ?? '';
+  if (!props.isBare || !/[\r\n]/.test(text.trim())) return;
+  event.preventDefault();
+  emit('lines', text);
 }
 
 function take(offer: Offer | undefined): void {
@@ -97,7 +117,8 @@ function press(event: KeyboardEvent): void {
     if (offers.value.length === 0) emit('leave');
     else take(offers.value[marked.value]);
   } else if (event.key === 'Escape') emit('leave');
-  else if (event.key === 'Tab' && props.isBare && typed.value === '') emit('nest', !event.shiftKey);
+  else if (event.key === 'Backspace' && props.isBare && typed.value === '') emit('leave');
+  else if (event.key === 'Tab' && props.isBare) emit('nest', !event.shiftKey);
   else {
     event.stopPropagation();
     return;
@@ -123,6 +144,7 @@ function press(event: KeyboardEvent): void {
       :aria-controls="`${id}-list`"
       :aria-activedescendant="isListOpen && offers.length > 0 ? `${id}-${marked}` : undefined"
       @keydown="press"
+      @paste="pasted"
       @blur="blurred"
     />
     <ul v-show="isListOpen && offers.length > 0" :id="`${id}-list`" role="listbox" :aria-label="`What “${typed}” may mean`">

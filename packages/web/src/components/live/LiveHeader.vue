@@ -34,8 +34,9 @@ const shown = computed((): ToFrame | null => {
   const { document } = copy;
   const { menu } = selection;
   if (document === null || menu === null) return null;
-  const html = renderMenu(resolveMenu(document, menu.id), { place: place.value, marks: true });
-  return { kind: 'show', html, css: renderStyles(document.site), place: place.value, siteName: document.site.name };
+  const resolved = resolveMenu(document, menu.id);
+  const html = renderMenu(resolved, { place: place.value, marks: true });
+  return { kind: 'show', html, css: renderStyles(document.site, [resolved]), place: place.value, siteName: document.site.name };
 });
 const scale = computed(() => Math.min(1, available.value / live.width));
 const peek = computed(() => STAGE / scale.value);

@@ -5,7 +5,7 @@ import { keyNames, shortcuts } from '../../shortcuts/shortcuts.ts';
 
 const isOpen = defineModel<boolean>({ required: true });
 const groups = computed(() => [
-  { title: 'In the outline', keys: shortcuts.filter(({ where }) => where === 'outline') },
+  { title: 'In spread and outline', keys: shortcuts.filter(({ where }) => where === 'tree') },
   { title: 'Anywhere', keys: shortcuts.filter(({ where }) => where === 'anywhere') },
 ]);
 </script>

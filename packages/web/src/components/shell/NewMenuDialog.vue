@@ -1,36 +1,81 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
-import { createMenu, placeNames, places, type Place } from '@zorvik/core';
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import { createMenu, placeNames, places, planSketch, starters, starterSketch, type Id, type ImportPlan, type MenuFill, type Place } from '@zorvik/core';
+import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
 import DialogSheet from '../common/DialogSheet.vue';
+import PagePick, { type Picked } from '../arrange/PagePick.vue';
 import PlaceSketch from './PlaceSketch.vue';
 
+/** A new menu: its name, where it is meant to stand, and what it begins with. */
+const BringInSource = defineAsyncComponent(() => import('../arrange/BringInSource.vue'));
+const ImportPreview = defineAsyncComponent(() => import('../arrange/ImportPreview.vue'));
 const emit = defineEmits<{ made: [key: string] }>();
 const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
+const selection = useSelection();
 const name = ref('');
 const place = ref<Place>('bar');
+const begins = ref<'empty' | 'starter' | 'pages' | 'copy' | 'file' | null>('empty');
+const starterKey = ref(starters[0]?.key ?? '');
+const below = ref<Id | null>(null);
+const depth = ref<number | null>(1);
+const copied = ref<Id | null>(null);
+const plan = shallowRef<ImportPlan | null>(null);
+const isPicking = ref(false);
 const problem = ref<string | null>(null);
 
 watch(isOpen, () => {
   name.value = '';
   place.value = 'bar';
+  begins.value = 'empty';
+  below.value = null;
+  plan.value = null;
+  copied.value = selection.menu?.id ?? null;
   problem.value = null;
 });
 
+const starter = computed(() => starters.find(({ key }) => key === starterKey.value) ?? starters[0]);
+const starterPlan = computed(() =>
+  copy.document === null || starter.value === undefined || begins.value !== 'starter'
+    ? null
+    : planSketch(copy.document, starterSketch(copy.document, starter.value)),
+);
+const belowTitle = computed(() => (below.value === null ? 'the whole site' : (copy.document?.pages.nodes.get(below.value)?.title ?? '')));
+
+function fill(): MenuFill | null {
+  if (begins.value === 'pages') return { kind: 'pages', below: below.value, depth: (depth.value ?? 1) - 1 };
+  if (begins.value === 'copy') return copied.value === null ? null : { kind: 'copy', menu: copied.value };
+  if (begins.value === 'starter') return starterPlan.value === null ? null : { kind: 'planned', items: starterPlan.value.items };
+  if (begins.value === 'file') return plan.value === null ? null : { kind: 'planned', items: plan.value.items };
+  return { kind: 'empty' };
+}
+
 function make(): void {
-  const result = copy.perform((context) => createMenu(context, { name: name.value, place: place.value }));
+  const filling = fill();
+  if (filling === null) {
+    problem.value =
+      begins.value === 'file' ? 'There is nothing to begin with yet. Choose a file, or paste a text.' : 'Choose what the menu is to be a copy of.';
+    return;
+  }
+  const result = copy.perform((context) => createMenu(context, { name: name.value, place: place.value, fill: filling }));
   problem.value = result.ok ? null : result.refusal.message;
   if (!result.ok) return;
   const [added] = result.value.operations;
   isOpen.value = false;
   if (added?.kind === 'addMenu') emit('made', added.branch[0]?.key ?? '');
 }
+
+function pick(picked: Picked): void {
+  isPicking.value = false;
+  if (picked.kind === 'page') below.value = picked.id;
+}
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" title="A new menu" @submit="make">
-    <v-text-field v-model="name" label="Its name" placeholder="Main menu" autofocus :error-messages="problem ?? []" @update:model-value="problem = null" />
+  <DialogSheet v-model="isOpen" title="A new menu" :width="680" :problem="problem" @submit="make">
+    <v-text-field v-model="name" label="Its name" placeholder="Main menu" autofocus hide-details @update:model-value="problem = null" />
     <fieldset>
       <legend>Where is it meant to stand?</legend>
       <div class="places">
@@ -41,6 +86,49 @@ function make(): void {
         </label>
       </div>
     </fieldset>
+    <ChoiceRow
+      v-model="begins"
+      label="It begins"
+      :choices="[
+        { value: 'empty', label: 'empty' },
+        { value: 'starter', label: 'with a typical tree' },
+        { value: 'pages', label: 'with pages' },
+        { value: 'copy', label: 'as a copy' },
+        { value: 'file', label: 'from a file' },
+      ]"
+    />
+    <div v-if="begins === 'starter'" class="with">
+      <div class="starters">
+        <label v-for="one in starters" :key="one.key" class="place" :class="{ on: one.key === starterKey }">
+          <input v-model="starterKey" type="radio" name="starter" :value="one.key" />
+          <b>{{ one.name }}</b>
+          <span class="mute">{{ one.about }}</span>
+        </label>
+      </div>
+      <ImportPreview v-if="starterPlan !== null" :plan="starterPlan" />
+    </div>
+    <div v-else-if="begins === 'pages'" class="with row">
+      <span class="mute">All that is below</span>
+      <PagePick v-if="isPicking" label="The page whose branch it is" placeholder="Part of a title or an address" @pick="pick" @leave="isPicking = false" />
+      <button v-else type="button" class="plain-button" @click="isPicking = true">{{ belowTitle }}</button>
+      <ChoiceRow
+        v-model="depth"
+        label="Levels"
+        :choices="[
+          { value: 1, label: '1' },
+          { value: 2, label: '2' },
+          { value: 3, label: '3' },
+          { value: 100, label: 'all' },
+        ]"
+      />
+    </div>
+    <label v-else-if="begins === 'copy'" class="with row">
+      <span class="mute">Of</span>
+      <select v-model="copied">
+        <option v-for="menu in selection.menus" :key="menu.id" :value="menu.id">{{ menu.name }}</option>
+      </select>
+    </label>
+    <BringInSource v-else-if="begins === 'file'" v-model="plan" class="with" />
     <template #actions>
       <v-btn variant="text" @click="isOpen = false">Cancel</v-btn>
       <v-btn color="primary" type="submit">Make the menu</v-btn>
@@ -59,20 +147,33 @@ legend {
   margin-bottom: 6px;
   color: var(--mute);
 }
-.places {
+.places,
+.starters {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 8px;
 }
+.with {
+  display: grid;
+  gap: 10px;
+}
+.with.row {
+  display: flex;
+  align-items: center;
+}
 .place {
   position: relative;
   display: grid;
+  align-content: start;
   gap: 4px;
   padding: 8px 10px;
   border: 1px solid var(--line);
   border-radius: 8px;
   background: var(--white);
   cursor: pointer;
+}
+.place .mute {
+  font-size: 12px;
 }
 .place.on {
   border-color: var(--persimmon);
@@ -88,5 +189,12 @@ legend {
   opacity: 0;
   margin: 0;
   cursor: pointer;
+}
+select {
+  height: 32px;
+  padding: 0 8px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
 }
 </style>

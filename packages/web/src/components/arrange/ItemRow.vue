@@ -2,35 +2,73 @@
 import { mdiChevronDown, mdiChevronRight } from '@mdi/js';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { labelOf } from '@zorvik/core';
+import { faceOf, labelOf, menuOf } from '@zorvik/core';
 import type { OutlineRow } from '../../composables/outlineRows.ts';
+import { pageUse } from '../../composables/pageUse.ts';
 import { useTyping } from '../../composables/useTyping.ts';
 import { usePeople } from '../../stores/people.ts';
+import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import PersonTag from '../shell/PersonTag.vue';
 import { destinationIcons, destinationWords } from './destinationIcon.ts';
 
-const props = defineProps<{ row: OutlineRow; isSelected: boolean; isRenaming: boolean; keep: (typed: string, isFinal: boolean) => string | null }>();
-const emit = defineEmits<{ select: []; fold: [isFolded: boolean]; rename: []; renamed: [] }>();
+/** An item in either form of the tree. `isSlim` has no room for where it leads; `inset` is how far a level is set in, in px. */
+const props = withDefaults(
+  defineProps<{
+    row: OutlineRow;
+    isSelected: boolean;
+    isLead: boolean;
+    isRenaming: boolean;
+    keep: (typed: string, isFinal: boolean) => string | null;
+    isSlim?: boolean;
+    /** The level that screen readers are told; 0: one more than the depth. */
+    level?: number;
+    inset?: number;
+  }>(),
+  { isSlim: false, inset: 24, level: 0 },
+);
+const emit = defineEmits<{
+  point: [event: PointerEvent | MouseEvent];
+  fold: [isFolded: boolean];
+  rename: [];
+  renamed: [];
+  naming: [what: 'nest' | 'unnest' | 'remove'];
+}>();
 const copy = useWorkingCopy();
 const people = usePeople();
+const selection = useSelection();
 const element = useTemplateRef<HTMLElement>('element');
 const input = useTemplateRef<HTMLInputElement>('input');
 const isDragged = ref(false);
 
 const label = computed(() => (copy.document === null ? '' : labelOf(copy.document, props.row.item)));
+const face = computed(() => (copy.document === null ? props.row.item : faceOf(copy.document, props.row.item)));
+const kind = computed(() => face.value.destination.kind);
 const page = computed(() => {
-  const { destination } = props.row.item;
+  const { destination } = face.value;
   return destination.kind === 'page' ? (copy.document?.pages.nodes.get(destination.page) ?? null) : null;
 });
 const target = computed(() => {
-  const { destination } = props.row.item;
-  return page.value?.address ?? (destination.kind === 'address' ? destination.address : '');
+  const { destination } = face.value;
+  return page.value?.address ?? (destination.kind === 'phone' ? destination.number : 'address' in destination ? destination.address : '');
 });
-const remark = computed(() => {
-  if (page.value?.state === 'gone') return { text: 'page gone', tone: 'bad' };
-  if (page.value?.state === 'draft') return { text: 'held back: draft', tone: 'look' };
-  return props.row.item.opensNewTab ? { text: 'new tab', tone: 'plain' } : null;
+const remarks = computed((): { readonly text: string; readonly tone: 'bad' | 'look' | 'plain' }[] => {
+  const found: { text: string; tone: 'bad' | 'look' | 'plain' }[] = [];
+  const { hiddenOn, heldBack, opensNewTab } = face.value;
+  if (kind.value === 'undecided') found.push({ text: 'not yet decided', tone: 'look' });
+  if (page.value?.state === 'gone') found.push({ text: 'page gone', tone: 'bad' });
+  if (page.value?.state === 'draft') found.push({ text: page.value.planned === true ? 'planned' : 'draft', tone: 'look' });
+  if (heldBack === true) found.push({ text: 'held back', tone: 'look' });
+  if (isTwice.value) found.push({ text: 'twice here', tone: 'plain' });
+  if (props.row.item.link !== undefined) found.push({ text: 'shared', tone: 'plain' });
+  if (hiddenOn !== undefined) found.push({ text: `not on ${hiddenOn.join(', ')}`, tone: 'plain' });
+  if (opensNewTab) found.push({ text: 'new tab', tone: 'plain' });
+  return props.isSlim ? found.slice(0, 1) : found;
+});
+/** The same page twice in a menu is allowed, and said quietly. */
+const isTwice = computed(() => {
+  const { document } = copy;
+  return document !== null && page.value !== null && (pageUse(document).get(page.value.id)?.get(menuOf(document, props.row.id).id) ?? 0) > 1;
 });
 
 const typing = useTyping({ value: () => label.value, keep: (...words) => props.keep(...words) });
@@ -57,11 +95,8 @@ onMounted(() => {
   release = draggable({
     element: element.value,
     canDrag: () => !props.isRenaming,
-    getInitialData: () => ({ item: props.row.id }),
-    onDragStart: () => {
-      isDragged.value = true;
-      emit('select');
-    },
+    getInitialData: () => ({ items: props.isSelected ? selection.chosen : [props.row.id] }),
+    onDragStart: () => (isDragged.value = true),
     onDrop: () => (isDragged.value = false),
   });
 });
@@ -74,25 +109,34 @@ onBeforeUnmount(() => release?.());
     ref="element"
     role="treeitem"
     class="row"
-    :class="{ on: isSelected, dragged: isDragged, heading: row.item.destination.kind === 'none', top: row.depth === 0 }"
-    :style="{ paddingInlineStart: `${14 + row.depth * 24}px`, '--name-start': `${65 + row.depth * 24}px` }"
-    :aria-level="row.depth + 1"
+    :class="{
+      on: isSelected,
+      dragged: isDragged,
+      heading: kind === 'none',
+      open: kind === 'undecided',
+      top: (level || row.depth + 1) === 1,
+      lead: isLead,
+      slim: isSlim,
+    }"
+    :style="{ paddingInlineStart: `${(isSlim ? 4 : 14) + row.depth * inset}px`, '--name-start': `${65 + row.depth * inset}px` }"
+    :aria-level="level || row.depth + 1"
     :aria-setsize="row.siblings"
     :aria-posinset="row.place"
     :aria-selected="isSelected"
     :aria-expanded="row.childCount === 0 ? undefined : !row.isFolded"
-    @pointerdown="emit('select')"
+    @pointerdown="emit('point', $event)"
+    @click="emit('point', $event)"
     @dblclick="emit('rename')"
   >
-    <i v-for="level in row.depth" :key="level" class="guide" :style="{ insetInlineStart: `${25 + (level - 1) * 24}px` }" />
+    <i v-for="step in row.depth" :key="step" class="guide" :style="{ insetInlineStart: `${(isSlim ? 15 : 25) + (step - 1) * inset}px` }" />
     <button v-if="row.childCount > 0" type="button" class="fold" tabindex="-1" aria-hidden="true" @click.stop="emit('fold', !row.isFolded)">
       <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="row.isFolded ? mdiChevronRight : mdiChevronDown" fill="currentColor" /></svg>
     </button>
     <span v-else class="fold" />
     <svg class="kind" viewBox="0 0 24 24" width="15" height="15" aria-hidden="true">
-      <path :d="destinationIcons[row.item.destination.kind]" fill="currentColor" />
+      <path :d="destinationIcons[kind]" fill="currentColor" />
     </svg>
-    <span v-if="isRenaming" class="edit" @pointerdown.stop @dblclick.stop>
+    <span v-if="isRenaming" class="edit" @pointerdown.stop @click.stop @dblclick.stop>
       <input
         ref="input"
         v-model="typed"
@@ -105,6 +149,8 @@ onBeforeUnmount(() => release?.());
         @compositionend="typing.composing(false)"
         @keydown.enter.stop.prevent="!$event.isComposing && leave(true)"
         @keydown.escape.stop.prevent="!$event.isComposing && leave(false)"
+        @keydown.tab.stop.prevent="emit('naming', $event.shiftKey ? 'unnest' : 'nest')"
+        @keydown.backspace="typed === '' && row.childCount === 0 && !$event.isComposing && emit('naming', 'remove')"
         @keydown.stop
         @blur="leave(true)"
       />
@@ -114,11 +160,12 @@ onBeforeUnmount(() => release?.());
     <template v-else>
       <span class="name">
         <span class="label">{{ label }}</span>
-        <span class="only-heard">, {{ destinationWords[row.item.destination.kind] }}</span>
+        <span class="only-heard">, {{ destinationWords[kind] }}</span>
         <span v-if="row.isFolded" class="count number">{{ row.childCount }}</span>
       </span>
-      <span class="target">{{ target }}</span>
-      <span v-if="remark !== null" class="remark" :class="remark.tone">{{ remark.text }}</span>
+      <span v-if="!isSlim" class="target">{{ target }}</span>
+      <b v-if="face.badge !== undefined" class="badge" :style="{ color: face.badge.color, background: face.badge.background }">{{ face.badge.text }}</b>
+      <span v-for="remark in remarks" :key="remark.text" class="remark" :class="remark.tone">{{ remark.text }}</span>
       <PersonTag v-for="person in people.at(row.id)" :key="person.session" :person="person" />
       <span v-if="people.changed.get(row.id) !== undefined" class="remark changed">just changed by {{ people.changed.get(row.id) }}</span>
     </template>
@@ -260,5 +307,21 @@ button.fold:hover {
 }
 .problem.look {
   background: var(--ochre);
+}
+.badge {
+  flex: none;
+  max-width: 90px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  padding: 0 7px;
+  border-radius: 9px;
+  font-size: 11px;
+  line-height: 18px;
+}
+.row.open .kind {
+  color: var(--ochre);
+}
+.row.slim .name {
+  flex: 1;
 }
 </style>

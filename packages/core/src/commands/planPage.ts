@@ -1,0 +1,59 @@
+import { mintId, type Id } from '../base/ids.ts';
+import { no, type Result } from '../base/result.ts';
+import { sentence } from '../base/sentences.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { childrenOf, type Spot } from '../model/forest.ts';
+import { nameOf } from '../model/labelOf.ts';
+import { missing } from '../ops/kit/missing.ts';
+import type { Edit } from '../ops/edit.ts';
+import type { Item } from '../schema/item.ts';
+import type { Page } from '../schema/page.ts';
+import { checkLabel } from './checkLabel.ts';
+import { makeEdit, type CommandContext } from './context.ts';
+import { keyFrom } from './menus.ts';
+
+/** A page that the site has not yet, as a person names it. */
+export interface PlannedPage {
+  readonly title: string;
+  /** The page that it is meant to stand under; null: on the top level. */
+  readonly under: Id | null;
+  readonly spot: Spot;
+}
+
+/**
+ * Adds a page that does not exist yet, as a draft placeholder, and an item that leads to it. Its key is the address that it will have as
+ * far as one can tell: the next reading of the site's pages that names this address makes it real.
+ */
+export function planPage(context: CommandContext, { title: typed, under, spot }: PlannedPage): Result<Edit> {
+  const { document, random } = context;
+  const title = checkLabel(typed);
+  if (!title.ok) return title;
+  if (under !== null && !document.pages.nodes.has(under)) return no(missing('pages', under));
+  const parent = under ?? document.site.id;
+  const id = mintId('page', random);
+  const after = childrenOf(document.pages, parent).last();
+  const address = freeAddress(document, under, title.value);
+  const page: Page = { id, parent, key: address, kind: 'page', title: title.value, address, state: 'draft', language: null, template: null, planned: true };
+  const item: Item = {
+    id: mintId('item', random),
+    parent: spot.parent,
+    label: null,
+    destination: { kind: 'page', page: id, anchor: null },
+    opensNewTab: false,
+    agreed: { title: title.value, address, parent, after },
+  };
+  const words = sentence('pagePlanned', { label: title.value, parent: nameOf(document, 'items', spot.parent) });
+  const operations = [{ kind: 'addPage', after, branch: [page] } as const, { kind: 'addItem', after: spot.after, branch: [item] } as const];
+  return makeEdit(context, operations, { sentence: words });
+}
+
+/** An address below the parent's that no page has, made of the title. */
+function freeAddress(document: SiteDocument, under: Id | null, title: string): string {
+  const above = under === null ? '' : (document.pages.nodes.get(under)?.address.split(/[?#]/)[0] ?? '').replace(/\/+$/, '');
+  const taken = new Set<string>();
+  for (const { address, key } of document.pages.nodes.values()) taken.add(address).add(key);
+  const plain = `${above}/${keyFrom(title, 'page')}`;
+  let address = plain;
+  for (let number = 2; taken.has(address); number += 1) address = `${plain}-${number}`;
+  return address;
+}

@@ -1,0 +1,46 @@
+import type { Id } from '../base/ids.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { faceOf, type Face } from '../model/faceOf.ts';
+import { childrenOf, nodeAt } from '../model/forest.ts';
+import { labelOf } from '../model/labelOf.ts';
+import type { Sketch, SketchTarget } from '../model/sketch.ts';
+import { settingNames, type Settings } from '../schema/settings.ts';
+import { mapTree } from '../walk/mapTree.ts';
+
+/** Items, with those below them, as formats write them: pages by their address, shared links by what they show. O(items). */
+export function sketchOf(document: SiteDocument, items: Iterable<Id>): Sketch[] {
+  return mapTree<Id, Sketch>(
+    items,
+    (id) => childrenOf(document.items, id),
+    (id, children) => {
+      const face = faceOf(document, nodeAt(document.items, id));
+      const settings: Settings = Object.fromEntries(settingNames.filter((name) => face[name] !== undefined).map((name) => [name, face[name]]));
+      return {
+        label: labelOf(document, face),
+        target: targetOf(document, face),
+        ...(face.opensNewTab ? { opensNewTab: true } : {}),
+        ...(Object.keys(settings).length === 0 ? {} : { settings }),
+        children,
+      };
+    },
+  );
+}
+
+function targetOf(document: SiteDocument, { destination }: Face): SketchTarget {
+  switch (destination.kind) {
+    case 'none':
+      return { kind: 'heading' };
+    case 'undecided':
+      return { kind: 'find' };
+    case 'email':
+      return { kind: 'address', address: `mailto:${destination.address}` };
+    case 'phone':
+      return { kind: 'address', address: `tel:${destination.number}` };
+    case 'address':
+      return destination;
+    case 'page': {
+      const { address } = nodeAt(document.pages, destination.page);
+      return { kind: 'address', address: destination.anchor === null ? address : `${address}#${destination.anchor}` };
+    }
+  }
+}

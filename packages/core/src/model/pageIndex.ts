@@ -1,0 +1,43 @@
+import { foldText } from '../base/foldText.ts';
+import type { Id } from '../base/ids.ts';
+import type { Page } from '../schema/page.ts';
+import type { SiteDocument } from './document.ts';
+import { isWithin } from './isWithin.ts';
+
+/** Finds pages by what a text says of them. Pages that are gone are not found. */
+export interface PageIndex {
+  readonly byAddress: (address: string) => Page | null;
+  /** By title, whatever its case and marks. Of several, the one below `near` counts, then the first. */
+  readonly byTitle: (title: string, near: Id | null) => Page | null;
+}
+
+/** O(pages) to make, O(1) to ask but for pages of the same title. */
+export function pageIndex(document: SiteDocument): PageIndex {
+  const addresses = new Map<string, Page>();
+  const titles = new Map<string, Page[]>();
+  for (const page of document.pages.nodes.values()) {
+    if (page.state === 'gone') continue;
+    const address = plainAddress(page.address, '');
+    if (!addresses.has(address)) addresses.set(address, page);
+    const title = foldText(page.title);
+    const alike = titles.get(title);
+    if (alike === undefined) titles.set(title, [page]);
+    else alike.push(page);
+  }
+  return {
+    byAddress: (address) => addresses.get(plainAddress(address, document.site.origin)) ?? null,
+    byTitle(title, near) {
+      const folded = foldText(title);
+      const alike = folded === '' ? [] : (titles.get(folded) ?? []);
+      const close = near === null ? undefined : alike.find(({ id }) => id !== near && isWithin(document.pages, id, near));
+      return close ?? alike[0] ?? null;
+    },
+  };
+}
+
+/** Without the site's own host, an anchor, and a slash at the end. */
+function plainAddress(address: string, origin: string): string {
+  const own = origin !== '' && (address === origin || address.startsWith(`${origin}/`)) ? address.slice(origin.length) : address;
+  const path = own.split('#')[0] ?? '';
+  return path.replace(/\/+$/, '') || '/';
+}

@@ -1,0 +1,18 @@
+import type { Settings } from '../schema/settings.ts';
+
+/** What an item of a sketch leads to, as far as its source says. */
+export type SketchTarget =
+  /** The source names no address: a page of that title may be meant. */
+  | { readonly kind: 'find' }
+  | { readonly kind: 'heading' }
+  /** As it was written; a page of the site may stand there. */
+  | { readonly kind: 'address'; readonly address: string };
+
+/** An item as another program, a file or a person's text describes it, with those below it. What formats read and write. */
+export interface Sketch {
+  readonly label: string;
+  readonly target: SketchTarget;
+  readonly opensNewTab?: boolean;
+  readonly settings?: Settings;
+  readonly children: readonly Sketch[];
+}

@@ -1,0 +1,42 @@
+import type { ResolvedItem, ResolvedMenu } from '../resolve/resolveMenu.ts';
+import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
+import { settingNames } from '../schema/settings.ts';
+import type { Site } from '../schema/site.ts';
+import { preorder } from '../walk/preorder.ts';
+import { badgeClass } from './faceHtml.ts';
+
+/** What the settings of items need of the style sheet; empty when no item has any. O(items). */
+export function settingStyles({ breakpoints }: Pick<Site, 'breakpoints'>, menus: readonly ResolvedMenu[]): string {
+  const items = menus.flatMap((menu) => [...preorder<ResolvedItem>(menu.items, ({ children }) => children)].map(({ node }) => node));
+  if (!items.some((item) => settingNames.some((name) => name in item))) return '';
+  const badges = new Map(items.flatMap(({ badge }) => (badge === undefined ? [] : [[badgeClass(badge).replace(' ', '.'), badge] as const])));
+  return `/* Icons, badges, descriptions, buttons. */
+.zv li>*>svg{inline-size:1.25em;block-size:1.25em;flex:none;margin-inline-end:.45em}
+.zv li>*>svg:not([fill]){fill:currentColor}
+.zv li>*>svg:last-child{margin-inline:.45em 0}
+.zv li>*>i{font-style:normal}
+.zv small{display:block;font-size:.85em;font-weight:400;opacity:.85}
+.zv-badge{margin-inline-start:.5em;padding:0 .5em;border-radius:1em;font-size:.75em;line-height:1.6;font-weight:600;white-space:nowrap;flex:none}
+.zv-badge:first-child{margin-inline:0 .5em}
+.zv li>.zv-stack{flex-direction:column;justify-content:center;text-align:center}
+.zv .zv-stack>*{margin-inline:0}
+.zv li>.zv-button{background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);padding-inline:1.1rem}
+.zv li>.zv-button:hover{background:var(--zv-button-hover,var(--_ink))}
+${[...badges].map(([name, { color, background }]) => `.${name}{color:${color};background:${background}}\n`).join('')}/* What does not show: as a class, or for a device class. */
+.zv-bar .zv-plain::after{content:none}
+.zv-unseen,${quietOn('')}{${UNSEEN}}
+${deviceClasses.map((device) => `@media ${mediaOf(device, breakpoints)}{.zv.zv .zv-no-${device},.zv.zv .zv-shut-${device}>:is(ul,a~button){display:none}${quietOn(`-${device}`)}{${UNSEEN}}}\n`).join('')}`;
+}
+
+const UNSEEN =
+  'position:absolute;inline-size:1px;block-size:1px;min-inline-size:0;min-block-size:0;padding:0;margin:-1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap';
+
+/** A button without a face comes forth when the keyboard gets to it: its branch stays within everybody's reach. */
+function quietOn(device: string): string {
+  return `.zv li>.zv-quiet${device}:not(:focus-visible)`;
+}
+
+function mediaOf(device: DeviceClass, { medium, wide }: Site['breakpoints']): string {
+  if (device === 'narrow') return `(max-width:${medium - 0.02}px)`;
+  return device === 'medium' ? `(min-width:${medium}px) and (max-width:${wide - 0.02}px)` : `(min-width:${wide}px)`;
+}

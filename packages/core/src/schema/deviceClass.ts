@@ -1,0 +1,2 @@
+export const deviceClasses = ['narrow', 'medium', 'wide'] as const;
+export type DeviceClass = (typeof deviceClasses)[number];

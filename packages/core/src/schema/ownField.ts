@@ -1,0 +1,18 @@
+import Type, { type Static } from 'typebox';
+import { closed, IdShape, KeyShape, LabelShape } from './shapes.ts';
+
+export const ownFieldTypes = ['text', 'number', 'yesNo'] as const;
+export type OwnFieldType = (typeof ownFieldTypes)[number];
+
+export const ownFieldFields = {
+  /** Under which its values are delivered. */
+  key: KeyShape,
+  name: LabelShape,
+  type: Type.Enum(ownFieldTypes),
+  /** What has it: items, with shared links, or menus. */
+  of: Type.Union([Type.Literal('items'), Type.Literal('menus')]),
+};
+
+/** A field of the site's own, declared once. Its parent is the site. */
+export const OwnFieldShape = Type.Object({ id: IdShape, parent: IdShape, ...ownFieldFields }, closed);
+export type OwnField = Static<typeof OwnFieldShape>;

@@ -1,0 +1,77 @@
+import Type, { type Static } from 'typebox';
+import { deviceClasses } from './deviceClass.ts';
+import { closed, KeyShape } from './shapes.ts';
+
+/** An opaque colour, `#rrggbb`. */
+export const ColorShape = Type.String({ pattern: '^#[0-9a-f]{6}$' });
+
+/** Numbers, commands and separators of SVG path data (SVG 2, 9.3), nothing that could end an attribute. */
+export const IconShape = Type.Object(
+  {
+    /** What it is called in the set that it was chosen from. */
+    name: Type.String({ pattern: '^[a-z][a-z0-9-]{0,79}$' }),
+    /** Its outline in a square of 24 by 24, kept here so that what is served needs no set of icons. */
+    path: Type.String({ pattern: '^[MmZzLlHhVvCcSsQqTtAa0-9 ,.eE+-]{1,4000}$' }),
+    /** Null: the colour of the text. */
+    color: Type.Union([ColorShape, Type.Null()]),
+    position: Type.Union([Type.Literal('before'), Type.Literal('after'), Type.Literal('above')]),
+  },
+  closed,
+);
+export type Icon = Static<typeof IconShape>;
+
+export const LONGEST_BADGE = 40;
+export const BadgeShape = Type.Object(
+  {
+    text: Type.String({ minLength: 1, maxLength: LONGEST_BADGE }),
+    color: ColorShape,
+    background: ColorShape,
+    position: Type.Union([Type.Literal('after'), Type.Literal('before'), Type.Literal('above')]),
+  },
+  closed,
+);
+export type Badge = Static<typeof BadgeShape>;
+
+/** What activating an item with a branch does: its link is followed, its branch opens, or the label follows and the arrow opens. */
+export const ActivationShape = Type.Union([Type.Literal('follow'), Type.Literal('open'), Type.Literal('split')]);
+export type Activation = Static<typeof ActivationShape>;
+
+const someDevices = Type.Array(Type.Enum(deviceClasses), { minItems: 1, maxItems: 3, uniqueItems: true });
+const OwnValueShape = Type.Union([Type.String({ maxLength: 2000 }), Type.Number(), Type.Boolean()]);
+export type OwnValue = Static<typeof OwnValueShape>;
+
+export const LONGEST_TOOLTIP = 400;
+export const LONGEST_DESCRIPTION = 1000;
+
+export const CLASSES_PATTERN = '^[A-Za-z_][A-Za-z0-9_-]{0,59}( [A-Za-z_][A-Za-z0-9_-]{0,59}){0,9}$';
+
+/** What may be set for an item. A setting that is not there has its usual value: most items have none of them. */
+export const settingFields = {
+  /** Not there: a link. */
+  look: Type.Literal('button'),
+  tooltip: Type.String({ minLength: 1, maxLength: LONGEST_TOOLTIP }),
+  /** A line below the label. */
+  description: Type.String({ minLength: 1, maxLength: LONGEST_DESCRIPTION }),
+  icon: IconShape,
+  badge: BadgeShape,
+  /** One or more classes that the site's own style sheet knows, parted by single spaces. */
+  cssClass: Type.String({ pattern: CLASSES_PATTERN }),
+  /** Not seen, but still its accessible name. */
+  labelHidden: Type.Literal(true),
+  arrowHidden: Type.Literal(true),
+  /** Device classes on which the item is not shown, with all below it. */
+  hiddenOn: someDevices,
+  /** Device classes on which what is below it is not shown. */
+  branchHiddenOn: someDevices,
+  /** By device class; where nothing is said, the label follows and the arrow opens. */
+  activation: Type.Object({ narrow: Type.Optional(ActivationShape), medium: Type.Optional(ActivationShape), wide: Type.Optional(ActivationShape) }, closed),
+  /** Not published, with all below it, until somebody says so. */
+  heldBack: Type.Literal(true),
+  /** Values of the site's own fields, by their keys. */
+  own: Type.Record(KeyShape, OwnValueShape, { minProperties: 1, maxProperties: 40 }),
+};
+
+const SettingsShape = Type.Partial(Type.Object(settingFields, closed));
+export type Settings = Static<typeof SettingsShape>;
+export type SettingName = keyof Settings;
+export const settingNames = Object.keys(settingFields) as SettingName[];

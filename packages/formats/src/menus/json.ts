@@ -1,0 +1,81 @@
+import { no, ok, readSettings, refusal, type Sketch, type SketchTarget } from '@zorvik/core';
+import { DEEPEST, type MenuFormat } from './menuFormat.ts';
+
+/** Where the schema of this format can be read; docs/formats/menu-1.schema.json is the same. */
+export const MENU_SCHEMA = 'https://zorvik.example/formats/menu-1.schema.json';
+const VERSION = 1;
+
+/** Our own format: all that an item has. */
+export const json: MenuFormat = {
+  key: 'json',
+  name: 'JSON',
+  ending: '.json',
+  type: 'application/json',
+  isIn: (text) => /^\s*[{[]/.test(text),
+  read(text) {
+    let found: unknown;
+    try {
+      found = JSON.parse(text);
+    } catch (error) {
+      return no(refusal('badMenuFile', { what: 'JSON', problem: (error as Error).message }));
+    }
+    const menu = (Array.isArray(found) ? { items: found } : found) as { version?: unknown; name?: unknown; items?: unknown };
+    if (typeof menu.version === 'number' && menu.version > VERSION)
+      return no(refusal('badMenuFile', { what: 'JSON', problem: `its version is ${menu.version}; up to ${VERSION} is read` }));
+    if (!Array.isArray(menu.items)) return no(refusal('badMenuFile', { what: 'JSON', problem: 'it has no list “items”' }));
+    const problems: string[] = [];
+    const sketches = itemsIn(menu.items, 'items', problems, 0);
+    const [problem] = problems;
+    if (problem !== undefined) return no(refusal('badMenuFile', { what: 'JSON', problem }));
+    if (sketches.length === 0) return no(refusal('emptyMenu'));
+    return ok([{ name: typeof menu.name === 'string' ? menu.name : '', sketches }]);
+  },
+  write: ({ name, sketches }) =>
+    `${JSON.stringify({ $schema: MENU_SCHEMA, format: 'zorvik-menu', version: VERSION, name, items: sketches.map(itemOf) }, null, 2)}\n`,
+};
+
+interface Written {
+  label: string;
+  kind?: 'heading' | 'undecided';
+  address?: string;
+  opensNewTab?: true;
+  settings?: Sketch['settings'];
+  items?: Written[];
+}
+
+function itemOf({ label, target, opensNewTab, settings, children }: Sketch): Written {
+  return {
+    label,
+    ...(target.kind === 'address' ? { address: target.address } : { kind: target.kind === 'heading' ? ('heading' as const) : ('undecided' as const) }),
+    ...(opensNewTab === true ? { opensNewTab: true as const } : {}),
+    ...(settings === undefined ? {} : { settings }),
+    ...(children.length === 0 ? {} : { items: children.map(itemOf) }),
+  };
+}
+
+function itemsIn(list: readonly unknown[], place: string, problems: string[], depth: number): Sketch[] {
+  if (depth > DEEPEST) problems.push(`${place} is more than ${DEEPEST} levels deep`);
+  if (problems.length > 0) return [];
+  return list.flatMap((one, at) => {
+    const where = `${place}[${at}]`;
+    if (typeof one !== 'object' || one === null || Array.isArray(one)) {
+      problems.push(`${where} is no item`);
+      return [];
+    }
+    const { label = '', address, kind, opensNewTab, settings, items = [] } = one as Record<string, unknown>;
+    if (typeof label !== 'string') problems.push(`the label of ${where} is no text`);
+    if (address !== undefined && typeof address !== 'string') problems.push(`the address of ${where} is no text`);
+    if (!Array.isArray(items)) problems.push(`the items of ${where} are no list`);
+    if (problems.length > 0) return [];
+    const read = readSettings(settings);
+    const target: SketchTarget = typeof address === 'string' ? { kind: 'address', address } : { kind: kind === 'heading' ? 'heading' : 'find' };
+    const sketch: Sketch = {
+      label: label as string,
+      target,
+      ...(opensNewTab === true ? { opensNewTab: true } : {}),
+      ...(Object.keys(read).length === 0 ? {} : { settings: read }),
+      children: itemsIn(items as unknown[], `${where}.items`, problems, depth + 1),
+    };
+    return [sketch];
+  });
+}

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { useTemplateRef } from 'vue';
+import PagePick, { type Picked } from './PagePick.vue';
+
+/** The row in which a new item is typed. */
+defineProps<{ isSlim?: boolean }>();
+const emit = defineEmits<{ pick: [picked: Picked]; leave: []; nest: [isDeeper: boolean]; lines: [text: string] }>();
+const field = useTemplateRef<InstanceType<typeof PagePick>>('field');
+defineExpose({ focus: () => field.value?.focus() });
+</script>
+
+<template>
+  <div class="adding">
+    <PagePick
+      ref="field"
+      label="New item: a page, a label, or Label | address"
+      :placeholder="isSlim ? 'A page or a label' : 'A page, a label, or Label | https://…'"
+      is-bare
+      @pick="emit('pick', $event)"
+      @leave="emit('leave')"
+      @nest="emit('nest', $event)"
+      @lines="emit('lines', $event)"
+    />
+    <span v-if="!isSlim" class="mute hint">
+      <kbd>Enter</kbd>
+      adds,
+      <kbd>Tab</kbd>
+      sets in,
+      <kbd>Esc</kbd>
+      ends
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.adding {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  height: 32px;
+  padding-inline-end: 14px;
+  background: var(--persimmon-tint);
+}
+.hint {
+  white-space: nowrap;
+  font-size: 12px;
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { computed, useTemplateRef } from 'vue';
+import type { ImportPlan, PlannedItem } from '@zorvik/core';
+import { ROW_HEIGHT, useVirtualRows } from '../../composables/useVirtualRows.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+
+/** What bringing in a file will do, entry by entry, before anything is stored. */
+const props = defineProps<{ plan: ImportPlan }>();
+const copy = useWorkingCopy();
+const scroller = useTemplateRef<HTMLElement>('scroller');
+const rows = useVirtualRows(
+  scroller,
+  computed(() => props.plan.items.length),
+);
+
+function outcome({ destination, foundBy, dropped }: PlannedItem): { readonly text: string; readonly tone: string } {
+  if (dropped !== null) return { text: `left out: ${dropped}`, tone: 'bad' };
+  if (destination.kind === 'page') {
+    const page = copy.document?.pages.nodes.get(destination.page);
+    return { text: `${page?.address ?? ''}, found by its ${foundBy}`, tone: 'good' };
+  }
+  if (destination.kind === 'undecided') return { text: 'not yet decided', tone: 'look' };
+  if (destination.kind === 'none') return { text: 'a heading', tone: '' };
+  return { text: destination.kind === 'phone' ? destination.number : destination.address, tone: '' };
+}
+</script>
+
+<template>
+  <div class="preview">
+    <p class="sum" role="status">
+      <b>{{ plan.items.length - plan.dropped }} new items</b>
+      <span class="good">{{ plan.matched }} lead to pages of this site</span>
+      <span>{{ plan.others }} to other addresses, or are headings</span>
+      <span v-if="plan.undecided > 0" class="look">{{ plan.undecided }} not yet decided</span>
+      <span v-if="plan.dropped > 0" class="bad">{{ plan.dropped }} left out</span>
+    </p>
+    <div ref="scroller" class="list" tabindex="0" role="region" aria-label="What it becomes">
+      <ul :style="{ height: `${rows.height.value}px` }">
+        <li
+          v-for="{ index, start } in rows.rows.value"
+          :key="index"
+          :style="{ transform: `translateY(${start}px)`, height: `${ROW_HEIGHT}px`, paddingInlineStart: `${12 + (plan.items[index]?.depth ?? 0) * 18}px` }"
+        >
+          <span class="name" :class="{ out: plan.items[index]?.dropped !== null }">{{ plan.items[index]?.source || '(no label)' }}</span>
+          <span class="outcome" :class="outcome(plan.items[index]!).tone">{{ outcome(plan.items[index]!).text }}</span>
+        </li>
+      </ul>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.sum {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  margin-bottom: 8px;
+}
+.list {
+  height: 260px;
+  overflow: auto;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--white);
+}
+ul {
+  position: relative;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  position: absolute;
+  inset-inline: 0;
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding-inline-end: 12px;
+  white-space: nowrap;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.name.out {
+  text-decoration: line-through;
+  color: var(--mute);
+}
+.outcome {
+  margin-inline-start: auto;
+  flex: none;
+  max-width: 55%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  color: var(--mute);
+  font-size: 12px;
+}
+.good {
+  color: var(--moss);
+}
+.look {
+  color: var(--ochre);
+}
+.bad {
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { childrenOf, fitsType, nodeAt, placementOf, placeMenu, placeNames, places, retireMenu, setMenu, type OwnField, type Place } from '@zorvik/core';
+import { useSelection } from '../../stores/selection.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import DialogSheet from '../common/DialogSheet.vue';
+import LineField from '../common/LineField.vue';
+import { useKeeping } from '../../composables/useKeeping.ts';
+
+/** What there is to know of a menu besides its items: what it is for, where it stands, how deep it may be; and retiring it. */
+const isOpen = defineModel<boolean>({ required: true });
+const copy = useWorkingCopy();
+const selection = useSelection();
+const router = useRouter();
+const problem = ref<string | null>(null);
+const menu = computed(() => selection.menu);
+const keepBy = useKeeping();
+const id = computed(() => menu.value?.id ?? '');
+const describe = computed(() => keepBy(`about ${id.value}`, (context, description) => setMenu(context, id.value, { description: description.trim() })));
+const limit = computed({
+  get: () => menu.value?.depthLimit ?? 0,
+  set: (levels) => void copy.perform((context) => setMenu(context, id.value, { depthLimit: levels === 0 ? null : levels })),
+});
+const place = computed({
+  get: () => (copy.document === null || menu.value === null ? null : (placementOf(copy.document, id.value)?.place ?? null)),
+  set: (next: Place | null) => void (next !== null && copy.perform((context) => placeMenu(context, id.value, next))),
+});
+const fields = computed((): OwnField[] => {
+  const { document } = copy;
+  if (document === null) return [];
+  return [...childrenOf(document.ownFields, document.site.id)].map((one) => nodeAt(document.ownFields, one)).filter(({ of }) => of === 'menus');
+});
+const used = computed(() =>
+  place.value === null ? 'It stands nowhere.' : `It stands in the ${placeNames[place.value]}. Retired, it is taken out of there at the next publication.`,
+);
+
+function ownText({ key, type }: OwnField): string {
+  const value = menu.value?.own?.[key];
+  return fitsType(value, type) ? String(value) : '';
+}
+
+function keepOwn({ key, type }: OwnField) {
+  return keepBy(`own ${key} ${id.value}`, (context, typed) => {
+    const { [key]: _, ...rest } = menu.value?.own ?? {};
+    const value = type === 'number' ? Number(typed) : type === 'yesNo' ? /^(?:yes|true)$/i.test(typed) : typed;
+    const own = typed.trim() === '' ? rest : { ...rest, [key]: value };
+    return setMenu(context, id.value, { own: Object.keys(own).length === 0 ? null : own });
+  });
+}
+
+function retire(): void {
+  const done = copy.perform((context) => retireMenu(context, id.value));
+  problem.value = done.ok ? null : done.refusal.message;
+  if (!done.ok) return;
+  isOpen.value = false;
+  const next = selection.menus[0];
+  void router.push({ name: 'arrange', params: { siteKey: copy.siteKey ?? '', menuKey: next?.key ?? '' } });
+}
+</script>
+
+<template>
+  <DialogSheet v-model="isOpen" :title="`About “${menu?.name ?? ''}”`" :problem="problem" @submit="isOpen = false">
+    <template v-if="menu !== null">
+      <LineField label="What it is for" :value="menu.description" placeholder="For whoever edits it next" :keep="describe" />
+      <label class="line">
+        <span>Stands in the</span>
+        <select v-model="place">
+          <option v-for="one in places" :key="one" :value="one">{{ placeNames[one] }}</option>
+        </select>
+      </label>
+      <label class="line">
+        <span>Levels at most</span>
+        <select v-model.number="limit">
+          <option :value="0">as many as it takes</option>
+          <option v-for="levels in 8" :key="levels" :value="levels">{{ levels }}</option>
+        </select>
+      </label>
+      <LineField
+        v-for="field in fields"
+        :key="field.id"
+        :label="field.name"
+        :note="field.key"
+        :value="ownText(field)"
+        placeholder="not set"
+        :keep="keepOwn(field)"
+      />
+      <p class="line">
+        <span>Its key</span>
+        <code>{{ menu.key }}</code>
+        <span class="mute">the delivery address holds it</span>
+      </p>
+      <div class="retire">
+        <p class="mute">{{ used }} Undo brings it back with all that is in it.</p>
+        <v-btn variant="outlined" @click="retire">Retire the menu</v-btn>
+      </div>
+    </template>
+    <template #actions>
+      <v-btn color="primary" type="submit">Done</v-btn>
+    </template>
+  </DialogSheet>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.line > span:first-child {
+  width: 120px;
+  color: var(--mute);
+}
+select {
+  height: 32px;
+  padding: 0 8px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
+}
+.retire {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 14px;
+  padding-top: 12px;
+  border-top: 1px solid var(--line);
+}
+</style>

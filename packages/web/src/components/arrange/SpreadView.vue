@@ -1,0 +1,459 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
+import { childrenOf, labelOf, nodeAt, type Id, type Menu } from '@zorvik/core';
+import { dropSpot, type DropSpot } from '../../composables/dropSpot.ts';
+import { outlineRows, type OutlineRow as Row } from '../../composables/outlineRows.ts';
+import { useDropZone } from '../../composables/useDropZone.ts';
+import { useItemActions } from '../../composables/useItemActions.ts';
+import { useTree } from '../../composables/useTree.ts';
+import { useUnfoldOnRest } from '../../composables/useUnfoldOnRest.ts';
+import { ROW_HEIGHT } from '../../composables/useVirtualRows.ts';
+import { useSelection } from '../../stores/selection.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import AddingRow from './AddingRow.vue';
+import DropLine from './DropLine.vue';
+import ItemRow from './ItemRow.vue';
+import { useRubberBand } from '../../composables/useRubberBand.ts';
+
+/**
+ * The whole menu at once: the branches hang side by side from the bar in its order, as the visitor meets them. Only what is seen of it, and
+ * a little around, is in the page.
+ */
+const props = defineProps<{ menu: Menu }>();
+const COLUMN = 208;
+const INSET = 16;
+/** Above the first row: the line of the bar, and the row of its own entries. */
+const HEAD = 14;
+const AROUND = 6;
+const copy = useWorkingCopy();
+const selection = useSelection();
+const { act } = useItemActions();
+const scroller = useTemplateRef<HTMLElement>('scroller');
+const tree = useTemplateRef<HTMLElement>('tree');
+const addField = useTemplateRef<InstanceType<typeof AddingRow>[]>('addField');
+
+interface Column {
+  readonly top: Id;
+  readonly at: number;
+  /** The entry of the bar first, then what hangs from it. */
+  readonly rows: readonly Row[];
+  /** How many items the branch has, folded or not. */
+  readonly label: string;
+}
+
+const rows = computed(() => (copy.document === null ? [] : outlineRows(copy.document, props.menu.id, selection.folded)));
+const columns = computed((): Column[] => {
+  const { document } = copy;
+  const made: { top: Id; at: number; rows: Row[]; label: string }[] = [];
+  if (document === null) return made;
+  for (const row of rows.value) {
+    if (row.depth === 0) made.push({ top: row.id, at: made.length, rows: [row], label: labelOf(document, row.item) });
+    else made.at(-1)?.rows.push(row);
+  }
+  return made;
+});
+
+const view = ref({ left: 0, top: 0, width: 1280, height: 400 });
+function look(): void {
+  const element = scroller.value;
+  if (element !== null) view.value = { left: Math.abs(element.scrollLeft), top: element.scrollTop, width: element.clientWidth, height: element.clientHeight };
+}
+let watching: ResizeObserver | null = null;
+onMounted(() => {
+  watching = new ResizeObserver(look);
+  if (scroller.value !== null) watching.observe(scroller.value);
+});
+onBeforeUnmount(() => watching?.disconnect());
+
+const seenColumns = computed(() => {
+  const first = Math.max(0, Math.floor(view.value.left / COLUMN) - 1);
+  return columns.value.slice(first, Math.ceil((view.value.left + view.value.width) / COLUMN) + 1);
+});
+const tallest = computed(() => Math.max(1, ...columns.value.map((column) => column.rows.length)) + (adding.value === null ? 0 : 1));
+
+/** The rows of a column that are seen; the entry of the bar always is, since it stays on top. */
+function seenRows(column: Column): { readonly row: Row; readonly at: number }[] {
+  const shift = addIn(column);
+  const first = Math.max(1, Math.floor(view.value.top / ROW_HEIGHT) - AROUND);
+  const last = Math.ceil((view.value.top + view.value.height) / ROW_HEIGHT) + AROUND;
+  return column.rows.slice(first, last).map((row, index) => {
+    const at = first + index;
+    return { row, at: shift >= 0 && at >= shift ? at + 1 : at };
+  });
+}
+
+function place(id: Id): { readonly column: Column; readonly at: number } | null {
+  for (const column of columns.value) {
+    const at = column.rows.findIndex((row) => row.id === id);
+    if (at >= 0) return { column, at };
+  }
+  return null;
+}
+
+function show(id: Id | 'adding'): void {
+  const element = scroller.value;
+  const found = place(id === 'adding' ? (adding.value?.after ?? adding.value?.parent ?? '') : id);
+  if (element === null || found === null) return;
+  const [left, top] = [found.column.at * COLUMN, HEAD + found.at * ROW_HEIGHT];
+  const isRtl = getComputedStyle(element).direction === 'rtl';
+  const seen = Math.abs(element.scrollLeft);
+  const wanted = left < seen ? left : left + COLUMN > seen + element.clientWidth ? left + COLUMN - element.clientWidth + 14 : seen;
+  if (wanted !== seen) element.scrollLeft = isRtl ? -wanted : wanted;
+  const under = HEAD + 2 * ROW_HEIGHT;
+  if (found.at > 0 && top < element.scrollTop + under) element.scrollTop = Math.max(0, top - under);
+  else if (top + 2 * ROW_HEIGHT > element.scrollTop + element.clientHeight) element.scrollTop = top + 2 * ROW_HEIGHT - element.clientHeight;
+  look();
+}
+
+/** To the branch beside, at the same height. */
+function aside(step: 1 | -1): void {
+  const here = selection.item === null ? null : place(selection.item.id);
+  const beside = here === null ? columns.value[0] : columns.value[here.column.at + step];
+  const row = beside?.rows[Math.min(here?.at ?? 0, beside.rows.length - 1)];
+  if (row !== undefined) selection.select(row.id);
+}
+
+const isBarEntry = (): boolean => selection.item?.parent === props.menu.id;
+const work = useTree({
+  menu: () => props.menu.id,
+  rows,
+  tree,
+  show,
+  focusAdding: () => addField.value?.[0]?.focus(),
+  own: {
+    foldOrOut: () => aside(-1),
+    unfoldOrIn: () => aside(1),
+    moveOut: () => act(isBarEntry() ? 'moveUp' : 'moveOut'),
+    moveIn: () => act(isBarEntry() ? 'moveDown' : 'moveIn'),
+  },
+});
+const { renaming, adding, chosen } = work;
+
+/** Above which row of a column the new item is typed; -1: not in this one. */
+function addIn(column: Column): number {
+  const spot = adding.value;
+  if (spot === null || spot.parent === props.menu.id) return -1;
+  if (spot.after === null) {
+    const at = column.rows.findIndex(({ id }) => id === spot.parent);
+    return at < 0 ? -1 : at + 1;
+  }
+  const at = column.rows.findIndex(({ id }) => id === spot.after);
+  if (at < 0) return -1;
+  let end = at + 1;
+  while ((column.rows[end]?.depth ?? -1) > (column.rows[at]?.depth ?? 0)) end += 1;
+  return end;
+}
+/** Where in the bar a new entry is typed: before the column of that number; -1: not there. */
+const addInBar = computed(() => {
+  const spot = adding.value;
+  if (spot === null || spot.parent !== props.menu.id) return -1;
+  return spot.after === null ? 0 : columns.value.findIndex(({ top }) => top === spot.after) + 1;
+});
+function addDepth(column: Column): number {
+  return column.rows.find(({ id }) => id === adding.value?.parent)?.depth ?? 0;
+}
+const xOf = (at: number): number => (at + (addInBar.value >= 0 && at >= addInBar.value ? 1 : 0)) * COLUMN;
+
+interface SpreadSpot extends DropSpot {
+  readonly column: number;
+  readonly over: Id | null;
+  readonly isInBar: boolean;
+}
+
+function spotUnder(dragged: readonly Id[], x: number, y: number): SpreadSpot | null {
+  const { document } = copy;
+  const element = scroller.value;
+  if (document === null || element === null) return null;
+  const box = element.getBoundingClientRect();
+  const isRtl = getComputedStyle(element).direction === 'rtl';
+  const left = (isRtl ? box.right - x : x - box.left) + Math.abs(element.scrollLeft);
+  const top = y - box.top;
+  const number = Math.min(Math.floor(left / COLUMN), columns.value.length);
+  const column = columns.value[number];
+  if (column === undefined || top < HEAD + ROW_HEIGHT) {
+    // On the bar itself, or right of all: between two entries of it.
+    const gap = Math.max(0, Math.min(columns.value.length, Math.round(left / COLUMN)));
+    const before = columns.value.slice(0, gap).findLast((one) => !dragged.includes(one.top));
+    return { spot: { parent: props.menu.id, after: before?.top ?? null }, depth: 0, line: 0, column: gap, over: column?.top ?? null, isInBar: true };
+  }
+  const height = (top + element.scrollTop - HEAD) / ROW_HEIGHT - 1;
+  const below = column.rows.slice(1).map((row) => ({ ...row, depth: row.depth - 1 }));
+  const gap = Math.max(0, Math.min(below.length, Math.round(height)));
+  const found = dropSpot(document, { root: column.top, rows: below, dragged, gap, depth: Math.floor((left - number * COLUMN - 24) / INSET) });
+  return { ...found, column: number, over: column.rows[Math.floor(height) + 1]?.id ?? null, isInBar: false };
+}
+const drop = useDropZone({ element: scroller, focus: work.focus, spotUnder });
+useUnfoldOnRest(computed((): Id | null => drop.value?.at.over ?? null));
+
+const band = useRubberBand(scroller, (area) => {
+  const found = columns.value.flatMap((column) => {
+    const x = column.at * COLUMN;
+    if (x + COLUMN < area.left || x > area.right) return [];
+    return column.rows.filter((_, at) => HEAD + (at + 1) * ROW_HEIGHT > area.top && HEAD + at * ROW_HEIGHT < area.bottom).map(({ id }) => id);
+  });
+  selection.chooseAll(found);
+});
+
+function countOf(top: Id): number {
+  const { document } = copy;
+  if (document === null) return 0;
+  let count = 0;
+  const stack = [...childrenOf(document.items, top)];
+  for (let id = stack.pop(); id !== undefined; id = stack.pop()) {
+    count += 1;
+    if (nodeAt(document.items, id).id === id) stack.push(...childrenOf(document.items, id));
+  }
+  return count;
+}
+
+defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.rename?.(), focus: work.focus });
+</script>
+
+<template>
+  <div ref="scroller" class="spread" @scroll.passive="look">
+    <div
+      ref="tree"
+      class="room"
+      role="tree"
+      tabindex="0"
+      aria-multiselectable="true"
+      aria-orientation="horizontal"
+      :aria-label="`Items of ${menu.name}`"
+      :aria-activedescendant="selection.item === null || renaming !== null ? undefined : `row-${selection.item.id}`"
+      :style="{ width: `${(columns.length + (addInBar >= 0 ? 1 : 0)) * COLUMN + 14}px`, height: `${HEAD + (tallest + 1) * ROW_HEIGHT}px` }"
+      @keydown="work.press"
+      @copy="work.copied"
+      @cut="work.copied"
+      @paste="work.pasted"
+    >
+      <div class="bar" role="none">
+        <div
+          v-for="column in seenColumns"
+          :key="column.top"
+          class="entry"
+          role="none"
+          :class="{ on: chosen.has(column.top) }"
+          :style="{ insetInlineStart: `${xOf(column.at)}px`, width: `${COLUMN}px` }"
+        >
+          <ItemRow
+            :row="column.rows[0]!"
+            :is-selected="chosen.has(column.top)"
+            :is-lead="column.top === selection.item?.id"
+            :is-renaming="renaming === column.top"
+            :keep="work.keepName(column.top)"
+            :inset="INSET"
+            is-slim
+            @point="work.point(column.top, $event)"
+            @fold="selection.setFolded(column.top, $event)"
+            @rename="renaming = column.top"
+            @renamed="work.endRenaming"
+            @naming="work.whileNaming(column.top, $event)"
+          />
+          <span class="count number" aria-hidden="true">{{ countOf(column.top) || '' }}</span>
+        </div>
+        <AddingRow
+          v-if="addInBar >= 0"
+          ref="addField"
+          class="entry adding"
+          is-slim
+          :style="{ insetInlineStart: `${addInBar * COLUMN}px`, width: `${COLUMN + 60}px` }"
+          @pick="work.add"
+          @leave="work.stopAdding"
+          @nest="work.nest"
+          @lines="work.pasteLines"
+        />
+      </div>
+      <div
+        v-for="column in seenColumns"
+        :key="column.top"
+        class="column"
+        role="group"
+        :aria-label="column.label"
+        :style="{
+          insetInlineStart: `${xOf(column.at)}px`,
+          width: `${COLUMN}px`,
+          height: `${HEAD + (column.rows.length + (addIn(column) >= 0 ? 1 : 0)) * ROW_HEIGHT + 8}px`,
+        }"
+        :class="{ on: chosen.has(column.top) }"
+      >
+        <div
+          v-for="{ row, at } in seenRows(column)"
+          :key="row.id"
+          class="item"
+          role="none"
+          :class="{ front: renaming === row.id }"
+          :style="{ transform: `translateY(${HEAD + at * ROW_HEIGHT}px)` }"
+        >
+          <ItemRow
+            :row="{ ...row, depth: row.depth - 1 }"
+            :level="row.depth + 1"
+            :is-selected="chosen.has(row.id)"
+            :is-lead="row.id === selection.item?.id"
+            :is-renaming="renaming === row.id"
+            :keep="work.keepName(row.id)"
+            :inset="INSET"
+            is-slim
+            @point="work.point(row.id, $event)"
+            @fold="selection.setFolded(row.id, $event)"
+            @rename="renaming = row.id"
+            @renamed="work.endRenaming"
+            @naming="work.whileNaming(row.id, $event)"
+          />
+        </div>
+        <AddingRow
+          v-if="addIn(column) >= 0"
+          ref="addField"
+          class="item front"
+          is-slim
+          :style="{
+            transform: `translateY(${HEAD + addIn(column) * ROW_HEIGHT}px)`,
+            paddingInlineStart: `${4 + addDepth(column) * INSET}px`,
+            width: `${COLUMN + 60}px`,
+          }"
+          @pick="work.add"
+          @leave="work.stopAdding"
+          @nest="work.nest"
+          @lines="work.pasteLines"
+        />
+        <DropLine
+          v-if="drop !== null && !drop.at.isInBar && drop.at.column === column.at"
+          :words="drop.words"
+          :problem="drop.problem"
+          :style="{
+            transform: `translateY(${HEAD + (drop.at.line + 1) * ROW_HEIGHT}px)`,
+            insetInlineStart: `${16 + drop.at.depth * INSET}px`,
+            insetInlineEnd: '8px',
+          }"
+        />
+      </div>
+      <div v-if="drop !== null && drop.at.isInBar" class="between" role="none" :style="{ insetInlineStart: `${drop.at.column * COLUMN}px` }">
+        <span :class="{ bad: drop.problem !== null }">{{ drop.problem ?? drop.words }}</span>
+      </div>
+      <div
+        v-if="band !== null"
+        class="band"
+        role="none"
+        :style="{ left: `${band.left}px`, top: `${band.top}px`, width: `${band.right - band.left}px`, height: `${band.bottom - band.top}px` }"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.spread {
+  position: relative;
+  height: 100%;
+  overflow: auto;
+  padding-inline-start: 14px;
+}
+.room {
+  position: relative;
+  min-height: 100%;
+  outline: none;
+}
+.room:focus-visible:not(:has(.row.on)) {
+  box-shadow: inset 0 0 0 2px var(--ink);
+}
+.room:focus-visible :deep(.row.lead) {
+  outline: 2px solid var(--ink);
+  outline-offset: -2px;
+}
+.bar {
+  position: sticky;
+  z-index: 4;
+  top: 0;
+  height: 46px;
+  background: linear-gradient(var(--paper) 85%, transparent);
+}
+.bar::before {
+  content: '';
+  position: absolute;
+  inset-inline: 0 0;
+  top: 6px;
+  border-top: 2px solid var(--ink);
+}
+.entry {
+  position: absolute;
+  top: 14px;
+}
+.entry::before {
+  content: '';
+  position: absolute;
+  z-index: 1;
+  top: -13px;
+  inset-inline-start: 10px;
+  width: 12px;
+  height: 12px;
+  border: 2px solid var(--ink);
+  border-radius: 50%;
+  background: var(--paper);
+}
+.entry.on::before {
+  border-color: var(--persimmon);
+  background: var(--persimmon);
+}
+.entry.adding::before {
+  border-style: dashed;
+}
+.count {
+  position: absolute;
+  inset-inline-end: 14px;
+  top: 8px;
+  color: var(--mute);
+  font-size: 12px;
+  pointer-events: none;
+}
+.entry :deep(.row) {
+  padding-inline-end: 38px;
+}
+.entry :deep(.label) {
+  font-weight: 650;
+}
+.column {
+  position: absolute;
+  top: 0;
+  padding-inline-end: 10px;
+}
+.column.on {
+  background: linear-gradient(var(--persimmon-tint), transparent);
+}
+.item {
+  position: absolute;
+  inset-inline: 0 10px;
+  top: 0;
+}
+.item.front,
+.entry:has(.edit) {
+  z-index: 5;
+}
+.between {
+  position: absolute;
+  z-index: 6;
+  top: 0;
+  height: 46px;
+  border-inline-start: 2px solid var(--persimmon);
+  pointer-events: none;
+}
+.between span {
+  position: absolute;
+  top: 48px;
+  inset-inline-start: -2px;
+  width: max-content;
+  max-width: 320px;
+  padding: 3px 8px;
+  border-radius: 5px;
+  background: var(--ink);
+  color: var(--white);
+  font-size: 12px;
+}
+.between span.bad {
+  background: var(--brick);
+}
+.band {
+  position: absolute;
+  z-index: 7;
+  border: 1px solid var(--persimmon);
+  background: #c4451e14;
+  pointer-events: none;
+}
+</style>

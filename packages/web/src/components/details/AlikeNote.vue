@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { faceOf, makeAlike, settingWords, unlikeSiblings, type AlikeName, type Item } from '@zorvik/core';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+
+/** Offers what is set for an item to those beside it that have it otherwise. */
+const props = defineProps<{ item: Item }>();
+const copy = useWorkingCopy();
+/** Beyond this many siblings, finding out would be felt with every key. */
+const MOST = 500;
+
+const offers = computed(() => {
+  const { document } = copy;
+  if (document === null || !document.items.nodes.has(props.item.id) || (document.items.children.get(props.item.parent)?.size ?? 0) > MOST) return [];
+  const face = faceOf(document, props.item);
+  // What an item has not got is not offered: most siblings lack most things, and that is no news.
+  return [...unlikeSiblings({ document }, props.item.id)]
+    .filter(([name]) => face[name] !== undefined && face[name] !== false)
+    .map(([name, ids]) => ({ name, words: name === 'opensNewTab' ? 'the tab' : settingWords[name], count: ids.length }));
+});
+
+function spread(names: readonly AlikeName[]): void {
+  copy.perform((context) => makeAlike(context, props.item.id, names));
+}
+</script>
+
+<template>
+  <div v-if="offers.length > 0" class="alike" role="group" aria-label="Make those beside it alike">
+    <span class="caption">Make those beside it alike</span>
+    <button v-for="offer in offers" :key="offer.name" type="button" :title="`Give ${offer.words} to ${offer.count} beside it`" @click="spread([offer.name])">
+      {{ offer.words }}
+      <span class="number">{{ offer.count }}</span>
+    </button>
+    <button v-if="offers.length > 1" type="button" @click="spread(offers.map(({ name }) => name))">all of it</button>
+  </div>
+</template>
+
+<style scoped>
+.alike {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.caption {
+  flex-basis: 100%;
+  color: var(--mute);
+  font-size: 12px;
+}
+button {
+  min-height: 26px;
+  padding: 0 9px;
+  border: 1px dashed var(--line-strong);
+  border-radius: 13px;
+  background: var(--white);
+  font-size: 12px;
+  cursor: pointer;
+}
+button:hover {
+  border-style: solid;
+}
+.number {
+  color: var(--mute);
+}
+</style>

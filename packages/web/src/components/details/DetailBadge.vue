@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Badge } from '@zorvik/core';
+import { useSettings } from '../../composables/useSettings.ts';
+import { contrast } from '../../theme/contrast.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import ColorField from '../common/ColorField.vue';
+import LineField from '../common/LineField.vue';
+
+/** A badge beside the label: its text, two colours with their contrast, and where it stands. */
+const { common, set, keepTyped } = useSettings();
+const FIRST: Omit<Badge, 'text'> = { color: '#ffffff', background: '#1f5a3a', position: 'after' };
+const badge = computed(() => common('badge').value);
+const ratio = computed(() => (badge.value === null ? null : contrast(badge.value.color, badge.value.background)));
+const keepText = computed(() => keepTyped('badge', (text) => (text.trim() === '' ? null : { ...FIRST, ...badge.value, text })));
+const position = computed({
+  get: () => badge.value?.position ?? 'after',
+  set: (at) => void (badge.value !== null && set({ badge: { ...badge.value, position: at ?? 'after' } })),
+});
+
+function color(name: 'color' | 'background') {
+  return (typed: string): string | null => (badge.value === null ? null : set({ badge: { ...badge.value, [name]: typed } }, `badge ${name}`));
+}
+</script>
+
+<template>
+  <div class="badge">
+    <LineField label="Badge" :value="badge?.text ?? ''" :placeholder="common('badge').isMixed ? 'differs' : 'none'" :keep="keepText">
+      <template v-if="badge !== null" #after>
+        <b :style="{ color: badge.color, background: badge.background }">{{ badge.text }}</b>
+        <span
+          class="number"
+          :class="{ low: (ratio ?? 21) < 4.5 }"
+          :title="(ratio ?? 21) < 4.5 ? 'Too little contrast to be read; 4.5 is needed' : 'Contrast of the two colours'"
+        >
+          {{ ratio?.toFixed(1) }} : 1{{ (ratio ?? 21) < 4.5 ? ' ⚠' : '' }}
+        </span>
+      </template>
+    </LineField>
+    <div v-if="badge !== null" class="row">
+      <ColorField label="Colour of the badge’s text" :value="badge.color" :keep="color('color')" />
+      <ColorField label="Colour behind it" :value="badge.background" :keep="color('background')" />
+      <ChoiceRow
+        v-model="position"
+        label="The badge stands"
+        class="where"
+        :choices="[
+          { value: 'after', label: 'after' },
+          { value: 'before', label: 'before' },
+          { value: 'above', label: 'above' },
+        ]"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.badge {
+  min-width: 0;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 6px;
+}
+b {
+  flex: none;
+  max-width: 90px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  padding: 0 8px;
+  border-radius: 9px;
+  font-size: 12px;
+}
+.number {
+  color: var(--mute);
+  font-size: 12px;
+  white-space: nowrap;
+}
+.number.low {
+  color: var(--brick);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,192 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { ancestors, detachItem, labelOf, menuOf, nameOf, shareItem, usersOf, type Item } from '@zorvik/core';
+import { useDetails } from '../../stores/details.ts';
+import { useSelection } from '../../stores/selection.ts';
+import { useSettings } from '../../composables/useSettings.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import AlikeNote from './AlikeNote.vue';
+import DetailBadge from './DetailBadge.vue';
+import DetailIcon from './DetailIcon.vue';
+import DetailLink from './DetailLink.vue';
+import DetailMore from './DetailMore.vue';
+import DetailShown from './DetailShown.vue';
+
+/** Details of what is selected. Along the bottom, so that the work lies wide like the bar itself. */
+const copy = useWorkingCopy();
+const selection = useSelection();
+const details = useDetails();
+const { common, set } = useSettings();
+
+const item = computed(() => selection.item);
+const count = computed(() => selection.chosen.length);
+const title = computed(() => {
+  if (count.value > 1) return `${count.value} items`;
+  return copy.document === null || item.value === null ? '' : labelOf(copy.document, item.value);
+});
+const path = computed(() => {
+  const { document } = copy;
+  if (document === null || item.value === null) return '';
+  if (count.value > 1) return `What is set here is set for all ${count.value}.`;
+  const parentOf = ({ parent }: Item): Item | undefined => document.items.nodes.get(parent);
+  const names = [...ancestors(item.value, parentOf)].map((one) => labelOf(document, one)).reverse();
+  return [menuOf(document, item.value.id).name, ...names].join(' / ');
+});
+const look = computed({
+  get: () => (common('look').isMixed ? null : (common('look').value ?? 'link')),
+  set: (value) => void set({ look: value === 'button' ? 'button' : null }),
+});
+const held = computed({
+  get: () => (common('heldBack').isMixed ? null : common('heldBack').value === true),
+  set: (isHeld) => void set({ heldBack: isHeld === true ? true : null }),
+});
+const shared = computed(() => {
+  const { document } = copy;
+  const link = item.value?.link;
+  if (document === null || link === undefined || count.value > 1) return null;
+  return { label: nameOf(document, 'sharedLinks', link), count: usersOf(document, link).length };
+});
+
+function share(): void {
+  const id = item.value?.id;
+  if (id !== undefined) copy.perform((context) => shareItem(context, id));
+}
+
+function detach(): void {
+  const id = item.value?.id;
+  if (id !== undefined) copy.perform((context) => detachItem(context, id));
+}
+</script>
+
+<template>
+  <section class="band" aria-label="Details of the selected item">
+    <p v-if="item === null" class="mute none">Select an item to see where it leads and to change it. All of it can be undone.</p>
+    <template v-else>
+      <div class="who">
+        <h2>{{ title }}</h2>
+        <p class="mute path">{{ path }}</p>
+        <ChoiceRow
+          v-model="look"
+          label="Looks like"
+          :is-mixed="common('look').isMixed"
+          :choices="[
+            { value: 'link', label: 'link' },
+            { value: 'button', label: 'button' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="held"
+          label="Publication"
+          :is-mixed="common('heldBack').isMixed"
+          :choices="[
+            { value: false, label: 'published' },
+            { value: true, label: 'held back', hint: 'Not published, with all below it' },
+          ]"
+        />
+      </div>
+      <DetailLink v-if="count === 1" :key="item.id" :item="item" />
+      <p v-else class="mute many">Labels and destinations are set one by one; select a single item for that.</p>
+      <DetailShown />
+      <div class="signs">
+        <DetailBadge />
+        <DetailIcon />
+      </div>
+      <div class="notes">
+        <p v-if="shared !== null" class="note">
+          <strong>Shared link.</strong>
+          {{ shared.count === 1 ? 'Only this item shows it.' : `${shared.count} items show it; what you change here changes in all of them.` }}
+          <button type="button" @click="detach">Detach this item</button>
+        </p>
+        <AlikeNote v-if="count === 1" :item="item" />
+        <div class="row">
+          <button type="button" class="plain-button" :aria-expanded="details.isMore" aria-controls="more-details" @click="details.isMore = !details.isMore">
+            {{ details.isMore ? 'Less' : 'More settings' }}
+          </button>
+          <button v-if="shared === null && count === 1" type="button" class="plain-button" @click="share">Make it a shared link</button>
+        </div>
+      </div>
+      <DetailMore v-if="details.isMore" id="more-details" class="more" />
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.band {
+  display: grid;
+  grid-template-columns: minmax(150px, 220px) minmax(220px, 320px) minmax(190px, auto) minmax(210px, 250px) minmax(150px, 1fr);
+  align-items: start;
+  gap: 8px 22px;
+  min-height: 92px;
+  max-height: 46vh;
+  overflow: auto;
+  padding: 11px 14px;
+  border-top: 1px solid var(--line);
+  background: var(--sheet);
+}
+.none {
+  grid-column: 1 / -1;
+}
+.who {
+  min-width: 0;
+}
+h2 {
+  font-size: 17px;
+  overflow: hidden;
+  display: -webkit-box;
+  -webkit-line-clamp: 1;
+  -webkit-box-orient: vertical;
+  overflow-wrap: anywhere;
+}
+.path {
+  margin-bottom: 8px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.who p,
+.many {
+  font-size: 12px;
+}
+.signs {
+  display: grid;
+  gap: 8px;
+  min-width: 0;
+}
+.notes {
+  display: grid;
+  gap: 8px;
+  min-width: 0;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.note {
+  padding: 7px 10px;
+  border-radius: var(--radius);
+  background: var(--moss-tint);
+  font-size: 12px;
+}
+.note strong {
+  color: var(--moss);
+}
+.note button {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--persimmon);
+  font: inherit;
+  font-weight: 600;
+  cursor: pointer;
+}
+.more {
+  grid-column: 1 / -1;
+}
+@media (max-width: 1100px) {
+  .band {
+    grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));
+  }
+}
+</style>

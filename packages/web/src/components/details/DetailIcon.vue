@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, shallowRef, useId, useTemplateRef } from 'vue';
+import type { Icon } from '@zorvik/core';
+import { useSettings } from '../../composables/useSettings.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import ColorField from '../common/ColorField.vue';
+
+/** An icon beside the label, found by its name in the open set of Material Design icons (Apache 2.0). */
+type Found = { readonly name: string; readonly path: string };
+const MOST = 60;
+const { common, set } = useSettings();
+const id = useId();
+const icon = computed(() => common('icon').value);
+const isOpen = ref(false);
+const typed = ref('');
+const icons = shallowRef<readonly Found[]>([]);
+const input = useTemplateRef<HTMLInputElement>('input');
+const opener = useTemplateRef<HTMLButtonElement>('opener');
+const found = computed(() => {
+  const words = typed.value
+    .toLowerCase()
+    .split(/[\s-]+/)
+    .filter(Boolean);
+  const fits = icons.value.filter(({ name }) => words.every((word) => name.includes(word)));
+  return fits.toSorted((a, b) => a.name.length - b.name.length).slice(0, MOST);
+});
+
+async function open(): Promise<void> {
+  isOpen.value = true;
+  await nextTick();
+  input.value?.focus();
+  if (icons.value.length === 0) icons.value = await (await import('../../composables/iconSet.ts')).iconSet();
+}
+
+function close(): void {
+  isOpen.value = false;
+  opener.value?.focus();
+}
+
+function take({ name, path }: Found): void {
+  const { color = null, position = 'before' } = icon.value ?? {};
+  set({ icon: { name, path, color, position } });
+  close();
+}
+
+function change(changes: Partial<Icon>): string | null {
+  return icon.value === null ? null : set({ icon: { ...icon.value, ...changes } }, 'icon');
+}
+const position = computed({
+  get: () => icon.value?.position ?? 'before',
+  set: (at) => void change({ position: at ?? 'before' }),
+});
+</script>
+
+<template>
+  <div class="icon">
+    <span class="caption">Icon</span>
+    <div class="row">
+      <button ref="opener" type="button" class="shown" :aria-expanded="isOpen" @click="isOpen ? close() : open()">
+        <span class="only-heard">Icon:</span>
+        <svg v-if="icon !== null" viewBox="0 0 24 24" width="18" height="18" aria-hidden="true">
+          <path :d="icon.path" :fill="icon.color ?? 'currentColor'" />
+        </svg>
+        <span :class="{ mute: icon === null }">{{ icon?.name ?? (common('icon').isMixed ? 'differs' : 'none') }}</span>
+      </button>
+      <button v-if="icon !== null || common('icon').isMixed" type="button" class="plain-button" @click="set({ icon: null })">None</button>
+    </div>
+    <div v-if="icon !== null" class="row">
+      <ColorField label="Colour of the icon" :value="icon.color ?? '#1d2a22'" :keep="(color) => change({ color })" />
+      <button v-if="icon.color !== null" type="button" class="plain-button" @click="change({ color: null })">as the text</button>
+      <ChoiceRow
+        v-model="position"
+        label="The icon stands"
+        :choices="[
+          { value: 'before', label: 'before' },
+          { value: 'after', label: 'after' },
+          { value: 'above', label: 'above' },
+        ]"
+      />
+    </div>
+    <div v-if="isOpen" class="picker" @keydown.escape.stop.prevent="close">
+      <label class="only-heard" :for="id">Find an icon by its name</label>
+      <input
+        :id="id"
+        ref="input"
+        v-model="typed"
+        type="text"
+        placeholder="leaf, cart, phone …"
+        autocomplete="off"
+        spellcheck="false"
+        @keydown.enter.prevent="found[0] && take(found[0])"
+      />
+      <p v-if="icons.length === 0" class="mute">Loading the icons …</p>
+      <p v-else-if="found.length === 0" class="mute">No icon is called “{{ typed }}”. Try one plain word in English.</p>
+      <div class="grid">
+        <button v-for="one in found" :key="one.name" type="button" :title="one.name" :aria-label="one.name" @click="take(one)">
+          <svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true"><path :d="one.path" fill="currentColor" /></svg>
+        </button>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.icon {
+  position: relative;
+  min-width: 0;
+}
+.caption {
+  display: block;
+  margin-bottom: 3px;
+  color: var(--mute);
+  font-size: 12px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-bottom: 6px;
+}
+.shown {
+  display: flex;
+  align-items: center;
+  gap: 7px;
+  flex: 1;
+  height: 32px;
+  min-width: 0;
+  padding: 0 9px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
+  cursor: pointer;
+}
+.shown:hover {
+  border-color: var(--ink);
+}
+.picker {
+  position: fixed;
+  z-index: 20;
+  inset-block-end: 14px;
+  inset-inline-end: 14px;
+  display: grid;
+  gap: 8px;
+  width: 340px;
+  padding: 12px;
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  background: var(--sheet);
+  box-shadow: var(--shadow);
+}
+.picker input {
+  height: 32px;
+  padding: 0 9px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, 36px);
+  gap: 2px;
+  max-height: 240px;
+  overflow: auto;
+}
+.grid button {
+  display: grid;
+  place-items: center;
+  width: 36px;
+  height: 36px;
+  border: 0;
+  border-radius: 6px;
+  background: none;
+  cursor: pointer;
+}
+.grid button:hover {
+  background: var(--persimmon-tint);
+}
+</style>

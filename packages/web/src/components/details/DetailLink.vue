@@ -1,0 +1,211 @@
+<script setup lang="ts">
+import { mdiFormatTitle, mdiFormatTextVariantOutline } from '@mdi/js';
+import { storeToRefs } from 'pinia';
+import { computed, watch } from 'vue';
+import { faceOf, labelOf, leadTo, renameItem, type Item } from '@zorvik/core';
+import { useKeeping } from '../../composables/useKeeping.ts';
+import { useDetails } from '../../stores/details.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import LineField from '../common/LineField.vue';
+import { destinationIcons, destinationWords } from '../arrange/destinationIcon.ts';
+import PagePick, { type Picked } from '../arrange/PagePick.vue';
+
+/** What an item is called and where it leads. */
+const props = defineProps<{ item: Item }>();
+const copy = useWorkingCopy();
+const { isAskingTarget, isMore } = storeToRefs(useDetails());
+const keepBy = useKeeping();
+
+const kindIcon = computed(() => destinationIcons[face.value.destination.kind]);
+const face = computed(() => (copy.document === null ? props.item : faceOf(copy.document, props.item)));
+const label = computed(() => (copy.document === null ? '' : labelOf(copy.document, props.item)));
+const page = computed(() => {
+  const { destination } = face.value;
+  return destination.kind === 'page' ? (copy.document?.pages.nodes.get(destination.page) ?? null) : null;
+});
+const anchor = computed(() => (face.value.destination.kind === 'page' ? (face.value.destination.anchor ?? '') : ''));
+const target = computed(() => {
+  const { destination } = face.value;
+  if (page.value !== null) return { text: page.value.title, note: page.value.address };
+  if (destination.kind === 'none') return { text: 'nothing', note: 'a heading' };
+  if (destination.kind === 'undecided') return { text: 'not yet decided', note: 'held back until then' };
+  return {
+    text: destination.kind === 'phone' ? destination.number : 'address' in destination ? destination.address : '',
+    note: destinationWords[destination.kind],
+  };
+});
+const note = computed(() => {
+  if (page.value?.planned === true) return 'A planned page: visitors do not get this item until the site has it.';
+  if (page.value?.state === 'draft') return 'The page is a draft: visitors do not get this item until it is live.';
+  if (page.value?.state === 'gone') return 'The page is gone: visitors do not get this item. Let it lead elsewhere, or remove it.';
+  return null;
+});
+const rename = computed(() => keepBy(`label ${props.item.id}`, (context, typed) => renameItem(context, props.item.id, typed)));
+const takesTitle = computed(() => face.value.label === null);
+const keepAnchor = computed(() =>
+  keepBy(`anchor ${props.item.id}`, (context, typed) => leadTo(context, props.item.id, { page: page.value?.id ?? '', anchor: typed })),
+);
+
+watch(
+  () => props.item.id,
+  () => (isAskingTarget.value = false),
+);
+
+function lead(picked: Picked): void {
+  isAskingTarget.value = false;
+  const to =
+    picked.kind === 'page' ? { page: picked.id } : picked.kind === 'link' ? { typed: picked.address } : picked.kind === 'undecided' ? 'undecided' : 'nothing';
+  copy.perform((context) => leadTo(context, props.item.id, to));
+}
+
+function takeTitle(): void {
+  copy.perform((context) => renameItem(context, props.item.id, ''));
+}
+</script>
+
+<template>
+  <div class="link">
+    <LineField label="Label" :value="label" :note="page === null ? '' : takesTitle ? 'the page’s title' : ''" :keep="rename">
+      <template v-if="page !== null && !takesTitle" #after>
+        <button type="button" class="inline" :title="`Take the page’s title: ${page.title}`" @click="takeTitle">
+          <svg viewBox="0 0 24 24" width="14" height="14" aria-hidden="true"><path :d="mdiFormatTextVariantOutline" fill="currentColor" /></svg>
+          own
+          <span class="only-heard">: take the page’s title again</span>
+        </button>
+      </template>
+    </LineField>
+    <div class="leads">
+      <span class="caption">Leads to</span>
+      <PagePick
+        v-if="isAskingTarget"
+        label="Where the item leads: a page or an address"
+        placeholder="A page, /path, https://…, e-mail, phone"
+        :start="face.destination.kind === 'undecided' ? label : ''"
+        @pick="lead"
+        @leave="isAskingTarget = false"
+      />
+      <div v-else class="both">
+        <button
+          type="button"
+          class="target"
+          :class="{ open: face.destination.kind === 'undecided' }"
+          title="Let it lead elsewhere (T)"
+          @click="isAskingTarget = true"
+        >
+          <span class="only-heard">Leads to</span>
+          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="kindIcon" fill="currentColor" /></svg>
+          <span class="text">{{ target.text }}</span>
+          <span class="mute">{{ target.note }}</span>
+        </button>
+        <button
+          v-if="face.destination.kind !== 'none'"
+          type="button"
+          class="target only-icon"
+          title="Let it lead nowhere: a heading"
+          aria-label="Make it a heading"
+          @click="lead({ kind: 'heading', label: '' })"
+        >
+          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiFormatTitle" fill="currentColor" /></svg>
+        </button>
+      </div>
+    </div>
+    <LineField v-if="page !== null && (anchor !== '' || isMore)" label="Anchor in the page" placeholder="none" :value="anchor" :keep="keepAnchor">
+      <template #before><span class="mute">#</span></template>
+    </LineField>
+    <p v-if="note !== null" class="note">
+      <strong>Look here.</strong>
+      {{ note }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.link {
+  display: grid;
+  gap: 8px;
+  min-width: 0;
+}
+.caption {
+  display: block;
+  margin-bottom: 3px;
+  color: var(--mute);
+  font-size: 12px;
+}
+.leads {
+  min-width: 0;
+}
+.both {
+  display: flex;
+  gap: 6px;
+}
+.target {
+  display: flex;
+  align-items: center;
+  gap: 7px;
+  flex: 1;
+  min-width: 0;
+  height: 32px;
+  padding: 0 9px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
+  text-align: start;
+  cursor: pointer;
+}
+.target.open {
+  border-style: dashed;
+  border-color: var(--ochre);
+  background: var(--ochre-tint);
+}
+.target:hover {
+  border-color: var(--ink);
+}
+.target.only-icon {
+  flex: none;
+  color: var(--mute);
+}
+.target svg {
+  flex: none;
+  color: #857f72;
+}
+.target .text {
+  flex: 1;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.target .mute {
+  font-size: 12px;
+  max-width: 55%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.inline {
+  display: inline-flex;
+  align-items: center;
+  gap: 3px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--mute);
+  font-size: 12px;
+  cursor: pointer;
+}
+.inline:hover {
+  color: var(--ink);
+}
+.leads :deep(.pick input) {
+  height: 32px;
+}
+.note {
+  padding: 6px 9px;
+  border-radius: var(--radius);
+  background: var(--ochre-tint);
+  color: #5e3d06;
+  font-size: 12px;
+}
+.note strong {
+  color: var(--ochre);
+}
+</style>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { childrenOf, declareField, nodeAt, removeField, type OwnFieldType } from '@zorvik/core';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+
+/** The fields of the site's own: declares one, removes one. */
+const copy = useWorkingCopy();
+const name = ref('');
+const type = ref<OwnFieldType | null>('text');
+const of = ref<'items' | 'menus' | null>('items');
+const problem = ref<string | null>(null);
+const isOpen = ref(false);
+const fields = computed(() => {
+  const { document } = copy;
+  return document === null ? [] : [...childrenOf(document.ownFields, document.site.id)].map((id) => nodeAt(document.ownFields, id));
+});
+
+function declare(): void {
+  const done = copy.perform((context) => declareField(context, { name: name.value, type: type.value ?? 'text', of: of.value ?? 'items' }));
+  problem.value = done.ok ? null : done.refusal.message;
+  if (done.ok) name.value = '';
+}
+</script>
+
+<template>
+  <form class="own" @submit.prevent="declare">
+    <button type="button" class="plain-button" :aria-expanded="isOpen" @click="isOpen = !isOpen">Fields of your own …</button>
+    <template v-if="isOpen">
+      <p v-for="field in fields" :key="field.id" class="known">
+        {{ field.name }}
+        <span class="mute">{{ field.key }}, {{ field.type === 'yesNo' ? 'yes or no' : field.type }}, of {{ field.of }}</span>
+        <button
+          type="button"
+          class="plain-button"
+          :aria-label="`Remove the field ${field.name}`"
+          @click="copy.perform((context) => removeField(context, field.id))"
+        >
+          Remove
+        </button>
+      </p>
+      <input v-model="name" type="text" aria-label="Name of the new field" placeholder="Name, such as Campaign" @input="problem = null" />
+      <ChoiceRow
+        v-model="type"
+        label="It holds"
+        :choices="[
+          { value: 'text', label: 'text' },
+          { value: 'number', label: 'a number' },
+          { value: 'yesNo', label: 'yes or no' },
+        ]"
+      />
+      <ChoiceRow
+        v-model="of"
+        label="It belongs to"
+        :choices="[
+          { value: 'items', label: 'items' },
+          { value: 'menus', label: 'menus' },
+        ]"
+      />
+      <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+      <button type="submit" class="plain-button">Add the field</button>
+    </template>
+  </form>
+</template>
+
+<style scoped>
+.own {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+input {
+  width: 100%;
+  height: 32px;
+  padding: 0 9px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
+}
+.known {
+  font-size: 12px;
+}
+.problem {
+  color: var(--brick);
+  font-size: 12px;
+}
+</style>

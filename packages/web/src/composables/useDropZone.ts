@@ -1,0 +1,83 @@
+import { onBeforeUnmount, onMounted, shallowRef, type Ref } from 'vue';
+import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-scroll/element';
+import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
+import { addPages, moveItems, nameOf, type CommandContext, type Edit, type Id, type Result } from '@zorvik/core';
+import { useFinder } from '../stores/finder.ts';
+import { useWorkingCopy } from '../stores/workingCopy.ts';
+import type { DropSpot } from './dropSpot.ts';
+import { useItemActions } from './useItemActions.ts';
+
+/** A drop as it is shown before it is done: where, in words, and why not. */
+export interface ShownDrop<S extends DropSpot> {
+  readonly at: S;
+  readonly words: string;
+  readonly problem: string | null;
+}
+
+export interface DropZone<S extends DropSpot> {
+  readonly element: Ref<HTMLElement | null>;
+  /** The spot that the pointer means, in px of the window; null: none. */
+  readonly spotUnder: (dragged: readonly Id[], x: number, y: number) => S | null;
+  readonly focus: () => void;
+}
+
+/** Takes items and pages that are dragged over an element: shows where they would go and why not, and puts them there. */
+export function useDropZone<S extends DropSpot>({ element, spotUnder, focus }: DropZone<S>) {
+  const copy = useWorkingCopy();
+  const finder = useFinder();
+  const { moveTo, selectAdded } = useItemActions();
+  const drop = shallowRef<ShownDrop<S> | null>(null);
+
+  const idsIn = (list: unknown): Id[] => (Array.isArray(list) ? list.map(String) : []);
+
+  function command(data: Record<string | symbol, unknown>, { spot }: S): (context: CommandContext) => Result<Edit> {
+    const pages = idsIn(data.pages);
+    return (context) => (pages.length > 0 ? addPages(context, { pages, depth: finder.depth, spot }) : moveItems(context, idsIn(data.items), spot));
+  }
+
+  function show(data: Record<string | symbol, unknown>, { clientX, clientY }: { readonly clientX: number; readonly clientY: number }): void {
+    const at = spotUnder(idsIn(data.items), clientX, clientY);
+    const { document } = copy;
+    if (at === null || document === null) return void (drop.value = null);
+    const { parent, after } = at.spot;
+    const behind = after === null ? 'first' : `after ${nameOf(document, 'items', after)}`;
+    const tried = copy.attempt(command(data, at));
+    const problem = tried.ok || tried.refusal.code === 'changesNothing' ? null : tried.refusal.message;
+    drop.value = { at, words: `into ${nameOf(document, 'items', parent)}, level ${levelIn(document.items.nodes, parent)}, ${behind}`, problem };
+  }
+
+  function levelIn(nodes: { readonly get: (id: Id) => { readonly parent: Id } | undefined }, parent: Id): number {
+    let level = 1;
+    for (let node = nodes.get(parent); node !== undefined; node = nodes.get(node.parent)) level += 1;
+    return level;
+  }
+
+  function put(data: Record<string | symbol, unknown>): void {
+    const found = drop.value;
+    drop.value = null;
+    if (found === null) return;
+    if (idsIn(data.pages).length === 0) moveTo(idsIn(data.items), found.at.spot);
+    else {
+      const done = copy.perform(command(data, found.at));
+      if (done.ok) selectAdded(done.value);
+    }
+    focus();
+  }
+
+  const releases: (() => void)[] = [];
+  onMounted(() => {
+    if (element.value === null) return;
+    releases.push(
+      autoScrollForElements({ element: element.value }),
+      dropTargetForElements({
+        element: element.value,
+        canDrop: ({ source }) => Array.isArray(source.data.items) || Array.isArray(source.data.pages),
+        onDrag: ({ source, location }) => show(source.data, location.current.input),
+        onDragLeave: () => (drop.value = null),
+        onDrop: ({ source }) => put(source.data),
+      }),
+    );
+  });
+  onBeforeUnmount(() => releases.forEach((release) => release()));
+  return drop;
+}

@@ -1,0 +1,247 @@
+import { computed, nextTick, onMounted, ref, shallowRef, watch, type Ref } from 'vue';
+import { addLink, addPages, bringIn, childrenOf, nestItems, planSketch, removeItems, renameItem, unnestItems, type Id, type Spot } from '@zorvik/core';
+import type { Picked } from '../components/arrange/PagePick.vue';
+import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
+import { useArrange } from '../stores/arrange.ts';
+import { useClipboard } from '../stores/clipboard.ts';
+import { useNotices } from '../stores/notices.ts';
+import { useSelection } from '../stores/selection.ts';
+import { useWorkingCopy } from '../stores/workingCopy.ts';
+import type { OutlineRow } from './outlineRows.ts';
+import { useItemActions } from './useItemActions.ts';
+import { useKeeping } from './useKeeping.ts';
+import { useSpotForNew } from './useSpotForNew.ts';
+
+export interface TreeParts {
+  readonly menu: () => Id | null;
+  /** The rows that the arrows go through, in their order. */
+  readonly rows: Ref<readonly OutlineRow[]>;
+  readonly tree: Ref<HTMLElement | null>;
+  /** Brings the row of an item, or the row in which one types, into sight. */
+  readonly show: (id: Id | 'adding') => void;
+  readonly focusAdding: () => void;
+  /** What keys do in this form of the tree and not in the others. */
+  readonly own?: Partial<Record<ShortcutName, () => void>>;
+}
+
+/** What both forms of the tree have alike: its keys, choosing, naming, typing new items in, copying and pasting. */
+export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeParts) {
+  const copy = useWorkingCopy();
+  const selection = useSelection();
+  const arrange = useArrange();
+  const clipboard = useClipboard();
+  const notices = useNotices();
+  const { act, selectAdded } = useItemActions();
+  const spotForNew = useSpotForNew(menu);
+  const renaming = ref<Id | null>(null);
+  /** Where the row in which one types a new item stands; null when there is none. */
+  const adding = shallowRef<Spot | null>(null);
+  const chosen = computed(() => new Set(selection.chosen));
+  const active = computed(() => rows.value.findIndex(({ id }) => id === selection.item?.id));
+
+  watch(active, async (at) => {
+    await nextTick();
+    const row = rows.value[at];
+    if (row !== undefined) show(row.id);
+  });
+  // Coming from the other form, what is selected stays in sight; the rows are measured by then.
+  onMounted(() => requestAnimationFrame(() => requestAnimationFrame(() => void (selection.item !== null && show(selection.item.id)))));
+  // Somebody else removed what one was just naming: the keys go on in the tree.
+  watch(
+    () => renaming.value !== null && copy.document?.items.nodes.has(renaming.value) === false,
+    (isGone) => isGone && endRenaming(),
+  );
+  watch(menu, () => {
+    adding.value = null;
+    renaming.value = null;
+  });
+
+  function selectAt(at: number, isExtending = false): void {
+    const row = rows.value[Math.max(0, Math.min(at, rows.value.length - 1))];
+    if (row === undefined) return;
+    if (isExtending) selection.extendTo(row.id, order());
+    else selection.select(row.id);
+  }
+
+  const order = (): Id[] => rows.value.map(({ id }) => id);
+
+  const doing: Partial<Record<ShortcutName, () => void>> = {
+    up: () => selectAt(active.value - 1),
+    down: () => selectAt(active.value + 1),
+    extendUp: () => selectAt(active.value - 1, true),
+    extendDown: () => selectAt(active.value + 1, true),
+    chooseAll: () => selection.chooseAll(order(), selection.item?.id ?? order()[0] ?? null),
+    first: () => selectAt(0),
+    last: () => selectAt(rows.value.length - 1),
+    foldOrOut: () => {
+      const row = rows.value[active.value];
+      if (row === undefined) return;
+      if (row.childCount > 0 && !row.isFolded) selection.setFolded(row.id, true);
+      else if (copy.document?.items.nodes.has(row.item.parent)) selection.select(row.item.parent);
+    },
+    unfoldOrIn: () => {
+      const row = rows.value[active.value];
+      if (row === undefined || row.childCount === 0) return;
+      if (row.isFolded) selection.setFolded(row.id, false);
+      else selectAt(active.value + 1);
+    },
+    toggleFold: () => {
+      const id = selection.item?.id;
+      if (id !== undefined) selection.setFolded(id, !selection.folded.has(id));
+    },
+    foldAll: () => selection.foldAll(true),
+    unfoldAll: () => selection.foldAll(false),
+    moveUp: () => act('moveUp'),
+    moveDown: () => act('moveDown'),
+    moveOut: () => act('moveOut'),
+    moveIn: () => act('moveIn'),
+    remove: () => act('remove'),
+    duplicate: () => act('duplicate'),
+    rename: () => (renaming.value = selection.item?.id ?? null),
+    add: startAdding,
+    lead: () => arrange.ask('target'),
+    more: () => arrange.ask('more'),
+    nextUndecided: () => arrange.goToUndecided(),
+    switchForm: () => arrange.switchForm(),
+    beside: () => arrange.ask('beside'),
+    planPage: () => arrange.ask('planPage'),
+    nextMenu: () => arrange.goToMenu(1),
+    previousMenu: () => arrange.goToMenu(-1),
+    ...own,
+  };
+
+  function press(event: KeyboardEvent): void {
+    if (event.target !== tree.value || event.isComposing) return;
+    const name = shortcutFor(event, 'tree');
+    const deed = name === null ? undefined : doing[name];
+    if (deed === undefined) return;
+    event.preventDefault();
+    deed();
+  }
+
+  /** Choosing by the pointer: with Ctrl one more, with Shift all between, else that one. A chosen one stays, since it may be dragged. */
+  function point(id: Id, event: PointerEvent | MouseEvent): void {
+    if (event.type === 'click') {
+      if (!event.shiftKey && !event.ctrlKey && !event.metaKey && selection.chosen.length > 1) selection.select(id);
+    } else if (event.shiftKey) selection.extendTo(id, order());
+    else if (event.ctrlKey || event.metaKey) selection.toggle(id);
+    else if (!chosen.value.has(id)) selection.select(id);
+  }
+
+  function startAdding(): void {
+    adding.value = spotForNew.value;
+    notices.clear();
+    void nextTick(() => show('adding'));
+  }
+
+  function stopAdding(): void {
+    adding.value = null;
+    focus();
+  }
+
+  /** Takes what was typed as a new item and goes on behind it, so that a menu can be typed in one go. */
+  function add(picked: Picked): void {
+    const spot = adding.value;
+    if (spot === null) return;
+    const result = copy.perform((context) => {
+      if (picked.kind === 'page') return addPages(context, { pages: [picked.id], depth: 0, spot });
+      const address = picked.kind === 'link' ? picked.address : picked.kind === 'undecided' ? 'undecided' : null;
+      return addLink(context, spot, { label: picked.label, address });
+    });
+    if (!result.ok) return;
+    selectAdded(result.value);
+    typeAt({ parent: spot.parent, after: selection.item?.id ?? null });
+  }
+
+  /** Moves the row in which one types, and the focus with it. */
+  function typeAt(spot: Spot): void {
+    adding.value = spot;
+    void nextTick(() => {
+      show('adding');
+      void nextTick(focusAdding);
+    });
+  }
+
+  /** Tab puts the next item into the one before it, Shift and Tab behind its parent. */
+  function nest(isDeeper: boolean): void {
+    const spot = adding.value;
+    const { document } = copy;
+    if (spot === null || document === null) return;
+    if (isDeeper && spot.after !== null) typeAt({ parent: spot.after, after: childrenOf(document.items, spot.after).last() });
+    const outer = document.items.nodes.get(spot.parent);
+    if (!isDeeper && outer !== undefined) typeAt({ parent: outer.parent, after: outer.id });
+  }
+
+  /** Several lines pasted where one item is typed become a branch there. */
+  async function pasteLines(text: string): Promise<void> {
+    const spot = adding.value;
+    if (spot === null) return;
+    const { readMenus } = await import('@zorvik/formats');
+    const { found } = readMenus(text);
+    if (!found.ok) return notices.refuse(found.refusal.message);
+    const sketches = found.value.flatMap((one) => one.sketches);
+    const result = copy.perform((context) => bringIn(context, planSketch(context.document, sketches), spot, 'itemsPasted'));
+    if (!result.ok) return;
+    selectAdded(result.value);
+    stopAdding();
+  }
+
+  const keepBy = useKeeping();
+  const keepName = (id: Id) => keepBy(`label ${id}`, (context, typed) => renameItem(context, id, typed));
+
+  function endRenaming(): void {
+    renaming.value = null;
+    focus();
+  }
+
+  /** While one names an item, Tab and Shift+Tab set it in and out, and Backspace in an empty name removes it. */
+  function whileNaming(id: Id, what: 'nest' | 'unnest' | 'remove'): void {
+    if (what === 'remove') {
+      endRenaming();
+      copy.perform((context) => removeItems(context, [id]));
+      return;
+    }
+    copy.perform((context) => (what === 'nest' ? nestItems(context, [id]) : unnestItems(context, [id])));
+    selection.select(id);
+  }
+
+  async function copied(event: ClipboardEvent): Promise<void> {
+    if (event.target !== tree.value || selection.chosen.length === 0) return;
+    event.preventDefault();
+    const text = await (event.type === 'cut' ? clipboard.cutChosen() : clipboard.copyChosen());
+    if (text !== null) await clipboard.writeText(text);
+  }
+
+  async function pasted(event: ClipboardEvent): Promise<void> {
+    const spot = spotForNew.value;
+    if (event.target !== tree.value || spot === null) return;
+    event.preventDefault();
+    const result = await clipboard.paste(event.clipboardData?.getData('text/plain') ?? '', spot);
+    if (result?.ok === true) selectAdded(result.value);
+  }
+
+  function focus(): void {
+    tree.value?.focus({ preventScroll: true });
+  }
+
+  return {
+    renaming,
+    adding,
+    active,
+    chosen,
+    doing,
+    press,
+    point,
+    startAdding,
+    stopAdding,
+    add,
+    nest,
+    pasteLines,
+    keepName,
+    endRenaming,
+    whileNaming,
+    copied,
+    pasted,
+    focus,
+  };
+}
