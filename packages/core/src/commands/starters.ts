@@ -17,7 +17,7 @@ export interface Starter {
   readonly items: readonly StarterItem[];
 }
 
-const help: StarterItem = { label: 'Help', like: ['customer service', 'support', 'faq', 'questions'] };
+const help: StarterItem = { label: 'Help', like: ['customer service', 'faq', 'questions', 'help and advice'] };
 const contact: StarterItem = { label: 'Contact', like: ['contact us', 'get in touch', 'write to us', 'where to find us'] };
 const about: StarterItem = { label: 'About us', like: ['about', 'who we are', 'our story', 'the garden', 'the company'] };
 

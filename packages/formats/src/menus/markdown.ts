@@ -9,7 +9,7 @@ export const markdown: MenuFormat = {
   name: 'Markdown list',
   ending: '.md',
   type: 'text/markdown',
-  isIn: (text) => /^[ \t]*[-*+] +(?:\[[^\n]*\]\(|\*\*)/m.test(text),
+  isIn: (text) => /^[ \t]*[-*+] +(?:\[[^\n]*\]\(|\*\*)/m.test(text) && text.split(/[\r\n]+/).every((line) => /^[ \t]*(?:[-*+] |#|$)/.test(line)),
   read(text) {
     const heading = /^#+ +(.+?) *#*$/m.exec(text)?.[1] ?? '';
     const entries = text.split(/\r\n|\r|\n/).flatMap(bulletOf);

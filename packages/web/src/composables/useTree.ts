@@ -39,7 +39,10 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
   const chosen = computed(() => new Set(selection.chosen));
   const active = computed(() => rows.value.findIndex(({ id }) => id === selection.item?.id));
 
+  /** What is pointed at is in sight; moving it away under the pointer would let a drag begin with its neighbour. */
+  let isPointed = false;
   watch(active, async (at) => {
+    if (isPointed) return;
     await nextTick();
     const row = rows.value[at];
     if (row !== undefined) show(row.id);
@@ -121,6 +124,8 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
 
   /** Choosing by the pointer: with Ctrl one more, with Shift all between, else that one. A chosen one stays, since it may be dragged. */
   function point(id: Id, event: PointerEvent | MouseEvent): void {
+    isPointed = true;
+    void nextTick(() => (isPointed = false));
     if (event.type === 'click') {
       if (!event.shiftKey && !event.ctrlKey && !event.metaKey && selection.chosen.length > 1) selection.select(id);
     } else if (event.shiftKey) selection.extendTo(id, order());

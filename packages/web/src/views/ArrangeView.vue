@@ -28,9 +28,7 @@ const outline = useTemplateRef<InstanceType<typeof OutlineList>>('outline');
 const isNewOpen = ref(false);
 const isAdding = ref(false);
 const isEmpty = computed(() => copy.document !== null && selection.menu !== null && childrenOf(copy.document.items, selection.menu.id).size === 0);
-/** An empty menu is typed in the outline: nothing hangs from a bar without entries. */
-const form = computed(() => (isEmpty.value ? 'outline' : arrange.form));
-const tree = computed(() => (form.value === 'spread' ? spread.value : outline.value));
+const tree = computed(() => (arrange.form === 'spread' ? spread.value : outline.value));
 
 const sheetOpen = (name: ArrangeSheet) => computed({ get: () => arrange.sheet === name, set: (isOpen: boolean) => (arrange.sheet = isOpen ? name : null) });
 const [isPlanning, isBringing, isFacts, isShared] = [sheetOpen('planPage'), sheetOpen('bringIn'), sheetOpen('menuFacts'), sheetOpen('sharedLinks')];
@@ -75,7 +73,7 @@ async function show(key: string, item: Id | null = null): Promise<void> {
   <div v-else class="arrange">
     <ArrangeHead @add="startAdding" @rename="tree?.startRenaming()" @back="tree?.focus()" />
     <div class="work" :class="{ two: arrange.beside !== null }">
-      <SpreadView v-if="form === 'spread'" ref="spread" :menu="selection.menu" />
+      <SpreadView v-if="arrange.form === 'spread'" ref="spread" :menu="selection.menu" />
       <OutlineList v-else ref="outline" :menu="selection.menu" />
       <BesidePane v-if="arrange.beside !== null" />
       <EmptyMenu v-if="isEmpty && !isAdding" @add="startAdding" />

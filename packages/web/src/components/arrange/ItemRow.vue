@@ -322,6 +322,11 @@ button.fold:hover {
   color: var(--ochre);
 }
 .row.slim .name {
-  flex: 1;
+  flex: 1 1 0;
+  width: auto;
+  min-width: 0;
+}
+.row.slim .remark {
+  padding-inline-end: 0;
 }
 </style>

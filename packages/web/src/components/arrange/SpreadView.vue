@@ -25,6 +25,8 @@ const INSET = 16;
 /** Above the first row: the line of the bar, and the row of its own entries. */
 const HEAD = 14;
 const AROUND = 6;
+/** From this share of a column's width on, a drop goes into the row above and not beside it. */
+const INSIDE = 0.65;
 const copy = useWorkingCopy();
 const selection = useSelection();
 const { act } = useItemActions();
@@ -179,7 +181,11 @@ function spotUnder(dragged: readonly Id[], x: number, y: number): SpreadSpot | n
   const height = (top + element.scrollTop - HEAD) / ROW_HEIGHT - 1;
   const below = column.rows.slice(1).map((row) => ({ ...row, depth: row.depth - 1 }));
   const gap = Math.max(0, Math.min(below.length, Math.round(height)));
-  const found = dropSpot(document, { root: column.top, rows: below, dragged, gap, depth: Math.floor((left - number * COLUMN - 24) / INSET) });
+  // On the far side of the column it goes into the row above; else beside it, or further out where the pointer is.
+  const across = left - number * COLUMN;
+  const above = below[gap - 1]?.depth ?? 0;
+  const depth = across > COLUMN * INSIDE ? above + 1 : Math.min(above, Math.floor((across - 4) / INSET));
+  const found = dropSpot(document, { root: column.top, rows: below, dragged, gap, depth });
   return { ...found, column: number, over: column.rows[Math.floor(height) + 1]?.id ?? null, isInBar: false };
 }
 const drop = useDropZone({ element: scroller, focus: work.focus, spotUnder });
@@ -363,7 +369,8 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   z-index: 4;
   top: 0;
   height: 46px;
-  background: linear-gradient(var(--paper) 85%, transparent);
+  background: var(--paper);
+  box-shadow: 0 6px 6px -4px var(--paper);
 }
 .bar::before {
   content: '';

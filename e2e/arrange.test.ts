@@ -1,0 +1,400 @@
+import { Key, type WebElement } from 'selenium-webdriver';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import type { StoredDocument } from '@zorvik/core';
+import { openBrowser, type TestBrowser } from './browser.ts';
+import { personAt, type Person } from './person.ts';
+import { openStack, type Stack } from './stack.ts';
+
+/** Arrange at full strength, as a person goes through it: each journey has a menu of its own, or leaves the main one as it was. */
+let stack: Stack;
+let browser: TestBrowser;
+let person: Person;
+beforeAll(async () => {
+  stack = await openStack();
+  browser = await openBrowser(1280, 800, 'spread');
+  person = personAt(browser.driver);
+});
+afterAll(async () => {
+  await browser?.close();
+  await stack?.remove();
+});
+
+const open = async (menu: string): Promise<void> => {
+  await browser.driver.get(`${stack.editor}/quillmere/arrange/${menu}`);
+  await person.find('[role=tree]');
+};
+const tree = (): Promise<WebElement> => person.find('[role=tree]');
+const press = async (...keys: string[]): Promise<void> => (await tree()).sendKeys(...keys);
+const ctrl = (key: string): string => Key.chord(Key.CONTROL, key);
+const stored = async (): Promise<StoredDocument> =>
+  ((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument }).document;
+
+/** A menu as lines, set in by its depth, once all is kept. */
+async function outline(menu: string): Promise<string[]> {
+  await person.kept();
+  const { menus, items, pages, sharedLinks } = await stored();
+  const lines: string[] = [];
+  const visit = (parent: string, depth: number): void => {
+    for (const item of items.filter((one) => one.parent === parent)) {
+      const face = sharedLinks.find(({ id }) => id === item.link) ?? item;
+      const { destination } = face;
+      const page = destination.kind === 'page' ? pages.find(({ id }) => id === destination.page) : undefined;
+      lines.push('  '.repeat(depth) + (face.label ?? page?.title ?? ''));
+      visit(item.id, depth + 1);
+    }
+  };
+  visit(menus.find(({ key }) => key === menu)?.id ?? '', 0);
+  return lines;
+}
+
+async function newMenu(name: string, prepare: () => Promise<void> = async () => undefined): Promise<void> {
+  await person.click('Choose a menu');
+  await person.click('New menu …');
+  await (await person.find('form input[type=text]')).sendKeys(name);
+  await prepare();
+  await person.click('Make the menu');
+  await person.eventually(`“${name}” is not shown`, async () => (await (await person.find('h1 button')).getText()) === name);
+}
+
+/** Puts a text on the clipboard, as another program would. */
+const putOnClipboard = (text: string) =>
+  browser.driver.executeAsyncScript('navigator.clipboard.writeText(arguments[0]).then(arguments[1], arguments[1])', text);
+
+async function dragTo(from: WebElement, to: WebElement, offset: { x: number; y: number }): Promise<string> {
+  const { driver } = browser;
+  await driver.actions().move({ origin: from }).press().move({ origin: to }).perform();
+  await driver
+    .actions()
+    .move({ origin: to, ...offset })
+    .perform();
+  const words = await (await person.find('.drop span, .between span')).getText();
+  await driver.actions().release().perform();
+  return words;
+}
+
+describe('the spread', () => {
+  beforeEach(() => open('main'));
+
+  it('shows every branch side by side in the bar’s order; arrows go through it and across', async () => {
+    const tops = await browser.driver.executeScript<string[]>(
+      `return [...document.querySelectorAll('[role=treeitem][aria-level="1"]')].sort((a, b) => a.getBoundingClientRect().left - b.getBoundingClientRect().left).map((row) => row.querySelector('.label').textContent)`,
+    );
+    expect(tops).toEqual(['Visit', 'The garden', 'Seed house', 'Plant finder', 'Learn', 'What’s on']);
+    await person.select('Visit');
+    await press(Key.ARROW_RIGHT, Key.ARROW_DOWN, Key.ARROW_DOWN);
+    expect(await person.selected()).toBe('Glasshouses');
+    await press(Key.ARROW_LEFT);
+    expect(await person.selected()).toBe('Tickets and prices');
+  });
+
+  it('reorders the bar by keys and by the pointer, and drags an item into another branch at the place shown before', async () => {
+    await person.select('Learn');
+    await press(Key.chord(Key.ALT, Key.ARROW_LEFT));
+    await person.kept();
+    expect((await outline('main')).filter((line) => !line.startsWith(' ')).slice(2, 5)).toEqual(['Seed house', 'Learn', 'Plant finder']);
+    await press(ctrl('z'));
+    const words = await dragTo(await person.row('Winter walk'), await person.row('Library'), { x: -40, y: 10 });
+    expect(words).toBe('into Learn, level 2, after Library');
+    expect(await outline('main')).toContain('  Winter walk');
+    expect((await outline('main')).slice(-6)).toEqual(['  Winter walk', 'What’s on', '  Calendar', '  Seed swap day', '  Plant fair', '  Apple weekend']);
+    await press(ctrl('z'));
+    await person.kept();
+  });
+
+  it('goes over into the outline and back by one key: selection and folding stay', async () => {
+    await person.select('Getting here');
+    await press(' ');
+    await press('s');
+    await person.find('.outline [role=tree]');
+    expect(await person.selected()).toBe('Getting here');
+    expect((await person.rows()).map(({ label }) => label)).not.toContain('By bike');
+    await person.eventually('the selected row is not in sight', async () => {
+      const script = `const row = document.querySelector('.row.lead').getBoundingClientRect(); const box = document.querySelector('.outline').getBoundingClientRect(); return row.top >= box.top && row.bottom <= box.bottom + 1`;
+      return browser.driver.executeScript<boolean>(script);
+    });
+    await press(Key.ARROW_RIGHT, 's');
+    await person.find('.spread [role=tree]');
+    expect((await person.rows()).map(({ label }) => label)).toContain('By bike');
+  });
+
+  it('chooses by drawing a rectangle, and sets one thing for all of them; what differs is shown as differing', async () => {
+    const { driver } = browser;
+    const first = await person.row('Wet meadow');
+    const last = await person.row('Winter walk');
+    await driver.actions().move({ origin: first, x: 104, y: -8 }).press().move({ origin: last, x: 90, y: 4 }).release().perform();
+    await person.byText('h2', '3 items');
+    await (await person.byText('label', 'new tab')).click();
+    await person.kept();
+    const { items, pages } = await stored();
+    const tabs = ['Wet meadow', 'Orchard of old sorts', 'Winter walk'].map((title) => {
+      const page = pages.find((one) => one.title === title)!.id;
+      return items.find(({ destination }) => destination.kind === 'page' && destination.page === page)?.opensNewTab;
+    });
+    expect(tabs).toEqual([true, true, true]);
+    await driver
+      .actions()
+      .keyDown(Key.CONTROL)
+      .move({ origin: await person.row('Plant of the month') })
+      .press()
+      .release()
+      .keyUp(Key.CONTROL)
+      .perform();
+    await person.byText('h2', '4 items');
+    expect(await (await person.byText('legend', 'Opens in differs')).isDisplayed()).toBe(true);
+    await press(ctrl('z'));
+    await person.kept();
+  });
+});
+
+describe('pasting and settling', () => {
+  it('makes a nested branch of lines, finds pages by their titles, and leads through what is not decided', async () => {
+    await open('main');
+    await newMenu('Pasted');
+    await putOnClipboard('Glasshouses\n\tFern pit\n\tBrand new\nSeeds | /seeds-of-elsewhere\n- [Trees](/plants/trees)\nUnheard of');
+    await press(ctrl('v'));
+    await person.eventually('nothing was pasted', async () => (await outline('pasted')).length > 0);
+    expect(await outline('pasted')).toEqual(['Glasshouses', '  Fern pit', '  Brand new', 'Seeds', '  Trees', 'Unheard of']);
+    await person.byText('button', '2 not yet decided');
+    await press('u');
+    const field = await person.find('input[aria-label^="Where the item leads"]');
+    expect(await field.getAttribute('value')).toBe('Brand new');
+    await field.sendKeys(ctrl('a'), 'alpine house');
+    await field.sendKeys(Key.ENTER);
+    await person.byText('button', '1 not yet decided');
+    const { items } = await stored();
+    expect(items.filter(({ destination }) => destination.kind === 'undecided').map(({ label }) => label)).toEqual(['Unheard of']);
+  });
+
+  it('moves items across menus by cutting and pasting, with all they have, and back by undo', async () => {
+    await open('footer');
+    const before = await outline('main');
+    await newMenu('Across');
+    await open('main');
+    await person.select('Sow in spring');
+    await press(Key.chord(Key.SHIFT, Key.ARROW_DOWN), ctrl('x'));
+    await person.eventually('they were not cut', async () => !(await outline('main')).includes('    Sow in spring'));
+    await open('across');
+    await press(ctrl('v'));
+    await person.eventually('they were not pasted', async () => (await outline('across')).length === 2);
+    expect(await outline('across')).toEqual(['Sow in spring', 'Sow in autumn']);
+    await press(ctrl('z'), ctrl('z'));
+    await person.eventually('it did not come back', async () => (await outline('across')).length === 0);
+    expect(await outline('main')).toEqual(before);
+  });
+
+  it('is typed in the outline: Enter, Tab and Shift+Tab nest, Backspace in an empty one ends it', async () => {
+    await open('main');
+    await newMenu('Typed');
+    await press(Key.ENTER);
+    const type = person.type;
+    await type(
+      'Garden | /garden',
+      Key.ENTER,
+      Key.TAB,
+      'Fern pit',
+      Key.ENTER,
+      'Alpine house',
+      Key.ENTER,
+      Key.chord(Key.SHIFT, Key.TAB),
+      'Learn more',
+      Key.ENTER,
+      Key.BACK_SPACE,
+    );
+    expect(await outline('typed')).toEqual(['Garden', '  Fern pit', '  Alpine house', 'Learn more']);
+    await press(Key.F2);
+    await type(ctrl('a'), Key.BACK_SPACE, Key.BACK_SPACE);
+    await person.eventually('it was not removed', async () => (await outline('typed')).length === 3);
+  });
+});
+
+describe('the page finder', () => {
+  it('forgives typing errors, filters what no menu has, and drags a page to an exact place', async () => {
+    await open('main');
+    await press('/');
+    await person.find('.finder .search');
+    await person.type('temprate');
+    await person.byText('span', 'Temperate house');
+    await person.type(ctrl('a'), 'garden');
+    await (await person.find('.finder .unused input')).click();
+    const page = await person.find('.finder .page');
+    const title = await (await person.find('.finder .page .title')).getText();
+    const words = await dragTo(page, await person.row('Calendar'), { x: -40, y: 10 });
+    expect(words).toBe('into What’s on, level 2, after Calendar');
+    await person.type(Key.ESCAPE);
+    const lines = await outline('main');
+    expect(lines[lines.indexOf('  Calendar') + 1]).toBe(`  ${title}`);
+    await press(ctrl('z'));
+    await person.kept();
+  });
+
+  it('plans a page that the site has not: it stands in the menu and among the pages, and visitors do not get it', async () => {
+    await open('main');
+    await person.select('Fern pit');
+    await press('p');
+    await (await person.find('form input[type=text]')).sendKeys('Cactus house');
+    await person.click('Plan it');
+    await person.byText('span', 'planned');
+    expect(await (await person.find('[role=tree] .row.lead .label')).getText()).toBe('Cactus house');
+    const page = (await stored()).pages.find(({ title }) => title === 'Cactus house');
+    expect([page?.address, page?.state, page?.planned]).toEqual(['/garden/glasshouses/cactus-house', 'draft', true]);
+    await person.inLiveHeader(async () => expect(await browser.driver.executeScript(`return document.body.textContent.includes('Cactus house')`)).toBe(false));
+    await press(ctrl('z'));
+    await person.kept();
+  });
+});
+
+describe('settings of an item', () => {
+  it('appear in the live header at once, and in what is delivered', async () => {
+    await open('main');
+    await person.select('Plant of the month');
+    const badge = await person.byText('label', 'Badge');
+    await (await browser.driver.findElement({ id: String(await badge.getAttribute('for')) })).sendKeys('New', Key.ENTER);
+    await (await browser.driver.findElement({ css: '.icon .shown' })).click();
+    await (await person.find('.picker input')).sendKeys('flower tulip');
+    await (await person.find('.picker .grid button[aria-label="flower-tulip"]')).click();
+    await (await person.byText('label', 'button')).click();
+    await press('m');
+    const line = await person.byText('label', 'A line below the label');
+    await (await browser.driver.findElement({ id: String(await line.getAttribute('for')) })).sendKeys('Chosen by <b>us</b>', Key.ENTER);
+    await press('m');
+    await person.inLiveHeader(async () => {
+      await person.eventually('the header does not show it', async () =>
+        browser.driver.executeScript<boolean>(
+          `const face = document.querySelector('[data-zv-selected]>a.zv-button'); return face?.querySelector('svg') && face.querySelector('.zv-badge').textContent === 'New' && face.querySelector('small').textContent === 'Chosen by <b>us</b>'`,
+        ),
+      );
+    });
+    await person.kept();
+    const { revision } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { revision: number };
+    await fetch(`${stack.editor}/api/v1/sites/quillmere/editions`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ note: 'Settings', revision }),
+    });
+    const html = await (await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/menus/main.html`)).text();
+    expect(html).toMatch(
+      /<a href="[^"]+" class="zv-button"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="[^"]+"\/><\/svg><i class="zv-text">Plant of the month<small>Chosen by &lt;b&gt;us&lt;\/b&gt;<\/small><\/i><b class="zv-badge zv-badge-ffffff-1f5a3a">New<\/b><\/a>/,
+    );
+    const menu = (await (await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/menus/main`)).json()) as {
+      items: { label: string; children: { label: string; badge?: { text: string } }[] }[];
+    };
+    expect(menu.items[1]?.children.find(({ label }) => label === 'Plant of the month')?.badge?.text).toBe('New');
+  });
+
+  it('are offered to those beside it', async () => {
+    await open('main');
+    await person.select('Plant of the month');
+    await person.find('.alike');
+    await (await browser.driver.findElement({ xpath: "//*[contains(@class,'alike')]//button[contains(.,'the badge')]" })).click();
+    await person.eventually('the others have no badge', async () => (await stored()).items.filter(({ badge }) => badge?.text === 'New').length >= 6);
+    await press(ctrl('z'));
+    await person.kept();
+  });
+});
+
+describe('many menus', () => {
+  it('are made from a typical tree whose items are matched to this site’s pages, the rest left open', async () => {
+    await open('main');
+    await newMenu('From a starter', async () => {
+      await (await person.byText('label', 'with a typical tree')).click();
+      await (await browser.driver.findElement({ css: '.starters input[value=store]' })).click();
+      await person.byText('span', 'Growing guides');
+    });
+    const lines = await outline('from-a-starter');
+    expect(lines.length).toBeGreaterThan(10);
+    expect(lines[0]).toBe('Seed house');
+    expect(await (await person.find('.undecided')).getText()).toMatch(/\d+ not yet decided/);
+  });
+
+  it('stand side by side, and items are dragged between them', async () => {
+    await open('main');
+    await newMenu('Beside');
+    await open('beside');
+    await press('b');
+    const pane = await person.find('.beside select');
+    await pane.sendKeys('Main menu');
+    const from = await person.eventually(
+      'no such row',
+      async () =>
+        (await browser.driver.findElements({ xpath: "//section[contains(@class,'beside')]//*[@role='treeitem'][.//*[normalize-space(.)='Visit']]" }))[0],
+    );
+    const empty = await person.find('.work > .spread');
+    await dragTo(from, empty, { x: 0, y: -100 });
+    await person.eventually('it did not move', async () => (await outline('beside'))[0] === 'Visit');
+    expect(await outline('main')).not.toContain('Visit');
+    await press(ctrl('z'));
+    await person.eventually('it did not come back', async () => (await outline('main'))[0] === 'Visit');
+  });
+
+  it('say what they are for, limit their depth, and are retired with a word about where they stand', async () => {
+    await open('main');
+    await newMenu('Shallow', async () => (await person.byText('label', 'as a copy')).click());
+    const asked = async () => {
+      await person.click('Menu');
+      await person.click('About this menu …');
+    };
+    await asked();
+    await (await browser.driver.findElement({ xpath: "//label[contains(.,'Levels at most')]//select" })).sendKeys('3');
+    await person.click('Done');
+    await person.kept();
+    await person.select('Alpine house');
+    await press(Key.chord(Key.ALT, Key.ARROW_RIGHT));
+    await person.eventually('nothing was said', async () => (await browser.driver.getPageSource()).includes('this menu allows 3'));
+    await asked();
+    await person.find('.retire');
+    expect(await (await person.find('.retire p')).getText()).toContain('It stands in the header bar.');
+    await person.click('Retire the menu');
+    await person.eventually('it is still there', async () => !(await stored()).menus.some(({ key }) => key === 'shallow'));
+    await press(ctrl('z'));
+    await person.eventually('it did not come back', async () => (await outline('shallow')).length > 50);
+  });
+});
+
+describe('shared links', () => {
+  it('are made of an item, used in another menu, changed once for all, detached, and not removed unawares', async () => {
+    await open('main');
+    await person.select('Tickets and prices');
+    await person.click('Make it a shared link');
+    await person.byText('strong', 'Shared link.');
+    await open('footer');
+    await person.click('Menu');
+    await person.click('Shared links');
+    await (await person.byText('span', '1× in 1 menu')).click();
+    await person.click('Add to “Footer”');
+    await person.byText('span', '2× in 2 menus');
+    const label = await person.byText('label', 'Label');
+    const field = await browser.driver.findElement({ css: '.sheet .open input' });
+    expect(await label.isDisplayed()).toBe(true);
+    await field.sendKeys(ctrl('a'), 'Book a visit', Key.ENTER);
+    await person.eventually('they did not both change', async () => {
+      const [main, footer] = [await outline('main'), await outline('footer')];
+      return main.some((line) => line.trim() === 'Book a visit') && footer.some((line) => line.trim() === 'Book a visit');
+    });
+    await (await browser.driver.findElement({ xpath: "//*[contains(@class,'sheet')]//button[normalize-space(.)='Remove']" })).click();
+    expect(await (await person.find('.refused')).getText()).toContain('2 items show it');
+    await person.click('Detach them all and remove it');
+    await person.eventually('it is still there', async () => (await stored()).sharedLinks.length === 0);
+    expect(await outline('main')).toContain('  Book a visit');
+  });
+});
+
+describe('bringing a menu in and out', () => {
+  it('shows beforehand what a file will do, lets choose among the menus of a page, and is one edit', async () => {
+    await open('main');
+    await newMenu('Brought');
+    await person.click('Menu');
+    await person.click('Bring items in …');
+    const text = await person.find('.source textarea');
+    const page = `<html><body><nav aria-label="Top"><ul><li><a href="/visit">Visit</a><ul><li>Nowhere</li></ul></li></ul></nav><footer><ul><li><a href="/privacy">Privacy</a></li><li><a href="javascript:alert(1)">Bad</a></li></ul></footer></body></html>`;
+    await browser.driver.executeScript('arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input"))', text, page);
+    await person.byText('legend', 'There are 2 menus in it. Which one?');
+    expect(await (await person.find('.preview .sum')).getText()).toMatch(
+      /2 new items\s*1 lead to pages of this site\s*0 to other addresses, or are headings\s*1 not yet decided/,
+    );
+    await person.click('Bring 2 items in');
+    await person.eventually('they are not there', async () => (await outline('brought')).length === 2);
+    expect(await outline('brought')).toEqual(['Visit', '  Nowhere']);
+    await press(ctrl('z'));
+    await person.eventually('it was not one edit', async () => (await outline('brought')).length === 0);
+  });
+});
