@@ -359,7 +359,10 @@ describe('shared links', () => {
     await open('footer');
     await person.click('Menu');
     await person.click('Shared links');
-    await (await person.byText('span', '1× in 1 menu')).click();
+    await person.eventually('the shared link does not open', async () => {
+      await (await person.byText('span', '1× in 1 menu')).click();
+      return true;
+    });
     await person.click('Add to “Footer”');
     await person.byText('span', '2× in 2 menus');
     const label = await person.byText('label', 'Label');
@@ -388,9 +391,7 @@ describe('bringing a menu in and out', () => {
     const page = `<html><body><nav aria-label="Top"><ul><li><a href="/visit">Visit</a><ul><li>Nowhere</li></ul></li></ul></nav><footer><ul><li><a href="/privacy">Privacy</a></li><li><a href="javascript:alert(1)">Bad</a></li></ul></footer></body></html>`;
     await browser.driver.executeScript('arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input"))', text, page);
     await person.byText('legend', 'There are 2 menus in it. Which one?');
-    expect(await (await person.find('.preview .sum')).getText()).toMatch(
-      /2 new items\s*1 lead to pages of this site\s*0 to other addresses, or are headings\s*1 not yet decided/,
-    );
+    expect(await (await person.find('.preview .sum')).getText()).toMatch(/2 new items\s*1 lead to pages of this site\s*1 not yet decided/);
     await person.click('Bring 2 items in');
     await person.eventually('they are not there', async () => (await outline('brought')).length === 2);
     expect(await outline('brought')).toEqual(['Visit', '  Nowhere']);

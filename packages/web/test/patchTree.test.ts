@@ -46,6 +46,15 @@ describe('patching the live header', () => {
     for (const name of ['d', 'a', 'c']) expect(present.querySelector(`[data-zv-item=i${name}]`)).toBe(before.get(`i${name}`));
   });
 
+  it('keeps text that stands between elements, and tells two of a kind apart', () => {
+    const pictures = (label: string, more = ''): string => `<a href="/a"><svg></svg>${label}<b>New</b>${more}</a><button>1</button><button>2</button>`;
+    const present = holder(pictures('A'));
+    const [, second] = present.querySelectorAll('button');
+    patchTree(present, holder(pictures('B', ' tail')));
+    expect(present.innerHTML).toBe(pictures('B', ' tail'));
+    expect(present.querySelectorAll('button')[1]).toBe(second);
+  });
+
   it('takes over what changed in kind: a link that became a heading, a branch that came or went', () => {
     const link = '<ul><li data-zv-item="ia"><a href="/a" target="_blank">A</a></li></ul>';
     const heading = '<ul><li data-zv-item="ia"><button aria-expanded="false">A</button><ul><li data-zv-item="ib"><span>B</span></li></ul></li></ul>';

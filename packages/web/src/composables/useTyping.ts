@@ -46,8 +46,11 @@ export function useTyping({ value, keep }: ToType): Typing {
   let pause: ReturnType<typeof setTimeout> | undefined;
 
   watch(value, (now) => {
-    if (now === kept) kept = null;
-    else if (isTyping && typed.value !== now) meanwhile.value = now;
+    if (now === kept) {
+      kept = null;
+      // What was kept on leaving comes to be the value a moment after.
+      if (!isTyping) typed.value = now;
+    } else if (isTyping && typed.value !== now) meanwhile.value = now;
     else typed.value = now;
     if (!isTyping) problem.value = null;
   });

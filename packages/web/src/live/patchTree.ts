@@ -28,25 +28,34 @@ function patchChildren(old: Element, next: Element): (readonly [Element, Element
     return [];
   }
   const stays: (readonly [Element, Element])[] = [];
-  const left = new Map([...old.children].map((child) => [nameOf(child), child]));
+  const left = named(old);
+  for (const node of [...old.childNodes]) if (node.nodeType === Node.TEXT_NODE) node.remove();
+  const names = new Map([...named(next)].map(([name, element]) => [element, name]));
   let before: ChildNode | null = old.firstChild;
-  for (const wanted of [...next.children]) {
-    const match = left.get(nameOf(wanted));
+  for (const wanted of [...next.childNodes]) {
+    const name = wanted instanceof Element ? (names.get(wanted) ?? '') : '';
+    const match = left.get(name);
     if (match === undefined) {
       old.insertBefore(wanted, before);
       continue;
     }
-    left.delete(nameOf(wanted));
-    stays.push([match, wanted]);
+    left.delete(name);
+    stays.push([match, wanted as Element]);
     if (match === before) before = match.nextSibling;
     else old.insertBefore(match, before);
   }
   for (const one of left.values()) one.remove();
-  for (const node of [...old.childNodes]) if (node.nodeType === Node.TEXT_NODE) node.remove();
   return stays;
 }
 
-/** What an element is among its siblings: the entry of an item, or the only one of its kind. */
-function nameOf(element: Element): string {
-  return `${element.tagName} ${element.getAttribute(KEY) ?? ''}`;
+/** The children of an element by what each is among its siblings: the entry of an item, or the first, second … of its kind. */
+function named(parent: Element): Map<string, Element> {
+  const found = new Map<string, Element>();
+  for (const child of parent.children) {
+    const kind = `${child.tagName} ${child.getAttribute(KEY) ?? ''}`;
+    let name = kind;
+    for (let number = 2; found.has(name); number += 1) name = `${kind} ${number}`;
+    found.set(name, child);
+  }
+  return found;
 }

@@ -95,9 +95,10 @@ function keysOf({ key, ctrlKey, metaKey, shiftKey, altKey }: KeyboardEvent): str
   return `${ctrlKey || metaKey ? 'Ctrl+' : ''}${needsShift ? 'Shift+' : ''}${altKey ? 'Alt+' : ''}${isLetter ? key.toLowerCase() : key}`;
 }
 
-const signs: Readonly<Record<string, string>> = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→', Delete: 'Del', Backspace: '⌫' };
+const signs: Readonly<Record<string, string>> = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→', Delete: 'Del', Backspace: '⌫', ' ': 'Space' };
 
 /** The parts of a key combination as they are printed on keys. */
 export function keyNames(keys: string): string[] {
-  return keys.split('+').map((part) => signs[part] ?? (part.length === 1 ? part.toUpperCase() : part));
+  const parts = keys === '+' ? ['+'] : keys.split('+');
+  return parts.map((part) => signs[part] ?? (part.length === 1 ? part.toUpperCase() : part));
 }

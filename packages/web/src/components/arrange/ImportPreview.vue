@@ -30,7 +30,7 @@ function outcome({ destination, foundBy, dropped }: PlannedItem): { readonly tex
     <p class="sum" role="status">
       <b>{{ plan.items.length - plan.dropped }} new items</b>
       <span class="good">{{ plan.matched }} lead to pages of this site</span>
-      <span>{{ plan.others }} to other addresses, or are headings</span>
+      <span v-if="plan.others > 0">{{ plan.others }} to other addresses, or are headings</span>
       <span v-if="plan.undecided > 0" class="look">{{ plan.undecided }} not yet decided</span>
       <span v-if="plan.dropped > 0" class="bad">{{ plan.dropped }} left out</span>
     </p>

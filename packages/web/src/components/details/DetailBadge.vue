@@ -83,4 +83,15 @@ b {
   color: var(--brick);
   font-weight: 600;
 }
+.row :deep(legend) {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.row :deep(.chip) {
+  margin-block-end: 0;
+  padding-inline: 8px;
+}
 </style>

@@ -175,4 +175,15 @@ const position = computed({
 .grid button:hover {
   background: var(--persimmon-tint);
 }
+.row :deep(legend) {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.row :deep(.chip) {
+  margin-block-end: 0;
+  padding-inline: 8px;
+}
 </style>

@@ -1,17 +1,38 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import DialogSheet from '../common/DialogSheet.vue';
-import { keyNames, shortcuts } from '../../shortcuts/shortcuts.ts';
+import { keyNames, shortcuts, type ShortcutName } from '../../shortcuts/shortcuts.ts';
 
 const isOpen = defineModel<boolean>({ required: true });
+const GOING = new Set<ShortcutName>([
+  'up',
+  'down',
+  'extendUp',
+  'extendDown',
+  'chooseAll',
+  'foldOrOut',
+  'unfoldOrIn',
+  'toggleFold',
+  'foldAll',
+  'unfoldAll',
+  'first',
+  'last',
+  'nextUndecided',
+  'switchForm',
+  'beside',
+  'nextMenu',
+  'previousMenu',
+]);
+const inTree = (isGoing: boolean) => shortcuts.filter(({ name, where }) => where === 'tree' && GOING.has(name) === isGoing);
 const groups = computed(() => [
-  { title: 'In spread and outline', keys: shortcuts.filter(({ where }) => where === 'tree') },
+  { title: 'Going through a menu', keys: inTree(true) },
+  { title: 'Changing it', keys: inTree(false) },
   { title: 'Anywhere', keys: shortcuts.filter(({ where }) => where === 'anywhere') },
 ]);
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" title="All keys" :width="720" @submit="isOpen = false">
+  <DialogSheet v-model="isOpen" title="All keys" :width="1120" @submit="isOpen = false">
     <div class="groups">
       <div v-for="group in groups" :key="group.title">
         <h2>{{ group.title }}</h2>
@@ -35,7 +56,7 @@ const groups = computed(() => [
 <style scoped>
 .groups {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(290px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(310px, 1fr));
   gap: 8px 28px;
 }
 dl {
@@ -43,7 +64,7 @@ dl {
 }
 dl div {
   display: grid;
-  grid-template-columns: 118px 1fr;
+  grid-template-columns: 128px 1fr;
   gap: 10px;
   min-height: 28px;
   align-items: center;
