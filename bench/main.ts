@@ -1,3 +1,4 @@
+import { arrangeFigures, findFigure } from './browser.bench.ts';
 import { coreFigures } from './core.bench.ts';
 import { printFigure, type Figure } from './figure.ts';
 import { deliveryFigures, importFigure, saveFigure, stallFigure, startFigure } from './server.bench.ts';
@@ -12,6 +13,8 @@ const groups: readonly (readonly [readonly string[], () => Promise<readonly Figu
   [['stall'], async () => [await stallFigure()]],
   [['delivery', 'delivery-304'], deliveryFigures],
   [['start'], async () => [await startFigure()]],
+  [['open', 'drag', 'drop', 'unfold-all'], arrangeFigures],
+  [['find'], async () => [await findFigure()]],
   [['app-size', 'out-js', 'out-html'], () => Promise.resolve(sizeFigures())],
 ];
 console.log(['figure'.padEnd(14), 'ours'.padStart(14), 'reference'.padStart(14), 'ratio'.padStart(12), 'target'.padStart(22)].join('  '));

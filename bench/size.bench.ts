@@ -21,7 +21,13 @@ function bareList(items: readonly ResolvedItem[]): string {
 function firstLoad(): number {
   const assets = readdirSync(join(web, 'assets'));
   const wanted = new Set(
-    assets.filter((name) => /\.(?:js|css)$/.test(name) && !/^(?:live|DesignView|EditionsView|PagesView|SitesView|SitemapForm|ReadPages)/.test(name)),
+    assets.filter(
+      (name) =>
+        /\.(?:js|css)$/.test(name) &&
+        !/^(?:live|DesignView|EditionsView|PagesView|SitesView|SitemapForm|ReadPages|_virtual_icon-set|src-|formats|findPages|PlanPage|BringIn|MenuFacts|SharedLinks|BesidePane|ImportPreview)/.test(
+          name,
+        ),
+    ),
   );
   return [...wanted].reduce((sum, name) => sum + packed(readFileSync(join(web, 'assets', name))), 0);
 }

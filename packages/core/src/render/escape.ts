@@ -3,9 +3,11 @@
  * control-character-in-input-stream") are dropped, the five significant ones are replaced; fit for text and for quoted attributes.
  */
 export function escapeHtml(text: string): string {
-  return text.replaceAll(SIGNIFICANT, (found) => replacements[found] ?? '');
+  // Most texts have nothing to be replaced, and telling that takes a fifth of the time of looking for it.
+  return PLAIN.test(text) ? text : text.replaceAll(SIGNIFICANT, (found) => replacements[found] ?? '');
 }
 
+const PLAIN = /^[\t\n\r !#-%(-;=?-~\u00a0-\ud7ff\ue000-\ufffd]*$/;
 const SIGNIFICANT =
   // eslint-disable-next-line no-control-regex -- they are what has to be found
   /[&<>"'\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;

@@ -5,36 +5,62 @@ import type { Activation, Badge } from '../schema/settings.ts';
 import { escapeHtml } from './escape.ts';
 
 /** The classes of an item's `li`, as an attribute with a space before it; empty where it needs none. */
-export function entryClass({ cssClass, hiddenOn = [], branchHiddenOn = [] }: ResolvedItem): string {
-  const names = [cssClass ?? '', ...hiddenOn.map((device) => `zv-no-${device}`), ...branchHiddenOn.map((device) => `zv-shut-${device}`)];
-  return classAttribute(names);
+export function entryClass({ cssClass = '', hiddenOn, branchHiddenOn }: ResolvedItem): string {
+  return classAttribute(cssClass + each('zv-no-', hiddenOn) + each('zv-shut-', branchHiddenOn));
 }
 
 /** What is seen of an item itself: a link, a heading, and the buttons that open `branch`, by device class where that differs. */
 export function faceHtml(item: ResolvedItem, branch: string | null): string {
-  const href = item.href !== null && isSafeAddress(item.href) ? item.href : null;
-  const inner = innerHtml(item);
-  const look = [item.look === 'button' ? 'zv-button' : '', item.icon?.position === 'above' || item.badge?.position === 'above' ? 'zv-stack' : ''];
-  const tip = item.tooltip === undefined ? '' : ` title="${escapeHtml(item.tooltip)}"`;
-  const opener = branch === null ? '' : `<button type="button" aria-expanded="false" aria-controls="${branch}"`;
-  const plain = item.arrowHidden === true ? 'zv-plain' : '';
-  if (href === null) {
-    return branch === null ? `<span${classAttribute(look)}${tip}>${inner}</span>` : `${opener}${classAttribute([...look, plain])}${tip}>${inner}</button>`;
-  }
-  const tab = item.opensNewTab ? ' target="_blank" rel="noopener"' : '';
-  const link = (notOn: readonly string[]): string => `<a href="${escapeHtml(href)}"${classAttribute([...look, ...notOn])}${tip}${tab}>${inner}</a>`;
-  if (branch === null) return link([]);
-  const on = (wanted: Activation): DeviceClass[] => deviceClasses.filter((device) => (item.activation?.[device] ?? 'split') === wanted);
-  const opening = on('open');
-  const whole = (notOn: readonly string[]): string => `${opener}${classAttribute([...look, plain, ...notOn])}${tip}>${inner}</button>`;
-  if (opening.length === deviceClasses.length) return whole([]);
-  const quiet = item.arrowHidden === true ? ['zv-quiet'] : on('follow').map((device) => `zv-quiet-${device}`);
-  const arrow = `${opener}${classAttribute([...quiet, ...opening.map(notOn)])} aria-label="${escapeHtml(item.label)}"></button>`;
+  const hasLink = item.href !== null && isSafeAddress(item.href);
+  const face: Face = { item, inner: innerHtml(item), look: lookOf(item), tip: item.tooltip === undefined ? '' : ` title="${escapeHtml(item.tooltip)}"` };
+  if (branch === null) return hasLink ? linkHtml(face, '') : `<span${classAttribute(face.look)}${face.tip}>${face.inner}</span>`;
+  const { opening, quiet } = howItOpens(item);
+  if (!hasLink || opening.length === deviceClasses.length) return buttonHtml(face, branch, '');
+  const arrow = `${opener(branch)}${classAttribute(quiet + each('zv-no-', opening))} aria-label="${escapeHtml(item.label)}"></button>`;
+  if (opening.length === 0) return linkHtml(face, '') + arrow;
   const others = deviceClasses.filter((device) => !opening.includes(device));
-  return link(opening.map(notOn)) + arrow + (opening.length === 0 ? '' : whole(others.map(notOn)));
+  return linkHtml(face, each('zv-no-', opening)) + arrow + buttonHtml(face, branch, each('zv-no-', others));
 }
 
-const notOn = (device: DeviceClass): string => `zv-no-${device}`;
+interface Face {
+  readonly item: ResolvedItem;
+  readonly inner: string;
+  readonly look: string;
+  readonly tip: string;
+}
+
+function linkHtml({ item, inner, look, tip }: Face, notOn: string): string {
+  const tab = item.opensNewTab ? ' target="_blank" rel="noopener"' : '';
+  return `<a href="${escapeHtml(item.href ?? '')}"${classAttribute(look + notOn)}${tip}${tab}>${inner}</a>`;
+}
+
+/** The whole face as the button that opens the branch. */
+function buttonHtml({ item, inner, look, tip }: Face, branch: string, notOn: string): string {
+  return `${opener(branch)}${classAttribute(`${look}${item.arrowHidden === true ? ' zv-plain' : ''}${notOn}`)}${tip}>${inner}</button>`;
+}
+
+function opener(branch: string): string {
+  return `<button type="button" aria-expanded="false" aria-controls="${branch}"`;
+}
+
+function lookOf({ look, icon, badge }: ResolvedItem): string {
+  const isStacked = icon?.position === 'above' || badge?.position === 'above';
+  return `${look === undefined ? '' : ' zv-button'}${isStacked ? ' zv-stack' : ''}`;
+}
+
+/** The device classes on which the whole face opens the branch, and the classes of an arrow that is not seen on all or some of them. */
+function howItOpens({ activation, arrowHidden }: ResolvedItem): { readonly opening: readonly DeviceClass[]; readonly quiet: string } {
+  if (activation === undefined) return { opening: [], quiet: arrowHidden === true ? ' zv-quiet' : '' };
+  const on = (wanted: Activation): DeviceClass[] => deviceClasses.filter((device) => activation[device] === wanted);
+  return { opening: on('open'), quiet: arrowHidden === true ? ' zv-quiet' : each('zv-quiet-', on('follow')) };
+}
+
+/** A class for each device class, with a space before it. */
+function each(prefix: string, devices: readonly DeviceClass[] = []): string {
+  let names = '';
+  for (const device of devices) names += ` ${prefix}${device}`;
+  return names;
+}
 
 /** Label, description, icon and badge. The label stays for those who do not see the icon that stands for it. */
 function innerHtml({ label, labelHidden, description, icon, badge }: ResolvedItem): string {
@@ -57,7 +83,6 @@ export function badgeClass({ color, background }: Badge): string {
   return `zv-badge zv-badge-${color.slice(1)}-${background.slice(1)}`;
 }
 
-function classAttribute(names: readonly string[]): string {
-  const given = names.filter((name) => name !== '');
-  return given.length === 0 ? '' : ` class="${escapeHtml(given.join(' '))}"`;
+function classAttribute(names: string): string {
+  return names === '' ? '' : ` class="${escapeHtml(names.trimStart())}"`;
 }
