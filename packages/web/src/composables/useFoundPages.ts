@@ -11,10 +11,19 @@ export interface PageFilter {
   readonly isUnused: boolean;
 }
 
+export interface FoundPages {
+  /** The best of them, as many as anybody would look through. */
+  readonly pages: readonly Page[];
+  readonly count: number;
+}
+/** More pages than this are counted, and not listed. */
+const MOST = 2000;
+
 /** The pages that fit what is typed and the filter, found in a worker. Nothing is done while `isOn` is false. */
-export function useFoundPages(typed: Ref<string>, filter: Ref<PageFilter>, isOn: Ref<boolean>): Ref<readonly Page[]> {
+export function useFoundPages(typed: Ref<string>, filter: Ref<PageFilter>, isOn: Ref<boolean>): Ref<FoundPages> {
   const copy = useWorkingCopy();
-  const ids = shallowRef<readonly Id[]>([]);
+  const indices = shallowRef<Uint32Array>(new Uint32Array());
+  let known: readonly Page[] = [];
   let search: SearchClient | null = null;
 
   watch(
@@ -23,7 +32,8 @@ export function useFoundPages(typed: Ref<string>, filter: Ref<PageFilter>, isOn:
       const { document } = copy;
       if (!on || document === null) return;
       search ??= searchClient();
-      await search.know(pagesOf(document));
+      known = pagesOf(document);
+      await search.know(known);
       await look();
     },
     { immediate: true },
@@ -32,25 +42,27 @@ export function useFoundPages(typed: Ref<string>, filter: Ref<PageFilter>, isOn:
 
   async function look(): Promise<void> {
     const found = isOn.value ? await search?.find(typed.value) : null;
-    if (found != null) ids.value = found;
+    if (found != null) indices.value = found;
   }
   onBeforeUnmount(() => search?.close());
 
   return computed(() => {
     const { document } = copy;
-    if (document === null || !isOn.value) return [];
+    if (document === null || !isOn.value) return { pages: [], count: 0 };
     const { kind, state, isUnused } = filter.value;
     const use = isUnused ? pageUse(document) : null;
-    const found: Page[] = [];
-    for (const id of ids.value) {
-      const page = document.pages.nodes.get(id);
-      if (page === undefined || (kind !== null && page.kind !== kind) || (state !== null && page.state !== state) || use?.has(id) === true) continue;
-      found.push(page);
+    const pages: Page[] = [];
+    let count = 0;
+    for (const at of indices.value) {
+      const page = known[at];
+      if (page === undefined || (kind !== null && page.kind !== kind) || (state !== null && page.state !== state) || use?.has(page.id) === true) continue;
+      count += 1;
+      if (pages.length < MOST) pages.push(page);
     }
-    return found;
+    return { pages, count };
   });
 }
 
-function* pagesOf({ pages, site }: SiteDocument): Generator<Page> {
-  for (const { node } of preorder<Id>(childrenOf(pages, site.id), (id) => childrenOf(pages, id))) yield nodeAt(pages, node);
+function pagesOf({ pages, site }: SiteDocument): Page[] {
+  return [...preorder<Id>(childrenOf(pages, site.id), (id) => childrenOf(pages, id))].map(({ node }) => nodeAt(pages, node));
 }

@@ -36,7 +36,9 @@ export function useItemActions() {
   /** Why each action cannot be done now; null where it can. */
   const reasons = computed(() => {
     const entries = Object.entries(itemCommands).map(([name, command]) => {
-      const result = copy.attempt((context) => command(context, chosen.value));
+      // These two can always be done to what is there, and trying them copies whole branches: too much for each step of the selection.
+      const isAlways = (name === 'remove' || name === 'duplicate') && chosen.value.length > 0;
+      const result = isAlways ? { ok: true as const } : copy.attempt((context) => command(context, chosen.value));
       return [name, result.ok ? null : result.refusal.message] as const;
     });
     return Object.fromEntries(entries) as Record<ItemAction, string | null>;

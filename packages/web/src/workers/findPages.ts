@@ -8,8 +8,8 @@ export interface Findable {
 }
 
 export interface PageSearch {
-  /** The ids of what is found, best first; without words, all in their order. */
-  readonly find: (typed: string) => string[];
+  /** What is found, best first, as indices into the pages; without words, all in their order. */
+  readonly find: (typed: string) => number[];
 }
 
 /** The letters of a text without case and marks, so that "cafe" finds "Café". */
@@ -27,12 +27,12 @@ export function exactSearch(pages: readonly Findable[]): PageSearch {
   return {
     find(typed) {
       const wanted = plain(typed).trim();
-      if (wanted === '') return pages.map(({ id }) => id);
+      if (wanted === '') return pages.map((_, at) => at);
       const words = wanted.split(/\s+/);
-      const ranked: string[][] = [[], [], [], []];
+      const ranked: number[][] = [[], [], [], []];
       for (let at = 0; at < pages.length; at += 1) {
         const [title = '', address = ''] = [titles[at], addresses[at]];
-        if (words.every((word) => title.includes(word) || address.includes(word))) ranked[rankOf(title, wanted)]?.push(pages[at]?.id ?? '');
+        if (words.every((word) => title.includes(word) || address.includes(word))) ranked[rankOf(title, wanted)]?.push(at);
       }
       return ranked.flat();
     },
@@ -61,8 +61,7 @@ export function forgivingSearch(pages: readonly Findable[]): PageSearch {
       if (found.length > 0) return found;
       lines ??= pages.map(({ title, address }) => plain(`${title} ${address}`));
       const [hits, info, order] = fuzzy.search(lines, plain(typed).trim(), 1, MOST_RANKED);
-      const best = info != null && order != null ? order.map((at) => info.idx[at] ?? 0) : (hits ?? []);
-      return best.flatMap((at) => pages[at]?.id ?? []);
+      return info != null && order != null ? order.map((at) => info.idx[at] ?? 0) : (hits ?? []);
     },
   };
 }

@@ -8,14 +8,15 @@ export type ToSearch =
 /** What it answers. */
 export interface FromSearch {
   readonly ticket: number;
-  readonly ids: readonly string[];
+  /** Indices into the pages, best first. */
+  readonly found: Uint32Array;
 }
 
 export interface SearchClient {
   /** Gives it the pages; a later call takes the place of an earlier one. */
   readonly know: (pages: Iterable<Findable>) => Promise<void>;
-  /** The ids of what is found, best first; null when something newer was asked meanwhile. */
-  readonly find: (typed: string) => Promise<readonly string[] | null>;
+  /** What is found as indices into the pages, best first; null when something newer was asked meanwhile. */
+  readonly find: (typed: string) => Promise<Uint32Array | null>;
   readonly close: () => void;
 }
 
@@ -27,10 +28,10 @@ export function searchClient(): SearchClient {
   const tell = (message: ToSearch): void => worker.postMessage(message);
   let ticket = 0;
   let round = 0;
-  let waiting: ((ids: readonly string[] | null) => void) | null = null;
+  let waiting: ((found: Uint32Array | null) => void) | null = null;
   worker.onmessage = ({ data }: MessageEvent<FromSearch>) => {
     if (data.ticket !== ticket) return;
-    waiting?.(data.ids);
+    waiting?.(data.found);
     waiting = null;
   };
   return {

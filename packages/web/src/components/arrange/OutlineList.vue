@@ -92,6 +92,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
       <div
         v-for="{ key, start, row } in shown"
         :key="key"
+        v-memo="[row, start, chosen.has(key), key === selection.item?.id, renaming === key]"
         class="entry"
         role="none"
         :class="{ front: renaming === key }"

@@ -26,11 +26,12 @@ const isInside = ref(false);
 const marked = ref(0);
 const picked = shallowRef<ReadonlySet<Id>>(new Set());
 
-const found = useFoundPages(
+const search = useFoundPages(
   typed,
   filter,
   computed(() => finder.isOpen),
 );
+const found = computed(() => search.value.pages);
 const kinds = [null, 'page', 'category', 'article', 'product', 'event'] as const;
 const states = [null, 'live', 'draft', 'gone'] as const;
 const filterBy = <K extends keyof PageFilter>(name: K) =>
@@ -147,7 +148,7 @@ const releases = new WeakMap<HTMLElement, () => void>();
     <aside v-if="finder.isOpen" class="finder" aria-label="Find pages" @keydown.escape.stop="finder.close()">
       <header>
         <h2>Pages</h2>
-        <span class="mute number">{{ found.length }}</span>
+        <span class="mute number">{{ search.count }}</span>
         <span class="hint mute">
           <kbd>Shift</kbd>
           <kbd>Enter</kbd>
@@ -221,6 +222,7 @@ const releases = new WeakMap<HTMLElement, () => void>();
             </span>
           </div>
         </div>
+        <p v-if="search.count > found.length" class="mute none">and {{ search.count - found.length }} more: type to narrow them down</p>
       </div>
       <footer>
         <div class="choices-two">

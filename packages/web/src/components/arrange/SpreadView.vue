@@ -285,6 +285,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
         <div
           v-for="{ row, at } in seenRows(column)"
           :key="row.id"
+          v-memo="[row, at, chosen.has(row.id), row.id === selection.item?.id, renaming === row.id]"
           class="item"
           role="none"
           :class="{ front: renaming === row.id }"
