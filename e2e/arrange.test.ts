@@ -1,4 +1,5 @@
 import { Key, type WebElement } from 'selenium-webdriver';
+import type { Driver } from 'selenium-webdriver/chrome.js';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { StoredDocument } from '@zorvik/core';
 import { openBrowser, type TestBrowser } from './browser.ts';
@@ -397,5 +398,73 @@ describe('bringing a menu in and out', () => {
     expect(await outline('brought')).toEqual(['Visit', '  Nowhere']);
     await press(ctrl('z'));
     await person.eventually('it was not one edit', async () => (await outline('brought')).length === 0);
+  });
+});
+
+describe('a menu of sixty items, by the pointer alone', () => {
+  it('is made of pages picked in the finder and dragged into its nesting, in at most 150 actions', async () => {
+    const { driver } = browser;
+    let actions = 0;
+    const clickOn = async (element: WebElement): Promise<void> => {
+      actions += 1;
+      await driver.actions().move({ origin: element }).press().release().perform();
+    };
+    await open('main');
+    await newMenu('By pointer');
+    await clickOn(await person.byText('button', 'Pages /'));
+    await person.find('.finder .page');
+    await driver.sleep(400);
+    const found = await person.find('.finder .found');
+    const picked = new Set<string>();
+    while (picked.size < 60) {
+      const script = `const box = arguments[0].getBoundingClientRect(); return [...arguments[0].querySelectorAll('.page')].filter((row) => { const { top, bottom } = row.getBoundingClientRect(); return top >= box.top && bottom <= box.bottom; })`;
+      for (const row of await driver.executeScript<WebElement[]>(script, found)) {
+        const id = String(await row.getAttribute('id'));
+        if (picked.size >= 60 || picked.has(id)) continue;
+        picked.add(id);
+        await clickOn(row);
+      }
+      actions += 1;
+      const { x, y } = await found.getRect();
+      await (driver as Driver).sendDevToolsCommand('Input.dispatchMouseEvent', { type: 'mouseWheel', x: x + 50, y: y + 50, deltaX: 0, deltaY: 256 });
+      await driver.sleep(150);
+    }
+    await clickOn(await person.find('.finder .go'));
+    await person.eventually('they are not there', async () => (await outline('by-pointer')).length === 60);
+    await clickOn(await person.find('.finder header button'));
+    await clickOn(await person.byText('label', 'Outline'));
+    const rows = await driver.findElements({ css: '.outline [role=treeitem]' });
+    actions += 1;
+    const words = await dragTo(rows[3]!, rows[1]!, { x: -400, y: 10 });
+    expect(words).toMatch(/^into .*, level 2, first$/);
+    expect((await outline('by-pointer')).filter((line) => line.startsWith('  '))).toHaveLength(1);
+    expect(actions).toBeLessThanOrEqual(150);
+  });
+});
+
+describe('a store’s large menu', () => {
+  it('is brought in, found by keys, sorted, and stays quick to go through: three hundred items over nine entries', async () => {
+    await open('main');
+    await newMenu('Store');
+    await (await person.byText('label', 'Spread')).click();
+    const lines = Array.from({ length: 9 }, (_, entry) => [
+      `Entry ${entry + 1} | /e${entry}`,
+      ...Array.from({ length: 33 }, (__, at) => `\tItem ${entry + 1}-${at + 1} | /e${entry}/${at}`),
+    ]).flat();
+    await putOnClipboard(lines.join('\n'));
+    await press(ctrl('v'));
+    await person.eventually('they are not there', async () => (await outline('store')).length === 306);
+    await person.select('Entry 9');
+    await person.byText('h2', 'Entry 9');
+    await press(Key.chord(Key.ALT, Key.ARROW_LEFT), Key.chord(Key.ALT, Key.ARROW_LEFT));
+    const tops = async (): Promise<string[]> => (await outline('store')).filter((line) => !line.startsWith(' '));
+    await person.eventually('it did not move by two', async () => (await tops())[6] === 'Entry 9');
+    await press(Key.HOME, Key.ARROW_DOWN, Key.chord(Key.ALT, Key.ARROW_DOWN));
+    expect(await person.selected()).toBe('Item 1-1');
+    expect((await outline('store')).slice(1, 3)).toEqual(['  Item 1-2', '  Item 1-1']);
+    expect(
+      await browser.driver.executeScript<number>(`return document.querySelectorAll('[role=treeitem]').length`),
+      'only what is seen is in the page',
+    ).toBeLessThan(200);
   });
 });

@@ -104,6 +104,66 @@ describe('the editor for axe', () => {
       },
     ],
     [
+      'the spread, with all settings of an item',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.select('Walled garden');
+        await (await person.find('[role=tree]')).sendKeys('s', 'm');
+        await person.find('.spread .row.lead');
+        await person.find('#more-details');
+      },
+    ],
+    [
+      'several items, and another menu beside',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.select('Walled garden');
+        await (await person.find('[role=tree]')).sendKeys(Key.chord(Key.SHIFT, Key.ARROW_DOWN), 'b');
+        await person.find('.beside [role=treeitem]');
+      },
+    ],
+    [
+      'bringing items in',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.click('Menu');
+        await person.click('Bring items in …');
+        await (await person.find('.source textarea')).sendKeys('Visit');
+        await person.find('.preview li');
+        await browser.driver.sleep(500);
+      },
+    ],
+    [
+      'the shared links',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.click('Menu');
+        await person.click('Shared links');
+        await person.find('.sheet .none');
+        await browser.driver.sleep(500);
+      },
+    ],
+    [
+      'about a menu',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.click('Menu');
+        await person.click('About this menu …');
+        await person.find('.retire');
+        await browser.driver.sleep(500);
+      },
+    ],
+    [
+      'planning a page',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.select('Walled garden');
+        await (await person.find('[role=tree]')).sendKeys('p');
+        await person.byText('h1', 'Plan a page');
+        await browser.driver.sleep(500);
+      },
+    ],
+    [
       'the page finder',
       '/quillmere/arrange/main',
       async () => {

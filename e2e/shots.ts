@@ -21,6 +21,44 @@ async function shot(name: string): Promise<void> {
 
 try {
   await driver.get(`${stack.editor}/quillmere/arrange/main`);
+  await (await person.byText('label', 'Spread')).click();
+  await person.select('Plant fair');
+  await shot('spread');
+  await person.click('Menu');
+  await person.click('Another menu beside');
+  await person.find('.beside [role=treeitem]');
+  await shot('two-menus');
+  await person.click('Close the menu beside');
+  await person.select('Tickets and prices');
+  await person.click('Make it a shared link');
+  await person.click('Menu');
+  await person.click('Shared links');
+  await driver.sleep(SETTLED);
+  await (await person.byText('span', '1× in 1 menu')).click();
+  await shot('shared-links');
+  await person.click('Close the shared links');
+  await person.click('Undo');
+  await person.click('Menu');
+  await person.click('Bring items in …');
+  await (
+    await person.find('.source textarea')
+  ).sendKeys(
+    'Visit',
+    Key.ENTER,
+    '- Opening times',
+    Key.ENTER,
+    '- Night walks',
+    Key.ENTER,
+    'Seed swap | https://swap.example/',
+    Key.ENTER,
+    'Odd | javascript:x',
+  );
+  await person.byText('span', 'not yet decided');
+  await shot('import-preview');
+  await person.click('Cancel');
+  await driver.sleep(SETTLED);
+  await (await person.byText('label', 'Outline')).click();
+
   await person.select('Glasshouses');
   await (await person.find('[role=tree]')).sendKeys(Key.ARROW_RIGHT);
   await shot('arrange');

@@ -10,6 +10,7 @@ import {
   type Destination,
   type Item,
   type Page,
+  type Settings,
   type RandomBits,
   type Site,
   type SiteDocument,
@@ -17,6 +18,7 @@ import {
 } from '@zorvik/core';
 import { menuOutlines } from './menus.ts';
 import { quillmerePages } from './pages.ts';
+import { itemSettings } from './settings.ts';
 
 /** Quillmere as a stored document: the same at every call, ids included. */
 export function quillmereDocument(): StoredDocument {
@@ -76,7 +78,7 @@ function itemsOf(outline: string, menu: string, document: SiteDocument, idOf: Re
       const destination = destinationOf(target, idOf);
       const agreed = destination.kind === 'page' ? factsOf(document, destination.page) : null;
       const parent = depth === 0 ? menu : (parents[depth - 1] ?? menu);
-      return { id, parent, label: label.replace(/ \+$/, '') || null, destination, opensNewTab: label.endsWith(' +'), agreed };
+      return { id, parent, label: label.replace(/ \+$/, '') || null, destination, opensNewTab: label.endsWith(' +'), agreed, ...settingsFor(target) };
     });
 }
 
@@ -88,4 +90,8 @@ function destinationOf(target: string | null, idOf: ReadonlyMap<string, string>)
 function factsOf(document: SiteDocument, page: string): Item['agreed'] {
   const { title, address } = nodeAt(document.pages, page);
   return { title, address, ...spotOf(document.pages, page) };
+}
+
+function settingsFor(target: string | null): Settings {
+  return Object.entries(itemSettings).find(([end]) => target?.endsWith(end) === true)?.[1] ?? {};
 }

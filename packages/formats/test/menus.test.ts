@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs';
+import { Ajv2020 } from 'ajv/dist/2020.js';
 import { describe, expect, it } from 'vitest';
-import { seededRandom, type RandomBits, type Sketch, type SketchTarget } from '@zorvik/core';
-import { menuFormats, readMenus, type MenuFormat, type MenuFormatKey } from '../src/index.ts';
+import { seededRandom, settingNames, type RandomBits, type Sketch, type SketchTarget } from '@zorvik/core';
+import { MENU_SCHEMA, menuFormats, readMenus, type MenuFormat, type MenuFormatKey } from '../src/index.ts';
 
 const formatOf = (key: MenuFormatKey): MenuFormat => menuFormats.find((one) => one.key === key) as MenuFormat;
 
@@ -171,5 +173,22 @@ describe('what other programs write', () => {
     expect(found.ok && found.value[0]?.sketches[0]?.settings).toEqual({ tooltip: 'Tip' });
     const bad = readMenus('{"items":[{"label":"A","items":[5]}]}').found;
     expect(!bad.ok && bad.refusal.message).toContain('items[0].items[0] is no item');
+  });
+});
+
+describe('the published schema of the JSON format', () => {
+  it('holds for what is written, and names the settings that there are', () => {
+    const schema = JSON.parse(readFileSync(new URL('../../../docs/formats/menu-1.schema.json', import.meta.url), 'utf8')) as {
+      $id: string;
+      $defs: { item: { properties: { settings: { properties: object } } } };
+    };
+    expect(schema.$id).toBe(MENU_SCHEMA);
+    expect(Object.keys(schema.$defs.item.properties.settings.properties)).toEqual([...settingNames]);
+    const fits = new Ajv2020({ strict: false }).compile(schema);
+    for (let seed = 1; seed <= 50; seed += 1) {
+      const written: unknown = JSON.parse(formatOf('json').write({ name: 'Main', sketches: randomSketches(seededRandom(seed), true) }));
+      expect(fits(written), JSON.stringify(fits.errors)).toBe(true);
+    }
+    expect(fits({ items: [{ label: 5 }] })).toBe(false);
   });
 });

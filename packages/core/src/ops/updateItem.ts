@@ -60,7 +60,8 @@ function targetOf(document: SiteDocument, destination: Destination): string {
       return document.pages.nodes.has(destination.page) ? `“${nameOf(document, 'pages', destination.page)}”` : destination.page;
     case 'phone':
       return destination.number;
-    default:
+    case 'address':
+    case 'email':
       return destination.address;
   }
 }

@@ -72,8 +72,8 @@ function innerHtml({ label, labelHidden, description, icon, badge }: ResolvedIte
   const sign =
     icon === undefined
       ? ''
-      : `<svg viewBox="0 0 24 24" aria-hidden="true"${icon.color === null ? '' : ` fill="${icon.color}"`}><path d="${escapeHtml(icon.path)}"/></svg>`;
-  const mark = badge === undefined ? '' : `<b class="${badgeClass(badge)}">${escapeHtml(badge.text)}</b>`;
+      : `<svg${icon.position === 'after' ? ' class="zv-after"' : ''} viewBox="0 0 24 24" aria-hidden="true"${icon.color === null ? '' : ` fill="${icon.color}"`}><path d="${escapeHtml(icon.path)}"/></svg>`;
+  const mark = badge === undefined ? '' : `<b class="${badgeClass(badge)}${badge.position === 'before' ? ' zv-before' : ''}">${escapeHtml(badge.text)}</b>`;
   const withSign = icon?.position === 'after' ? text + sign : sign + text;
   return badge?.position === 'before' || badge?.position === 'above' ? mark + withSign : withSign + mark;
 }

@@ -13,11 +13,11 @@ export function settingStyles({ breakpoints }: Pick<Site, 'breakpoints'>, menus:
   return `/* Icons, badges, descriptions, buttons. */
 .zv li>*>svg{inline-size:1.25em;block-size:1.25em;flex:none;margin-inline-end:.45em}
 .zv li>*>svg:not([fill]){fill:currentColor}
-.zv li>*>svg:last-child{margin-inline:.45em 0}
+.zv li>*>svg.zv-after{margin-inline:.45em 0}
 .zv li>*>i{font-style:normal}
 .zv small{display:block;font-size:.85em;font-weight:400;opacity:.85}
 .zv-badge{margin-inline-start:.5em;padding:0 .5em;border-radius:1em;font-size:.75em;line-height:1.6;font-weight:600;white-space:nowrap;flex:none}
-.zv-badge:first-child{margin-inline:0 .5em}
+.zv-badge.zv-before{margin-inline:0 .5em}
 .zv li>.zv-stack{flex-direction:column;justify-content:center;text-align:center}
 .zv .zv-stack>*{margin-inline:0}
 .zv li>.zv-button{background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);padding-inline:1.1rem}

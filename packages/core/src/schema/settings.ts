@@ -71,7 +71,7 @@ export const settingFields = {
   own: Type.Record(KeyShape, OwnValueShape, { minProperties: 1, maxProperties: 40 }),
 };
 
-const SettingsShape = Type.Partial(Type.Object(settingFields, closed));
+export const SettingsShape = Type.Partial(Type.Object(settingFields, closed));
 export type Settings = Static<typeof SettingsShape>;
 export type SettingName = keyof Settings;
 export const settingNames = Object.keys(settingFields) as SettingName[];

@@ -100,7 +100,7 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     moveIn: () => act('moveIn'),
     remove: () => act('remove'),
     duplicate: () => act('duplicate'),
-    rename: () => (renaming.value = selection.item?.id ?? null),
+    rename: () => startRenaming(selection.item?.id ?? null),
     add: startAdding,
     lead: () => arrange.ask('target'),
     more: () => arrange.ask('more'),
@@ -194,6 +194,10 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
   const keepBy = useKeeping();
   const keepName = (id: Id) => keepBy(`label ${id}`, (context, typed) => renameItem(context, id, typed));
 
+  function startRenaming(id: Id | null): void {
+    renaming.value = id;
+  }
+
   function endRenaming(): void {
     renaming.value = null;
     focus();
@@ -243,6 +247,7 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     nest,
     pasteLines,
     keepName,
+    startRenaming,
     endRenaming,
     whileNaming,
     copied,
@@ -250,3 +255,5 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     focus,
   };
 }
+
+export type Tree = ReturnType<typeof useTree>;

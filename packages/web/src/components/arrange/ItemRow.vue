@@ -5,6 +5,7 @@ import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { faceOf, labelOf, menuOf } from '@zorvik/core';
 import type { OutlineRow } from '../../composables/outlineRows.ts';
 import { pageUse } from '../../composables/pageUse.ts';
+import type { Tree } from '../../composables/useTree.ts';
 import { useTyping } from '../../composables/useTyping.ts';
 import { usePeople } from '../../stores/people.ts';
 import { useSelection } from '../../stores/selection.ts';
@@ -19,7 +20,8 @@ const props = withDefaults(
     isSelected: boolean;
     isLead: boolean;
     isRenaming: boolean;
-    keep: (typed: string, isFinal: boolean) => string | null;
+    /** What is done in the tree that it stands in. The same object always, so that a row changes only with its item. */
+    tree: Tree;
     isSlim?: boolean;
     /** The level that screen readers are told; 0: one more than the depth. */
     level?: number;
@@ -27,13 +29,6 @@ const props = withDefaults(
   }>(),
   { isSlim: false, inset: 24, level: 0 },
 );
-const emit = defineEmits<{
-  point: [event: PointerEvent | MouseEvent];
-  fold: [isFolded: boolean];
-  rename: [];
-  renamed: [];
-  naming: [what: 'nest' | 'unnest' | 'remove'];
-}>();
 const copy = useWorkingCopy();
 const people = usePeople();
 const selection = useSelection();
@@ -71,7 +66,7 @@ const isTwice = computed(() => {
   return document !== null && page.value !== null && (pageUse(document).get(page.value.id)?.get(menuOf(document, props.row.id).id) ?? 0) > 1;
 });
 
-const typing = useTyping({ value: () => label.value, keep: (...words) => props.keep(...words) });
+const typing = useTyping({ value: () => label.value, keep: (...words) => props.tree.keepName(props.row.id)(...words) });
 const { typed, problem, meanwhile } = typing;
 watch(
   () => props.isRenaming,
@@ -86,7 +81,7 @@ watch(
 
 function leave(isKept: boolean): void {
   if (!props.isRenaming) return;
-  if (isKept ? typing.end() : typing.giveBack() || true) emit('renamed');
+  if (isKept ? typing.end() : typing.giveBack() || true) props.tree.endRenaming();
 }
 
 let release: (() => void) | null = null;
@@ -124,12 +119,12 @@ onBeforeUnmount(() => release?.());
     :aria-posinset="row.place"
     :aria-selected="isSelected"
     :aria-expanded="row.childCount === 0 ? undefined : !row.isFolded"
-    @pointerdown="emit('point', $event)"
-    @click="emit('point', $event)"
-    @dblclick="emit('rename')"
+    @pointerdown="tree.point(row.id, $event)"
+    @click="tree.point(row.id, $event)"
+    @dblclick="tree.startRenaming(row.id)"
   >
     <i v-for="step in row.depth" :key="step" class="guide" :style="{ insetInlineStart: `${(isSlim ? 15 : 25) + (step - 1) * inset}px` }" />
-    <button v-if="row.childCount > 0" type="button" class="fold" tabindex="-1" aria-hidden="true" @click.stop="emit('fold', !row.isFolded)">
+    <button v-if="row.childCount > 0" type="button" class="fold" tabindex="-1" aria-hidden="true" @click.stop="selection.setFolded(row.id, !row.isFolded)">
       <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="row.isFolded ? mdiChevronRight : mdiChevronDown" fill="currentColor" /></svg>
     </button>
     <span v-else class="fold" />
@@ -149,8 +144,8 @@ onBeforeUnmount(() => release?.());
         @compositionend="typing.composing(false)"
         @keydown.enter.stop.prevent="!$event.isComposing && leave(true)"
         @keydown.escape.stop.prevent="!$event.isComposing && leave(false)"
-        @keydown.tab.stop.prevent="emit('naming', $event.shiftKey ? 'unnest' : 'nest')"
-        @keydown.backspace="typed === '' && row.childCount === 0 && !$event.isComposing && emit('naming', 'remove')"
+        @keydown.tab.stop.prevent="tree.whileNaming(row.id, $event.shiftKey ? 'unnest' : 'nest')"
+        @keydown.backspace="typed === '' && row.childCount === 0 && !$event.isComposing && tree.whileNaming(row.id, 'remove')"
         @keydown.stop
         @blur="leave(true)"
       />

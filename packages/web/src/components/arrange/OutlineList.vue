@@ -92,7 +92,6 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
       <div
         v-for="{ key, start, row } in shown"
         :key="key"
-        v-memo="[row, start, chosen.has(key), key === selection.item?.id, renaming === key]"
         class="entry"
         role="none"
         :class="{ front: renaming === key }"
@@ -103,13 +102,8 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
           :is-selected="chosen.has(row.id)"
           :is-lead="row.id === selection.item?.id"
           :is-renaming="renaming === row.id"
-          :keep="work.keepName(row.id)"
+          :tree="work"
           :is-slim="isNarrow"
-          @point="work.point(row.id, $event)"
-          @fold="selection.setFolded(row.id, $event)"
-          @rename="renaming = row.id"
-          @renamed="work.endRenaming"
-          @naming="work.whileNaming(row.id, $event)"
         />
       </div>
       <DropLine

@@ -39,6 +39,8 @@ interface Column {
   readonly at: number;
   /** The entry of the bar first, then what hangs from it. */
   readonly rows: readonly Row[];
+  /** The same, each as it is shown: set in from its column. */
+  readonly shown: readonly Row[];
   /** How many items the branch has, folded or not. */
   readonly label: string;
 }
@@ -46,11 +48,14 @@ interface Column {
 const rows = computed(() => (copy.document === null ? [] : outlineRows(copy.document, props.menu.id, selection.folded)));
 const columns = computed((): Column[] => {
   const { document } = copy;
-  const made: { top: Id; at: number; rows: Row[]; label: string }[] = [];
+  const made: { top: Id; at: number; rows: Row[]; shown: Row[]; label: string }[] = [];
   if (document === null) return made;
   for (const row of rows.value) {
-    if (row.depth === 0) made.push({ top: row.id, at: made.length, rows: [row], label: labelOf(document, row.item) });
-    else made.at(-1)?.rows.push(row);
+    if (row.depth === 0) made.push({ top: row.id, at: made.length, rows: [row], shown: [row], label: labelOf(document, row.item) });
+    else {
+      made.at(-1)?.rows.push(row);
+      made.at(-1)?.shown.push({ ...row, depth: row.depth - 1 });
+    }
   }
   return made;
 });
@@ -78,7 +83,7 @@ function seenRows(column: Column): { readonly row: Row; readonly at: number }[] 
   const shift = addIn(column);
   const first = Math.max(1, Math.floor(view.value.top / ROW_HEIGHT) - AROUND);
   const last = Math.ceil((view.value.top + view.value.height) / ROW_HEIGHT) + AROUND;
-  return column.rows.slice(first, last).map((row, index) => {
+  return column.shown.slice(first, last).map((row, index) => {
     const at = first + index;
     return { row, at: shift >= 0 && at >= shift ? at + 1 : at };
   });
@@ -179,7 +184,7 @@ function spotUnder(dragged: readonly Id[], x: number, y: number): SpreadSpot | n
     return { spot: { parent: props.menu.id, after: before?.top ?? null }, depth: 0, line: 0, column: gap, over: column?.top ?? null, isInBar: true };
   }
   const height = (top + element.scrollTop - HEAD) / ROW_HEIGHT - 1;
-  const below = column.rows.slice(1).map((row) => ({ ...row, depth: row.depth - 1 }));
+  const below = column.shown.slice(1);
   const gap = Math.max(0, Math.min(below.length, Math.round(height)));
   // On the far side of the column it goes into the row above; else beside it, or further out where the pointer is.
   const across = left - number * COLUMN;
@@ -246,14 +251,9 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
             :is-selected="chosen.has(column.top)"
             :is-lead="column.top === selection.item?.id"
             :is-renaming="renaming === column.top"
-            :keep="work.keepName(column.top)"
+            :tree="work"
             :inset="INSET"
             is-slim
-            @point="work.point(column.top, $event)"
-            @fold="selection.setFolded(column.top, $event)"
-            @rename="renaming = column.top"
-            @renamed="work.endRenaming"
-            @naming="work.whileNaming(column.top, $event)"
           />
           <span class="count number" aria-hidden="true">{{ countOf(column.top) || '' }}</span>
         </div>
@@ -285,26 +285,20 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
         <div
           v-for="{ row, at } in seenRows(column)"
           :key="row.id"
-          v-memo="[row, at, chosen.has(row.id), row.id === selection.item?.id, renaming === row.id]"
           class="item"
           role="none"
           :class="{ front: renaming === row.id }"
           :style="{ transform: `translateY(${HEAD + at * ROW_HEIGHT}px)` }"
         >
           <ItemRow
-            :row="{ ...row, depth: row.depth - 1 }"
-            :level="row.depth + 1"
+            :row="row"
+            :level="row.depth + 2"
             :is-selected="chosen.has(row.id)"
             :is-lead="row.id === selection.item?.id"
             :is-renaming="renaming === row.id"
-            :keep="work.keepName(row.id)"
+            :tree="work"
             :inset="INSET"
             is-slim
-            @point="work.point(row.id, $event)"
-            @fold="selection.setFolded(row.id, $event)"
-            @rename="renaming = row.id"
-            @renamed="work.endRenaming"
-            @naming="work.whileNaming(row.id, $event)"
           />
         </div>
         <AddingRow
