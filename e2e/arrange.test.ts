@@ -1,7 +1,11 @@
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { Key, type WebElement } from 'selenium-webdriver';
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import type { StoredDocument } from '@zorvik/core';
+import type { Sketch, StoredDocument } from '@zorvik/core';
+import { readMenus } from '@zorvik/formats';
 import { openBrowser, type TestBrowser } from './browser.ts';
 import { personAt, type Person } from './person.ts';
 import { openStack, type Stack } from './stack.ts';
@@ -398,6 +402,32 @@ describe('bringing a menu in and out', () => {
     expect(await outline('brought')).toEqual(['Visit', '  Nowhere']);
     await press(ctrl('z'));
     await person.eventually('it was not one edit', async () => (await outline('brought')).length === 0);
+  });
+});
+
+describe('taking a menu out', () => {
+  it('gives a file in each format, which brings the same menu in again', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'zorvik-taken-out-'));
+    await (browser.driver as Driver).sendDevToolsCommand('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+    await open('footer');
+    const expected = await outline('footer');
+    for (const [name, file] of [
+      ['JSON', 'footer.json'],
+      ['CSV', 'footer.csv'],
+      ['OPML', 'footer.opml'],
+      ['Markdown list', 'footer.md'],
+      ['HTML list', 'footer.html'],
+      ['Lines of text', 'footer.txt'],
+    ] as const) {
+      await person.click('Menu');
+      await person.click(name);
+      const text = await person.eventually(`${file} does not come`, () => readFile(join(folder, file), 'utf8'));
+      const { found } = readMenus(text);
+      const lines = (sketches: readonly Sketch[], depth = 0): string[] =>
+        sketches.flatMap(({ label, children }) => ['  '.repeat(depth) + label, ...lines(children, depth + 1)]);
+      expect(found.ok && lines(found.value[0]?.sketches ?? []), name).toEqual(expected);
+    }
+    await rm(folder, { recursive: true, force: true });
   });
 });
 

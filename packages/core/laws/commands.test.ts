@@ -3,8 +3,28 @@ import { seededRandom } from '../src/base/seededRandom.ts';
 import type { RandomBits } from '../src/base/ids.ts';
 import type { Result } from '../src/base/result.ts';
 import type { CommandContext } from '../src/commands/context.ts';
-import { addLink, addPages, duplicateItems, moveItems, nestItems, removeItems, renameItem, shiftItems, unnestItems } from '../src/commands/items.ts';
-import { createMenu, retireMenu } from '../src/commands/menus.ts';
+import {
+  addLink,
+  addPages,
+  branchesOf,
+  duplicateItems,
+  leadTo,
+  moveItems,
+  nestItems,
+  pasteItems,
+  removeItems,
+  renameItem,
+  shiftItems,
+  unnestItems,
+} from '../src/commands/items.ts';
+import { bringIn, planSketch } from '../src/commands/bringIn.ts';
+import { createMenu, placeMenu, retireMenu, setMenu } from '../src/commands/menus.ts';
+import { declareField, removeField } from '../src/commands/ownFields.ts';
+import { planPage } from '../src/commands/planPage.ts';
+import { makeAlike, setItems } from '../src/commands/settings.ts';
+import { addShared, createLink, detachItem, removeLink, shareItem } from '../src/commands/sharedLinks.ts';
+import { sketchOf } from '../src/commands/sketchOf.ts';
+import { starters, starterSketch } from '../src/commands/starters.ts';
 import { undoEdit } from '../src/commands/undo.ts';
 import { newHistory, nextRedo, nextUndo, withEdit } from '../src/history/history.ts';
 import { findBreach } from '../src/model/findBreach.ts';
@@ -25,6 +45,7 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
   const chosen = [item, pick(random, items) ?? item];
   const spot = { parent: pick(random, [...menus, ...items]) ?? '', after: null };
   const page = pick(random, [...document.pages.nodes.keys()]) ?? '';
+  const link = pick(random, [...document.sharedLinks.nodes.keys()]) ?? '';
   const commands: ((context: CommandContext) => Result<Edit>)[] = [
     (context) => addPages(context, { pages: [page], depth: 2, spot }),
     (context) => addLink(context, spot, { label: 'Link', address: '/somewhere' }),
@@ -37,6 +58,41 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
     (context) => duplicateItems(context, [item]),
     (context) => createMenu(context, { name: 'Menu', place: 'side' }),
     (context) => retireMenu(context, pick(random, menus) ?? ''),
+    (context) => leadTo(context, item, pick(random, [{ page }, { typed: 'ask@seeds.example' }, 'nothing', 'undecided'] as const) ?? 'nothing'),
+    (context) => setItems(context, chosen, { tooltip: pick(random, ['Tip', '']) ?? '', heldBack: pick(random, [true, null]) ?? null, hiddenOn: ['narrow'] }),
+    (context) => (items.length === 0 ? removeItems(context, []) : makeAlike(context, item, ['tooltip', 'opensNewTab', 'badge'])),
+    (context) => pasteItems(context, branchesOf(context, chosen), spot),
+    (context) => shareItem(context, item),
+    (context) => createLink(context, { page }),
+    (context) => addShared(context, link, spot),
+    (context) => renameItem(context, link, 'A shared name'),
+    (context) => detachItem(context, item),
+    (context) => removeLink(context, link, 'detach'),
+    (context) => planPage(context, { title: 'Planned', under: page, spot }),
+    (context) =>
+      bringIn(
+        context,
+        planSketch(
+          document,
+          sketchOf(
+            document,
+            chosen.slice(0, 1).filter((id) => document.items.nodes.has(id)),
+          ),
+        ),
+        spot,
+      ),
+    (context) => createMenu(context, { name: 'Copy', place: 'drawer', fill: { kind: 'copy', menu: pick(random, menus) ?? '' } }),
+    (context) => createMenu(context, { name: 'Pages', place: 'footer', fill: { kind: 'pages', below: page, depth: 1 } }),
+    (context) =>
+      createMenu(context, {
+        name: 'Starter',
+        place: 'bar',
+        fill: { kind: 'planned', items: planSketch(document, starterSketch(document, starters[0]!)).items },
+      }),
+    (context) => setMenu(context, pick(random, menus) ?? '', { depthLimit: pick(random, [2, 3, null]) ?? null }),
+    (context) => placeMenu(context, pick(random, menus) ?? '', 'side'),
+    (context) => declareField(context, { name: pick(random, ['Campaign', 'Season']) ?? '', type: 'text', of: 'items' }),
+    (context) => removeField(context, pick(random, [...document.ownFields.nodes.keys()]) ?? ''),
   ];
   return pick(random, commands) ?? ((context) => removeItems(context, chosen));
 }
@@ -66,7 +122,7 @@ describe('laws of commands and undo', () => {
       const history = () => log.reduce(withEdit, newHistory(SESSION));
 
       let steps = 0;
-      for (let tries = 0; tries < 40 && document.menus.nodes.size > 0; tries += 1) if (perform(randomCommand(random, document))) steps += 1;
+      for (let tries = 0; tries < 60 && document.menus.nodes.size > 0; tries += 1) if (perform(randomCommand(random, document))) steps += 1;
       expect(findBreach(document), `seed ${seed}`).toBeNull();
       const end = toStored(document);
       for (let step = 0; step < steps; step += 1) takeBack(nextUndo(history())[0]);

@@ -48,7 +48,8 @@ export function makeEdit(context: CommandContext, operations: readonly Operation
   };
   const applied = applyEdit(document, edit);
   if (!applied.ok) return applied;
-  const tooDeep = beyondLimit(document, applied.value.document, applied.value.edit.operations);
+  // What is taken back may be as deep as it was: the limit is for what is new.
+  const tooDeep = edit.undoes === null ? beyondLimit(document, applied.value.document, applied.value.edit.operations) : null;
   if (tooDeep !== null) return no(tooDeep);
   if (applied.value.document === document) return no(refusal('changesNothing', { label: choices.label ?? 'it' }));
   return ok(applied.value.edit);

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
-import { childrenOf, labelOf, nodeAt, type Id, type Menu } from '@zorvik/core';
-import { dropSpot, type DropSpot } from '../../composables/dropSpot.ts';
-import { outlineRows, type OutlineRow as Row } from '../../composables/outlineRows.ts';
+import type { Id, Menu } from '@zorvik/core';
+import type { OutlineRow as Row } from '../../composables/outlineRows.ts';
+import { addingIn, COLUMN, HEAD, INSET, placeIn, rowsIn, spreadColumns, spreadSpot, type Column, type SpreadSpot } from '../../composables/spread.ts';
 import { useDropZone } from '../../composables/useDropZone.ts';
 import { useItemActions } from '../../composables/useItemActions.ts';
 import { useTree } from '../../composables/useTree.ts';
@@ -20,13 +20,9 @@ import { useRubberBand } from '../../composables/useRubberBand.ts';
  * a little around, is in the page.
  */
 const props = defineProps<{ menu: Menu }>();
-const COLUMN = 208;
-const INSET = 16;
-/** Above the first row: the line of the bar, and the row of its own entries. */
-const HEAD = 14;
+/** How far the columns are set in from the edge. */
+const PAD = 14;
 const AROUND = 6;
-/** From this share of a column's width on, a drop goes into the row above and not beside it. */
-const INSIDE = 0.65;
 const copy = useWorkingCopy();
 const selection = useSelection();
 const { act } = useItemActions();
@@ -34,31 +30,9 @@ const scroller = useTemplateRef<HTMLElement>('scroller');
 const tree = useTemplateRef<HTMLElement>('tree');
 const addField = useTemplateRef<InstanceType<typeof AddingRow>[]>('addField');
 
-interface Column {
-  readonly top: Id;
-  readonly at: number;
-  /** The entry of the bar first, then what hangs from it. */
-  readonly rows: readonly Row[];
-  /** The same, each as it is shown: set in from its column. */
-  readonly shown: readonly Row[];
-  /** How many items the branch has, folded or not. */
-  readonly label: string;
-}
-
-const rows = computed(() => (copy.document === null ? [] : outlineRows(copy.document, props.menu.id, selection.folded)));
-const columns = computed((): Column[] => {
-  const { document } = copy;
-  const made: { top: Id; at: number; rows: Row[]; shown: Row[]; label: string }[] = [];
-  if (document === null) return made;
-  for (const row of rows.value) {
-    if (row.depth === 0) made.push({ top: row.id, at: made.length, rows: [row], shown: [row], label: labelOf(document, row.item) });
-    else {
-      made.at(-1)?.rows.push(row);
-      made.at(-1)?.shown.push({ ...row, depth: row.depth - 1 });
-    }
-  }
-  return made;
-});
+const columns = computed(() => (copy.document === null ? [] : spreadColumns(copy.document, props.menu.id, selection.folded)));
+/** What the arrows go through: column by column. */
+const rows = computed(() => columns.value.flatMap((column) => column.rows));
 
 const view = ref({ left: 0, top: 0, width: 1280, height: 400 });
 function look(): void {
@@ -80,22 +54,16 @@ const tallest = computed(() => Math.max(1, ...columns.value.map((column) => colu
 
 /** The rows of a column that are seen; the entry of the bar always is, since it stays on top. */
 function seenRows(column: Column): { readonly row: Row; readonly at: number }[] {
-  const shift = addIn(column);
+  const shift = addIn(column)?.at ?? Infinity;
   const first = Math.max(1, Math.floor(view.value.top / ROW_HEIGHT) - AROUND);
   const last = Math.ceil((view.value.top + view.value.height) / ROW_HEIGHT) + AROUND;
-  return column.shown.slice(first, last).map((row, index) => {
+  return column.rows.slice(first, last).map((row, index) => {
     const at = first + index;
-    return { row, at: shift >= 0 && at >= shift ? at + 1 : at };
+    return { row, at: at >= shift ? at + 1 : at };
   });
 }
 
-function place(id: Id): { readonly column: Column; readonly at: number } | null {
-  for (const column of columns.value) {
-    const at = column.rows.findIndex((row) => row.id === id);
-    if (at >= 0) return { column, at };
-  }
-  return null;
-}
+const place = (id: Id) => placeIn(columns.value, id);
 
 function show(id: Id | 'adding'): void {
   const element = scroller.value;
@@ -136,19 +104,10 @@ const work = useTree({
 });
 const { renaming, adding, chosen } = work;
 
-/** Above which row of a column the new item is typed; -1: not in this one. */
-function addIn(column: Column): number {
+/** Where in a column a new item is typed; null: not there. */
+function addIn(column: Column): ReturnType<typeof addingIn> {
   const spot = adding.value;
-  if (spot === null || spot.parent === props.menu.id) return -1;
-  if (spot.after === null) {
-    const at = column.rows.findIndex(({ id }) => id === spot.parent);
-    return at < 0 ? -1 : at + 1;
-  }
-  const at = column.rows.findIndex(({ id }) => id === spot.after);
-  if (at < 0) return -1;
-  let end = at + 1;
-  while ((column.rows[end]?.depth ?? -1) > (column.rows[at]?.depth ?? 0)) end += 1;
-  return end;
+  return spot === null || spot.parent === props.menu.id ? null : addingIn(column, spot);
 }
 /** Where in the bar a new entry is typed: before the column of that number; -1: not there. */
 const addInBar = computed(() => {
@@ -156,16 +115,7 @@ const addInBar = computed(() => {
   if (spot === null || spot.parent !== props.menu.id) return -1;
   return spot.after === null ? 0 : columns.value.findIndex(({ top }) => top === spot.after) + 1;
 });
-function addDepth(column: Column): number {
-  return column.rows.find(({ id }) => id === adding.value?.parent)?.depth ?? 0;
-}
 const xOf = (at: number): number => (at + (addInBar.value >= 0 && at >= addInBar.value ? 1 : 0)) * COLUMN;
-
-interface SpreadSpot extends DropSpot {
-  readonly column: number;
-  readonly over: Id | null;
-  readonly isInBar: boolean;
-}
 
 function spotUnder(dragged: readonly Id[], x: number, y: number): SpreadSpot | null {
   const { document } = copy;
@@ -173,49 +123,13 @@ function spotUnder(dragged: readonly Id[], x: number, y: number): SpreadSpot | n
   if (document === null || element === null) return null;
   const box = element.getBoundingClientRect();
   const isRtl = getComputedStyle(element).direction === 'rtl';
-  const left = (isRtl ? box.right - x : x - box.left) + Math.abs(element.scrollLeft);
-  const top = y - box.top;
-  const number = Math.min(Math.floor(left / COLUMN), columns.value.length);
-  const column = columns.value[number];
-  if (column === undefined || top < HEAD + ROW_HEIGHT) {
-    // On the bar itself, or right of all: between two entries of it.
-    const gap = Math.max(0, Math.min(columns.value.length, Math.round(left / COLUMN)));
-    const before = columns.value.slice(0, gap).findLast((one) => !dragged.includes(one.top));
-    return { spot: { parent: props.menu.id, after: before?.top ?? null }, depth: 0, line: 0, column: gap, over: column?.top ?? null, isInBar: true };
-  }
-  const height = (top + element.scrollTop - HEAD) / ROW_HEIGHT - 1;
-  const below = column.shown.slice(1);
-  const gap = Math.max(0, Math.min(below.length, Math.round(height)));
-  // On the far side of the column it goes into the row above; else beside it, or further out where the pointer is.
-  const across = left - number * COLUMN;
-  const above = below[gap - 1]?.depth ?? 0;
-  const depth = across > COLUMN * INSIDE ? above + 1 : Math.min(above, Math.floor((across - 4) / INSET));
-  const found = dropSpot(document, { root: column.top, rows: below, dragged, gap, depth });
-  return { ...found, column: number, over: column.rows[Math.floor(height) + 1]?.id ?? null, isInBar: false };
+  const left = (isRtl ? box.right - x : x - box.left) + Math.abs(element.scrollLeft) - PAD;
+  return spreadSpot(document, props.menu.id, columns.value, dragged, { left, top: y - box.top + element.scrollTop, isOnBar: y - box.top < HEAD + ROW_HEIGHT });
 }
 const drop = useDropZone({ element: scroller, focus: work.focus, spotUnder });
 useUnfoldOnRest(computed((): Id | null => drop.value?.at.over ?? null));
 
-const band = useRubberBand(scroller, (area) => {
-  const found = columns.value.flatMap((column) => {
-    const x = column.at * COLUMN;
-    if (x + COLUMN < area.left || x > area.right) return [];
-    return column.rows.filter((_, at) => HEAD + (at + 1) * ROW_HEIGHT > area.top && HEAD + at * ROW_HEIGHT < area.bottom).map(({ id }) => id);
-  });
-  selection.chooseAll(found);
-});
-
-function countOf(top: Id): number {
-  const { document } = copy;
-  if (document === null) return 0;
-  let count = 0;
-  const stack = [...childrenOf(document.items, top)];
-  for (let id = stack.pop(); id !== undefined; id = stack.pop()) {
-    count += 1;
-    if (nodeAt(document.items, id).id === id) stack.push(...childrenOf(document.items, id));
-  }
-  return count;
-}
+const band = useRubberBand(scroller, (area) => selection.chooseAll(rowsIn(columns.value, area)));
 
 defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.rename?.(), focus: work.focus });
 </script>
@@ -255,7 +169,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
             :inset="INSET"
             is-slim
           />
-          <span class="count number" aria-hidden="true">{{ countOf(column.top) || '' }}</span>
+          <span class="count number" aria-hidden="true">{{ column.count || '' }}</span>
         </div>
         <AddingRow
           v-if="addInBar >= 0"
@@ -278,7 +192,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
         :style="{
           insetInlineStart: `${xOf(column.at)}px`,
           width: `${COLUMN}px`,
-          height: `${HEAD + (column.rows.length + (addIn(column) >= 0 ? 1 : 0)) * ROW_HEIGHT + 8}px`,
+          height: `${HEAD + (column.rows.length + (addIn(column) === null ? 0 : 1)) * ROW_HEIGHT + 8}px`,
         }"
         :class="{ on: chosen.has(column.top) }"
       >
@@ -302,13 +216,13 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
           />
         </div>
         <AddingRow
-          v-if="addIn(column) >= 0"
+          v-if="addIn(column) !== null"
           ref="addField"
           class="item front"
           is-slim
           :style="{
-            transform: `translateY(${HEAD + addIn(column) * ROW_HEIGHT}px)`,
-            paddingInlineStart: `${4 + addDepth(column) * INSET}px`,
+            transform: `translateY(${HEAD + (addIn(column)?.at ?? 0) * ROW_HEIGHT}px)`,
+            paddingInlineStart: `${4 + (addIn(column)?.depth ?? 0) * INSET}px`,
             width: `${COLUMN + 60}px`,
           }"
           @pick="work.add"

@@ -1,0 +1,101 @@
+import { childrenOf, labelOf, preorder, type Id, type SiteDocument, type Spot } from '@zorvik/core';
+import { dropSpot, type DropSpot } from './dropSpot.ts';
+import { outlineRows, type OutlineRow } from './outlineRows.ts';
+import { ROW_HEIGHT } from './useVirtualRows.ts';
+import type { Area } from './useRubberBand.ts';
+
+/** Sizes of the spread, in px: a column, how far a level is set in, and what is above the row of the bar's entries. */
+export const COLUMN = 208;
+export const INSET = 16;
+export const HEAD = 14;
+/** From this share of a column's width on, a drop goes into the row above and not beside it. */
+const INSIDE = 0.65;
+
+/** A branch as it hangs from the bar. */
+export interface Column {
+  readonly top: Id;
+  readonly at: number;
+  readonly label: string;
+  /** How many items hang from it, folded or not. */
+  readonly count: number;
+  /** The entry of the bar first, then what hangs from it, each set in from its column. */
+  readonly rows: readonly OutlineRow[];
+}
+
+/** The columns of a menu in the bar's order. O(items). */
+export function spreadColumns(document: SiteDocument, menu: Id, folded: ReadonlySet<Id>): Column[] {
+  const columns: (Column & { readonly rows: OutlineRow[] })[] = [];
+  for (const row of outlineRows(document, menu, folded)) {
+    if (row.depth > 0) {
+      columns.at(-1)?.rows.push({ ...row, depth: row.depth - 1 });
+      continue;
+    }
+    let count = 0;
+    for (const { depth } of preorder<Id>(childrenOf(document.items, row.id), (id) => childrenOf(document.items, id))) count += depth >= 0 ? 1 : 0;
+    columns.push({ top: row.id, at: columns.length, label: labelOf(document, row.item), count, rows: [row] });
+  }
+  return columns;
+}
+
+/** In which column, and as which of its rows, an item is shown; null: it is inside of a folded branch, or elsewhere. */
+export function placeIn(columns: readonly Column[], id: Id): { readonly column: Column; readonly at: number } | null {
+  for (const column of columns) {
+    const at = column.rows.findIndex((row) => row.id === id);
+    if (at >= 0) return { column, at };
+  }
+  return null;
+}
+
+/** Above which row of a column a new item at a spot is typed, and how deep; null: not in this column. */
+export function addingIn({ top, rows }: Column, { parent, after }: Spot): { readonly at: number; readonly depth: number } | null {
+  const depth = parent === top ? 0 : (rows.find(({ id }, at) => at > 0 && id === parent)?.depth ?? -1) + 1;
+  const at = rows.findIndex(({ id }) => id === (after ?? parent));
+  if (at < 0 || (after !== null && at === 0)) return null;
+  if (after === null) return { at: at + 1, depth };
+  let end = at + 1;
+  while ((rows[end]?.depth ?? -1) > (rows[at]?.depth ?? 0)) end += 1;
+  return { at: end, depth };
+}
+
+export interface SpreadSpot extends DropSpot {
+  readonly column: number;
+  /** The item that the pointer is over. */
+  readonly over: Id | null;
+  /** Between two entries of the bar. */
+  readonly isInBar: boolean;
+}
+
+/** The spot that the pointer means, `left` and `top` in px of the spread; `isOnBar`: it is at the height of the bar's entries. */
+export function spreadSpot(
+  document: SiteDocument,
+  menu: Id,
+  columns: readonly Column[],
+  dragged: readonly Id[],
+  { left, top, isOnBar }: { readonly left: number; readonly top: number; readonly isOnBar: boolean },
+): SpreadSpot {
+  const number = Math.max(0, Math.min(Math.floor(left / COLUMN), columns.length));
+  const column = columns[number];
+  if (column === undefined || isOnBar) {
+    const gap = Math.max(0, Math.min(columns.length, Math.round(left / COLUMN)));
+    const before = columns.slice(0, gap).findLast((one) => !dragged.includes(one.top));
+    return { spot: { parent: menu, after: before?.top ?? null }, depth: 0, line: 0, column: gap, over: column?.top ?? null, isInBar: true };
+  }
+  const height = (top - HEAD) / ROW_HEIGHT - 1;
+  const below = column.rows.slice(1);
+  const gap = Math.max(0, Math.min(below.length, Math.round(height)));
+  // On the far side of the column it goes into the row above; else beside it, or further out where the pointer is.
+  const across = left - number * COLUMN;
+  const above = below[gap - 1]?.depth ?? 0;
+  const depth = across > COLUMN * INSIDE ? above + 1 : Math.min(above, Math.floor((across - 4) / INSET));
+  const found = dropSpot(document, { root: column.top, rows: below, dragged, gap, depth });
+  return { ...found, column: number, over: column.rows[Math.floor(height) + 1]?.id ?? null, isInBar: false };
+}
+
+/** The items whose rows touch an area, column by column. */
+export function rowsIn(columns: readonly Column[], area: Area): Id[] {
+  return columns.flatMap(({ at: number, rows }) => {
+    const x = number * COLUMN;
+    if (x + COLUMN < area.left || x > area.right) return [];
+    return rows.filter((_, at) => HEAD + (at + 1) * ROW_HEIGHT > area.top && HEAD + at * ROW_HEIGHT < area.bottom).map(({ id }) => id);
+  });
+}
