@@ -232,6 +232,18 @@ describe('the page finder', () => {
     await person.kept();
   });
 
+  it('takes Enter for what was typed, however fast', async () => {
+    await open('main');
+    await person.select('Library');
+    await press('/');
+    await person.find('.finder .page');
+    await person.type('temprate', Key.ENTER);
+    await person.eventually('it was not added', async () => (await outline('main')).filter((line) => line.trim() === 'Temperate house').length === 2);
+    await person.type(Key.ESCAPE);
+    await press(ctrl('z'));
+    await person.kept();
+  });
+
   it('plans a page that the site has not: it stands in the menu and among the pages, and visitors do not get it', async () => {
     await open('main');
     await person.select('Fern pit');

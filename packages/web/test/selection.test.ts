@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { childrenOf, labelOf, nodeAt, removeItems, setItems, type Id } from '@zorvik/core';
+import { childrenOf, createMenu, labelOf, moveItems, nodeAt, removeItems, setItems, type Id } from '@zorvik/core';
 import { outlined } from '@zorvik/core/testing';
 import { useArrange } from '../src/stores/arrange.ts';
 import { useClipboard } from '../src/stores/clipboard.ts';
@@ -72,6 +72,18 @@ describe('choosing several items', () => {
     expect(names(selection.chosen)).toEqual(['A', 'D']);
     copy.perform((context) => removeItems(context, selection.chosen));
     expect(selection.chosen.length, 'what stands beside it').toBe(1);
+  });
+
+  it('reaches into the menu beside', async () => {
+    const { copy, selection } = await opened();
+    copy.perform((context) => createMenu(context, { name: 'Beside', place: 'side', fill: { kind: 'copy', menu } }));
+    const other = selection.menus.at(-1)?.id ?? '';
+    const [first = '', second = ''] = childrenOf(copy.document!.items, other);
+    selection.chooseAll([first, second]);
+    selection.toggle(id('D'));
+    expect(names(selection.chosen)).toEqual(['D', 'A', 'B']);
+    copy.perform((context) => moveItems(context, selection.chosen, { parent: menu, after: null }));
+    expect(tops().slice(0, 3)).toEqual(['D', 'A', 'B']);
   });
 
   it('never loses what is selected by folding all', async () => {

@@ -12,6 +12,8 @@ export interface PageFilter {
 }
 
 export interface FoundPages {
+  /** What they were found for: what is typed meanwhile is still on its way. */
+  readonly typed: string;
   /** The best of them, as many as anybody would look through. */
   readonly pages: readonly Page[];
   readonly count: number;
@@ -22,7 +24,7 @@ const MOST = 2000;
 /** The pages that fit what is typed and the filter, found in a worker. Nothing is done while `isOn` is false. */
 export function useFoundPages(typed: Ref<string>, filter: Ref<PageFilter>, isOn: Ref<boolean>): Ref<FoundPages> {
   const copy = useWorkingCopy();
-  const indices = shallowRef<Uint32Array>(new Uint32Array());
+  const answer = shallowRef<{ readonly typed: string; readonly indices: Uint32Array }>({ typed: '', indices: new Uint32Array() });
   let known: readonly Page[] = [];
   let search: SearchClient | null = null;
 
@@ -41,25 +43,26 @@ export function useFoundPages(typed: Ref<string>, filter: Ref<PageFilter>, isOn:
   watch(typed, look);
 
   async function look(): Promise<void> {
-    const found = isOn.value ? await search?.find(typed.value) : null;
-    if (found != null) indices.value = found;
+    const asked = typed.value;
+    const indices = isOn.value ? await search?.find(asked) : null;
+    if (indices != null) answer.value = { typed: asked, indices };
   }
   onBeforeUnmount(() => search?.close());
 
   return computed(() => {
     const { document } = copy;
-    if (document === null || !isOn.value) return { pages: [], count: 0 };
+    if (document === null || !isOn.value) return { typed: typed.value, pages: [], count: 0 };
     const { kind, state, isUnused } = filter.value;
     const use = isUnused ? pageUse(document) : null;
     const pages: Page[] = [];
     let count = 0;
-    for (const at of indices.value) {
+    for (const at of answer.value.indices) {
       const page = known[at];
       if (page === undefined || (kind !== null && page.kind !== kind) || (state !== null && page.state !== state) || use?.has(page.id) === true) continue;
       count += 1;
       if (pages.length < MOST) pages.push(page);
     }
-    return { pages, count };
+    return { typed: answer.value.typed, pages, count };
   });
 }
 

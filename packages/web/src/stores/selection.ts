@@ -34,7 +34,9 @@ export const useSelection = defineStore('selection', () => {
     if (document === null || item.value === null) return [];
     if (others.value.size === 0) return [item.value.id];
     const all = new Set([...others.value, item.value.id]);
-    return [...storedItems(document, menu.value?.id ?? '')].filter((id) => all.has(id));
+    // They may stand in the menu beside, or in both.
+    const roots = new Set([...all].map((id) => menuOf(document, id).id));
+    return menus.value.filter(({ id }) => roots.has(id)).flatMap(({ id }) => [...storedItems(document, id)].filter((one) => all.has(one)));
   });
 
   function select(id: Id | null): void {

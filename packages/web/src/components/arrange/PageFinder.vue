@@ -101,15 +101,25 @@ function mark(at: number): void {
   rows.show(marked.value);
 }
 
+/** Does what a key asks for once the list is that of what was typed: who types fast must not choose from the list before. */
+function onceFound(act: () => void): void {
+  const isFound = (): boolean => search.value.typed === typed.value;
+  if (isFound()) act();
+  else watch(isFound, act, { once: true, flush: 'post' });
+}
+
+function pickMarked(): void {
+  const at = found.value[marked.value];
+  if (at === undefined) return;
+  toggle(at);
+  mark(marked.value + 1);
+}
+
 function press(event: KeyboardEvent): void {
   if (event.isComposing) return;
-  const at = found.value[marked.value];
   if (event.key === 'ArrowDown') mark(marked.value + 1);
   else if (event.key === 'ArrowUp') mark(marked.value - 1);
-  else if (event.key === 'Enter' && event.shiftKey && at !== undefined) {
-    toggle(at);
-    mark(marked.value + 1);
-  } else if (event.key === 'Enter') add();
+  else if (event.key === 'Enter') onceFound(event.shiftKey ? pickMarked : add);
   else return;
   event.preventDefault();
 }
