@@ -220,7 +220,11 @@ describe('the page finder', () => {
     await person.type('temprate');
     await person.byText('span', 'Temperate house');
     await person.type(ctrl('a'), 'garden');
+    const counted = async (): Promise<string> => (await person.find('.finder header .number')).getText();
+    const before = await counted();
     await (await person.find('.finder .unused input')).click();
+    await person.eventually('the filter does nothing', async () => (await counted()) !== before);
+    await browser.driver.sleep(300);
     const page = await person.find('.finder .page');
     const title = await (await person.find('.finder .page .title')).getText();
     const words = await dragTo(page, await person.row('Calendar'), { x: -40, y: 10 });
@@ -475,6 +479,8 @@ describe('a menu of sixty items, by the pointer alone', () => {
     await person.eventually('they are not there', async () => (await outline('by-pointer')).length === 60);
     await clickOn(await person.find('.finder header button'));
     await clickOn(await person.byText('label', 'Outline'));
+    await person.find('.outline [role=treeitem]');
+    await driver.sleep(500);
     const rows = await driver.findElements({ css: '.outline [role=treeitem]' });
     actions += 1;
     const words = await dragTo(rows[3]!, rows[1]!, { x: -400, y: 10 });

@@ -93,6 +93,13 @@ export function personAt(driver: WebDriver) {
   return { driver, find, byText, eventually, click, focused, type, rows, row, select, selected, kept, inLiveHeader, Key, By };
 }
 
+/** Whether two people see the same rows, as far down as both see them: what is selected decides how much room there is. */
+export async function sameRows(one: Pick<Person, 'rows'>, other: Pick<Person, 'rows'>): Promise<boolean> {
+  const [a, b] = [await one.rows(), await other.rows()];
+  const common = Math.min(a.length, b.length);
+  return common > 5 && JSON.stringify(a.slice(0, common)) === JSON.stringify(b.slice(0, common));
+}
+
 export type Person = ReturnType<typeof personAt>;
 
 function quoted(text: string): string {

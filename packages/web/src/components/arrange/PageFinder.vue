@@ -131,22 +131,10 @@ function useOf({ id }: Page): { readonly count: number; readonly words: string }
   return { count: [...counts.values()].reduce((sum, one) => sum + one, 0), words: `In ${whereUsed(document, id).join(', ')}` };
 }
 
-/** What is dragged: the page itself, or all that are picked when it is one of them. */
-function dragOf(page: Page): { readonly pages: readonly Id[] } {
-  return { pages: picked.value.has(page.id) ? [...picked.value] : [page.id] };
-}
+/** Lets a row be dragged: its own page, or all that are picked when that is one of them. A row is its page's for as long as it is there. */
 const vDrag = {
-  mounted: (element: HTMLElement, { value }: { value: () => Page | undefined }) => {
-    releases.set(
-      element,
-      draggable({
-        element,
-        getInitialData: () => {
-          const page = value();
-          return page === undefined ? {} : { ...dragOf(page) };
-        },
-      }),
-    );
+  mounted: (element: HTMLElement, { value: page }: { readonly value: Id }) => {
+    releases.set(element, draggable({ element, getInitialData: () => ({ pages: picked.value.has(page) ? [...picked.value] : [page] }) }));
   },
   unmounted: (element: HTMLElement) => releases.get(element)?.(),
 };
@@ -210,7 +198,7 @@ const releases = new WeakMap<HTMLElement, () => void>();
             v-for="{ index, start } in rows.rows.value"
             :id="`found-${found[index]?.id}`"
             :key="found[index]?.id ?? index"
-            v-drag="() => found[index]"
+            v-drag="found[index]?.id ?? ''"
             role="option"
             class="page"
             :class="{ marked: index === marked }"
