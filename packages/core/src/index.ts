@@ -5,7 +5,6 @@ export { catalogue, type ErrorCode } from './base/catalogue.ts';
 export { mintId, ID_PATTERN, type Id, type IdKind, type RandomBits } from './base/ids.ts';
 export { seededRandom } from './base/seededRandom.ts';
 export { inWords, sentence, type Sentence, type SentenceCode } from './base/sentences.ts';
-export { foldText } from './base/foldText.ts';
 export { plainLine } from './base/plainLine.ts';
 export { isSafeAddress, completeAddress } from './base/address.ts';
 export { directionOf } from './base/directionOf.ts';
@@ -21,20 +20,8 @@ export { ItemShape, DestinationShape, type Item, type Destination, type AgreedFa
 export { deviceClasses, type DeviceClass } from './schema/deviceClass.ts';
 export { PlacementShape, PlaceShape, places, placeNames, type Placement, type Place } from './schema/placement.ts';
 export { SharedLinkShape, type SharedLink } from './schema/sharedLink.ts';
-export { OwnFieldShape, ownFieldTypes, type OwnField, type OwnFieldType } from './schema/ownField.ts';
-export {
-  settingFields,
-  settingNames,
-  LONGEST_BADGE,
-  LONGEST_DESCRIPTION,
-  LONGEST_TOOLTIP,
-  type Activation,
-  type Badge,
-  type Icon,
-  type OwnValue,
-  type SettingName,
-  type Settings,
-} from './schema/settings.ts';
+export { OwnFieldShape, type OwnField, type OwnFieldType } from './schema/ownField.ts';
+export { settingFields, settingNames, type Activation, type Badge, type Icon, type OwnValue, type SettingName, type Settings } from './schema/settings.ts';
 export { readSettings } from './schema/readSettings.ts';
 export { FORMAT, StoredDocumentShape, type StoredDocument } from './schema/format.ts';
 
@@ -47,11 +34,12 @@ export { childrenOf, nodeAt, spotOf, withNodesLast, emptyForest, type Forest, ty
 export { branchOf } from './model/branchOf.ts';
 export { isWithin } from './model/isWithin.ts';
 export { menuOf } from './model/menuOf.ts';
-export { labelOf, nameOf } from './model/labelOf.ts';
+export { labelOf, nameOf, writtenOut } from './model/labelOf.ts';
 export { faceOf, type Face } from './model/faceOf.ts';
 export { usersOf } from './model/usersOf.ts';
 export type { Sketch, SketchTarget } from './model/sketch.ts';
-export { pageIndex, type PageIndex } from './model/pageIndex.ts';
+export { itemsOf } from './model/itemsOf.ts';
+export { storedOrder } from './model/storedOrder.ts';
 export { findBreach } from './model/findBreach.ts';
 export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces.ts';
 export { toStored, readStored } from './model/stored.ts';
@@ -82,10 +70,10 @@ export { checkLabel } from './commands/checkLabel.ts';
 export { topmost } from './commands/topmost.ts';
 export * from './commands/items.ts';
 export { destinationTyped } from './commands/destinationTyped.ts';
-export { setItems, makeAlike, unlikeSiblings, alikeNames, type AlikeName, type ItemChanges } from './commands/settings.ts';
+export { setItems, makeAlike, unlikeSiblings, type AlikeName, type ItemChanges } from './commands/settings.ts';
 export { addShared, createLink, detachItem, removeLink, shareItem } from './commands/sharedLinks.ts';
 export { planPage, type PlannedPage } from './commands/planPage.ts';
-export { bringIn, planSketch, MOST_BROUGHT, type ImportPlan, type PlannedItem } from './commands/bringIn.ts';
+export { bringIn, planSketch, type ImportPlan, type PlannedItem } from './commands/bringIn.ts';
 export { sketchOf } from './commands/sketchOf.ts';
 export { starters, starterSketch, type Starter } from './commands/starters.ts';
 export { createMenu, renameMenu, retireMenu, setMenu, placeMenu, keyFrom, checkKey, type MenuFill, type NewMenu } from './commands/menus.ts';

@@ -61,10 +61,11 @@ function beyondLimit(before: SiteDocument, after: SiteDocument, operations: read
     const top = operation.kind === 'addItem' ? operation.branch[0]?.id : operation.kind === 'moveItem' ? operation.id : undefined;
     if (top === undefined || !after.items.nodes.has(top)) continue;
     const menu = menuOf(after, top);
-    const limit = menu.depthLimit ?? Infinity;
+    const limit = menu.depthLimit;
+    if (limit === undefined) continue;
     const level = levelOf(after, top);
     const wasWithin = before.items.nodes.has(top) && menuOf(before, top).id === menu.id ? levelOf(before, top) : 0;
-    if (limit === Infinity || level <= wasWithin) continue;
+    if (level <= wasWithin) continue;
     for (const { node, depth } of preorder([top], (id) => childrenOf(after.items, id))) {
       if (level + depth > limit)
         return refusal('tooDeep', { label: nameOf(after, 'items', node), level: level + depth, limit, above: Math.max(1, limit - depth - 1) });

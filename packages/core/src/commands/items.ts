@@ -9,6 +9,7 @@ import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { faceOf, type Face } from '../model/faceOf.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
+import { pageFace } from '../model/pageFace.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import type { Destination, Item } from '../schema/item.ts';
@@ -64,8 +65,7 @@ function itemsFor(context: CommandContext, page: Id, parent: Id, depth: number):
 }
 
 function itemFor({ document, random }: CommandContext, page: Id, parent: Id): Item {
-  const destination: Destination = { kind: 'page', page, anchor: null };
-  return { id: mintId('item', random), parent, label: null, destination, opensNewTab: false, agreed: agreedFacts(document, page) };
+  return { id: mintId('item', random), parent, ...pageFace(document, page) };
 }
 
 /** Adds a link to an address, or a heading when there is none; `undecided` leaves open where it leads. */

@@ -1,3 +1,4 @@
+import { firstFree } from '../base/firstFree.ts';
 import { mintId, type Id } from '../base/ids.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import { refusal } from '../base/refusal.ts';
@@ -133,10 +134,7 @@ export function retireMenu(context: CommandContext, id: Id): Result<Edit> {
 /** A key that no menu of the site has: the name in plain letters, with a number if need be. */
 export function freeKey(document: SiteDocument, name: string): string {
   const taken = new Set([...document.menus.nodes.values()].map(({ key }) => key));
-  const plain = keyFrom(name, 'menu');
-  let key = plain;
-  for (let number = 2; taken.has(key); number += 1) key = `${plain}-${number}`;
-  return key;
+  return firstFree(keyFrom(name, 'menu'), (key) => taken.has(key));
 }
 
 const LONGEST_PLAIN_KEY = 34;

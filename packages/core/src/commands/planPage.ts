@@ -1,3 +1,4 @@
+import { firstFree } from '../base/firstFree.ts';
 import { mintId, type Id } from '../base/ids.ts';
 import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
@@ -52,8 +53,5 @@ function freeAddress(document: SiteDocument, under: Id | null, title: string): s
   const above = under === null ? '' : (document.pages.nodes.get(under)?.address.split(/[?#]/)[0] ?? '').replace(/\/+$/, '');
   const taken = new Set<string>();
   for (const { address, key } of document.pages.nodes.values()) taken.add(address).add(key);
-  const plain = `${above}/${keyFrom(title, 'page')}`;
-  let address = plain;
-  for (let number = 2; taken.has(address); number += 1) address = `${plain}-${number}`;
-  return address;
+  return firstFree(`${above}/${keyFrom(title, 'page')}`, (address) => taken.has(address));
 }

@@ -2,10 +2,10 @@ import { mintId, type Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
-import { agreedFacts } from '../model/agreedFacts.ts';
 import type { Face } from '../model/faceOf.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
+import { pageFace } from '../model/pageFace.ts';
 import { usersOf } from '../model/usersOf.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
@@ -42,15 +42,11 @@ function bare(item: Item): FaceChanges {
 /** A shared link of its own, shown by nothing yet: to a page, or to an address as it is typed. */
 export function createLink(context: CommandContext, made: { readonly page: Id } | { readonly label: string; readonly address: string }): Result<Edit> {
   const { document, random } = context;
-  const face = 'page' in made ? pageFace(context, made.page) : typedFace(made.label, made.address);
+  if ('page' in made && !document.pages.nodes.has(made.page)) return no(missing('pages', made.page));
+  const face = 'page' in made ? ok(pageFace(document, made.page)) : typedFace(made.label, made.address);
   if (!face.ok) return face;
   const link = { id: mintId('sharedLink', random), parent: document.site.id, ...face.value };
   return makeEdit(context, [{ kind: 'addSharedLink', after: lastLink(context), branch: [link] }]);
-}
-
-function pageFace({ document }: CommandContext, page: Id): Result<Face> {
-  if (!document.pages.nodes.has(page)) return no(missing('pages', page));
-  return ok({ label: null, destination: { kind: 'page', page, anchor: null }, opensNewTab: false, agreed: agreedFacts(document, page) });
 }
 
 function typedFace(label: string, address: string): Result<Face> {

@@ -9,7 +9,8 @@ export function labelOf(document: SiteDocument, item: Faced): string {
   return shown(face.label) ?? shown(pageTitle(document, face)) ?? shown(writtenOut(face.destination)) ?? 'Untitled';
 }
 
-function writtenOut(destination: Destination): string | null {
+/** The address, e-mail address or number that a destination is written as; null: it is none of these. */
+export function writtenOut(destination: Destination): string | null {
   if (destination.kind === 'phone') return destination.number;
   return 'address' in destination ? destination.address : null;
 }

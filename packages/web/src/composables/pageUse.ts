@@ -1,4 +1,4 @@
-import { childrenOf, faceOf, nodeAt, preorder, type Id, type SiteDocument } from '@zorvik/core';
+import { childrenOf, faceOf, itemsOf, nodeAt, type Id, type SiteDocument } from '@zorvik/core';
 
 /** How often each menu leads to a page, by the page's id and then the menu's; menus in their order. */
 export type PageUse = ReadonlyMap<Id, ReadonlyMap<Id, number>>;
@@ -11,8 +11,8 @@ export function pageUse(document: SiteDocument): PageUse {
   if (last?.of.every((one, at) => one === of[at]) === true) return last.use;
   const use = new Map<Id, Map<Id, number>>();
   for (const menu of childrenOf(document.menus, document.site.id)) {
-    for (const { node } of preorder<Id>(childrenOf(document.items, menu), (id) => childrenOf(document.items, id))) {
-      const { destination } = faceOf(document, nodeAt(document.items, node));
+    for (const id of itemsOf(document, menu)) {
+      const { destination } = faceOf(document, nodeAt(document.items, id));
       if (destination.kind !== 'page') continue;
       const counts = use.get(destination.page) ?? new Map<Id, number>();
       use.set(destination.page, counts.set(menu, (counts.get(menu) ?? 0) + 1));

@@ -1,4 +1,4 @@
-import { childrenOf, labelOf, preorder, type Id, type SiteDocument, type Spot } from '@zorvik/core';
+import { itemsOf, labelOf, type Id, type SiteDocument, type Spot } from '@zorvik/core';
 import { dropSpot, type DropSpot } from './dropSpot.ts';
 import { outlineRows, type OutlineRow } from './outlineRows.ts';
 import { ROW_HEIGHT } from './useVirtualRows.ts';
@@ -30,9 +30,7 @@ export function spreadColumns(document: SiteDocument, menu: Id, folded: Readonly
       columns.at(-1)?.rows.push({ ...row, depth: row.depth - 1 });
       continue;
     }
-    let count = 0;
-    for (const { depth } of preorder<Id>(childrenOf(document.items, row.id), (id) => childrenOf(document.items, id))) count += depth >= 0 ? 1 : 0;
-    columns.push({ top: row.id, at: columns.length, label: labelOf(document, row.item), count, rows: [row] });
+    columns.push({ top: row.id, at: columns.length, label: labelOf(document, row.item), count: [...itemsOf(document, row.id)].length, rows: [row] });
   }
   return columns;
 }

@@ -1,5 +1,5 @@
 import { computed, onBeforeUnmount, shallowRef, watch, type Ref } from 'vue';
-import { childrenOf, nodeAt, preorder, type Id, type Page, type PageKind, type PageState, type SiteDocument } from '@zorvik/core';
+import { storedOrder, type Page, type PageKind, type PageState } from '@zorvik/core';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import { searchClient, type SearchClient } from '../workers/findPagesClient.ts';
 import { pageUse } from './pageUse.ts';
@@ -34,7 +34,7 @@ export function useFoundPages(typed: Ref<string>, filter: Ref<PageFilter>, isOn:
       const { document } = copy;
       if (!on || document === null) return;
       search ??= searchClient();
-      known = pagesOf(document);
+      known = [...storedOrder(document, 'pages')];
       await search.know(known);
       await look();
     },
@@ -64,8 +64,4 @@ export function useFoundPages(typed: Ref<string>, filter: Ref<PageFilter>, isOn:
     }
     return { typed: answer.value.typed, pages, count };
   });
-}
-
-function pagesOf({ pages, site }: SiteDocument): Page[] {
-  return [...preorder<Id>(childrenOf(pages, site.id), (id) => childrenOf(pages, id))].map(({ node }) => nodeAt(pages, node));
 }

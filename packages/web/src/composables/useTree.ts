@@ -1,6 +1,5 @@
 import { computed, nextTick, onMounted, ref, shallowRef, watch, type Ref } from 'vue';
-import { addLink, addPages, bringIn, childrenOf, nestItems, planSketch, removeItems, renameItem, unnestItems, type Id, type Spot } from '@zorvik/core';
-import type { Picked } from '../components/arrange/PagePick.vue';
+import { addLink, addPages, childrenOf, nestItems, removeItems, renameItem, unnestItems, type Id, type Spot } from '@zorvik/core';
 import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
 import { useArrange } from '../stores/arrange.ts';
 import { useClipboard } from '../stores/clipboard.ts';
@@ -8,6 +7,7 @@ import { useNotices } from '../stores/notices.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import type { OutlineRow } from './outlineRows.ts';
+import type { Picked } from './picked.ts';
 import { useItemActions } from './useItemActions.ts';
 import { useKeeping } from './useKeeping.ts';
 import { useSpotForNew } from './useSpotForNew.ts';
@@ -181,11 +181,7 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
   async function pasteLines(text: string): Promise<void> {
     const spot = adding.value;
     if (spot === null) return;
-    const { readMenus } = await import('@zorvik/formats');
-    const { found } = readMenus(text);
-    if (!found.ok) return notices.refuse(found.refusal.message);
-    const sketches = found.value.flatMap((one) => one.sketches);
-    const result = copy.perform((context) => bringIn(context, planSketch(context.document, sketches), spot, 'itemsPasted'));
+    const result = await clipboard.pasteText(text, spot);
     if (!result.ok) return;
     selectAdded(result.value);
     stopAdding();

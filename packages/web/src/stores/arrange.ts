@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { childrenOf, faceOf, nodeAt, preorder, type Id } from '@zorvik/core';
+import { faceOf, itemsOf, nodeAt, type Id } from '@zorvik/core';
 import { useDetails } from './details.ts';
 import { useNotices } from './notices.ts';
 import { useSelection } from './selection.ts';
@@ -44,15 +44,14 @@ export const useArrange = defineStore('arrange', () => {
   const undecided = computed((): readonly Id[] => {
     const { document } = copy;
     if (document === null || selection.menu === null) return [];
-    const items = preorder<Id>(childrenOf(document.items, selection.menu.id), (id) => childrenOf(document.items, id));
-    return [...items].map(({ node }) => node).filter((id) => faceOf(document, nodeAt(document.items, id)).destination.kind === 'undecided');
+    return [...itemsOf(document, selection.menu.id)].filter((id) => faceOf(document, nodeAt(document.items, id)).destination.kind === 'undecided');
   });
 
   /** Selects the next undecided item after the selected one, and asks where it leads. */
   function goToUndecided(): void {
     const { document } = copy;
     if (document === null || selection.menu === null) return;
-    const all = [...preorder<Id>(childrenOf(document.items, selection.menu.id), (id) => childrenOf(document.items, id))].map(({ node }) => node);
+    const all = [...itemsOf(document, selection.menu.id)];
     const from = selection.item === null ? -1 : all.indexOf(selection.item.id);
     const open = new Set(undecided.value);
     const next = [...all.slice(from + 1), ...all.slice(0, from + 1)].find((id) => open.has(id));

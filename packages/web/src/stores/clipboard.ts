@@ -65,7 +65,11 @@ export const useClipboard = defineStore('clipboard', () => {
     const kept = readKept();
     if (kept !== null && kept.site === document.site.id && (isClosed.value || sameText(kept.text, text)))
       return copy.perform((context) => pasteItems(context, kept.branches, spot));
-    if (text.trim() === '') return null;
+    return text.trim() === '' ? null : pasteText(text, spot);
+  }
+
+  /** Text as an outline, a table, a list, whatever it is written in. */
+  async function pasteText(text: string, spot: Spot): Promise<Result<Edit>> {
     const { readMenus } = await import('@zorvik/formats');
     const { found } = readMenus(text);
     if (!found.ok) {
@@ -94,7 +98,7 @@ export const useClipboard = defineStore('clipboard', () => {
     return navigator.clipboard.readText().catch(() => readKept()?.text ?? '');
   }
 
-  return { copyChosen, cutChosen, paste, writeText, readText };
+  return { copyChosen, cutChosen, paste, pasteText, writeText, readText };
 });
 
 /** Systems change line ends, and some programs the end of a text. */

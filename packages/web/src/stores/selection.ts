@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { childrenOf, kindOf, labelOf, menuOf, preorder, type Id, type SiteDocument } from '@zorvik/core';
+import { childrenOf, itemsOf, kindOf, labelOf, menuOf, type Id } from '@zorvik/core';
 import { useNotices } from './notices.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
@@ -36,7 +36,7 @@ export const useSelection = defineStore('selection', () => {
     const all = new Set([...others.value, item.value.id]);
     // They may stand in the menu beside, or in both.
     const roots = new Set([...all].map((id) => menuOf(document, id).id));
-    return menus.value.filter(({ id }) => roots.has(id)).flatMap(({ id }) => [...storedItems(document, id)].filter((one) => all.has(one)));
+    return menus.value.filter(({ id }) => roots.has(id)).flatMap(({ id }) => [...itemsOf(document, id)].filter((one) => all.has(one)));
   });
 
   function select(id: Id | null): void {
@@ -148,8 +148,7 @@ export const useSelection = defineStore('selection', () => {
 
   function foldAll(isFolded: boolean): void {
     const document = copy.document;
-    const parents =
-      isFolded && document !== null ? [...storedItems(document, menu.value?.id ?? '')].filter((id) => childrenOf(document.items, id).size > 0) : [];
+    const parents = isFolded && document !== null ? [...itemsOf(document, menu.value?.id ?? '')].filter((id) => childrenOf(document.items, id).size > 0) : [];
     folded.value = new Set(parents);
     const id = wantedItem.value;
     // What is selected must not be lost from sight: its branch's top is selected in its place.
@@ -160,8 +159,3 @@ export const useSelection = defineStore('selection', () => {
 
   return { menus, menu, item, chosen, folded, select, toggle, extendTo, chooseAll, setFolded, foldAll, showMenu };
 });
-
-/** The items of a menu from top to bottom. */
-function* storedItems(document: SiteDocument, menu: Id): Generator<Id> {
-  for (const { node } of preorder<Id>(childrenOf(document.items, menu), (id) => childrenOf(document.items, id))) yield node;
-}

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useTemplateRef } from 'vue';
-import PagePick, { type Picked } from './PagePick.vue';
+import type { Picked } from '../../composables/picked.ts';
+import PagePick from './PagePick.vue';
 
 /** The row in which a new item is typed. */
 defineProps<{ isSlim?: boolean }>();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue';
-import type { ImportPlan, PlannedItem } from '@zorvik/core';
+import { writtenOut, type ImportPlan, type PlannedItem } from '@zorvik/core';
 import { ROW_HEIGHT, useVirtualRows } from '../../composables/useVirtualRows.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
@@ -21,7 +21,7 @@ function outcome({ destination, foundBy, dropped }: PlannedItem): { readonly tex
   }
   if (destination.kind === 'undecided') return { text: 'not yet decided', tone: 'look' };
   if (destination.kind === 'none') return { text: 'a heading', tone: '' };
-  return { text: destination.kind === 'phone' ? destination.number : destination.address, tone: '' };
+  return { text: writtenOut(destination) ?? '', tone: '' };
 }
 </script>
 

@@ -2,7 +2,7 @@
 import { mdiChevronDown, mdiChevronRight } from '@mdi/js';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { faceOf, labelOf, menuOf } from '@zorvik/core';
+import { faceOf, labelOf, menuOf, writtenOut } from '@zorvik/core';
 import type { OutlineRow } from '../../composables/outlineRows.ts';
 import { pageUse } from '../../composables/pageUse.ts';
 import type { Tree } from '../../composables/useTree.ts';
@@ -45,7 +45,7 @@ const page = computed(() => {
 });
 const target = computed(() => {
   const { destination } = face.value;
-  return page.value?.address ?? (destination.kind === 'phone' ? destination.number : 'address' in destination ? destination.address : '');
+  return page.value?.address ?? writtenOut(destination) ?? '';
 });
 const remarks = computed((): { readonly text: string; readonly tone: 'bad' | 'look' | 'plain' }[] => {
   const found: { text: string; tone: 'bad' | 'look' | 'plain' }[] = [];

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { childrenOf, fitsType, nodeAt, placementOf, placeMenu, placeNames, places, retireMenu, setMenu, type OwnField, type Place } from '@zorvik/core';
+import { fitsType, placementOf, placeMenu, placeNames, places, retireMenu, setMenu, type OwnField, type Place, storedOrder } from '@zorvik/core';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import DialogSheet from '../common/DialogSheet.vue';
@@ -29,7 +29,7 @@ const place = computed({
 const fields = computed((): OwnField[] => {
   const { document } = copy;
   if (document === null) return [];
-  return [...childrenOf(document.ownFields, document.site.id)].map((one) => nodeAt(document.ownFields, one)).filter(({ of }) => of === 'menus');
+  return [...storedOrder(document, 'ownFields')].filter(({ of }) => of === 'menus');
 });
 const used = computed(() =>
   place.value === null ? 'It stands nowhere.' : `It stands in the ${placeNames[place.value]}. Retired, it is taken out of there at the next publication.`,

@@ -1,16 +1,10 @@
 <script setup lang="ts">
 import { mdiFileDocumentOutline, mdiFormatTitle, mdiHelpCircleOutline, mdiLinkVariant } from '@mdi/js';
 import { computed, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
-import { destinationTyped, type Id } from '@zorvik/core';
+import { destinationTyped } from '@zorvik/core';
+import type { Picked } from '../../composables/picked.ts';
 import { searchPages } from '../../composables/pageSearch.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
-
-/** What was meant by what was typed. */
-export type Picked =
-  | { readonly kind: 'page'; readonly id: Id }
-  | { readonly kind: 'link'; readonly label: string; readonly address: string }
-  | { readonly kind: 'heading'; readonly label: string }
-  | { readonly kind: 'undecided'; readonly label: string };
 
 /**
  * A field in which a page is found by typing, or an address or a plain heading is given. What it would take is listed below it;

@@ -6,7 +6,8 @@ import { useSpotForNew } from '../../composables/useSpotForNew.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import DialogSheet from '../common/DialogSheet.vue';
-import PagePick, { type Picked } from './PagePick.vue';
+import type { Picked } from '../../composables/picked.ts';
+import PagePick from './PagePick.vue';
 
 /** Plans a page that the site has not yet: named, placed among the pages, and put into the menu; held back until it is live. */
 const isOpen = defineModel<boolean>({ required: true });

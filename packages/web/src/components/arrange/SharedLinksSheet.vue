@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
-import { addShared, childrenOf, createLink, labelOf, leadTo, menuOf, nodeAt, removeLink, renameItem, usersOf, type Id, type Item } from '@zorvik/core';
+import { addShared, createLink, labelOf, leadTo, menuOf, removeLink, renameItem, storedOrder, usersOf, writtenOut, type Id, type Item } from '@zorvik/core';
+import { targetOf, type Picked } from '../../composables/picked.ts';
 import { useItemActions } from '../../composables/useItemActions.ts';
 import { useKeeping } from '../../composables/useKeeping.ts';
 import { useSpotForNew } from '../../composables/useSpotForNew.ts';
@@ -11,7 +12,7 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 import { destinationIcons } from './destinationIcon.ts';
-import PagePick, { type Picked } from './PagePick.vue';
+import PagePick from './PagePick.vue';
 
 /** The site's shared links: where each is shown, what it says, and adding one to the menu. Comes in from the left, like the page finder. */
 const isOpen = defineModel<boolean>({ required: true });
@@ -31,12 +32,12 @@ const refused = ref<{ readonly id: Id; readonly words: string } | null>(null);
 const links = computed(() => {
   const { document } = copy;
   if (document === null) return [];
-  return [...childrenOf(document.sharedLinks, document.site.id)].map((id) => {
-    const link = nodeAt(document.sharedLinks, id);
+  return [...storedOrder(document, 'sharedLinks')].map((link) => {
+    const { id } = link;
     const users = usersOf(document, id);
     const { destination } = link;
     const page = destination.kind === 'page' ? document.pages.nodes.get(destination.page) : undefined;
-    const target = page?.address ?? (destination.kind === 'phone' ? destination.number : 'address' in destination ? destination.address : '');
+    const target = page?.address ?? writtenOut(destination) ?? '';
     return { id, link, label: labelOf(document, link), target, users, menus: new Set(users.map((item) => menuOf(document, item.id).name)).size };
   });
 });
@@ -51,9 +52,7 @@ const rename = (id: Id) => keepBy(`label ${id}`, (context, typed) => renameItem(
 
 function lead(id: Id, picked: Picked): void {
   isLeading.value = false;
-  const to =
-    picked.kind === 'page' ? { page: picked.id } : picked.kind === 'link' ? { typed: picked.address } : picked.kind === 'undecided' ? 'undecided' : 'nothing';
-  copy.perform((context) => leadTo(context, id, to));
+  copy.perform((context) => leadTo(context, id, targetOf(picked)));
 }
 
 function make(picked: Picked): void {

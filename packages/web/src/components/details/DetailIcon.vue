@@ -29,7 +29,7 @@ async function open(): Promise<void> {
   isOpen.value = true;
   await nextTick();
   input.value?.focus();
-  if (icons.value.length === 0) icons.value = await (await import('../../composables/iconSet.ts')).iconSet();
+  if (icons.value.length === 0) icons.value = (await import('virtual:icon-set')).default;
 }
 
 function close(): void {

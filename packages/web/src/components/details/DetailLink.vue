@@ -2,13 +2,14 @@
 import { mdiFormatTitle, mdiFormatTextVariantOutline } from '@mdi/js';
 import { storeToRefs } from 'pinia';
 import { computed, watch } from 'vue';
-import { faceOf, labelOf, leadTo, renameItem, type Item } from '@zorvik/core';
+import { faceOf, labelOf, leadTo, renameItem, writtenOut, type Item } from '@zorvik/core';
+import { targetOf, type Picked } from '../../composables/picked.ts';
 import { useKeeping } from '../../composables/useKeeping.ts';
 import { useDetails } from '../../stores/details.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import LineField from '../common/LineField.vue';
 import { destinationIcons, destinationWords } from '../arrange/destinationIcon.ts';
-import PagePick, { type Picked } from '../arrange/PagePick.vue';
+import PagePick from '../arrange/PagePick.vue';
 
 /** What an item is called and where it leads. */
 const props = defineProps<{ item: Item }>();
@@ -30,7 +31,7 @@ const target = computed(() => {
   if (destination.kind === 'none') return { text: 'nothing', note: 'a heading' };
   if (destination.kind === 'undecided') return { text: 'not yet decided', note: 'held back until then' };
   return {
-    text: destination.kind === 'phone' ? destination.number : 'address' in destination ? destination.address : '',
+    text: writtenOut(destination) ?? '',
     note: destinationWords[destination.kind],
   };
 });
@@ -53,9 +54,7 @@ watch(
 
 function lead(picked: Picked): void {
   isAskingTarget.value = false;
-  const to =
-    picked.kind === 'page' ? { page: picked.id } : picked.kind === 'link' ? { typed: picked.address } : picked.kind === 'undecided' ? 'undecided' : 'nothing';
-  copy.perform((context) => leadTo(context, props.item.id, to));
+  copy.perform((context) => leadTo(context, props.item.id, targetOf(picked)));
 }
 
 function takeTitle(): void {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { childrenOf, deviceClasses, fitsType, nodeAt, type Activation, type DeviceClass, type OwnField, type OwnValue } from '@zorvik/core';
+import { deviceClasses, fitsType, type Activation, type DeviceClass, type OwnField, type OwnValue, storedOrder } from '@zorvik/core';
 import { useSettings } from '../../composables/useSettings.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChipSet from '../common/ChipSet.vue';
@@ -37,7 +37,7 @@ function activate(device: DeviceClass, what: Activation | null): void {
 const fields = computed((): OwnField[] => {
   const { document } = copy;
   if (document === null) return [];
-  return [...childrenOf(document.ownFields, document.site.id)].map((id) => nodeAt(document.ownFields, id)).filter(({ of }) => of === 'items');
+  return [...storedOrder(document, 'ownFields')].filter(({ of }) => of === 'items');
 });
 
 function ownValue({ key, type }: OwnField): string {

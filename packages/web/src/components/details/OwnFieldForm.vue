@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { childrenOf, declareField, nodeAt, removeField, type OwnFieldType } from '@zorvik/core';
+import { declareField, removeField, type OwnFieldType, storedOrder } from '@zorvik/core';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 
@@ -13,7 +13,7 @@ const problem = ref<string | null>(null);
 const isOpen = ref(false);
 const fields = computed(() => {
   const { document } = copy;
-  return document === null ? [] : [...childrenOf(document.ownFields, document.site.id)].map((id) => nodeAt(document.ownFields, id));
+  return document === null ? [] : [...storedOrder(document, 'ownFields')];
 });
 
 function declare(): void {

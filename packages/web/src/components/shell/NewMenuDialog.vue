@@ -5,7 +5,8 @@ import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import DialogSheet from '../common/DialogSheet.vue';
-import PagePick, { type Picked } from '../arrange/PagePick.vue';
+import type { Picked } from '../../composables/picked.ts';
+import PagePick from '../arrange/PagePick.vue';
 import PlaceSketch from './PlaceSketch.vue';
 
 /** A new menu: its name, where it is meant to stand, and what it begins with. */
