@@ -1,4 +1,4 @@
-import { childrenOf, nodeAt, type Id, type Item, type SiteDocument } from '@zorvik/core';
+import { childrenOf, nodeAt, type Id, type Item, type SiteDocument, type Spot } from '@zorvik/core';
 
 /** One row of the outline: an item that is not inside of a folded branch. */
 export interface OutlineRow {
@@ -29,4 +29,17 @@ export function outlineRows(document: SiteDocument, menu: Id, folded: ReadonlySe
     if (childCount > 0 && !isFolded) push(next.id, next.depth + 1);
   }
   return rows;
+}
+
+/** Above which of the rows below `root` a new item at a spot is typed, and how deep; null: that is not among them. */
+export function typingPlace(rows: readonly OutlineRow[], root: Id, { parent, after }: Spot): { readonly at: number; readonly depth: number } | null {
+  if (after === null && parent === root) return { at: 0, depth: 0 };
+  const at = rows.findIndex(({ id }) => id === (after ?? parent));
+  const row = rows[at];
+  if (row === undefined) return null;
+  if (after === null) return { at: at + 1, depth: row.depth + 1 };
+  // Behind all that is below the neighbour.
+  let end = at + 1;
+  while ((rows[end]?.depth ?? -1) > row.depth) end += 1;
+  return { at: end, depth: row.depth };
 }

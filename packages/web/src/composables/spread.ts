@@ -1,6 +1,6 @@
 import { itemsOf, labelOf, type Id, type SiteDocument, type Spot } from '@zorvik/core';
 import { dropSpot, type DropSpot } from './dropSpot.ts';
-import { outlineRows, type OutlineRow } from './outlineRows.ts';
+import { outlineRows, typingPlace, type OutlineRow } from './outlineRows.ts';
 import { ROW_HEIGHT } from './useVirtualRows.ts';
 import type { Area } from './useRubberBand.ts';
 
@@ -45,14 +45,9 @@ export function placeIn(columns: readonly Column[], id: Id): { readonly column: 
 }
 
 /** Above which row of a column a new item at a spot is typed, and how deep; null: not in this column. */
-export function addingIn({ top, rows }: Column, { parent, after }: Spot): { readonly at: number; readonly depth: number } | null {
-  const depth = parent === top ? 0 : (rows.find(({ id }, at) => at > 0 && id === parent)?.depth ?? -1) + 1;
-  const at = rows.findIndex(({ id }) => id === (after ?? parent));
-  if (at < 0 || (after !== null && at === 0)) return null;
-  if (after === null) return { at: at + 1, depth };
-  let end = at + 1;
-  while ((rows[end]?.depth ?? -1) > (rows[at]?.depth ?? 0)) end += 1;
-  return { at: end, depth };
+export function addingIn({ top, rows }: Column, spot: Spot): { readonly at: number; readonly depth: number } | null {
+  const place = typingPlace(rows.slice(1), top, spot);
+  return place === null ? null : { ...place, at: place.at + 1 };
 }
 
 export interface SpreadSpot extends DropSpot {

@@ -93,6 +93,7 @@ async function takeOut(key: string): Promise<void> {
       v-model="form"
       class="form"
       label="Form"
+      is-label-hidden
       :choices="[
         { value: 'spread', label: 'Spread', hint: 'Branches side by side (S)' },
         { value: 'outline', label: 'Outline', hint: 'One list to type in (S)' },
@@ -168,16 +169,6 @@ async function takeOut(key: string): Promise<void> {
 }
 .form {
   flex: none;
-}
-.form :deep(legend) {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
-}
-.form :deep(.chip) {
-  margin-block-end: 0;
 }
 .undecided {
   flex: none;

@@ -2,7 +2,7 @@
 import { computed, useTemplateRef } from 'vue';
 import type { Id, Menu } from '@zorvik/core';
 import { dropSpot } from '../../composables/dropSpot.ts';
-import { outlineRows, type OutlineRow as Row } from '../../composables/outlineRows.ts';
+import { outlineRows, typingPlace, type OutlineRow as Row } from '../../composables/outlineRows.ts';
 import { useDropZone } from '../../composables/useDropZone.ts';
 import { useTree } from '../../composables/useTree.ts';
 import { useUnfoldOnRest } from '../../composables/useUnfoldOnRest.ts';
@@ -31,20 +31,10 @@ const work = useTree({
   focusAdding: () => addField.value?.focus(),
 });
 const { renaming, adding, active, chosen } = work;
-/** The row above which the new item is typed, as an index. */
-const addAt = computed(() => {
-  const spot = adding.value;
-  if (spot === null) return -1;
-  if (spot.after === null) return rows.value.findIndex(({ id }) => id === spot.parent) + 1;
-  const at = rows.value.findIndex(({ id }) => id === spot.after);
-  let end = at + 1;
-  while ((rows.value[end]?.depth ?? -1) > (rows.value[at]?.depth ?? 0)) end += 1;
-  return end;
-});
-const addDepth = computed(() => {
-  const spot = adding.value;
-  return spot === null ? 0 : (rows.value.find(({ id }) => id === spot.parent)?.depth ?? -1) + 1;
-});
+/** Where the new item is typed; null: none is. */
+const adds = computed(() => (adding.value === null ? null : (typingPlace(rows.value, props.menu.id, adding.value) ?? { at: 0, depth: 0 })));
+/** The row above which that is, as an index. */
+const addAt = computed(() => adds.value?.at ?? -1);
 const count = computed(() => rows.value.length + (adding.value === null ? 0 : 1));
 const virtual = useVirtualRows(scroller, count);
 const shown = computed(() =>
@@ -117,7 +107,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
       v-if="adding !== null"
       ref="addField"
       class="entry front"
-      :style="{ transform: `translateY(${addAt * ROW_HEIGHT}px)`, paddingInlineStart: `${38 + addDepth * INSET}px` }"
+      :style="{ transform: `translateY(${addAt * ROW_HEIGHT}px)`, paddingInlineStart: `${38 + (adds?.depth ?? 0) * INSET}px` }"
       @pick="work.add"
       @leave="work.stopAdding"
       @nest="work.nest"
@@ -126,6 +116,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   </div>
 </template>
 
+<style scoped src="./treeRoom.css"></style>
 <style scoped>
 .outline {
   position: relative;
@@ -133,17 +124,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   overflow: auto;
 }
 .room {
-  position: relative;
   height: 100%;
-  outline: none;
-}
-.room:focus-visible:not(:has(.row.on)) {
-  box-shadow: inset 0 0 0 2px var(--ink);
-}
-/* The focus is where the selection is: the row is ringed, not the whole list. */
-.room:focus-visible :deep(.row.lead) {
-  outline: 2px solid var(--ink);
-  outline-offset: -2px;
 }
 .entry {
   position: absolute;

@@ -253,33 +253,13 @@ const releases = new WeakMap<HTMLElement, () => void>();
   </Transition>
 </template>
 
+<style scoped src="./comingIn.css"></style>
 <style scoped>
 .finder {
-  position: absolute;
-  z-index: 7;
-  /* Over the work and the details, not over the head: its buttons stay in reach. */
-  grid-row: 2 / -1;
-  inset-block: 0;
-  inset-inline-start: 0;
-  display: grid;
   grid-template-rows: auto auto auto minmax(0, 1fr) auto;
   width: min(420px, 100%);
-  background: var(--sheet);
-  border-inline-end: 1px solid var(--line);
-  box-shadow: 12px 0 28px -18px #5c4a2a99;
-}
-.in-enter-active,
-.in-leave-active {
-  transition: transform 0.16s ease-out;
-}
-.in-enter-from,
-.in-leave-to {
-  transform: translateX(-100%);
 }
 header {
-  display: flex;
-  align-items: center;
-  gap: 8px;
   padding: 6px 8px 4px 14px;
 }
 .hint {

@@ -69,12 +69,6 @@ function plan(): void {
 </template>
 
 <style scoped>
-.caption {
-  display: block;
-  margin-bottom: 3px;
-  color: var(--mute);
-  font-size: 12px;
-}
 .row {
   display: flex;
   align-items: center;

@@ -72,7 +72,7 @@ function show(id: Id | 'adding'): void {
   const [left, top] = [found.column.at * COLUMN, HEAD + found.at * ROW_HEIGHT];
   const isRtl = getComputedStyle(element).direction === 'rtl';
   const seen = Math.abs(element.scrollLeft);
-  const wanted = left < seen ? left : left + COLUMN > seen + element.clientWidth ? left + COLUMN - element.clientWidth + 14 : seen;
+  const wanted = left < seen ? left : left + COLUMN > seen + element.clientWidth ? left + COLUMN - element.clientWidth + PAD : seen;
   if (wanted !== seen) element.scrollLeft = isRtl ? -wanted : wanted;
   const under = HEAD + 2 * ROW_HEIGHT;
   if (found.at > 0 && top < element.scrollTop + under) element.scrollTop = Math.max(0, top - under);
@@ -145,7 +145,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
       aria-orientation="horizontal"
       :aria-label="`Items of ${menu.name}`"
       :aria-activedescendant="selection.item === null || renaming !== null ? undefined : `row-${selection.item.id}`"
-      :style="{ width: `${(columns.length + (addInBar >= 0 ? 1 : 0)) * COLUMN + 14}px`, height: `${HEAD + (tallest + 1) * ROW_HEIGHT}px` }"
+      :style="{ width: `${(columns.length + (addInBar >= 0 ? 1 : 0)) * COLUMN + PAD}px`, height: `${HEAD + (tallest + 1) * ROW_HEIGHT}px` }"
       @keydown="work.press"
       @copy="work.copied"
       @cut="work.copied"
@@ -254,6 +254,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   </div>
 </template>
 
+<style scoped src="./treeRoom.css"></style>
 <style scoped>
 .spread {
   position: relative;
@@ -262,16 +263,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   padding-inline-start: 14px;
 }
 .room {
-  position: relative;
   min-height: 100%;
-  outline: none;
-}
-.room:focus-visible:not(:has(.row.on)) {
-  box-shadow: inset 0 0 0 2px var(--ink);
-}
-.room:focus-visible :deep(.row.lead) {
-  outline: 2px solid var(--ink);
-  outline-offset: -2px;
 }
 .bar {
   position: sticky;

@@ -43,8 +43,7 @@ function spread(names: readonly AlikeName[]): void {
 }
 .caption {
   flex-basis: 100%;
-  color: var(--mute);
-  font-size: 12px;
+  margin-bottom: 0;
 }
 button {
   min-height: 26px;

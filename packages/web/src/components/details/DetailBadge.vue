@@ -43,6 +43,7 @@ function color(name: 'color' | 'background') {
       <ChoiceRow
         v-model="position"
         label="The badge stands"
+        is-label-hidden
         class="where"
         :choices="[
           { value: 'after', label: 'after' },
@@ -83,15 +84,7 @@ b {
   color: var(--brick);
   font-weight: 600;
 }
-.row :deep(legend) {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
-}
 .row :deep(.chip) {
-  margin-block-end: 0;
   padding-inline: 8px;
 }
 </style>

@@ -71,6 +71,7 @@ const position = computed({
       <ChoiceRow
         v-model="position"
         label="The icon stands"
+        is-label-hidden
         :choices="[
           { value: 'before', label: 'before' },
           { value: 'after', label: 'after' },
@@ -105,12 +106,6 @@ const position = computed({
 .icon {
   position: relative;
   min-width: 0;
-}
-.caption {
-  display: block;
-  margin-bottom: 3px;
-  color: var(--mute);
-  font-size: 12px;
 }
 .row {
   display: flex;
@@ -175,15 +170,7 @@ const position = computed({
 .grid button:hover {
   background: var(--persimmon-tint);
 }
-.row :deep(legend) {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
-}
 .row :deep(.chip) {
-  margin-block-end: 0;
   padding-inline: 8px;
 }
 </style>

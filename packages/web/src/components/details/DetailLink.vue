@@ -124,12 +124,6 @@ function takeTitle(): void {
   gap: 8px;
   min-width: 0;
 }
-.caption {
-  display: block;
-  margin-bottom: 3px;
-  color: var(--mute);
-  font-size: 12px;
-}
 .leads {
   min-width: 0;
 }

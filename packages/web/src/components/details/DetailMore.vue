@@ -131,9 +131,7 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
   grid-column: span 2;
 }
 .caption {
-  display: block;
-  color: var(--mute);
-  font-size: 12px;
+  margin-bottom: 0;
 }
 .acts :deep(fieldset) {
   display: flex;
