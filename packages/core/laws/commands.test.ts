@@ -25,6 +25,10 @@ import { makeAlike, setItems } from '../src/commands/settings.ts';
 import { addShared, createLink, detachItem, removeLink, shareItem } from '../src/commands/sharedLinks.ts';
 import { sketchOf } from '../src/commands/sketchOf.ts';
 import { starters, starterSketch } from '../src/commands/starters.ts';
+import { follow, followOf, takeExceptionBack, unfollow } from '../src/commands/follow.ts';
+import { isFollowed } from '../src/commands/throughFollowed.ts';
+import { createFilling } from '../src/resolve/withFollowed.ts';
+import { followOrders, type Follow } from '../src/schema/follow.ts';
 import { undoEdit } from '../src/commands/undo.ts';
 import { newHistory, nextRedo, nextUndo, withEdit } from '../src/history/history.ts';
 import { findBreach } from '../src/model/findBreach.ts';
@@ -32,7 +36,7 @@ import { toStored } from '../src/model/stored.ts';
 import type { SiteDocument } from '../src/model/document.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
 import type { Edit } from '../src/ops/edit.ts';
-import { pick } from '../testing/pick.ts';
+import { below, pick } from '../testing/pick.ts';
 import { randomDocument } from '../testing/randomDocument.ts';
 
 const SESSION = 'w000000000000001';
@@ -45,6 +49,7 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
   const chosen = [item, pick(random, items) ?? item];
   const spot = { parent: pick(random, [...menus, ...items]) ?? '', after: null };
   const page = pick(random, [...document.pages.nodes.keys()]) ?? '';
+  const followed = pick(random, items.filter((id) => isFollowed(document, id))) ?? item;
   const link = pick(random, [...document.sharedLinks.nodes.keys()]) ?? '';
   const commands: ((context: CommandContext) => Result<Edit>)[] = [
     (context) => addPages(context, { pages: [page], depth: 2, spot }),
@@ -92,9 +97,24 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
     (context) => setMenu(context, pick(random, menus) ?? '', { depthLimit: pick(random, [2, 3, null]) ?? null }),
     (context) => placeMenu(context, pick(random, menus) ?? '', 'side'),
     (context) => declareField(context, { name: pick(random, ['Campaign', 'Season']) ?? '', type: 'text', of: 'items' }),
+    (context) => follow(context, pick(random, [item, item, pick(random, menus) ?? item]) ?? item, randomRule(random, page, pick(random, menus) ?? '')),
+    (context) => unfollow(context, pick(random, [...items, ...menus].filter((id) => followOf(document, id) !== null)) ?? item),
+    (context) => takeExceptionBack(context, pick(random, items.filter((id) => isFollowed(document, id))) ?? item),
+    // Followed children are what most is done to.
+    (context) => moveItems(context, [followed], pick(random, [spot, { parent: document.items.nodes.get(followed)?.parent ?? '', after: null }]) ?? spot),
+    (context) => renameItem(context, followed, 'A followed name'),
+    (context) => removeItems(context, [followed]),
+    (context) => addLink(context, { parent: followed, after: null }, { label: 'Below a followed one', address: '/below' }),
+    (context) => addLink(context, { parent: document.items.nodes.get(followed)?.parent ?? '', after: followed }, { label: 'Beside', address: null }),
     (context) => removeField(context, pick(random, [...document.ownFields.nodes.keys()]) ?? ''),
   ];
   return pick(random, commands) ?? ((context) => removeItems(context, chosen));
+}
+
+function randomRule(random: RandomBits, page: string, menu: string): Follow {
+  const of = pick(random, [{ kind: 'pages', page } as const, { kind: 'pages', page: null } as const, { kind: 'menu', menu } as const]) ?? ({ kind: 'menu', menu } as const);
+  const order = pick(random, followOrders) ?? 'site';
+  return { of, order, depth: 1 + below(random, 3), ...(pick(random, [{}, { flat: true as const }, { limit: 2 }]) ?? {}) };
 }
 
 describe('laws of commands and undo', () => {
@@ -104,12 +124,15 @@ describe('laws of commands and undo', () => {
       const start = randomDocument(random, { pages: 15, menus: 2, items: 20 });
       let document = start;
       let log: Edit[] = [];
-      const perform = (command: (context: CommandContext) => Result<Edit>): boolean => {
-        const made = command({ document, base: log.length, session: SESSION, random });
+      const fill = createFilling();
+      const perform = (command: (context: CommandContext) => Result<Edit>, isUndo = false): boolean => {
+        const base = { base: log.length, session: SESSION, random };
+        const made = command(isUndo ? { document, ...base } : { document: fill(document), from: { stored: document, fill }, ...base });
         if (!made.ok) return false;
         const applied = applyEdit(document, made.value);
         if (!applied.ok) throw new Error(`seed ${seed}: a command gave what does not apply: ${applied.refusal.message}`);
         document = applied.value.document;
+        expect(findBreach(fill(document)), `seed ${seed}: what is shown`).toBeNull();
         log = [...log, applied.value.edit];
         return true;
       };
@@ -117,12 +140,12 @@ describe('laws of commands and undo', () => {
         const at = log.findIndex((edit) => edit.id === id);
         const edit = log[at];
         if (edit === undefined) throw new Error(`seed ${seed}: no such edit`);
-        if (!perform((context) => undoEdit(context, { edit, since: log.slice(at + 1), group: null }))) throw new Error(`seed ${seed}: it cannot be taken back`);
+        if (!perform((context) => undoEdit(context, { edit, since: log.slice(at + 1), group: null }), true)) throw new Error(`seed ${seed}: it cannot be taken back`);
       };
       const history = () => log.reduce(withEdit, newHistory(SESSION));
 
       let steps = 0;
-      for (let tries = 0; tries < 60 && document.menus.nodes.size > 0; tries += 1) if (perform(randomCommand(random, document))) steps += 1;
+      for (let tries = 0; tries < 80 && document.menus.nodes.size > 0; tries += 1) if (perform(randomCommand(random, fill(document)))) steps += 1;
       expect(findBreach(document), `seed ${seed}`).toBeNull();
       const end = toStored(document);
       for (let step = 0; step < steps; step += 1) takeBack(nextUndo(history())[0]);

@@ -14,7 +14,9 @@ export { Sequence } from './base/sequence.ts';
 
 export { closed, IdShape, SentenceShape, KeyShape, LabelShape, LanguageShape, AddressShape, LONGEST_LABEL, LONGEST_ADDRESS } from './schema/shapes.ts';
 export { SiteShape, type Site } from './schema/site.ts';
-export { PageShape, PageStateShape, PageKindShape, type Page, type PageKind, type PageState } from './schema/page.ts';
+export { PageShape, PageStateShape, PageKindShape, type Page, type PageAnchor, type PageKind, type PageState } from './schema/page.ts';
+export { FollowShape, followOrders, MOST_LEVELS, type Follow, type FollowOrder, type FollowException, type Pin } from './schema/follow.ts';
+export { LeftFindingShape, LONGEST_REASON, type LeftFinding } from './schema/leftFinding.ts';
 export { MenuShape, type Menu } from './schema/menu.ts';
 export { ItemShape, DestinationShape, type Item, type Destination, type AgreedFacts } from './schema/item.ts';
 export { deviceClasses, type DeviceClass } from './schema/deviceClass.ts';
@@ -56,6 +58,8 @@ export type { ImportPages } from './ops/importPages.ts';
 export { diffPages, type IncomingPage, type DiffChoices } from './diff/diffPages.ts';
 export { compareMenus, changeInWords, type MenuChange } from './diff/compareMenus.ts';
 
+export { createFilling, withFollowed, followedId, type FillFollowed } from './resolve/withFollowed.ts';
+export type { CompareTitles } from './resolve/followedPages.ts';
 export { resolveMenu, fitsType, type OwnValues, type ResolvedItem, type ResolvedMenu } from './resolve/resolveMenu.ts';
 export { placementOf } from './resolve/placementOf.ts';
 
@@ -65,7 +69,9 @@ export { navigationScript } from './render/navigationScript.ts';
 export { escapeHtml } from './render/escape.ts';
 
 export { can, roles, type Actor, type Role, type Intent } from './commands/permission.ts';
-export { makeEdit, type CommandContext, type EditChoices } from './commands/context.ts';
+export { isFollowed, isFollowing, holderOf, type FilledFrom } from './commands/throughFollowed.ts';
+export { follow, unfollow, followOf, sourceName, exceptionWords, takeExceptionBack } from './commands/follow.ts';
+export { makeEdit, storedOf, type CommandContext, type EditChoices } from './commands/context.ts';
 export { checkLabel } from './commands/checkLabel.ts';
 export { topmost } from './commands/topmost.ts';
 export * from './commands/items.ts';

@@ -2,6 +2,7 @@ export { randomDocument, type DocumentSize } from './randomDocument.ts';
 export { randomOperation } from './randomOperation.ts';
 export { pick, below } from './pick.ts';
 export { contextOf } from './contextOf.ts';
+export { followingContext } from './followingContext.ts';
 export { siteFixture } from './siteFixture.ts';
 export { outlined, type Outlined } from './outlined.ts';
 export { simulate, type SimulatedServer, type Simulated } from './simulate.ts';

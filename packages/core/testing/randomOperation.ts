@@ -91,6 +91,29 @@ const makers: readonly Maker[] = [
       : { kind: 'addPlacement', after: null, branch: [{ id, parent: document.site.id, menu, place: 'side', templates: ['post'], deviceClasses: [] }] };
   },
   (random, document) => move(random, document, 'sharedLinks', 'moveSharedLink'),
+  (random, document) => {
+    const id = mintId('leftFinding', random);
+    return { kind: 'addLeftFinding', after: null, branch: [{ id, parent: document.site.id, finding: 'pageGone x', facts: '', reason: 'For now' }] };
+  },
+  (random, document) => {
+    const id = anyId(random, document, 'leftFindings');
+    return id === null ? null : { kind: 'removeLeftFinding', after: spotOf(document.leftFindings, id).after, branch: branchOf(document.leftFindings, id) };
+  },
+  (random, document) => {
+    const id = anyId(random, document, 'items');
+    const page = anyId(random, document, 'pages');
+    if (id === null || page === null) return null;
+    const { follow = null } = nodeAt(document.items, id);
+    const set = follow === null ? { of: { kind: 'pages' as const, page }, depth: 1 + below(random, 3), order: 'title' as const } : null;
+    return { kind: 'updateItem', id, set: { follow: set }, was: { follow } };
+  },
+  (random, document) => {
+    const id = anyId(random, document, 'menus');
+    const menu = anyId(random, document, 'menus');
+    if (id === null || menu === null) return null;
+    const { follow = null } = nodeAt(document.menus, id);
+    return { kind: 'updateMenu', id, set: { follow: { of: { kind: 'menu', menu }, depth: 2, order: 'site' } }, was: { follow } };
+  },
   (random, document) => move(random, document, 'ownFields', 'moveOwnField'),
   (random, document) => {
     const id = mintId('sharedLink', random);

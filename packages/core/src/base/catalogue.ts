@@ -25,6 +25,12 @@ const entries = {
   wrongLink: { status: 409, sentence: 'The shared link {id} is not there, so “{label}” cannot show it. Choose another one.' },
   isShared: { status: 409, sentence: '“{label}” shows a shared link. Change that one, which changes it everywhere, or detach this item first.' },
   notShared: { status: 409, sentence: '“{label}” shows no shared link: it is its own already.' },
+  isFollowed: { status: 409, sentence: '“{label}” is followed, so it leads where what it follows leads. Hide it here and add a link of your own instead.' },
+  followsItself: { status: 409, sentence: '“{label}” cannot follow the menu “{menu}”: that would follow itself in the end. Choose another menu.' },
+  follows: { status: 409, sentence: '“{label}” follows already what is below it. Let it stop following first.' },
+  notFollowing: { status: 409, sentence: '“{label}” follows nothing: what is below it is its own already.' },
+  notException: { status: 409, sentence: '“{label}” is as what it follows: there is nothing to take back.' },
+  isFollowedBy: { status: 409, sentence: 'Cannot retire “{label}”: “{follower}” follows it. Let that stop following first.' },
   tooDeep: {
     status: 409,
     sentence: 'Cannot place “{label}” at level {level}: this menu allows {limit}. Move it under an item of level {above}, or raise the limit.',

@@ -3,7 +3,7 @@
  * CSS selector, and stays for ever. 32^15 = 2^75 values: two of a million ids collide with a probability below 10^-10.
  */
 export type Id = string;
-export type IdKind = 'site' | 'page' | 'menu' | 'item' | 'placement' | 'sharedLink' | 'ownField' | 'edit' | 'session';
+export type IdKind = 'site' | 'page' | 'menu' | 'item' | 'placement' | 'sharedLink' | 'ownField' | 'leftFinding' | 'edit' | 'session';
 
 export const ID_PATTERN = '^[a-z][0-9a-z]{3,31}$';
 
@@ -15,6 +15,7 @@ const letters: Readonly<Record<IdKind, string>> = {
   placement: 'l',
   sharedLink: 'k',
   ownField: 'f',
+  leftFinding: 'd',
   edit: 'e',
   session: 'w',
 };
@@ -27,6 +28,30 @@ export function mintId(kind: IdKind, random: RandomBits): Id {
   let id = letters[kind];
   for (let word = 0; word < 3; word += 1) id += fiveDigits(random());
   return id;
+}
+
+/**
+ * The id that follows from a text, always the same: what stands for a page in something that follows it has no need to be kept to have a
+ * lasting id. Three rounds of MurmurHash3's mixing (A. Appleby, public domain) with different seeds give the 75 bits that a minted id has.
+ */
+export function derivedId(kind: IdKind, from: string): Id {
+  let id = letters[kind];
+  for (const seed of [0x9747b28c, 0x3c6ef372, 0x1b873593]) id += fiveDigits(mixed(from, seed));
+  return id;
+}
+
+function mixed(text: string, seed: number): number {
+  let hash = seed;
+  for (let at = 0; at < text.length; at += 1) {
+    let unit = Math.imul(text.charCodeAt(at), 0xcc9e2d51);
+    unit = Math.imul((unit << 15) | (unit >>> 17), 0x1b873593);
+    hash ^= unit;
+    hash = (Math.imul((hash << 13) | (hash >>> 19), 5) + 0xe6546b64) | 0;
+  }
+  hash ^= text.length;
+  hash = Math.imul(hash ^ (hash >>> 16), 0x85ebca6b);
+  hash = Math.imul(hash ^ (hash >>> 13), 0xc2b2ae35);
+  return (hash ^ (hash >>> 16)) >>> 0;
 }
 
 function fiveDigits(bits: number): string {

@@ -10,10 +10,14 @@ import { applyEdit } from '../ops/applyEdit.ts';
 import { EDIT_VERSION, type Edit } from '../ops/edit.ts';
 import { kindOf, type Operation } from '../ops/registry.ts';
 import { preorder } from '../walk/preorder.ts';
+import { throughFollowed, type FilledFrom } from './throughFollowed.ts';
 
 /** What a command needs to know besides its intention. */
 export interface CommandContext {
+  /** What is shown: with what is followed filled in, if there is any. */
   readonly document: SiteDocument;
+  /** What it was filled in from; not there: nothing is. */
+  readonly from?: FilledFrom;
   /** The revision that the document is based on. */
   readonly base: number;
   readonly session: Id;
@@ -26,16 +30,27 @@ export interface EditChoices {
   readonly undoes?: Id | null;
   /** What to call the thing in "that changes nothing". */
   readonly label?: string;
+  /** The operations are about what is kept already, not about what is shown. */
+  readonly isStored?: boolean;
+}
+
+/** The document without what is filled in. */
+export function storedOf({ document, from }: Pick<CommandContext, 'document' | 'from'>): SiteDocument {
+  return from?.stored ?? document;
 }
 
 /**
  * Makes an edit of operations: tries them on the document, so that what a command gives is known to apply, and is refused here and
  * not later. An edit that would change nothing is refused too.
  */
-export function makeEdit(context: CommandContext, operations: readonly Operation[], choices: EditChoices = {}): Result<Edit> {
-  const [first] = operations;
+export function makeEdit(context: CommandContext, wanted: readonly Operation[], choices: EditChoices = {}): Result<Edit> {
+  const [first] = wanted;
   if (first === undefined) return no(refusal('nothingChosen'));
-  const { document, base, session, random } = context;
+  const { document: shown, from, base, session, random } = context;
+  const document = storedOf(context);
+  const through = from === undefined || choices.isStored === true ? ok([...wanted]) : throughFollowed(shown, from, wanted, random);
+  if (!through.ok) return through;
+  const operations = through.value;
   const edit: Edit = {
     id: mintId('edit', random),
     version: EDIT_VERSION,
@@ -43,7 +58,7 @@ export function makeEdit(context: CommandContext, operations: readonly Operation
     session,
     group: choices.group ?? null,
     undoes: choices.undoes ?? null,
-    sentence: choices.sentence ?? kindOf(first).describe(document, first),
+    sentence: choices.sentence ?? kindOf(first).describe(shown, first),
     operations,
   };
   const applied = applyEdit(document, edit);

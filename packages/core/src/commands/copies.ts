@@ -1,20 +1,54 @@
 import { mintId, type Id, type RandomBits } from '../base/ids.ts';
-import type { Spot } from '../model/forest.ts';
+import { agreedFacts } from '../model/agreedFacts.ts';
+import { branchOf } from '../model/branchOf.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
 import type { Operation } from '../ops/registry.ts';
+import { followedId } from '../resolve/withFollowed.ts';
 import type { Item } from '../schema/item.ts';
 
-/** The operations that add copies of branches, each in preorder, one behind the other from a spot on. */
+/**
+ * The operations that add copies of branches, each in preorder, one behind the other from a spot on. A copy of what follows keeps its
+ * exceptions: their ids follow from its own.
+ */
 export function copiesAt(branches: readonly (readonly Item[])[], spot: Spot, random: RandomBits): Operation[] {
   let { after } = spot;
   return branches.map((branch): Operation => {
     const copyOf = new Map<Id, Id>();
     const copies = branch.map((item) => {
-      const id = mintId('item', random);
+      const parent = copyOf.get(item.parent) ?? spot.parent;
+      const id = item.exception === undefined ? mintId('item', random) : followedId(parent, item.exception.of);
       copyOf.set(item.id, id);
-      return { ...item, id, parent: copyOf.get(item.parent) ?? spot.parent };
+      return { ...item, id, parent };
     });
     const operation: Operation = { kind: 'addItem', after, branch: copies };
     after = copies[0]?.id ?? after;
     return operation;
   });
+}
+
+/**
+ * A branch as it is copied. What follows, follows in the copy too; a child that is followed comes as an item of its own, with those that
+ * stand below it.
+ */
+export function branchToCopy(stored: SiteDocument, shown: SiteDocument, top: Id): Item[] {
+  const copied: Item[] = [];
+  const stack = [top];
+  for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
+    const { exception, pin: _, ...item } = nodeAt(shown.items, next);
+    if (exception?.hidden === true && next !== top) continue;
+    if (exception === undefined) {
+      const [own, ...below] = branchOf(stored.items, next);
+      if (own !== undefined) copied.push(next === top ? withoutPin(own) : { ...withoutPin(own), parent: item.parent }, ...below);
+      continue;
+    }
+    const { destination, agreed } = item;
+    copied.push({ ...item, agreed: destination.kind === 'page' ? (agreed ?? agreedFacts(stored, destination.page)) : null });
+    for (const child of [...childrenOf(shown.items, next)].reverse()) stack.push(child);
+  }
+  return copied;
+}
+
+function withoutPin({ pin: _, ...item }: Item): Item {
+  return item;
 }

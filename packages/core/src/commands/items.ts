@@ -15,8 +15,8 @@ import type { Operation } from '../ops/registry.ts';
 import type { Destination, Item } from '../schema/item.ts';
 import { MOST_BROUGHT } from './bringIn.ts';
 import { checkLabel } from './checkLabel.ts';
-import { copiesAt } from './copies.ts';
-import { makeEdit, type CommandContext } from './context.ts';
+import { branchToCopy, copiesAt } from './copies.ts';
+import { makeEdit, storedOf, type CommandContext } from './context.ts';
 import { destinationTyped } from './destinationTyped.ts';
 import { faceUpdate } from './faceUpdate.ts';
 import { topmost } from './topmost.ts';
@@ -206,14 +206,15 @@ export function removeItems(context: CommandContext, chosen: readonly Id[]): Res
 export function duplicateItems(context: CommandContext, chosen: readonly Id[]): Result<Edit> {
   const { document, random } = context;
   const operations = topmost(document.items, chosen).flatMap((top) =>
-    copiesAt([branchOf(document.items, top)], { ...spotOf(document.items, top), after: top }, random),
+    copiesAt([branchToCopy(storedOf(context), document, top)], { ...spotOf(document.items, top), after: top }, random),
   );
   return makeEdit(context, operations, operations.length > 1 ? { sentence: sentence('itemsDuplicated', { count: operations.length }) } : {});
 }
 
 /** Copies of chosen branches, to be kept for pasting: each in preorder. */
-export function branchesOf({ document }: Pick<CommandContext, 'document'>, chosen: readonly Id[]): Item[][] {
-  return topmost(document.items, chosen).map((top) => branchOf(document.items, top));
+export function branchesOf(context: Pick<CommandContext, 'document' | 'from'>, chosen: readonly Id[]): Item[][] {
+  const { document } = context;
+  return topmost(document.items, chosen).map((top) => branchToCopy(storedOf(context), document, top));
 }
 
 /** Adds copies of branches at a spot. What leads to a page, or shows a shared link, that is no longer there is not yet decided. */
@@ -229,6 +230,13 @@ export function pasteItems(context: CommandContext, branches: readonly (readonly
 function withKnownTarget(document: SiteDocument, { link, ...item }: Item): Item {
   const { destination } = item;
   const isLost = destination.kind === 'page' && !document.pages.nodes.has(destination.page);
+  const followed = item.follow?.of;
+  const isThere = followed === undefined || (followed.kind === 'menu' ? document.menus.nodes.has(followed.menu) : isPageOrSite(document, followed.page));
+  if (!isThere) delete item.follow;
   const kept: Item = isLost ? { ...item, destination: { kind: 'undecided' }, agreed: null, label: item.label ?? item.agreed?.title ?? null } : item;
   return link !== undefined && document.sharedLinks.nodes.has(link) ? { ...kept, link } : kept;
+}
+
+function isPageOrSite(document: SiteDocument, page: Id | null): boolean {
+  return page === null || document.pages.nodes.has(page);
 }

@@ -11,13 +11,14 @@ import type { Operation } from '../ops/registry.ts';
 import { sentence } from '../base/sentences.ts';
 import { deviceClasses } from '../schema/deviceClass.ts';
 import type { Place } from '../schema/placement.ts';
+import type { Follow } from '../schema/follow.ts';
 import type { Menu } from '../schema/menu.ts';
 import { placementOf } from '../resolve/placementOf.ts';
-import { itemsToAdd, type PlannedItem } from './bringIn.ts';
+import { itemsToAdd, MOST_BROUGHT, type PlannedItem } from './bringIn.ts';
 import { checkLabel } from './checkLabel.ts';
 import { copiesAt } from './copies.ts';
 import { pagesToAdd } from './items.ts';
-import { makeEdit, type CommandContext } from './context.ts';
+import { makeEdit, storedOf, type CommandContext } from './context.ts';
 
 /** What a new menu begins with. */
 export type MenuFill =
@@ -25,7 +26,9 @@ export type MenuFill =
   | { readonly kind: 'copy'; readonly menu: Id }
   /** What stands below a page in the structure (null: the whole of it), to `depth` levels. */
   | { readonly kind: 'pages'; readonly below: Id | null; readonly depth: number }
-  | { readonly kind: 'planned'; readonly items: readonly PlannedItem[] };
+  | { readonly kind: 'planned'; readonly items: readonly PlannedItem[] }
+  /** Not filled once, but by a rule from then on. */
+  | { readonly kind: 'follow'; readonly follow: Follow };
 
 export interface NewMenu {
   readonly name: string;
@@ -43,11 +46,17 @@ export function createMenu(context: CommandContext, { name: typed, place, fill =
   const was = fill.kind === 'copy' ? document.menus.nodes.get(fill.menu) : undefined;
   if (fill.kind === 'copy' && was === undefined) return no(missing('menus', fill.menu));
   const { description = '', language = site.language, depthLimit, own } = was ?? {};
-  const options = { ...(depthLimit === undefined ? {} : { depthLimit }), ...(own === undefined ? {} : { own }) };
+  const follow = fill.kind === 'follow' ? fill.follow : was?.follow;
+  const options = {
+    ...(depthLimit === undefined ? {} : { depthLimit }),
+    ...(own === undefined ? {} : { own }),
+    ...(follow === undefined ? {} : { follow }),
+  };
   const menu: Menu = { id, parent: site.id, key: freeKey(document, name.value), name: name.value, language, description, ...options };
   const placement = { id: mintId('placement', random), parent: site.id, menu: id, place, templates: null, deviceClasses: [...deviceClasses] };
   const filling = fillingOf(context, fill, id);
   const count = filling.reduce((sum, one) => sum + (one.kind === 'addItem' ? one.branch.length : 0), 0);
+  if (count > MOST_BROUGHT) return no(refusal('tooMany', { count, what: 'items', most: MOST_BROUGHT }));
   const label = name.value;
   const copied = was === undefined ? null : sentence('menuCopied', { label, was: was.name });
   const words = copied ?? (count === 0 ? sentence('menuAdded', { label }) : sentence('menuFilled', { label, count }));
@@ -65,14 +74,13 @@ export function createMenu(context: CommandContext, { name: typed, place, fill =
 function fillingOf(context: CommandContext, fill: MenuFill, menu: Id): Operation[] {
   const { document, random } = context;
   const spot: Spot = { parent: menu, after: null };
-  if (fill.kind === 'empty') return [];
+  if (fill.kind === 'empty' || fill.kind === 'follow') return [];
   if (fill.kind === 'planned') return itemsToAdd(context, fill.items, spot);
-  if (fill.kind === 'copy')
-    return copiesAt(
-      [...childrenOf(document.items, fill.menu)].map((top) => branchOf(document.items, top)),
-      spot,
-      random,
-    );
+  if (fill.kind === 'copy') {
+    const { items } = storedOf(context);
+    const branches = [...childrenOf(items, fill.menu)].map((top) => branchOf(items, top));
+    return copiesAt(branches, spot, random);
+  }
   const pages = [...childrenOf(document.pages, fill.below ?? document.site.id)].filter((id) => document.pages.nodes.get(id)?.state !== 'gone');
   return pagesToAdd(context, { pages, depth: fill.depth, spot });
 }
@@ -119,7 +127,7 @@ export function renameMenu(context: CommandContext, id: Id, typed: string): Resu
 
 /** Retires a menu: takes it out of its places, with all that is in it. Undo brings all of it back. */
 export function retireMenu(context: CommandContext, id: Id): Result<Edit> {
-  const { document } = context;
+  const document = storedOf(context);
   const menu = document.menus.nodes.get(id);
   if (menu === undefined) return no(missing('menus', id));
   const placed = [...document.placements.nodes.values()].filter((placement) => placement.menu === id);
@@ -128,7 +136,7 @@ export function retireMenu(context: CommandContext, id: Id): Result<Edit> {
     ...[...childrenOf(document.items, id)].map((top): Operation => ({ kind: 'removeItem', after: null, branch: branchOf(document.items, top) })),
     { kind: 'removeMenu', after: spotOf(document.menus, id).after, branch: [menu] },
   ];
-  return makeEdit(context, operations, { sentence: sentence('menuRemoved', { label: menu.name }) });
+  return makeEdit(context, operations, { sentence: sentence('menuRemoved', { label: menu.name }), isStored: true });
 }
 
 /** A key that no menu of the site has: the name in plain letters, with a number if need be. */

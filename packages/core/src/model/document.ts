@@ -1,5 +1,6 @@
 import type { Id } from '../base/ids.ts';
 import type { Item } from '../schema/item.ts';
+import type { LeftFinding } from '../schema/leftFinding.ts';
 import type { Menu } from '../schema/menu.ts';
 import type { OwnField } from '../schema/ownField.ts';
 import type { Page } from '../schema/page.ts';
@@ -16,9 +17,10 @@ export interface NodeOf {
   readonly placements: Placement;
   readonly sharedLinks: SharedLink;
   readonly ownFields: OwnField;
+  readonly leftFindings: LeftFinding;
 }
 export type ForestName = keyof NodeOf;
-export const forestNames = ['pages', 'menus', 'items', 'placements', 'sharedLinks', 'ownFields'] as const satisfies readonly ForestName[];
+export const forestNames = ['pages', 'menus', 'items', 'placements', 'sharedLinks', 'ownFields', 'leftFindings'] as const satisfies readonly ForestName[];
 
 /**
  * A site as it is edited: immutable, normalised, structure shared between versions. A menu is the root of its
@@ -35,6 +37,7 @@ export function newDocument(site: Site): SiteDocument {
     placements: emptyForest(),
     sharedLinks: emptyForest(),
     ownFields: emptyForest(),
+    leftFindings: emptyForest(),
   };
 }
 

@@ -45,6 +45,14 @@ function breachOfReferences({ items, pages, placements, menus, sharedLinks, ownF
   for (const { id, link } of items.nodes.values()) {
     if (link !== undefined && !sharedLinks.nodes.has(link)) return `items: ${id} shows ${link}, which is no shared link`;
   }
+  for (const { nodes } of [items, menus]) {
+    for (const { id, follow } of nodes.values()) {
+      if (follow === undefined) continue;
+      const { of } = follow;
+      const isThere = of.kind === 'menu' ? menus.nodes.has(of.menu) : of.page === null || pages.nodes.has(of.page);
+      if (!isThere) return `${id} follows what is not there`;
+    }
+  }
   for (const { id, menu } of placements.nodes.values()) {
     if (!menus.nodes.has(menu)) return `placements: ${id} places ${menu}, which is no menu`;
   }

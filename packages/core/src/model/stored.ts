@@ -15,6 +15,7 @@ export function toStored(document: SiteDocument): StoredDocument {
     placements: [...storedOrder(document, 'placements')],
     sharedLinks: [...storedOrder(document, 'sharedLinks')],
     ownFields: [...storedOrder(document, 'ownFields')],
+    leftFindings: [...storedOrder(document, 'leftFindings')],
   };
 }
 
@@ -22,6 +23,7 @@ export function toStored(document: SiteDocument): StoredDocument {
 const upgrades: Readonly<Record<number, (older: unknown) => unknown>> = {
   // Read from rows, a site of format 1 has the new lists already, and they are empty.
   1: (older) => ({ sharedLinks: [], ownFields: [], ...(older as object), format: 2 }),
+  2: (older) => ({ leftFindings: [], ...(older as object), format: 3 }),
 };
 
 /**

@@ -2,6 +2,7 @@ import { refusal, type Refusal } from '../base/refusal.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import type { Faced } from '../model/faceOf.ts';
+import type { Follow } from '../schema/follow.ts';
 import { labelOf } from '../model/labelOf.ts';
 import { ItemShape } from '../schema/item.ts';
 import { defineAdd, parentName, topOf, type Branch } from './kit/defineAdd.ts';
@@ -23,9 +24,18 @@ export const addItem = defineAdd(
 );
 
 /** An item, or a shared link, may lead to pages of its own site only, and show shared links of it. */
-export function missingTarget(document: SiteDocument, item: Faced): Refusal | null {
+export function missingTarget(document: SiteDocument, item: Faced & { readonly follow?: Follow }): Refusal | null {
   const { destination, link } = item;
   const label = labelOf(document, item);
   if (destination.kind === 'page' && !document.pages.nodes.has(destination.page)) return refusal('wrongPage', { id: destination.page, label });
-  return link === undefined || document.sharedLinks.nodes.has(link) ? null : refusal('wrongLink', { id: link, label });
+  if (link !== undefined && !document.sharedLinks.nodes.has(link)) return refusal('wrongLink', { id: link, label });
+  return wrongSource(document, item, label);
+}
+
+/** What follows may follow pages and menus of its own site only. */
+export function wrongSource(document: SiteDocument, { follow }: { readonly follow?: Follow | undefined }, label: string): Refusal | null {
+  if (follow === undefined) return null;
+  const { of } = follow;
+  if (of.kind === 'menu') return document.menus.nodes.has(of.menu) ? null : refusal('wrongMenu', { id: of.menu });
+  return of.page === null || document.pages.nodes.has(of.page) ? null : refusal('wrongPage', { id: of.page, label });
 }

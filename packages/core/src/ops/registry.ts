@@ -1,4 +1,5 @@
 import { addItem, type AddItem } from './addItem.ts';
+import { addLeftFinding, type AddLeftFinding } from './addLeftFinding.ts';
 import { addMenu, type AddMenu } from './addMenu.ts';
 import { addOwnField, type AddOwnField } from './addOwnField.ts';
 import { addPage, type AddPage } from './addPage.ts';
@@ -13,6 +14,7 @@ import { movePage, type MovePage } from './movePage.ts';
 import { movePlacement, type MovePlacement } from './movePlacement.ts';
 import { moveSharedLink, type MoveSharedLink } from './moveSharedLink.ts';
 import { removeItem, type RemoveItem } from './removeItem.ts';
+import { removeLeftFinding, type RemoveLeftFinding } from './removeLeftFinding.ts';
 import { removeMenu, type RemoveMenu } from './removeMenu.ts';
 import { removeOwnField, type RemoveOwnField } from './removeOwnField.ts';
 import { removePage, type RemovePage } from './removePage.ts';
@@ -51,7 +53,9 @@ export type Operation =
   | AddOwnField
   | UpdateOwnField
   | MoveOwnField
-  | RemoveOwnField;
+  | RemoveOwnField
+  | AddLeftFinding
+  | RemoveLeftFinding;
 
 type KindTable = { readonly [K in Operation['kind']]: OperationKind<Extract<Operation, { kind: K }>, Operation> };
 
@@ -81,6 +85,8 @@ export const operationKinds: KindTable = {
   updateOwnField,
   moveOwnField,
   removeOwnField,
+  addLeftFinding,
+  removeLeftFinding,
 };
 
 /** What is known about an operation's kind. The cast is sound because the table above pairs each kind with its own type. */

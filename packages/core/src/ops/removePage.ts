@@ -28,5 +28,8 @@ export function stillUsed(document: SiteDocument, pages: readonly Page[]): Refus
   for (const { nodes } of [document.items, document.sharedLinks]) {
     for (const { destination } of nodes.values()) if (destination.kind === 'page' && ids.has(destination.page)) count += 1;
   }
+  for (const { nodes } of [document.items, document.menus]) {
+    for (const { follow } of nodes.values()) if (follow?.of.kind === 'pages' && follow.of.page !== null && ids.has(follow.of.page)) count += 1;
+  }
   return count === 0 || first === undefined ? null : refusal('stillUsed', { label: nameOf(document, 'pages', first.id), count });
 }

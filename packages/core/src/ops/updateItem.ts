@@ -29,6 +29,9 @@ function describeChange(document: SiteDocument, item: Faced, set: FieldsOf<'item
   if (set.destination !== undefined) return sentence('itemLeads', { label: labelOf(document, item), target: targetOf(document, set.destination) });
   if (set.label === null) return sentence('itemTitled', { label });
   if (set.label !== undefined) return sentence('itemRenamed', { was: labelOf(document, item), label });
+  if (set.exception?.hidden === true) return sentence('followedHidden', { label });
+  if (set.follow !== undefined) return sentence('followSet', { label });
+  if (set.pin !== undefined) return sentence('itemPinned', { label });
   const [first] = settingNames.filter((name) => name in set);
   return first === undefined ? sentence('itemChanged', { label }) : sentence('itemSet', { label, what: settingWords[first] });
 }

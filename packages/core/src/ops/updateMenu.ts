@@ -1,7 +1,7 @@
 import { sentence } from '../base/sentences.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { menuFields, menuOptions } from '../schema/menu.ts';
-import { keyTaken } from './addMenu.ts';
+import { refusedMenu } from './addMenu.ts';
 import { defineUpdate, type Update } from './kit/defineUpdate.ts';
 
 /** Changes fields of a menu: its name, key, language, description. */
@@ -15,5 +15,5 @@ export const updateMenu = defineUpdate(
     const was = nameOf(document, 'menus', id);
     return set.name === undefined ? sentence('menuChanged', { label: was }) : sentence('menuRenamed', { was, label: set.name });
   },
-  keyTaken,
+  refusedMenu,
 );

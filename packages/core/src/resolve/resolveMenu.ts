@@ -34,8 +34,8 @@ export interface ResolvedMenu {
 
 /**
  * The tree that a visitor gets of a menu. What leads to a page that is not live, or is not decided yet, is held back: such an item is
- * left out, or, when visible items stand below it, stays as a heading, so that they are not lost. What somebody holds back is left out
- * with all below it. O(items).
+ * left out, or, when visible items stand below it, stays as a heading, so that they are not lost. What somebody holds back, or hides of
+ * what is followed, is left out with all below it. `document` has what is followed filled in. O(items).
  */
 export function resolveMenu(document: SiteDocument, menuId: Id): ResolvedMenu {
   const { key, name, language, own } = nodeAt(document.menus, menuId);
@@ -62,6 +62,7 @@ export function resolveMenu(document: SiteDocument, menuId: Id): ResolvedMenu {
 
 function resolveItem(document: SiteDocument, id: Id, children: readonly ResolvedItem[], fields: readonly OwnField[]): ResolvedItem | null {
   const item = nodeAt(document.items, id);
+  if (item.exception?.hidden === true) return null;
   const face = faceOf(document, item);
   if (face.heldBack === true || item.heldBack === true) return null;
   const href = hrefOf(document, face.destination);

@@ -1,5 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { ItemShape } from './item.ts';
+import { LeftFindingShape } from './leftFinding.ts';
 import { MenuShape } from './menu.ts';
 import { OwnFieldShape } from './ownField.ts';
 import { PageShape } from './page.ts';
@@ -9,7 +10,7 @@ import { SiteShape } from './site.ts';
 import { closed } from './shapes.ts';
 
 /** Version of the stored document. Raising it needs an upgrade in model/readStored.ts and a frozen sample in laws/samples/. */
-export const FORMAT = 2;
+export const FORMAT = 3;
 
 /** A whole site as plain data: each list in preorder, so that a parent comes before its children and siblings in their order. */
 export const StoredDocumentShape = Type.Object(
@@ -22,6 +23,7 @@ export const StoredDocumentShape = Type.Object(
     placements: Type.Array(PlacementShape),
     sharedLinks: Type.Array(SharedLinkShape),
     ownFields: Type.Array(OwnFieldShape),
+    leftFindings: Type.Array(LeftFindingShape),
   },
   closed,
 );

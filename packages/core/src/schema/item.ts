@@ -1,5 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { EMAIL_PATTERN, PHONE_PATTERN } from '../base/address.ts';
+import { followOptions } from './follow.ts';
 import { settingFields } from './settings.ts';
 import { AddressShape, closed, IdShape, LabelShape } from './shapes.ts';
 
@@ -47,6 +48,7 @@ export const itemOptions = {
   ...settingFields,
   /** The shared link that it shows; its own label, destination and settings count for nothing then. */
   link: IdShape,
+  ...followOptions,
 };
 
 /** An item; its parent is another item, or its menu on the top level. */

@@ -1,4 +1,5 @@
 import Type, { type Static } from 'typebox';
+import { FollowShape } from './follow.ts';
 import { settingFields } from './settings.ts';
 import { closed, IdShape, KeyShape, LabelShape, LanguageShape } from './shapes.ts';
 
@@ -14,6 +15,7 @@ export const menuOptions = {
   /** How many levels its editors want it to have at most; not there: any. */
   depthLimit: Type.Integer({ minimum: 1, maximum: 20 }),
   own: settingFields.own,
+  follow: FollowShape,
 };
 
 /** A menu; its parent is the site, its items have it as their parent. */

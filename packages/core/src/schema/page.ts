@@ -28,7 +28,26 @@ export const pageFields = {
   template: Type.Union([Type.String({ maxLength: 80 }), Type.Null()]),
 };
 
+/** A day, `2026-11-23` (ISO 8601). */
+export const DayShape = Type.String({ pattern: '^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])$' });
+
+/** A place in a page that a link may name: a heading with an id. */
+export const AnchorShape = Type.Object({ id: Type.String({ minLength: 1, maxLength: 200 }), title: LabelShape }, closed);
+export type PageAnchor = Static<typeof AnchorShape>;
+
 export const pageOptions = {
+  /** The day it was published, or changed last, as its source says. */
+  date: DayShape,
+  /** How often it was looked at in the time that its source counts. */
+  visits: Type.Integer({ minimum: 0, maximum: Number.MAX_SAFE_INTEGER }),
+  categories: Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { minItems: 1, maxItems: 50, uniqueItems: true }),
+  /** Address of a picture that stands for it. */
+  picture: AddressShape,
+  summary: Type.String({ minLength: 1, maxLength: 1000 }),
+  /** In the order of the page. */
+  anchors: Type.Array(AnchorShape, { minItems: 1, maxItems: 500 }),
+  /** Addresses that it had before; the site answers them with the present one. */
+  formerAddresses: Type.Array(AddressShape, { minItems: 1, maxItems: 50, uniqueItems: true }),
   /** A placeholder: somebody has a place for it in a menu, but the site has it not yet. The next import that names it makes it real. */
   planned: Type.Literal(true),
 };

@@ -54,6 +54,7 @@ export const items = nodeTable('items');
 export const placements = nodeTable('placements');
 export const sharedLinks = nodeTable('shared_links');
 export const ownFields = nodeTable('own_fields');
+export const leftFindings = nodeTable('left_findings');
 
 /** The log. Every change to the rows above stands here; replaying it gives the rows (a test compares them). */
 export const edits = pgTable(

@@ -5,6 +5,7 @@ import {
   renderMenu,
   renderStyles,
   resolveMenu,
+  withFollowed,
   type ResolvedItem,
   type ResolvedMenu,
   type SiteDocument,
@@ -21,7 +22,8 @@ export interface EditionContent {
  * All that a site is served of its working copy: each menu as data and as HTML, the style sheet, the script. A menu that stands in
  * no place is rendered as a list.
  */
-export function contentOf(document: SiteDocument): EditionContent {
+export function contentOf(stored: SiteDocument): EditionContent {
+  const document = withFollowed(stored, new Intl.Collator(stored.site.language, { numeric: true }).compare);
   const menus = [...childrenOf(document.menus, document.site.id)].map((id) => ({
     menu: resolveMenu(document, id),
     place: placementOf(document, id)?.place ?? 'inPage',

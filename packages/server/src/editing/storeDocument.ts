@@ -12,6 +12,8 @@ import {
   type Edit,
   type Forest,
   type Id,
+  type Item,
+  type Menu,
   type Operation,
   type RandomBits,
   type Rooted,
@@ -44,23 +46,37 @@ export async function storeDocument(deps: EditingDeps, stored: StoredDocument, r
   const kept = [
     ...[...childrenOf(document.ownFields, site.id)].map((one): Operation => ({ kind: 'addOwnField', ...branchAt(document.ownFields, one) })),
     ...[...childrenOf(document.sharedLinks, site.id)].map((one): Operation => ({ kind: 'addSharedLink', ...branchAt(document.sharedLinks, one) })),
+    ...[...childrenOf(document.leftFindings, site.id)].map((one): Operation => ({ kind: 'addLeftFinding', ...branchAt(document.leftFindings, one) })),
   ];
   const [first] = kept;
   if (first !== undefined) edits.push(edit(edits.length, kindOf(first).describe(document, first), kept));
   const menus = [...childrenOf(document.menus, site.id)];
+  // What follows a menu can do so when that menu is there: last of all.
+  const followers: Operation[] = [];
+  const untilThen = <N extends Menu | Item>(kind: 'updateMenu' | 'updateItem', node: N): N => {
+    const { follow, ...rest } = node;
+    if (follow?.of.kind !== 'menu') return node;
+    followers.push({ kind, id: node.id, set: { follow }, was: { follow: null } });
+    return rest as N;
+  };
   for (const id of menus) {
     const menu = nodeAt(document.menus, id);
-    const items = [...childrenOf(document.items, id)].map((top): Operation => ({ kind: 'addItem', ...branchAt(document.items, top) }));
+    const items = [...childrenOf(document.items, id)].map((top): Operation => {
+      const { after, branch } = branchAt(document.items, top);
+      return { kind: 'addItem', after, branch: branch.map((item) => untilThen('updateItem', item)) };
+    });
     // Placements have an order of their own, across menus: they come when all menus are there.
     const placements = id === menus.at(-1) ? [...childrenOf(document.placements, site.id)] : [];
     edits.push(
       edit(edits.length, sentence('menuAdded', { label: menu.name }), [
-        { kind: 'addMenu', after: spotOf(document.menus, id).after, branch: [menu] },
+        { kind: 'addMenu', after: spotOf(document.menus, id).after, branch: [untilThen('updateMenu', menu)] },
         ...items,
         ...placements.map((one): Operation => ({ kind: 'addPlacement', ...branchAt(document.placements, one) })),
       ]),
     );
   }
+  const [follower] = followers;
+  if (follower !== undefined) edits.push(edit(edits.length, kindOf(follower).describe(document, follower), followers));
   for (const [at, one] of edits.entries()) {
     const saved = await saveEdit(deps, site.key, one, actor, at === 0 ? { newSite: site } : {});
     if (!saved.ok) throw new Error(`The site ${site.key} could not be stored: ${saved.refusal.message}`);

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import {
+  createFilling,
   EDIT_VERSION,
   historyOf,
   inWords,
@@ -60,7 +61,12 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   let catching: Promise<void> | null = null;
   let burst: { readonly key: string; readonly group: Id; readonly at: number } | null = null;
 
-  const document = computed<SiteDocument | null>(() => copy.value?.document ?? null);
+  /** Fills in what is followed; one for each site, since it keeps what it gave last. */
+  const fill = computed(() => createFilling(new Intl.Collator(language.value, { numeric: true }).compare));
+  const language = computed(() => copy.value?.served.document.site.language ?? 'en');
+  /** What is kept of the site, and the same with what is followed standing in its menus. */
+  const stored = computed<SiteDocument | null>(() => copy.value?.document ?? null);
+  const document = computed<SiteDocument | null>(() => (stored.value === null ? null : fill.value(stored.value)));
   const revision = computed(() => copy.value?.served.revision ?? 0);
   const pending = computed(() => copy.value?.pending ?? []);
   const keeping = computed<Keeping>(() => (pending.value.length === 0 ? 'kept' : connection.awaySince === null ? 'keeping' : 'waiting'));
@@ -130,8 +136,9 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     return copy.value === null ? no(refusal('nothingChosen')) : command(contextOf(copy.value));
   }
 
-  function contextOf({ document: shown, served }: WorkingCopy): CommandContext {
-    return { document: shown, base: served.revision, session: session.id, random: cryptoRandom };
+  function contextOf({ document: kept, served }: WorkingCopy): CommandContext {
+    const from = { stored: kept, fill: fill.value };
+    return { document: fill.value(kept), from, base: served.revision, session: session.id, random: cryptoRandom };
   }
 
   /**
@@ -287,6 +294,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   return {
     siteKey,
     document,
+    stored,
     edition,
     revision,
     pending,

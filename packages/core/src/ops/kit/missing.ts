@@ -9,6 +9,7 @@ const words: Readonly<Record<ForestName, string>> = {
   placements: 'placement',
   sharedLinks: 'shared link',
   ownFields: 'field',
+  leftFindings: 'finding that was left',
 };
 
 export function missing(forest: ForestName, id: Id): Refusal {
