@@ -327,6 +327,54 @@ describe('many menus', () => {
     expect(await (await person.find('.undecided')).getText()).toMatch(/\d+ not yet decided/);
   });
 
+  it('are filled by touch, too: a finger that rests takes an item up, one that moves at once does not', async () => {
+    const driver = browser.driver as Driver;
+    const touch = (type: string, ...points: { x: number; y: number }[]) =>
+      driver.sendDevToolsCommand('Input.dispatchTouchEvent', { type, touchPoints: points });
+    await driver.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: true, maxTouchPoints: 5 });
+    try {
+      await open('main');
+      await person.select('Tickets and prices');
+      await driver.sleep(400);
+      const before = await outline('main');
+      const middle = async (label: string) => {
+        const { x, y, width, height } = await (await person.row(label)).getRect();
+        return { x: Math.round(x + width / 2), y: Math.round(y + height / 2) };
+      };
+      let from = await middle('Tickets and prices');
+      const to = await middle('Walled garden');
+      const goThere = async (): Promise<void> => {
+        for (let step = 1; step <= 8; step += 1) {
+          await touch('touchMove', { x: from.x + ((to.x - from.x) * step) / 8, y: from.y + ((to.y + 10 - from.y) * step) / 8 });
+          await driver.sleep(20);
+        }
+      };
+      await touch('touchStart', from);
+      await goThere();
+      await touch('touchEnd');
+      expect(await outline('main'), 'it scrolled').toEqual(before);
+      await open('main');
+      await driver.sleep(400);
+      for (const isLetGo of [true, false]) {
+        from = await middle('Tickets and prices');
+        await touch('touchStart', from);
+        await driver.sleep(700);
+        await goThere();
+        expect(await (await person.find('.drop span, .between span')).getText()).toBe('into The garden, level 2, after Walled garden');
+        await touch(isLetGo ? 'touchCancel' : 'touchEnd');
+        if (isLetGo) expect(await outline('main'), 'it was let go').toEqual(before);
+      }
+      await person.eventually('it did not move', async () => {
+        const lines = await outline('main');
+        return lines[lines.indexOf('  Walled garden') + 1] === '  Tickets and prices';
+      });
+      await press(ctrl('z'));
+      await person.eventually('it did not come back', async () => (await outline('main')).join() === before.join());
+    } finally {
+      await driver.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: false });
+    }
+  });
+
   it('stand side by side, and items are dragged between them', async () => {
     await open('main');
     await newMenu('Beside');

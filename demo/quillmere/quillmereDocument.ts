@@ -18,6 +18,7 @@ import {
 } from '@zorvik/core';
 import { menuOutlines } from './menus.ts';
 import { quillmerePages } from './pages.ts';
+import { pageRecords } from './pageRecords.ts';
 import { itemSettings } from './settings.ts';
 
 /** Quillmere as a stored document: the same at every call, ids included. */
@@ -38,7 +39,18 @@ export function quillmereDocument(): StoredDocument {
   const pages = quillmerePages().map(({ path, parent, title, kind, template }): Page => {
     const id = mintId('page', random);
     idOf.set(path, id);
-    return { id, parent: parent === null ? site.id : pageAt(idOf, parent), key: path, kind, title, address: path, state: 'live', language: null, template };
+    const base = {
+      id,
+      parent: parent === null ? site.id : pageAt(idOf, parent),
+      key: path,
+      kind,
+      title,
+      address: path,
+      state: 'live' as const,
+      language: null,
+      template,
+    };
+    return { ...base, ...pageRecords(path, kind) };
   });
   const withPages = { ...empty, pages: withNodesLast(empty.pages, pages) };
   const menus = menuOutlines.map(({ key, name }) => ({ id: mintId('menu', random), parent: site.id, key, name, language: 'en', description: '' }));

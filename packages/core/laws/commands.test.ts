@@ -49,7 +49,11 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
   const chosen = [item, pick(random, items) ?? item];
   const spot = { parent: pick(random, [...menus, ...items]) ?? '', after: null };
   const page = pick(random, [...document.pages.nodes.keys()]) ?? '';
-  const followed = pick(random, items.filter((id) => isFollowed(document, id))) ?? item;
+  const followed =
+    pick(
+      random,
+      items.filter((id) => isFollowed(document, id)),
+    ) ?? item;
   const link = pick(random, [...document.sharedLinks.nodes.keys()]) ?? '';
   const commands: ((context: CommandContext) => Result<Edit>)[] = [
     (context) => addPages(context, { pages: [page], depth: 2, spot }),
@@ -98,8 +102,22 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
     (context) => placeMenu(context, pick(random, menus) ?? '', 'side'),
     (context) => declareField(context, { name: pick(random, ['Campaign', 'Season']) ?? '', type: 'text', of: 'items' }),
     (context) => follow(context, pick(random, [item, item, pick(random, menus) ?? item]) ?? item, randomRule(random, page, pick(random, menus) ?? '')),
-    (context) => unfollow(context, pick(random, [...items, ...menus].filter((id) => followOf(document, id) !== null)) ?? item),
-    (context) => takeExceptionBack(context, pick(random, items.filter((id) => isFollowed(document, id))) ?? item),
+    (context) =>
+      unfollow(
+        context,
+        pick(
+          random,
+          [...items, ...menus].filter((id) => followOf(document, id) !== null),
+        ) ?? item,
+      ),
+    (context) =>
+      takeExceptionBack(
+        context,
+        pick(
+          random,
+          items.filter((id) => isFollowed(document, id)),
+        ) ?? item,
+      ),
     // Followed children are what most is done to.
     (context) => moveItems(context, [followed], pick(random, [spot, { parent: document.items.nodes.get(followed)?.parent ?? '', after: null }]) ?? spot),
     (context) => renameItem(context, followed, 'A followed name'),
@@ -112,7 +130,9 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
 }
 
 function randomRule(random: RandomBits, page: string, menu: string): Follow {
-  const of = pick(random, [{ kind: 'pages', page } as const, { kind: 'pages', page: null } as const, { kind: 'menu', menu } as const]) ?? ({ kind: 'menu', menu } as const);
+  const of =
+    pick(random, [{ kind: 'pages', page } as const, { kind: 'pages', page: null } as const, { kind: 'menu', menu } as const]) ??
+    ({ kind: 'menu', menu } as const);
   const order = pick(random, followOrders) ?? 'site';
   return { of, order, depth: 1 + below(random, 3), ...(pick(random, [{}, { flat: true as const }, { limit: 2 }]) ?? {}) };
 }
@@ -140,7 +160,8 @@ describe('laws of commands and undo', () => {
         const at = log.findIndex((edit) => edit.id === id);
         const edit = log[at];
         if (edit === undefined) throw new Error(`seed ${seed}: no such edit`);
-        if (!perform((context) => undoEdit(context, { edit, since: log.slice(at + 1), group: null }), true)) throw new Error(`seed ${seed}: it cannot be taken back`);
+        if (!perform((context) => undoEdit(context, { edit, since: log.slice(at + 1), group: null }), true))
+          throw new Error(`seed ${seed}: it cannot be taken back`);
       };
       const history = () => log.reduce(withEdit, newHistory(SESSION));
 

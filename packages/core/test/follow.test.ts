@@ -22,7 +22,8 @@ import type { Page } from '../src/schema/page.ts';
 import { followingContext } from '../testing/followingContext.ts';
 import { outlined } from '../testing/outlined.ts';
 
-const PAGES = '/ Home\n/seeds Seeds\n  /seeds/herbs Herbs\n    /seeds/herbs/basil Basil\n    /seeds/herbs/dill Dill\n  /seeds/beans Beans\n  /seeds/corn Corn\n/tools Tools';
+const PAGES =
+  '/ Home\n/seeds Seeds\n  /seeds/herbs Herbs\n    /seeds/herbs/basil Basil\n    /seeds/herbs/dill Dill\n  /seeds/beans Beans\n  /seeds/corn Corn\n/tools Tools';
 const { document: start, ids, menu } = outlined('= /seeds\nOwn\n  Below > /x', PAGES);
 const id = (name: string): Id => ids.get(name) as Id;
 const holder = id('= /seeds');
@@ -53,7 +54,9 @@ function shown(document: SiteDocument, parent: Id = holder): string {
       const mark = item.exception === undefined ? '' : item.exception.hidden === true ? '-' : '~';
       return [`${inset}${mark}${labelOf(full, item)}`, ...lines(child, `${inset}  `)];
     });
-  return lines(parent, '').join(' / ').replaceAll(/ \/ {3,}/g, (gap) => ' /' + '>'.repeat((gap.length - 3) / 2));
+  return lines(parent, '')
+    .join(' / ')
+    .replaceAll(/ \/ {3,}/g, (gap) => ' /' + '>'.repeat((gap.length - 3) / 2));
 }
 function child(document: SiteDocument, label: string): Id {
   const full = withFollowed(document);
@@ -73,9 +76,12 @@ describe('following pages', () => {
     expect(shown(following)).toBe('~Herbs />~Basil />~Dill / ~Beans / ~Corn');
     expect(following.items.nodes.size).toBe(start.items.nodes.size);
     expect(shown(after(start, (context) => follow(context, holder, rule({ depth: 1 }))))).toBe('~Herbs / ~Beans / ~Corn');
-    expect(shown(after(start, (context) => follow(context, menu, rule({ of: { kind: 'pages', page: null }, depth: 1 }))), menu)).toBe(
-      '~Home / ~Seeds / ~Tools / Seeds / Own />Below',
-    );
+    expect(
+      shown(
+        after(start, (context) => follow(context, menu, rule({ of: { kind: 'pages', page: null }, depth: 1 }))),
+        menu,
+      ),
+    ).toBe('~Home / ~Seeds / ~Tools / Own />Below');
   });
 
   it('gives the very same document where nothing follows, and the same items as long as nothing changed', () => {
@@ -114,6 +120,23 @@ describe('following pages', () => {
     expect(tried(start, (context) => follow(context, 'i00000000000gone', rule()))).toBe('notThere');
     expect(tried(following, (context) => follow(context, child(following, 'Herbs'), rule()))).toBe('follows');
     expect(tried(start, (context) => unfollow(context, holder))).toBe('notFollowing');
+  });
+});
+
+describe('items of its own that lead to what is followed', () => {
+  const hand = outlined(
+    '= /seeds\n  Kitchen herbs > /seeds/herbs\n    = /seeds/herbs/basil\n    Recipes > https://r.example\n  = /seeds/corn\n  Vouchers > /v',
+    PAGES,
+  );
+  const own = (name: string): Id => hand.ids.get(name) as Id;
+
+  it('give way to it, with what was set for them; the others stay', () => {
+    const place = own('= /seeds');
+    const set = after(hand.document, (context) => setItems(context, [own('= /seeds/corn')], { tooltip: 'Sweet' }));
+    const done = after(set, (context) => follow(context, place, { of: { kind: 'pages', page: own('/seeds') }, depth: 2, order: 'site' }));
+    expect(shown(done, place)).toBe('~Kitchen herbs />~Basil />~Dill />Recipes / ~Beans / ~Corn / Vouchers');
+    expect(JSON.stringify(resolveMenu(withFollowed(done), hand.menu)).match(/Sweet/g)).toHaveLength(1);
+    expect(done.items.nodes.has(own('Recipes'))).toBe(true);
   });
 });
 
@@ -201,8 +224,9 @@ describe('copying and letting go', () => {
     expect(shown(one)).toBe('All / ~Herbs />~Sweet basil />~Dill / Herbs />Sweet basil />Dill / ~Beans / ~Corn');
     const pasted = after(changed, (context) => pasteItems(context, branchesOf(context, [holder]), { parent: menu, after: null }));
     expect(shown(pasted, [...childrenOf(pasted.items, menu)][0] as Id)).toBe(shown(changed));
-    const menus = after(after(changed, (context) => follow(context, menu, rule({ depth: 1 }))), (context) =>
-      createMenu(context, { name: 'Copy', place: 'footer', fill: { kind: 'copy', menu } }),
+    const menus = after(
+      after(changed, (context) => follow(context, menu, rule({ depth: 1 }))),
+      (context) => createMenu(context, { name: 'Copy', place: 'footer', fill: { kind: 'copy', menu } }),
     );
     const other = [...menus.menus.nodes.keys()].find((one) => one !== menu) as Id;
     expect(shown(menus, other)).toBe(shown(menus, menu));
@@ -217,9 +241,7 @@ describe('copying and letting go', () => {
     const withGone = withPage(free, '/seeds/beans', { title: 'Pulses' });
     expect(shown(withGone)).toContain('Pulses');
     // And followed again, nothing of it clashes with what is its own now.
-    expect(shown(after(free, (context) => follow(context, holder, rule({ depth: 1 }))))).toBe(
-      '~Herbs / ~Beans / ~Corn / All / Herbs />Sweet basil / Beans />Broad / Corn',
-    );
+    expect(shown(after(free, (context) => follow(context, holder, rule({ depth: 1 }))))).toBe('~Herbs />Sweet basil / ~Beans />Broad / ~Corn / All');
   });
 });
 
@@ -247,7 +269,12 @@ describe('following another menu', () => {
     expect(tried(made, (context) => follow(context, menu, back))).toBe('followsItself');
     expect(tried(made, (context) => follow(context, holder, back))).toBe('followsItself');
     expect(tried(made, (context) => retireMenu(context, menu))).toBe('isFollowedBy');
-    expect(shown(after(made, (context) => retireMenu(context, phone)), menu)).toBe('Seeds / Own />Below');
+    expect(
+      shown(
+        after(made, (context) => retireMenu(context, phone)),
+        menu,
+      ),
+    ).toBe('Seeds / Own />Below');
     // Two people may close a circle at the same time: nothing hangs.
     const circle = { ...made, menus: withNodeChanged(made.menus, { ...nodeAt(made.menus, menu), follow: back }) };
     expect(shown(circle, phone)).toContain('~Own');

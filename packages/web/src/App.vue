@@ -7,6 +7,7 @@ import KeyList from './components/shell/KeyList.vue';
 import OutdatedNote from './components/shell/OutdatedNote.vue';
 import LiveHeader from './components/live/LiveHeader.vue';
 import { useAppKeys } from './composables/useAppKeys.ts';
+import { useTouchDrag } from './composables/useTouchDrag.ts';
 import { useNotices } from './stores/notices.ts';
 import { useSelection } from './stores/selection.ts';
 import { useWorkingCopy } from './stores/workingCopy.ts';
@@ -18,6 +19,7 @@ const notices = useNotices();
 const siteKey = computed(() => (typeof route.params.siteKey === 'string' ? route.params.siteKey : null));
 const hasLiveHeader = computed(() => route.name === 'arrange' || route.name === 'pages');
 const isKeyListOpen = useAppKeys();
+useTouchDrag();
 
 watch(siteKey, (key) => key !== null && void copy.open(key), { immediate: true });
 watch(

@@ -10,11 +10,12 @@ import { nameOf } from '../model/labelOf.ts';
 import { menuOf } from '../model/menuOf.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
-import type { Operation } from '../ops/registry.ts';
+import { kindOf, type Operation } from '../ops/registry.ts';
 import type { Follow } from '../schema/follow.ts';
 import type { Item } from '../schema/item.ts';
 import { settingNames } from '../schema/settings.ts';
 import { MOST_BROUGHT } from './bringIn.ts';
+import { createFilling, followedId } from '../resolve/withFollowed.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
 import { holderOf, isFollowed } from './throughFollowed.ts';
 
@@ -29,7 +30,10 @@ export function sourceName(document: SiteDocument, { of }: Follow): string {
   return of.page === null ? 'the whole site' : `what stands below “${nameOf(document, 'pages', of.page)}”`;
 }
 
-/** Lets a menu or an item take its children from pages or another menu, or changes by which rule. Its own children stay, behind those. */
+/**
+ * Lets a menu or an item take its children from pages or another menu, or changes by which rule. Items of its own that lead to pages which
+ * now come by themselves give way to them; what was set for those becomes an exception. Its other items stay, behind what is followed.
+ */
 export function follow(context: CommandContext, id: Id, rule: Follow): Result<Edit> {
   const { document } = context;
   const isItem = document.items.nodes.has(id);
@@ -43,7 +47,63 @@ export function follow(context: CommandContext, id: Id, rule: Follow): Result<Ed
   const was = followOf(document, id);
   const operation: Operation = { kind: isItem ? 'updateItem' : 'updateMenu', id, set: { follow: rule }, was: { follow: was } };
   const words = sentence(was === null ? 'nowFollows' : 'followChanged', { label, source: sourceName(document, rule) });
-  return makeEdit(context, [operation], { sentence: words, label, isStored: true });
+  const giving = rule.of.kind === 'pages' ? givingWay(context, id, operation) : [];
+  return makeEdit(context, [operation, ...giving], { sentence: words, label, isStored: true });
+}
+
+/** The operations that let items of one's own give way to followed ones that lead to the same pages. O(items below). */
+function givingWay(context: CommandContext, holder: Id, following: Operation): Operation[] {
+  const stored = storedOf(context);
+  const applied = kindOf(following).apply(stored, following);
+  if (!applied.ok) return [];
+  const filled = (context.from?.fill ?? createFilling())(applied.value.document);
+  const made: Operation[] = [];
+  const kept: Operation[] = [];
+  const gone: Operation[] = [];
+  const exceptions = new Set<Id>();
+  let lastException: Id | null = [...childrenOf(stored.items, holder)].at(-1) ?? null;
+  const needException = (id: Id, of: Id, from: Partial<Item>): void => {
+    if (exceptions.has(id) || stored.items.nodes.has(id)) return;
+    exceptions.add(id);
+    const item: Item = { ...bareFor(stored, of), ...from, id, parent: holder, exception: { of } };
+    made.push({ kind: 'addItem', after: lastException, branch: [item] });
+    lastException = id;
+  };
+  /** What an own item gives way to; null: it stays. */
+  const standIn = ({ exception, follow: rule, link, destination }: Item): Id | null => {
+    if (exception !== undefined || rule !== undefined || link !== undefined || destination.kind !== 'page' || destination.anchor !== null) return null;
+    const id = followedId(holder, destination.page);
+    return filled.items.nodes.get(id)?.exception === undefined ? null : id;
+  };
+  const taken = new Set<Id>();
+  const stack: { readonly item: Item; readonly into: Id | null }[] = [];
+  const push = (parent: Id, into: Id | null): void => {
+    for (const child of [...childrenOf(stored.items, parent)].reverse()) stack.push({ item: nodeAt(stored.items, child), into });
+  };
+  push(holder, null);
+  for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
+    const { item, into } = next;
+    const id = standIn(item);
+    if (id !== null && item.destination.kind === 'page' && !taken.has(id)) {
+      taken.add(id);
+      const { label, opensNewTab } = item;
+      const settings = Object.fromEntries(settingNames.filter((name) => item[name] !== undefined).map((name) => [name, item[name]]));
+      if (label !== null || opensNewTab || Object.keys(settings).length > 0) needException(id, item.destination.page, { label, opensNewTab, ...settings });
+      if (into === null) gone.push({ kind: 'removeItem', after: null, branch: [item] });
+      push(item.id, id);
+    } else if (into !== null) {
+      const of = filled.items.nodes.get(into)?.exception?.of;
+      if (of === undefined) continue;
+      needException(into, of, {});
+      kept.push({ kind: 'moveItem', id: item.id, from: spotOf(stored.items, item.id), to: { parent: into, after: null } });
+    }
+  }
+  return [...made, ...kept.reverse(), ...gone];
+}
+
+/** What an exception about a page has as long as nothing is otherwise. */
+function bareFor(stored: SiteDocument, page: Id): Omit<Item, 'id' | 'parent'> {
+  return { label: null, destination: { kind: 'page', page, anchor: null }, opensNewTab: false, agreed: agreedFacts(stored, page) };
 }
 
 /** Whether following a menu means following another in the end, itself included. O(items). */
@@ -72,9 +132,7 @@ export function unfollow(context: CommandContext, id: Id): Result<Edit> {
   const label = nameOf(shown, 'items', id);
   const rule = followOf(stored, id);
   if (rule === null) return no(refusal('notFollowing', { label }));
-  const operations: Operation[] = [
-    { kind: stored.items.nodes.has(id) ? 'updateItem' : 'updateMenu', id, set: { follow: null }, was: { follow: rule } },
-  ];
+  const operations: Operation[] = [{ kind: stored.items.nodes.has(id) ? 'updateItem' : 'updateMenu', id, set: { follow: null }, was: { follow: rule } }];
   let count = 0;
   const stack: { readonly shownParent: Id; readonly parent: Id }[] = [{ shownParent: id, parent: id }];
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {

@@ -191,6 +191,7 @@ function placeAmong({ stored, shown }: Here, parent: Id, id: Id, after: Id | nul
   const isKeptThere = (one: Item): boolean => stored.items.nodes.get(one.id)?.parent === keptUnder;
   const behind = (own === null ? before : since).findLast((one) => isKeptThere(one) && !isNatural(one))?.id ?? null;
   // Unpinned ones before it would come to stand behind it.
-  const others = own === null ? [] : since.filter(({ exception, pin }) => exception === undefined && pin === undefined).flatMap((one) => pinned(one.id, null, own));
+  const others =
+    own === null ? [] : since.filter(({ exception, pin }) => exception === undefined && pin === undefined).flatMap((one) => pinned(one.id, null, own));
   return { behind, own, others };
 }

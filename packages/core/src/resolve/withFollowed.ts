@@ -31,7 +31,8 @@ export function createFilling(compareTitles: CompareTitles = byFoldedText): Fill
   let last: { readonly from: SiteDocument; readonly items: Forest<Item> } | null = null;
   return (document) => {
     const { items, menus, pages, sharedLinks } = document;
-    const isSame = last !== null && last.from.items === items && last.from.menus === menus && last.from.pages === pages && last.from.sharedLinks === sharedLinks;
+    const isSame =
+      last !== null && last.from.items === items && last.from.menus === menus && last.from.pages === pages && last.from.sharedLinks === sharedLinks;
     if (last === null || !isSame) last = { from: document, items: new Filling(document, compareTitles).filled() };
     return withForest(document, 'items', last.items);
   };

@@ -46,8 +46,8 @@ export function useItemActions() {
 
   function act(name: ItemAction): void {
     const result = copy.perform((context) => itemCommands[name](context, chosen.value), name.startsWith('move') ? `${name} ${chosen.value.join(' ')}` : null);
-    if (name === 'duplicate' && result.ok) selectAdded(result.value);
-    else if (name !== 'remove') keepInSight();
+    const hasAdded = result.ok && selectAdded(result.value);
+    if (!hasAdded && name !== 'remove') keepInSight();
   }
 
   /** What was moved may stand inside a folded branch now. */
@@ -55,15 +55,18 @@ export function useItemActions() {
     if (selection.chosen.length > 0) selection.chooseAll(selection.chosen, selection.item?.id ?? null);
   }
 
-  /** Selects the tops of what an edit has added. */
-  function selectAdded(edit: Edit): void {
-    const tops = edit.operations.flatMap((one) => (one.kind === 'addItem' ? (one.branch[0]?.id ?? []) : []));
-    if (tops.length > 0) selection.chooseAll(tops);
+  /** Selects the tops of what an edit has added, if there are any. What is otherwise about a followed child is no addition to a person. */
+  function selectAdded(edit: Edit): boolean {
+    const tops = edit.operations.flatMap((one) => (one.kind === 'addItem' ? one.branch.slice(0, 1) : []));
+    const ids = tops.filter(({ exception }) => exception === undefined).map(({ id }) => id);
+    if (ids.length > 0) selection.chooseAll(ids);
+    return ids.length > 0;
   }
 
   function moveTo(ids: readonly Id[], spot: Spot): void {
-    copy.perform((context) => moveItems(context, ids, spot));
-    selection.chooseAll(ids);
+    const moved = copy.perform((context) => moveItems(context, ids, spot));
+    // Moved away from where it is followed, it is an item of its own there.
+    if (!moved.ok || !selectAdded(moved.value)) selection.chooseAll(ids);
   }
 
   return { reasons, act, moveTo, selectAdded };

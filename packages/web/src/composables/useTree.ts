@@ -108,6 +108,7 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     switchForm: () => arrange.switchForm(),
     beside: () => arrange.ask('beside'),
     planPage: () => arrange.ask('planPage'),
+    follow: () => arrange.ask('follow'),
     nextMenu: () => arrange.goToMenu(1),
     previousMenu: () => arrange.goToMenu(-1),
     ...own,

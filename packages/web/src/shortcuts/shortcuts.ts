@@ -39,6 +39,7 @@ export type ShortcutName =
   | 'more'
   | 'nextUndecided'
   | 'planPage'
+  | 'follow'
   | 'switchForm'
   | 'beside'
   | 'nextMenu'
@@ -71,6 +72,7 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'lead', keys: ['t'], does: 'Say where the item leads', where: 'tree' },
   { name: 'nextUndecided', keys: ['u'], does: 'Go to the next item that is not yet decided', where: 'tree' },
   { name: 'planPage', keys: ['p'], does: 'Plan a page that the site has not yet', where: 'tree' },
+  { name: 'follow', keys: ['f'], does: 'Let the item take what is below it from pages or another menu', where: 'tree' },
   { name: 'more', keys: ['m'], does: 'More settings of the item, or fewer', where: 'tree' },
   { name: 'switchForm', keys: ['s'], does: 'Switch between spread and outline', where: 'tree' },
   { name: 'beside', keys: ['b'], does: 'Another menu beside this one, or none', where: 'tree' },

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { faceOf, itemsOf, nodeAt, type Id } from '@zorvik/core';
+import { faceOf, itemsOf, labelOf, nodeAt, refusal, type Id } from '@zorvik/core';
 import { useDetails } from './details.ts';
 import { useNotices } from './notices.ts';
 import { useSelection } from './selection.ts';
@@ -8,7 +8,7 @@ import { useWorkingCopy } from './workingCopy.ts';
 
 export type ArrangeForm = 'spread' | 'outline';
 /** What may lie over or beside the work. */
-export type ArrangeSheet = 'planPage' | 'bringIn' | 'menuFacts' | 'sharedLinks';
+export type ArrangeSheet = 'planPage' | 'bringIn' | 'menuFacts' | 'sharedLinks' | 'follow';
 const FORM = 'zorvik-arrange-form';
 
 /** How Arrange shows the menu, and what of it is called at the moment. */
@@ -34,10 +34,25 @@ export const useArrange = defineStore('arrange', () => {
   }
 
   function ask(what: ArrangeSheet | 'target' | 'more' | 'beside'): void {
-    if (what === 'target') details.isAskingTarget = selection.item !== null;
+    if (what === 'target') askTarget();
     else if (what === 'more') details.isMore = !details.isMore;
     else if (what === 'beside') besideId.value = beside.value === null ? (selection.menus.find(({ id }) => id !== selection.menu?.id)?.id ?? null) : null;
     else sheet.value = sheet.value === what ? null : what;
+    if (what === 'follow') followerId.value = selection.item?.id ?? selection.menu?.id ?? null;
+  }
+
+  function askTarget(): void {
+    const { item } = selection;
+    const { document } = copy;
+    if (item?.exception === undefined || document === null) return void (details.isAskingTarget = item !== null);
+    notices.refuse(refusal('isFollowed', { label: labelOf(document, item) }).message);
+  }
+
+  /** The item, or the menu, that is to follow something. */
+  const followerId = ref<Id | null>(null);
+  function letFollow(id: Id): void {
+    sheet.value = 'follow';
+    followerId.value = id;
   }
 
   /** Items that lead to what is not yet decided, in the order of the menu. */
@@ -68,5 +83,5 @@ export const useArrange = defineStore('arrange', () => {
     wantedMenu.value = next?.key ?? null;
   }
 
-  return { form, sheet, beside, besideId, undecided, wantedMenu, setForm, switchForm, ask, goToUndecided, goToMenu };
+  return { followerId, letFollow, form, sheet, beside, besideId, undecided, wantedMenu, setForm, switchForm, ask, goToUndecided, goToMenu };
 });

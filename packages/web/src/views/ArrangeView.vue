@@ -15,6 +15,7 @@ import { useWorkingCopy } from '../stores/workingCopy.ts';
 
 const PlanPageDialog = defineAsyncComponent(() => import('../components/arrange/PlanPageDialog.vue'));
 const BringInDialog = defineAsyncComponent(() => import('../components/arrange/BringInDialog.vue'));
+const FollowDialog = defineAsyncComponent(() => import('../components/arrange/FollowDialog.vue'));
 const MenuFactsDialog = defineAsyncComponent(() => import('../components/arrange/MenuFactsDialog.vue'));
 const SharedLinksSheet = defineAsyncComponent(() => import('../components/arrange/SharedLinksSheet.vue'));
 const BesidePane = defineAsyncComponent(() => import('../components/arrange/BesidePane.vue'));
@@ -32,6 +33,7 @@ const tree = computed(() => (arrange.form === 'spread' ? spread.value : outline.
 
 const sheetOpen = (name: ArrangeSheet) => computed({ get: () => arrange.sheet === name, set: (isOpen: boolean) => (arrange.sheet = isOpen ? name : null) });
 const [isPlanning, isBringing, isFacts, isShared] = [sheetOpen('planPage'), sheetOpen('bringIn'), sheetOpen('menuFacts'), sheetOpen('sharedLinks')];
+const isFollowing = sheetOpen('follow');
 
 watch(
   () => arrange.form,
@@ -84,6 +86,7 @@ async function show(key: string, item: Id | null = null): Promise<void> {
     <PlanPageDialog v-model="isPlanning" />
     <BringInDialog v-model="isBringing" />
     <MenuFactsDialog v-model="isFacts" />
+    <FollowDialog v-model="isFollowing" />
   </div>
 </template>
 

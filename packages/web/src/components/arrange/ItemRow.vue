@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { mdiChevronDown, mdiChevronRight } from '@mdi/js';
+import { mdiChevronDown, mdiChevronRight, mdiSync } from '@mdi/js';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { faceOf, labelOf, menuOf, writtenOut } from '@zorvik/core';
+import { exceptionWords, faceOf, labelOf, menuOf, writtenOut } from '@zorvik/core';
 import type { OutlineRow } from '../../composables/outlineRows.ts';
 import { pageUse } from '../../composables/pageUse.ts';
 import type { Tree } from '../../composables/useTree.ts';
@@ -47,14 +47,20 @@ const target = computed(() => {
   const { destination } = face.value;
   return page.value?.address ?? writtenOut(destination) ?? '';
 });
-const remarks = computed((): { readonly text: string; readonly tone: 'bad' | 'look' | 'plain' }[] => {
-  const found: { text: string; tone: 'bad' | 'look' | 'plain' }[] = [];
+type Tone = 'bad' | 'look' | 'good' | 'plain';
+/** What is otherwise than it is followed. */
+const exceptions = computed(() => (copy.stored === null || !isFollowed.value ? [] : exceptionWords(copy.stored, props.row.id)));
+const isFollowed = computed(() => props.row.item.exception !== undefined);
+const remarks = computed((): { readonly text: string; readonly tone: Tone }[] => {
+  const found: { text: string; tone: Tone }[] = [];
   const { hiddenOn, heldBack, opensNewTab } = face.value;
   if (kind.value === 'undecided') found.push({ text: 'not yet decided', tone: 'look' });
   if (page.value?.state === 'gone') found.push({ text: 'page gone', tone: 'bad' });
   if (page.value?.state === 'draft') found.push({ text: page.value.planned === true ? 'planned' : 'draft', tone: 'look' });
   if (heldBack === true) found.push({ text: 'held back', tone: 'look' });
   if (isTwice.value) found.push({ text: 'twice here', tone: 'plain' });
+  for (const words of exceptions.value) found.push({ text: words, tone: words === 'hidden' ? 'look' : 'plain' });
+  if (props.row.item.follow !== undefined) found.push({ text: 'follows', tone: 'good' });
   if (props.row.item.link !== undefined) found.push({ text: 'shared', tone: 'plain' });
   if (hiddenOn !== undefined) found.push({ text: `not on ${hiddenOn.join(', ')}`, tone: 'plain' });
   if (opensNewTab) found.push({ text: 'new tab', tone: 'plain' });
@@ -109,6 +115,8 @@ onBeforeUnmount(() => release?.());
       dragged: isDragged,
       heading: kind === 'none',
       open: kind === 'undecided',
+      followed: isFollowed,
+      hidden: row.item.exception?.hidden === true,
       top: (level || row.depth + 1) === 1,
       lead: isLead,
       slim: isSlim,
@@ -129,7 +137,7 @@ onBeforeUnmount(() => release?.());
     </button>
     <span v-else class="fold" />
     <svg class="kind" viewBox="0 0 24 24" width="15" height="15" aria-hidden="true">
-      <path :d="destinationIcons[kind]" fill="currentColor" />
+      <path :d="isFollowed ? mdiSync : destinationIcons[kind]" fill="currentColor" />
     </svg>
     <span v-if="isRenaming" class="edit" @pointerdown.stop @click.stop @dblclick.stop>
       <input
@@ -155,7 +163,7 @@ onBeforeUnmount(() => release?.());
     <template v-else>
       <span class="name">
         <span class="label">{{ label }}</span>
-        <span class="only-heard">, {{ destinationWords[kind] }}</span>
+        <span class="only-heard">, {{ destinationWords[kind] }}{{ isFollowed ? ', followed' : '' }}</span>
         <span v-if="row.isFolded" class="count number">{{ row.childCount }}</span>
       </span>
       <span v-if="!isSlim" class="target">{{ target }}</span>
@@ -269,6 +277,18 @@ button.fold:hover {
   background: var(--brick-tint);
   color: var(--brick);
   font-weight: 600;
+}
+.remark.good {
+  background: var(--moss-tint);
+  color: var(--moss);
+  font-weight: 600;
+}
+.row.followed .kind {
+  color: var(--moss);
+}
+.row.hidden .label {
+  color: var(--mute);
+  text-decoration: line-through;
 }
 .remark.changed {
   background: var(--moss-tint);

@@ -1,7 +1,21 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { fitsType, placementOf, placeMenu, placeNames, places, retireMenu, setMenu, type OwnField, type Place, storedOrder } from '@zorvik/core';
+import {
+  fitsType,
+  placementOf,
+  placeMenu,
+  placeNames,
+  places,
+  retireMenu,
+  setMenu,
+  sourceName,
+  unfollow,
+  type OwnField,
+  type Place,
+  storedOrder,
+} from '@zorvik/core';
+import { useArrange } from '../../stores/arrange.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import DialogSheet from '../common/DialogSheet.vue';
@@ -12,6 +26,7 @@ import { useKeeping } from '../../composables/useKeeping.ts';
 const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
 const selection = useSelection();
+const arrange = useArrange();
 const router = useRouter();
 const problem = ref<string | null>(null);
 const menu = computed(() => selection.menu);
@@ -34,6 +49,13 @@ const fields = computed((): OwnField[] => {
 const used = computed(() =>
   place.value === null ? 'It stands nowhere.' : `It stands in the ${placeNames[place.value]}. Retired, it is taken out of there at the next publication.`,
 );
+
+const followed = computed(() => (copy.document === null || menu.value?.follow === undefined ? 'nothing' : sourceName(copy.document, menu.value.follow)));
+
+function stopFollowing(): void {
+  const done = copy.perform((context) => unfollow(context, id.value));
+  problem.value = done.ok ? null : done.refusal.message;
+}
 
 function ownText({ key, type }: OwnField): string {
   const value = menu.value?.own?.[key];
@@ -76,6 +98,12 @@ function retire(): void {
           <option v-for="levels in 8" :key="levels" :value="levels">{{ levels }}</option>
         </select>
       </label>
+      <div class="line">
+        <span>Follows</span>
+        <span>{{ followed }}</span>
+        <button type="button" class="plain-button" @click="arrange.letFollow(id)">{{ menu.follow === undefined ? 'Let it follow …' : 'Change …' }}</button>
+        <button v-if="menu.follow !== undefined" type="button" class="plain-button" @click="stopFollowing">Stop</button>
+      </div>
       <LineField
         v-for="field in fields"
         :key="field.id"

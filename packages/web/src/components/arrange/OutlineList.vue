@@ -122,6 +122,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   position: relative;
   height: 100%;
   overflow: auto;
+  touch-action: pan-y;
 }
 .room {
   height: 100%;

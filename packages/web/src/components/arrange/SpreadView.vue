@@ -135,7 +135,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
 </script>
 
 <template>
-  <div ref="scroller" class="spread" @scroll.passive="look">
+  <div ref="scroller" class="spread" :class="{ narrow: columns.length * COLUMN + PAD <= view.width }" @scroll.passive="look">
     <div
       ref="tree"
       class="room"
@@ -256,6 +256,10 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
 
 <style scoped src="./treeRoom.css"></style>
 <style scoped>
+/* Where there is nothing to scroll to, a finger that goes sideways would leave for the page before. */
+.spread.narrow {
+  touch-action: pan-y;
+}
 .spread {
   position: relative;
   height: 100%;

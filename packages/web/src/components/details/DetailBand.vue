@@ -11,6 +11,7 @@ import DetailBadge from './DetailBadge.vue';
 import DetailIcon from './DetailIcon.vue';
 import DetailLink from './DetailLink.vue';
 import DetailMore from './DetailMore.vue';
+import FollowNote from './FollowNote.vue';
 import DetailShown from './DetailShown.vue';
 
 /** Details of what is selected. Along the bottom, so that the work lies wide like the bar itself. */
@@ -98,12 +99,15 @@ function detach(): void {
           {{ shared.count === 1 ? 'Only this item shows it.' : `${shared.count} items show it; what you change here changes in all of them.` }}
           <button type="button" @click="detach">Detach this item</button>
         </p>
+        <FollowNote v-if="count === 1" :id="item.id" />
         <AlikeNote v-if="count === 1" :item="item" />
         <div class="row">
           <button type="button" class="plain-button" :aria-expanded="details.isMore" aria-controls="more-details" @click="details.isMore = !details.isMore">
             {{ details.isMore ? 'Less' : 'More settings' }}
           </button>
-          <button v-if="shared === null && count === 1" type="button" class="plain-button" @click="share">Make it a shared link</button>
+          <button v-if="shared === null && count === 1 && item.exception === undefined" type="button" class="plain-button" @click="share">
+            Make it a shared link
+          </button>
         </div>
       </div>
       <DetailMore v-if="details.isMore" id="more-details" class="more" />

@@ -76,13 +76,18 @@ function takeTitle(): void {
     <div class="leads">
       <span class="caption">Leads to</span>
       <PagePick
-        v-if="isAskingTarget"
+        v-if="isAskingTarget && item.exception === undefined"
         label="Where the item leads: a page or an address"
         placeholder="A page, /path, https://…, e-mail, phone"
         :start="face.destination.kind === 'undecided' ? label : ''"
         @pick="lead"
         @leave="isAskingTarget = false"
       />
+      <p v-else-if="item.exception !== undefined" class="followed">
+        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="kindIcon" fill="currentColor" /></svg>
+        <span class="text">{{ target.text }}</span>
+        <span class="mute">{{ target.note }}</span>
+      </p>
       <div v-else class="both">
         <button
           type="button"
@@ -108,7 +113,13 @@ function takeTitle(): void {
         </button>
       </div>
     </div>
-    <LineField v-if="page !== null && (anchor !== '' || isMore)" label="Anchor in the page" placeholder="none" :value="anchor" :keep="keepAnchor">
+    <LineField
+      v-if="page !== null && item.exception === undefined && (anchor !== '' || isMore)"
+      label="Anchor in the page"
+      placeholder="none"
+      :value="anchor"
+      :keep="keepAnchor"
+    >
       <template #before><span class="mute">#</span></template>
     </LineField>
     <p v-if="note !== null" class="note">
@@ -144,6 +155,16 @@ function takeTitle(): void {
   background: var(--white);
   text-align: start;
   cursor: pointer;
+}
+.followed {
+  display: flex;
+  align-items: center;
+  gap: 7px;
+  min-height: 32px;
+}
+.followed svg {
+  flex: none;
+  color: #857f72;
 }
 .target.open {
   border-style: dashed;

@@ -1,6 +1,18 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
-import { createMenu, placeNames, places, planSketch, starters, starterSketch, type Id, type ImportPlan, type MenuFill, type Place } from '@zorvik/core';
+import {
+  createMenu,
+  placeNames,
+  places,
+  planSketch,
+  MOST_LEVELS,
+  starters,
+  starterSketch,
+  type Id,
+  type ImportPlan,
+  type MenuFill,
+  type Place,
+} from '@zorvik/core';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
@@ -18,7 +30,7 @@ const copy = useWorkingCopy();
 const selection = useSelection();
 const name = ref('');
 const place = ref<Place>('bar');
-const begins = ref<'empty' | 'starter' | 'pages' | 'copy' | 'file' | null>('empty');
+const begins = ref<'empty' | 'starter' | 'pages' | 'copy' | 'follow' | 'file' | null>('empty');
 const starterKey = ref(starters[0]?.key ?? '');
 const below = ref<Id | null>(null);
 const depth = ref<number | null>(1);
@@ -47,6 +59,9 @@ const belowTitle = computed(() => (below.value === null ? 'the whole site' : (co
 
 function fill(): MenuFill | null {
   if (begins.value === 'pages') return { kind: 'pages', below: below.value, depth: (depth.value ?? 1) - 1 };
+  if (begins.value === 'follow') {
+    return copied.value === null ? null : { kind: 'follow', follow: { of: { kind: 'menu', menu: copied.value }, depth: MOST_LEVELS, order: 'site' } };
+  }
   if (begins.value === 'copy') return copied.value === null ? null : { kind: 'copy', menu: copied.value };
   if (begins.value === 'starter') return starterPlan.value === null ? null : { kind: 'planned', items: starterPlan.value.items };
   if (begins.value === 'file') return plan.value === null ? null : { kind: 'planned', items: plan.value.items };
@@ -56,8 +71,7 @@ function fill(): MenuFill | null {
 function make(): void {
   const filling = fill();
   if (filling === null) {
-    problem.value =
-      begins.value === 'file' ? 'There is nothing to begin with yet. Choose a file, or paste a text.' : 'Choose what the menu is to be a copy of.';
+    problem.value = begins.value === 'file' ? 'There is nothing to begin with yet. Choose a file, or paste a text.' : 'Choose the other menu.';
     return;
   }
   const result = copy.perform((context) => createMenu(context, { name: name.value, place: place.value, fill: filling }));
@@ -95,6 +109,7 @@ function pick(picked: Picked): void {
         { value: 'starter', label: 'with a typical tree' },
         { value: 'pages', label: 'with pages' },
         { value: 'copy', label: 'as a copy' },
+        { value: 'follow', label: 'following another menu' },
         { value: 'file', label: 'from a file' },
       ]"
     />
@@ -123,8 +138,8 @@ function pick(picked: Picked): void {
         ]"
       />
     </div>
-    <label v-else-if="begins === 'copy'" class="with row">
-      <span class="mute">Of</span>
+    <label v-else-if="begins === 'copy' || begins === 'follow'" class="with row">
+      <span class="mute">{{ begins === 'copy' ? 'Of' : 'It has the items of' }}</span>
       <select v-model="copied">
         <option v-for="menu in selection.menus" :key="menu.id" :value="menu.id">{{ menu.name }}</option>
       </select>

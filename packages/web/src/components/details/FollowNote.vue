@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { exceptionWords, followOf, holderOf, isFollowed, nameOf, sourceName, takeExceptionBack, unfollow, type Id } from '@zorvik/core';
+import { useArrange } from '../../stores/arrange.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+
+/** What an item follows, or of whose following it stands there, with what is otherwise about it and how that is taken back. */
+const props = defineProps<{ id: Id }>();
+const copy = useWorkingCopy();
+const arrange = useArrange();
+
+const holder = computed(() => (copy.document !== null && isFollowed(copy.document, props.id) ? holderOf(copy.document, props.id) : null));
+const rule = computed(() => (copy.document === null ? null : followOf(copy.document, holder.value ?? props.id)));
+const holderName = computed(() => (copy.document === null || holder.value === null ? '' : nameOf(copy.document, 'items', holder.value)));
+const source = computed(() => (copy.document === null || rule.value === null ? '' : sourceName(copy.document, rule.value)));
+const exceptions = computed(() => (copy.stored === null ? [] : exceptionWords(copy.stored, props.id)));
+const isHolderHere = computed(() => holder.value !== null);
+
+const takeBack = (): void => void copy.perform((context) => takeExceptionBack(context, props.id));
+const stop = (): void => void copy.perform((context) => unfollow(context, holder.value ?? props.id));
+</script>
+
+<template>
+  <div v-if="rule !== null" class="note">
+    <p v-if="isHolderHere">
+      <strong>Followed.</strong>
+      “{{ holderName }}” follows {{ source }}.
+      <template v-if="exceptions.length > 0">
+        Otherwise here: {{ exceptions.join(', ') }}.
+        <button type="button" @click="takeBack">As it is followed</button>
+      </template>
+      <template v-else>Change, move or remove it, and that is an exception here alone.</template>
+    </p>
+    <p v-else>
+      <strong>Follows</strong>
+      {{ source }}.
+      <button type="button" @click="arrange.letFollow(id)">Change …</button>
+      <button type="button" title="What stands there becomes items of its own" @click="stop">Stop</button>
+    </p>
+  </div>
+  <div v-else class="row">
+    <button type="button" class="plain-button" title="F" @click="arrange.letFollow(id)">Let it follow …</button>
+  </div>
+</template>
+
+<style scoped>
+.note {
+  padding: 7px 10px;
+  border-radius: var(--radius);
+  background: var(--moss-tint);
+  font-size: 12px;
+}
+.note strong {
+  color: var(--moss);
+}
+.note button {
+  min-height: 24px;
+  padding: 0;
+  margin-inline-end: 6px;
+  border: 0;
+  background: none;
+  color: var(--persimmon);
+  font: inherit;
+  font-weight: 600;
+  cursor: pointer;
+}
+</style>
