@@ -7,9 +7,9 @@ import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import type { AddItem } from '../ops/addItem.ts';
+import { topOf } from '../ops/kit/defineAdd.ts';
 import type { MoveItem } from '../ops/moveItem.ts';
 import { kindOf, type Operation } from '../ops/registry.ts';
-import type { RemoveItem } from '../ops/removeItem.ts';
 import type { UpdateItem } from '../ops/updateItem.ts';
 import type { FillFollowed } from '../resolve/withFollowed.ts';
 import type { Pin } from '../schema/follow.ts';
@@ -73,35 +73,21 @@ export function holderOf(shown: SiteDocument, id: Id): Id {
 }
 
 function isConcerned(shown: SiteDocument, operation: Operation): boolean {
-  switch (operation.kind) {
-    case 'addItem': {
-      const parent = operation.branch[0]?.parent;
-      return parent !== undefined && isFollowing(shown, parent);
-    }
-    case 'moveItem':
-      return isFollowed(shown, operation.id) || isFollowing(shown, operation.to.parent) || shown.items.nodes.get(operation.id)?.pin !== undefined;
-    case 'updateItem':
-      return isFollowed(shown, operation.id);
-    case 'removeItem':
-      return isFollowed(shown, operation.branch[0]?.id ?? '');
-    default:
-      return false;
-  }
+  const { kind } = operation;
+  if (kind === 'addItem') return isFollowing(shown, topOf(operation).parent);
+  if (kind === 'updateItem') return isFollowed(shown, operation.id);
+  if (kind === 'removeItem') return isFollowed(shown, topOf(operation).id);
+  if (kind !== 'moveItem') return false;
+  return isFollowed(shown, operation.id) || isFollowing(shown, operation.to.parent) || shown.items.nodes.get(operation.id)?.pin !== undefined;
 }
 
 function translate(at: Here, operation: Operation): Result<Operation[]> {
-  switch (operation.kind) {
-    case 'addItem':
-      return ok(adding(at, operation));
-    case 'moveItem':
-      return ok(isFollowed(at.shown, operation.id) ? movingFollowed(at, operation) : movingOwn(at, operation));
-    case 'updateItem':
-      return updating(at, operation);
-    case 'removeItem':
-      return ok(hiding(at, (operation as RemoveItem).branch[0]?.id ?? ''));
-    default:
-      return ok([operation]);
-  }
+  const { kind } = operation;
+  if (kind === 'addItem') return ok(adding(at, operation));
+  if (kind === 'updateItem') return updating(at, operation);
+  if (kind === 'removeItem') return ok(hiding(at, topOf(operation).id));
+  if (kind === 'moveItem') return ok(isFollowed(at.shown, operation.id) ? movingFollowed(at, operation) : movingOwn(at, operation));
+  return ok([operation]);
 }
 
 /** What a followed child does not have of its own. */
@@ -131,8 +117,8 @@ function exceptionFor({ stored, shown }: Here, id: Id): Operation[] {
 }
 
 function adding(at: Here, { after, branch }: AddItem): Operation[] {
-  const [top, ...below] = branch;
-  if (top === undefined) return [];
+  const top = topOf({ branch });
+  const below = branch.slice(1);
   const before = isFollowed(at.shown, top.parent) ? exceptionFor(at, top.parent) : [];
   const { behind, own, others } = placeAmong(at, top.parent, top.id, after, false);
   const { pin: _, ...bare } = top;
