@@ -68,9 +68,13 @@ export { renderStyles } from './render/renderStyles.ts';
 export { navigationScript } from './render/navigationScript.ts';
 export { escapeHtml } from './render/escape.ts';
 
+export { driftOf, driftOfMenu, type DriftSources } from './drift/driftOf.ts';
+export { findingInWords, findingKinds, toneOf, type Finding, type FindingKind, type FindingTone, type Mend, type MendKind } from './drift/finding.ts';
+
 export { can, roles, type Actor, type Role, type Intent } from './commands/permission.ts';
 export { isFollowed, isFollowing, holderOf, type FilledFrom } from './commands/throughFollowed.ts';
 export { follow, unfollow, followOf, sourceName, exceptionWords, takeExceptionBack } from './commands/follow.ts';
+export { leaveFinding, mendDrift, openFindings, safeMends, takeUpFinding, type ToMend } from './commands/mendDrift.ts';
 export { makeEdit, storedOf, type CommandContext, type EditChoices } from './commands/context.ts';
 export { checkLabel } from './commands/checkLabel.ts';
 export { topmost } from './commands/topmost.ts';

@@ -74,6 +74,7 @@ describe('commands on items', () => {
       address: '/visit/way',
       parent: id('/visit'),
       after: id('/visit/hours'),
+      kind: 'page',
     });
     expect(result.ok && inWords(result.value.sentence)).toBe('Added 2 items to “Bulbs”');
   });

@@ -253,7 +253,7 @@ describe('planned pages', () => {
       random: seededRandom(1),
     });
     const real = kindOf(named).apply(document, named);
-    expect(real.ok && real.value.document.pages.nodes.get(page.id)).toEqual({ ...page, state: 'live', planned: undefined });
+    expect(real.ok && real.value.document.pages.nodes.get(page.id)).toEqual({ ...page, state: 'live', planned: undefined, since: 1 });
     const again = planPage(contextOf(document, 8), { title: 'Dahlias co', under: id('/seeds'), spot: { parent: menu, after: null } });
     expect([...after(again, document).pages.nodes.values()].some(({ address }) => address === '/seeds/dahlias-co-2')).toBe(true);
   });

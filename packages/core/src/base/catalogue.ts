@@ -25,6 +25,7 @@ const entries = {
   wrongLink: { status: 409, sentence: 'The shared link {id} is not there, so “{label}” cannot show it. Choose another one.' },
   isShared: { status: 409, sentence: '“{label}” shows a shared link. Change that one, which changes it everywhere, or detach this item first.' },
   notShared: { status: 409, sentence: '“{label}” shows no shared link: it is its own already.' },
+  notLeft: { status: 409, sentence: 'This finding was not left: it is open already.' },
   isFollowed: { status: 409, sentence: '“{label}” is followed, so it leads where what it follows leads. Hide it here and add a link of your own instead.' },
   followsItself: { status: 409, sentence: '“{label}” cannot follow the menu “{menu}”: that would follow itself in the end. Choose another menu.' },
   follows: { status: 409, sentence: '“{label}” follows already what is below it. Let it stop following first.' },

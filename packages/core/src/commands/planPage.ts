@@ -4,6 +4,7 @@ import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, type Spot } from '../model/forest.ts';
+import { latestSince } from '../model/latestSince.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
@@ -33,6 +34,7 @@ export function planPage(context: CommandContext, { title: typed, under, spot }:
   const parent = under ?? document.site.id;
   const id = mintId('page', random);
   const after = childrenOf(document.pages, parent).last();
+  const known = latestSince(document);
   const address = freeAddress(document, under, title.value);
   const page: Page = { id, parent, key: address, kind: 'page', title: title.value, address, state: 'draft', language: null, template: null, planned: true };
   const item: Item = {
@@ -41,7 +43,7 @@ export function planPage(context: CommandContext, { title: typed, under, spot }:
     label: null,
     destination: { kind: 'page', page: id, anchor: null },
     opensNewTab: false,
-    agreed: { title: title.value, address, parent, after },
+    agreed: { title: title.value, address, parent, after, kind: 'page', state: 'draft', planned: true, ...(known > 0 ? { known } : {}) },
   };
   const words = sentence('pagePlanned', { label: title.value, parent: nameOf(document, 'items', spot.parent) });
   const operations = [{ kind: 'addPage', after, branch: [page] } as const, { kind: 'addItem', after: spot.after, branch: [item] } as const];

@@ -5,7 +5,7 @@ import { no, ok, type Result } from '../base/result.ts';
 import { agreedFacts } from '../model/agreedFacts.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
-import { nameOf } from '../model/labelOf.ts';
+import { labelOf, nameOf } from '../model/labelOf.ts';
 import type { AddItem } from '../ops/addItem.ts';
 import { topOf } from '../ops/kit/defineAdd.ts';
 import type { MoveItem } from '../ops/moveItem.ts';
@@ -96,7 +96,11 @@ const TAKEN = ['destination', 'agreed', 'link', 'follow'] as const;
 function updating(at: Here, operation: UpdateItem): Result<Operation[]> {
   const { id, set } = operation;
   if (TAKEN.some((field) => field in set)) return no(refusal('isFollowed', { label: nameOf(at.shown, 'items', id) }));
-  return ok([...exceptionFor(at, id), operation]);
+  const { exception } = nodeAt(at.shown.items, id);
+  const source = exception === undefined ? undefined : at.shown.items.nodes.get(exception.of);
+  // What an item of another menu was called when it was called otherwise here: drift tells when that one is renamed.
+  if (exception === undefined || source === undefined || set.label == null) return ok([...exceptionFor(at, id), operation]);
+  return ok([...exceptionFor(at, id), { ...operation, set: { ...set, exception: { ...exception, was: labelOf(at.shown, source) } } }]);
 }
 
 function hiding(at: Here, id: Id): Operation[] {

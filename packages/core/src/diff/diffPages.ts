@@ -1,5 +1,6 @@
 import { mintId, type Id, type RandomBits } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { latestSince } from '../model/latestSince.ts';
 import { childrenOf } from '../model/forest.ts';
 import type { ImportPages, PlacedPage } from '../ops/importPages.ts';
 import type { UpdatePage } from '../ops/updatePage.ts';
@@ -28,21 +29,23 @@ export function diffPages(document: SiteDocument, incoming: readonly IncomingPag
   const idOf = new Map<string, Id>();
   const lastUnder = new Map<Id, Id | null>();
   const added: PlacedPage[] = [];
+  const isFirst = document.pages.nodes.size === 0;
+  const since = latestSince(document) + 1;
   const changed: UpdatePage[] = [];
   for (const { above, template = null, ...fields } of incoming) {
     const present = known.get(fields.key);
     if (present !== undefined) {
       idOf.set(fields.key, present.id);
       if (present.planned === true)
-        changed.push({ kind: 'updatePage', id: present.id, set: { state: 'live', planned: null }, was: { state: present.state, planned: true } });
-      else if (present.state === 'gone') changed.push(setState(present, 'live'));
+        changed.push({ kind: 'updatePage', id: present.id, set: { state: 'live', planned: null, since }, was: {} });
+      else if (present.state === 'gone') changed.push({ kind: 'updatePage', id: present.id, set: { state: 'live', since }, was: {} });
       continue;
     }
     const id = mintId('page', random);
     const nearest = above.find((key) => idOf.has(key) || known.has(key));
     const parent = nearest === undefined ? document.site.id : (idOf.get(nearest) ?? known.get(nearest)?.id ?? document.site.id);
     const after = lastUnder.has(parent) ? (lastUnder.get(parent) ?? null) : childrenOf(document.pages, parent).last();
-    added.push({ page: { id, parent, ...fields, state: 'live', language: null, template }, after });
+    added.push({ page: { id, parent, ...fields, state: 'live', language: null, template, ...(isFirst ? {} : { since }) }, after });
     idOf.set(fields.key, id);
     lastUnder.set(parent, id);
   }

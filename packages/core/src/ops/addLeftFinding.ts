@@ -6,5 +6,5 @@ import { defineAdd, topOf, type Branch } from './kit/defineAdd.ts';
 export type AddLeftFinding = Branch<'addLeftFinding', 'leftFindings'>;
 
 export const addLeftFinding = defineAdd('addLeftFinding', 'removeLeftFinding', 'leftFindings', LeftFindingShape, (_, operation) =>
-  sentence('findingLeft', { reason: topOf(operation).reason }),
+  sentence('findingLeft', { what: topOf(operation).reason }),
 );

@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { PageKindShape } from './page.ts';
-import { closed, IdShape } from './shapes.ts';
+import { closed, IdShape, LabelShape } from './shapes.ts';
 
 /** In which order followed pages stand: as the pages do, by title, most visited first, newest first. */
 export const followOrders = ['site', 'title', 'visits', 'date'] as const;
@@ -42,6 +42,8 @@ export const ExceptionShape = Type.Object(
     /** The page, or the item of the followed menu, that it is about. */
     of: IdShape,
     hidden: Type.Optional(Type.Literal(true)),
+    /** What the item of the followed menu was called when it was given another label here. */
+    was: Type.Optional(LabelShape),
   },
   closed,
 );

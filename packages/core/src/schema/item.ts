@@ -1,6 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { EMAIL_PATTERN, PHONE_PATTERN } from '../base/address.ts';
 import { followOptions } from './follow.ts';
+import { PageKindShape } from './page.ts';
 import { settingFields } from './settings.ts';
 import { AddressShape, closed, IdShape, LabelShape } from './shapes.ts';
 
@@ -29,6 +30,13 @@ export const AgreedFactsShape = Type.Object(
     parent: IdShape,
     /** The page before it among its siblings then; null: it was the first. */
     after: Type.Union([IdShape, Type.Null()]),
+    kind: Type.Optional(PageKindShape),
+    /** It was a draft then; not there: live. */
+    state: Type.Optional(Type.Literal('draft')),
+    /** It was planned then. */
+    planned: Type.Optional(Type.Literal(true)),
+    /** The latest `since` of any page then: a page with a later one was not known. Not there: none had any. */
+    known: Type.Optional(Type.Integer({ minimum: 1, maximum: Number.MAX_SAFE_INTEGER })),
   },
   closed,
 );

@@ -46,6 +46,11 @@ export const pageOptions = {
   summary: Type.String({ minLength: 1, maxLength: 1000 }),
   /** In the order of the page. */
   anchors: Type.Array(AnchorShape, { minItems: 1, maxItems: 500 }),
+  /**
+   * Since when it stands under its parent, in the order in which pages came and moved: one more than any other page had then. Not there:
+   * from the start.
+   */
+  since: Type.Integer({ minimum: 1, maximum: Number.MAX_SAFE_INTEGER }),
   /** Addresses that it had before; the site answers them with the present one. */
   formerAddresses: Type.Array(AddressShape, { minItems: 1, maxItems: 50, uniqueItems: true }),
   /** A placeholder: somebody has a place for it in a menu, but the site has it not yet. The next import that names it makes it real. */
