@@ -162,7 +162,7 @@ const pageOf = ({ destination }: Item): Id => (destination.kind === 'page' ? des
 
 function agreeingOnOrder(stored: SiteDocument, parent: Id, branch: Id): Operation[] {
   return groupOf(stored, parent, branch).flatMap(({ id, agreed }): Operation[] => {
-    const now = agreedNow(stored, id, ['after', 'known']).agreed;
+    const now = agreedNow(stored, id, ['after']).agreed;
     return agreed === null || now === undefined ? [] : [{ kind: 'updateItem', id, set: { agreed: now }, was: { agreed } }];
   });
 }
@@ -236,13 +236,18 @@ function leading(stored: SiteDocument, item: Item, page: Id): Operation[] {
 function removing(stored: SiteDocument, item: Item, parent: Id, isException = false): Operation[] {
   const operations: Operation[] = [];
   let after: Id | null = isException ? childrenOf(stored.items, parent).last() : item.id;
-  for (const child of childrenOf(stored.items, item.id)) {
+  for (const child of ownBelow(stored, item.id)) {
     operations.push({ kind: 'moveItem', id: child, from: spotOf(stored.items, child), to: { parent, after } });
     const { pin } = nodeAt(stored.items, child);
     if (pin !== undefined) operations.push({ kind: 'updateItem', id: child, set: { pin: null }, was: { pin } });
     after = child;
   }
   return [...operations, { kind: 'removeItem', after: null, branch: [item] }];
+}
+
+/** The items of one's own right below an item. Exceptions go with what follows; what stands below them is not theirs. */
+function ownBelow(stored: SiteDocument, id: Id): Id[] {
+  return [...childrenOf(stored.items, id)].flatMap((child) => (nodeAt(stored.items, child).exception === undefined ? [child] : ownBelow(stored, child)));
 }
 
 /** Leaves a finding as it is, for a reason, until what the site says changes again. */

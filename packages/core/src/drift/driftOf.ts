@@ -1,4 +1,5 @@
 import { derivedId, type Id } from '../base/ids.ts';
+import { branchOf } from '../model/branchOf.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { faceOf, type Face } from '../model/faceOf.ts';
 import { childrenOf, nodeAt, spotOf } from '../model/forest.ts';
@@ -46,6 +47,7 @@ interface Carried {
 class MenuDrift {
   private readonly found: Finding[] = [];
   private readonly linksDone = new Set<Id>();
+  private readonly newDone = new Set<Id>();
   /** The item of this menu that leads to each page; of several, the first. */
   private readonly itemOf = new Map<Id, Id>();
 
@@ -96,7 +98,7 @@ class MenuDrift {
     const { agreed } = face;
     if (agreed === null) return this.lookAtAnchor(id, label, destination.anchor, page);
     if (page.state === 'draft' && page.planned !== true && agreed.state !== 'draft') {
-      const mends: Mend[] = [agree('Leave it in the menu, held back until it is live again'), ...this.removals(item, label)];
+      const mends: Mend[] = [agree('Leave it in the menu, held back until it is live again'), this.removal(item, label)];
       this.tell('pageDraft', id, page.id, { params: { label }, facts: page.state, mends });
     }
     if (agreed.planned === true && page.planned !== true && page.state === 'live') {
@@ -142,7 +144,7 @@ class MenuDrift {
     const go: Mend[] = canGo
       ? [{ kind: 'moveThere', does: `Move it into “${nameOf(stored, 'items', there)}”, as the site has it`, isSafe: true, target: there }]
       : [];
-    const mends = [...go, agree('Leave it where it stands', false), ...this.removals(item, label)];
+    const mends = [...go, agree('Leave it where it stands', false), this.removal(item, label)];
     this.tell('pageMoved', item.id, page.id, { params, facts: page.parent, mends });
   }
 
@@ -217,6 +219,10 @@ class MenuDrift {
     const does = own === 0 ? 'Remove the exception' : `Remove the exception; ${own === 1 ? 'its own item goes' : `its ${own} own items go`} up`;
     const mends: Mend[] = [{ kind: 'removeException', does, isSafe: own === 0 }];
     this.tell('exceptionLost', id, page?.id ?? null, { params: { label, branch: nameOf(stored, 'items', holder) }, facts: page?.parent ?? '', mends });
+    // Items of one's own below it are not seen just now, but are there.
+    for (const below of branchOf(stored.items, id).slice(1)) {
+      if (below.exception === undefined) this.lookAt(below);
+    }
   }
 
   /** The pages whose children a menu or an item carries: with those of them that stand there, as they were agreed on. */
@@ -244,7 +250,9 @@ class MenuDrift {
     const known = Math.min(...group.map(({ agreed }) => agreed.known ?? 0));
     for (const id of childrenOf(stored.pages, branch)) {
       const { since = 0, state, title } = nodeAt(stored.pages, id);
-      if (since <= known || state !== 'live' || this.itemOf.has(id)) continue;
+      // New in several places, it is told of the first.
+      if (since <= known || state !== 'live' || this.itemOf.has(id) || this.newDone.has(id)) continue;
+      this.newDone.add(id);
       const params = { page: title, branch: nameOf(stored, 'pages', branch) };
       const mends: Mend[] = [{ kind: 'addIt', does: `Add it to “${nameOf(stored, 'items', parent)}”, in the site’s order`, isSafe: false, target: parent }];
       this.tell('pageNew', parent, id, { params, facts: `${since}`, mends });
@@ -274,8 +282,12 @@ class MenuDrift {
   private removals(item: Item, label: string): Mend[] {
     const count = childrenOf(this.sources.stored.items, item.id).size;
     const heading: Mend[] = count === 0 ? [] : [{ kind: 'makeHeading', does: `Make “${label}” a heading that leads nowhere`, isSafe: false }];
-    const does = count === 0 ? `Remove “${label}”` : `Remove “${label}”; what is below it goes up`;
-    return [...heading, { kind: 'remove', does, isSafe: false }];
+    return [...heading, this.removal(item, label)];
+  }
+
+  private removal(item: Item, label: string): Mend {
+    const isAlone = childrenOf(this.sources.stored.items, item.id).size === 0;
+    return { kind: 'remove', does: isAlone ? `Remove “${label}”` : `Remove “${label}”; what is below it goes up`, isSafe: false };
   }
 
   /** Whether a menu or an item stands for a page: leads to it; a menu stands for the top of the site. */
@@ -287,14 +299,15 @@ class MenuDrift {
     return destination.kind === 'page' && destination.page === page;
   }
 
-  /** Whether an item stood among others of a page's children when its facts were agreed on. */
+  /** Whether an item stands in what leads to a page, or among items for children of it that are there still. */
   private carries(item: Item, page: Id): boolean {
     if (this.leadsTo(item.parent, page)) return true;
     const { stored } = this.sources;
     for (const child of childrenOf(stored.items, item.parent)) {
       if (child === item.id) continue;
-      const { agreed, link } = nodeAt(stored.items, child);
-      if (link === undefined && agreed?.parent === page) return true;
+      const { agreed, link, destination } = nodeAt(stored.items, child);
+      if (link !== undefined || agreed?.parent !== page || destination.kind !== 'page') continue;
+      if (nodeAt(stored.pages, destination.page).parent === page) return true;
     }
     return false;
   }
@@ -303,7 +316,8 @@ class MenuDrift {
   private isOwnPlace(place: Id): boolean {
     const { stored } = this.sources;
     const item = stored.items.nodes.get(place);
-    if (item === undefined) return stored.menus.nodes.get(place)?.follow === undefined;
+    const menu = stored.menus.nodes.get(place);
+    if (item === undefined) return menu !== undefined && menu.follow === undefined;
     return item.follow === undefined && item.exception === undefined;
   }
 

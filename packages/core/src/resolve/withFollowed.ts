@@ -164,11 +164,13 @@ class Filling {
     let { nodes, children } = forest;
     for (const { id, parent } of this.exceptions) {
       if (this.reached.has(id)) continue;
-      for (const below of branchOf(this.document.items, id)) {
+      // With what is filled in there, too.
+      for (const below of branchOf(forest, id)) {
         nodes = nodes.without(below.id);
         children = children.without(below.id);
       }
-      if (!this.order.has(parent) && nodes.has(parent)) children = children.with(parent, (children.get(parent) ?? Sequence.empty).without(id));
+      const siblings = children.get(parent);
+      if (!this.order.has(parent) && siblings?.has(id) === true) children = children.with(parent, siblings.without(id));
     }
     for (const [parent, ids] of this.order) if (ids.length === 0 && children.has(parent)) children = children.without(parent);
     return { nodes, children };
