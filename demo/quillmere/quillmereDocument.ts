@@ -19,6 +19,7 @@ import {
 import { menuOutlines } from './menus.ts';
 import { quillmerePages } from './pages.ts';
 import { pageRecords } from './pageRecords.ts';
+import { withWaitingDrift } from './waitingDrift.ts';
 import { itemSettings } from './settings.ts';
 
 /** Quillmere as a stored document: the same at every call, ids included. */
@@ -63,12 +64,19 @@ export function quillmereDocument(): StoredDocument {
     deviceClasses: place === 'drawer' ? (['narrow'] as const).slice() : [...deviceClasses],
   }));
   const items = menuOutlines.flatMap(({ outline }, at) => itemsOf(outline, menus[at]?.id ?? '', withPages, idOf, random));
-  return toStored({
+  const whole = {
     ...withPages,
     menus: withNodesLast(empty.menus, menus),
     placements: withNodesLast(empty.placements, placements),
     items: withNodesLast(empty.items, items),
-  });
+  };
+  return toStored(
+    withWaitingDrift(
+      whole,
+      (path) => pageAt(idOf, path),
+      (kind) => mintId(kind, random),
+    ),
+  );
 }
 
 function pageAt(idOf: ReadonlyMap<string, string>, path: string): string {
@@ -100,8 +108,8 @@ function destinationOf(target: string | null, idOf: ReadonlyMap<string, string>)
 }
 
 function factsOf(document: SiteDocument, page: string): Item['agreed'] {
-  const { title, address } = nodeAt(document.pages, page);
-  return { title, address, ...spotOf(document.pages, page) };
+  const { title, address, kind } = nodeAt(document.pages, page);
+  return { title, address, ...spotOf(document.pages, page), kind };
 }
 
 function settingsFor(target: string | null): Settings {

@@ -32,7 +32,7 @@ export { ancestors } from './walk/ancestors.ts';
 export { mapTree } from './walk/mapTree.ts';
 
 export { newDocument, forestOf, forestNames, type SiteDocument, type ForestName, type NodeOf } from './model/document.ts';
-export { childrenOf, nodeAt, spotOf, withNodesLast, emptyForest, type Forest, type Rooted, type Spot } from './model/forest.ts';
+export { childrenOf, nodeAt, spotOf, withNodeChanged, withNodesLast, emptyForest, type Forest, type Rooted, type Spot } from './model/forest.ts';
 export { branchOf } from './model/branchOf.ts';
 export { isWithin } from './model/isWithin.ts';
 export { menuOf } from './model/menuOf.ts';
@@ -41,6 +41,7 @@ export { faceOf, type Face } from './model/faceOf.ts';
 export { usersOf } from './model/usersOf.ts';
 export type { Sketch, SketchTarget } from './model/sketch.ts';
 export { itemsOf } from './model/itemsOf.ts';
+export { changesBetween, withChanges, type DocumentChanges } from './model/documentChanges.ts';
 export { storedOrder } from './model/storedOrder.ts';
 export { findBreach } from './model/findBreach.ts';
 export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces.ts';
@@ -74,7 +75,7 @@ export { findingInWords, findingKinds, toneOf, type Finding, type FindingKind, t
 export { can, roles, type Actor, type Role, type Intent } from './commands/permission.ts';
 export { isFollowed, isFollowing, holderOf, type FilledFrom } from './commands/throughFollowed.ts';
 export { follow, unfollow, followOf, sourceName, exceptionWords, takeExceptionBack } from './commands/follow.ts';
-export { leaveFinding, mendDrift, openFindings, safeMends, takeUpFinding, type ToMend } from './commands/mendDrift.ts';
+export { leaveFinding, mendDrift, openFindings, safeMends, spotInOrder, takeUpFinding, type ToMend } from './commands/mendDrift.ts';
 export { makeEdit, storedOf, type CommandContext, type EditChoices } from './commands/context.ts';
 export { checkLabel } from './commands/checkLabel.ts';
 export { topmost } from './commands/topmost.ts';

@@ -3,6 +3,7 @@ import { createRouter, createWebHistory } from 'vue-router';
 /** The workspaces of a site, in the order of the work. What is not built is not here, and so not in the bar. */
 export const workspaces = [
   { name: 'pages', label: 'Pages' },
+  { name: 'drift', label: 'Drift' },
   { name: 'arrange', label: 'Arrange' },
   { name: 'editions', label: 'Editions' },
 ] as const;
@@ -15,6 +16,7 @@ export const router = createRouter({
     { path: '/design', name: 'design', component: () => import('./views/DesignView.vue') },
     { path: '/:siteKey', redirect: ({ params }) => ({ name: 'arrange', params }) },
     { path: '/:siteKey/pages', name: 'pages', component: () => import('./views/PagesView.vue') },
+    { path: '/:siteKey/drift/:menuKey?', name: 'drift', component: () => import('./views/DriftView.vue') },
     { path: '/:siteKey/arrange/:menuKey?', name: 'arrange', component: () => import('./views/ArrangeView.vue') },
     { path: '/:siteKey/editions', name: 'editions', component: () => import('./views/EditionsView.vue') },
     { path: '/:rest(.*)*', redirect: { name: 'home' } },

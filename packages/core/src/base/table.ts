@@ -64,12 +64,33 @@ export class Table<V> implements Iterable<readonly [string, V]> {
     return new Table(root.kind === BRANCH ? root : branchAround(root), this.size - 1);
   }
 
-  *[Symbol.iterator](): Iterator<readonly [string, V]> {
-    const stack: Node<V>[] = [this.root];
-    for (let node = stack.pop(); node !== undefined; node = stack.pop()) {
-      if (node.kind === LEAF) yield [node.key, node.value];
-      else stack.push(...(node.kind === CLASH ? node.leaves : node.slots));
+  /**
+   * What has to be done to `before` to get this table: entries to set, and keys to take out (`undefined`). What both share is passed by without
+   * being looked at. O(differences * log32 n) between versions of one table.
+   */
+  *differing(before: Table<V>): IterableIterator<readonly [string, V | undefined]> {
+    const stack: (readonly [Node<V> | undefined, Node<V> | undefined])[] = [[before.root, this.root]];
+    for (let pair = stack.pop(); pair !== undefined; pair = stack.pop()) {
+      const [was, is] = pair;
+      if (was === is) continue;
+      if (was?.kind === BRANCH && is?.kind === BRANCH) {
+        for (let taken = was.map | is.map; taken !== 0; taken &= taken - 1) {
+          const bit = taken & -taken;
+          stack.push([slotAt(was, bit), slotAt(is, bit)]);
+        }
+        continue;
+      }
+      const left = new Map(was === undefined ? [] : leavesOf(was));
+      for (const [key, value] of is === undefined ? [] : leavesOf(is)) {
+        if (left.get(key) !== value) yield [key, value];
+        left.delete(key);
+      }
+      for (const key of left.keys()) yield [key, undefined];
     }
+  }
+
+  *[Symbol.iterator](): Iterator<readonly [string, V]> {
+    yield* leavesOf(this.root);
   }
 
   *keys(): IterableIterator<string> {
@@ -109,6 +130,18 @@ interface Clash<V> {
 type Node<V> = Leaf<V> | Branch<V> | Clash<V>;
 
 const EMPTY_BRANCH: Branch<never> = { kind: BRANCH, map: 0, slots: [], owner: null };
+
+function slotAt<V>(branch: Branch<V>, bit: number): Node<V> | undefined {
+  return (branch.map & bit) === 0 ? undefined : branch.slots[slotOf(branch.map, bit)];
+}
+
+function* leavesOf<V>(top: Node<V>): IterableIterator<readonly [string, V]> {
+  const stack = [top];
+  for (let node = stack.pop(); node !== undefined; node = stack.pop()) {
+    if (node.kind === LEAF) yield [node.key, node.value];
+    else stack.push(...(node.kind === CLASH ? node.leaves : node.slots));
+  }
+}
 
 function leafOf<V>(key: string, value: V): Leaf<V> {
   return { kind: LEAF, hash: hashOf(key), key, value };

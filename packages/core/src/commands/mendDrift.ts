@@ -193,7 +193,7 @@ function predecessorOfFirst(siblings: readonly Id[], group: readonly Id[], movin
 }
 
 /** Where an item for a page belongs in something: behind the one whose page stands before it on the site, or before the first of its kin. */
-function spotInOrder(stored: SiteDocument, parent: Id, page: Id): Spot {
+export function spotInOrder(stored: SiteDocument, parent: Id, page: Id): Spot {
   const branch = nodeAt(stored.pages, page).parent;
   const itemOf = new Map<Id, Id>();
   const children = [...childrenOf(stored.items, parent)];

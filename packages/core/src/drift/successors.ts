@@ -1,5 +1,5 @@
-import { foldText } from '../base/foldText.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { faceOf } from '../model/faceOf.ts';
 import type { Page } from '../schema/page.ts';
 
 /** Finds what became of addresses and pages. */
@@ -10,47 +10,56 @@ export interface Successors {
   readonly at: (address: string) => { readonly page: Page | null; readonly isGone: boolean } | null;
 }
 
-interface Indexes {
+/**
+ * What became of the gone pages and the plain addresses that items lead to. Only what is wanted is looked for, in one pass over the pages,
+ * and none where nothing is: an index of all pages would cost more than all the rest of drift. O(items), and O(pages) where something is.
+ */
+export function successors(document: SiteDocument): Successors {
+  const { pages, site } = document;
+  const addresses = new Set<string>();
+  const titles = new Set<string>();
+  for (const { nodes } of [document.items, document.sharedLinks]) {
+    for (const node of nodes.values()) {
+      const { destination } = faceOf(document, node);
+      if (destination.kind === 'address') {
+        const own = ownPath(destination.address, site.origin);
+        if (own !== null) addresses.add(own);
+      } else if (destination.kind === 'page') {
+        const page = pages.nodes.get(destination.page);
+        if (page?.state !== 'gone') continue;
+        addresses.add(plain(page.address));
+        titles.add(page.title);
+      }
+    }
+  }
+  const found = addresses.size === 0 ? nothing : lookFor(pages.nodes.values(), addresses, titles);
+  const of = (gone: Page): Page | null => {
+    const address = plain(gone.address);
+    return found.live.get(address) ?? found.former.get(address) ?? found.titles.get(gone.title) ?? null;
+  };
+  return {
+    of,
+    at(address) {
+      const path = ownPath(address, site.origin);
+      if (path === null || found.live.has(path)) return null;
+      const next = found.former.get(path);
+      if (next !== undefined) return { page: next, isGone: false };
+      const was = found.gone.get(path);
+      return was === undefined ? null : { page: of(was), isGone: true };
+    },
+  };
+}
+
+interface Found {
   readonly live: ReadonlyMap<string, Page>;
   readonly former: ReadonlyMap<string, Page>;
   readonly gone: ReadonlyMap<string, Page>;
   /** Null: several are called so. */
   readonly titles: ReadonlyMap<string, Page | null>;
 }
+const nothing: Found = { live: new Map(), former: new Map(), gone: new Map(), titles: new Map() };
 
-const kept = new WeakMap<object, Indexes>();
-
-/** Nothing is read before something is asked: most menus have nothing to ask. Then O(pages), once for each state of them. */
-export function successors({ pages: { nodes }, site }: SiteDocument): Successors {
-  const indexes = (): Indexes => {
-    const known = kept.get(nodes);
-    if (known !== undefined) return known;
-    const made = indexesOf(nodes.values());
-    kept.set(nodes, made);
-    return made;
-  };
-  const of = (gone: Page): Page | null => {
-    const { live, former, titles } = indexes();
-    const address = plain(gone.address);
-    return live.get(address) ?? former.get(address) ?? titles.get(foldText(gone.title)) ?? null;
-  };
-  return {
-    of,
-    at(address) {
-      const own = site.origin !== '' && address.startsWith(`${site.origin}/`) ? address.slice(site.origin.length) : address;
-      if (!own.startsWith('/') || own.startsWith('//')) return null;
-      const { live, former, gone } = indexes();
-      const path = plain(own);
-      if (live.has(path)) return null;
-      const next = former.get(path);
-      if (next !== undefined) return { page: next, isGone: false };
-      const was = gone.get(path);
-      return was === undefined ? null : { page: of(was), isGone: true };
-    },
-  };
-}
-
-function indexesOf(pages: Iterable<Page>): Indexes {
+function lookFor(pages: Iterable<Page>, addresses: ReadonlySet<string>, wanted: ReadonlySet<string>): Found {
   const live = new Map<string, Page>();
   const former = new Map<string, Page>();
   const gone = new Map<string, Page>();
@@ -58,17 +67,25 @@ function indexesOf(pages: Iterable<Page>): Indexes {
   for (const page of pages) {
     const address = plain(page.address);
     if (page.state === 'gone') {
-      gone.set(address, page);
+      if (addresses.has(address)) gone.set(address, page);
       continue;
     }
-    live.set(address, page);
-    for (const one of page.formerAddresses ?? []) former.set(plain(one), page);
-    const title = foldText(page.title);
-    titles.set(title, titles.has(title) ? null : page);
+    if (addresses.has(address)) live.set(address, page);
+    for (const one of page.formerAddresses ?? []) if (addresses.has(plain(one))) former.set(plain(one), page);
+    if (wanted.has(page.title)) titles.set(page.title, titles.has(page.title) ? null : page);
   }
   return { live, former, gone, titles };
 }
 
+/** A path of the site itself; null: an address elsewhere. */
+function ownPath(address: string, origin: string): string | null {
+  const own = origin !== '' && address.startsWith(`${origin}/`) ? address.slice(origin.length) : address;
+  return own.startsWith('/') && !own.startsWith('//') ? plain(own) : null;
+}
+
+/** Without an anchor and a slash at the end. */
 function plain(address: string): string {
-  return (address.split('#')[0] ?? '').replace(/\/+$/, '') || '/';
+  const anchor = address.indexOf('#');
+  const path = anchor < 0 ? address : address.slice(0, anchor);
+  return path.length > 1 && path.endsWith('/') ? path.replace(/\/+$/, '') || '/' : path;
 }

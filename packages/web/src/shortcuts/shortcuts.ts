@@ -4,7 +4,7 @@ export interface Shortcut {
   /** As `KeyboardEvent.key`, with `Ctrl+`, `Shift+` and `Alt+` before it in this order; Command counts as Ctrl. */
   readonly keys: readonly string[];
   readonly does: string;
-  readonly where: 'anywhere' | 'tree';
+  readonly where: 'anywhere' | 'tree' | 'drift';
 }
 
 export type ShortcutName =
@@ -43,7 +43,13 @@ export type ShortcutName =
   | 'switchForm'
   | 'beside'
   | 'nextMenu'
-  | 'previousMenu';
+  | 'previousMenu'
+  | 'findingUp'
+  | 'findingDown'
+  | 'mend'
+  | 'mendNth'
+  | 'mendSafe'
+  | 'leaveFinding';
 
 export const shortcuts: readonly Shortcut[] = [
   { name: 'up', keys: ['ArrowUp'], does: 'Select the item above', where: 'tree' },
@@ -78,6 +84,14 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'beside', keys: ['b'], does: 'Another menu beside this one, or none', where: 'tree' },
   { name: 'previousMenu', keys: ['['], does: 'Go to the menu before', where: 'tree' },
   { name: 'nextMenu', keys: [']'], does: 'Go to the next menu', where: 'tree' },
+  { name: 'findingUp', keys: ['ArrowUp'], does: 'Go to the finding above', where: 'drift' },
+  { name: 'findingDown', keys: ['ArrowDown'], does: 'Go to the finding below', where: 'drift' },
+  { name: 'mend', keys: ['Enter'], does: 'Do the likely mend', where: 'drift' },
+  { name: 'mendNth', keys: ['1', '2', '3'], does: 'Do the first, second or third mend', where: 'drift' },
+  { name: 'leaveFinding', keys: ['l'], does: 'Leave it as it is, with a reason', where: 'drift' },
+  { name: 'mendSafe', keys: ['a'], does: 'Mend all that is safe to mend', where: 'drift' },
+  { name: 'previousMenu', keys: ['['], does: 'Go to the menu before', where: 'drift' },
+  { name: 'nextMenu', keys: [']'], does: 'Go to the next menu', where: 'drift' },
   { name: 'findPages', keys: ['/'], does: 'Find pages', where: 'anywhere' },
   { name: 'undo', keys: ['Ctrl+z'], does: 'Undo', where: 'anywhere' },
   { name: 'redo', keys: ['Ctrl+Shift+z', 'Ctrl+y'], does: 'Redo', where: 'anywhere' },

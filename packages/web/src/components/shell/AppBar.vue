@@ -5,6 +5,7 @@ import { refusal } from '@zorvik/core';
 import { workspaces } from '../../router.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
+import { useDrift } from '../../stores/drift.ts';
 import { usePeople } from '../../stores/people.ts';
 import MenuSwitcher from './MenuSwitcher.vue';
 import PersonTag from './PersonTag.vue';
@@ -14,6 +15,7 @@ defineProps<{ siteKey: string | null }>();
 const emit = defineEmits<{ showKeys: [] }>();
 const copy = useWorkingCopy();
 const people = usePeople();
+const drift = useDrift();
 const noUndo = computed(() => (copy.canUndo ? null : refusal('nothingToUndo').message));
 const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').message));
 </script>
@@ -36,6 +38,9 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
       <nav class="works" aria-label="Workspaces">
         <router-link v-for="work in workspaces" :key="work.name" :to="{ name: work.name, params: { siteKey } }" :class="{ on: $route.name === work.name }">
           {{ work.label }}
+          <b v-if="work.name === 'drift' && drift.open.length > 0" class="badge number" :aria-label="`${drift.open.length} open findings`">
+            {{ drift.open.length }}
+          </b>
         </router-link>
       </nav>
       <div class="end">
@@ -80,14 +85,23 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
   margin: 0 auto;
 }
 .works a {
-  display: grid;
-  place-items: center;
+  display: flex;
+  align-items: center;
+  gap: 6px;
   min-height: 30px;
   padding: 0 12px;
   border-radius: var(--radius);
   color: var(--mute);
   font-weight: 500;
   text-decoration: none;
+}
+.works .badge {
+  padding: 0 6px;
+  border-radius: 8px;
+  background: #f0c462;
+  color: var(--ink);
+  font-size: 11px;
+  line-height: 16px;
 }
 .works a:hover {
   background: var(--paper-deep);

@@ -3,6 +3,7 @@ import { mdiChevronDown, mdiPlus } from '@mdi/js';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { placementOf, placeNames, type Menu } from '@zorvik/core';
+import { useDrift } from '../../stores/drift.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import NewMenuDialog from './NewMenuDialog.vue';
@@ -10,6 +11,7 @@ import NewMenuDialog from './NewMenuDialog.vue';
 const props = defineProps<{ siteKey: string }>();
 const copy = useWorkingCopy();
 const selection = useSelection();
+const drift = useDrift();
 const router = useRouter();
 const isNewOpen = ref(false);
 const site = computed(() => copy.document?.site.name ?? '');
@@ -20,7 +22,9 @@ function placeOf(menu: Menu): string {
 }
 
 function show(key: string): void {
-  void router.push({ name: 'arrange', params: { siteKey: props.siteKey, menuKey: key } });
+  // Drift goes on with the other menu; everything else is arranged.
+  const name = router.currentRoute.value.name === 'drift' ? 'drift' : 'arrange';
+  void router.push({ name, params: { siteKey: props.siteKey, menuKey: key } });
 }
 </script>
 
@@ -40,6 +44,9 @@ function show(key: string): void {
         <v-list-item v-for="menu in selection.menus" :key="menu.id" :active="menu.id === selection.menu?.id" @click="show(menu.key)">
           <v-list-item-title>{{ menu.name }}</v-list-item-title>
           <v-list-item-subtitle>{{ placeOf(menu) }}</v-list-item-subtitle>
+          <template v-if="(drift.counts.get(menu.id) ?? 0) > 0" #append>
+            <span class="found" title="Open findings of drift">{{ drift.counts.get(menu.id) }}</span>
+          </template>
         </v-list-item>
         <v-divider v-if="selection.menus.length > 0" />
         <v-list-item :prepend-icon="mdiPlus" title="New menu …" @click="isNewOpen = true" />
@@ -65,6 +72,14 @@ function show(key: string): void {
   min-height: 30px;
   display: grid;
   place-items: center;
+}
+.found {
+  padding: 0 6px;
+  border-radius: 8px;
+  background: var(--ochre-tint);
+  color: var(--ochre);
+  font-size: 11px;
+  font-weight: 600;
 }
 .name:hover {
   text-decoration: underline;

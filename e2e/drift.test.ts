@@ -1,0 +1,96 @@
+import { Key } from 'selenium-webdriver';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { StoredDocument } from '@zorvik/core';
+import { openBrowser, type TestBrowser } from './browser.ts';
+import { personAt, type Person } from './person.ts';
+import { openStack, type Stack } from './stack.ts';
+
+/** Drift as its editors find it on a Monday, and how they mend it. */
+let stack: Stack;
+let browser: TestBrowser;
+let person: Person;
+beforeAll(async () => {
+  stack = await openStack();
+  browser = await openBrowser();
+  person = personAt(browser.driver);
+});
+afterAll(async () => {
+  await browser?.close();
+  await stack?.remove();
+});
+
+const open = async (menu: string): Promise<void> => {
+  await browser.driver.get(`${stack.editor}/quillmere/drift/${menu}`);
+  await person.find('.picture .row');
+};
+const title = async (): Promise<string> => (await person.find('h1')).getText();
+const says = (text: string): Promise<unknown> => person.eventually(`it does not say “${text}”`, async () => (await title()) === text);
+const findings = (): Promise<string[]> =>
+  browser.driver.executeScript<string[]>(`return [...document.querySelectorAll('.card .what')].map((one) => one.textContent.replaceAll(/\\s+/g, " ").trim())`);
+const press = async (...keys: string[]): Promise<void> => (await person.find('.list')).sendKeys(...keys);
+const stored = async (): Promise<StoredDocument> => {
+  await person.kept();
+  return ((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument }).document;
+};
+
+describe('drift', () => {
+  it('is counted in the bar, drawn side by side, and explained in one sentence each', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
+    await person.eventually('no count', async () => (await (await person.find('.works .badge')).getText()) === '4');
+    await open('main');
+    await says('3 places disagree');
+    expect(await findings()).toEqual([
+      'The page of “Getting here” went from /visit/travel to /visit/getting-here',
+      '“Succulent house” is new below “Glasshouses”, which this menu carries',
+      '“Dried plants” is the page’s old title; it is called “Herbarium” now',
+    ]);
+    expect(await (await person.find('.row.ghost')).getText()).toBe('Succulent house would go here');
+    expect(await browser.driver.executeScript('return document.querySelectorAll(".lines g.agrees").length')).toBeGreaterThan(10);
+  });
+
+  it('is walked and mended by keys alone, each mend one edit that undo takes back', async () => {
+    await open('main');
+    await says('3 places disagree');
+    await press(Key.ARROW_DOWN, Key.ENTER);
+    await says('2 places disagree');
+    const { items, pages } = await stored();
+    const house = pages.find(({ title: one }) => one === 'Succulent house')?.id;
+    const added = items.find(({ destination }) => destination.kind === 'page' && destination.page === house);
+    const before = items.filter(({ parent }) => parent === added?.parent).map(({ id }) => id);
+    expect(before.at(-1)).toBe(added?.id);
+    await press(Key.chord(Key.CONTROL, 'z'));
+    await says('3 places disagree');
+  });
+
+  it('is left with a reason, and taken up again', async () => {
+    await open('main');
+    await says('3 places disagree');
+    await press(Key.ARROW_DOWN, 'l');
+    await person.eventually('no field', async () => (await (await person.focused()).getTagName()) === 'input');
+    await person.type('It opens to members first', Key.ENTER);
+    await says('2 places disagree');
+    expect((await stored()).leftFindings).toMatchObject([{ reason: 'It opens to members first' }]);
+    await person.click('1 left as it is');
+    await person.byText('p', 'It opens to members first');
+    await person.click('Take it up again');
+    await says('3 places disagree');
+  });
+
+  it('is mended all at once where that is safe, and says where else something is amiss', async () => {
+    await open('main');
+    await says('3 places disagree');
+    await person.click('Mend the 2 safe ones');
+    await says('1 place disagrees');
+    await press('1');
+    await says('Menu and site agree');
+    const { items } = await stored();
+    expect(items.filter(({ label }) => label === 'Dried plants')).toEqual([]);
+    await person.byText('p', 'Other menus disagree with the site:');
+    await press(']', ']', ']', ']');
+    await says('1 place disagrees');
+    expect(await findings()).toEqual(['Broken: “Garden lottery” leads to a page that is gone']);
+    await (await person.find('.mend')).click();
+    await says('Menu and site agree');
+    await person.eventually('the count stays', async () => (await browser.driver.findElements({ css: '.works .badge' })).length === 0);
+  });
+});

@@ -1,0 +1,99 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { leaveFinding, mendDrift, safeMends, takeUpFinding, type Finding, type Id, type MendKind, type ToMend } from '@zorvik/core';
+import { driftClient, type DriftClient, type LeftFinding } from '../workers/driftClient.ts';
+import { useSelection } from './selection.ts';
+import { useWorkingCopy } from './workingCopy.ts';
+
+/** How long nothing must change until drift is looked for again, in ms. */
+const SETTLING = 150;
+
+/** Where menus and pages no longer agree: told by a worker, a moment after each change. */
+export const useDrift = defineStore('drift', () => {
+  const copy = useWorkingCopy();
+  const selection = useSelection();
+  const open = shallowRef<readonly Finding[]>([]);
+  const left = shallowRef<readonly LeftFinding[]>([]);
+  const isKnown = ref(false);
+  const chosenId = ref<string | null>(null);
+  let client: DriftClient | null = null;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  async function look(): Promise<void> {
+    const { stored } = copy;
+    if (stored === null) return;
+    client ??= driftClient();
+    const found = await client.look(stored);
+    if (found === null || copy.stored?.site.id !== stored.site.id) return;
+    open.value = found.open;
+    left.value = found.left;
+    isKnown.value = true;
+  }
+
+  watch(
+    () => copy.stored,
+    (now, before) => {
+      clearTimeout(timer);
+      if (now?.site.id !== before?.site.id) {
+        open.value = [];
+        left.value = [];
+        isKnown.value = false;
+      }
+      if (now !== null) timer = setTimeout(() => void look(), SETTLING);
+    },
+    { immediate: true },
+  );
+
+  const counts = computed(() => {
+    const found = new Map<Id, number>();
+    for (const { menu } of open.value) found.set(menu, (found.get(menu) ?? 0) + 1);
+    return found;
+  });
+  /** Those of the menu that is shown, in its order. */
+  const findings = computed(() => open.value.filter(({ menu }) => menu === selection.menu?.id));
+  const leftHere = computed(() => left.value.filter(({ finding }) => finding.menu === selection.menu?.id));
+  const chosen = computed(() => findings.value.find(({ id }) => id === chosenId.value) ?? findings.value[0] ?? null);
+  const safe = computed(() => safeMends(findings.value));
+
+  /** Does mends as one edit; what is chosen next is what stands where the last one stood. */
+  function mend(wanted: readonly ToMend[]): void {
+    const at = findings.value.findIndex(({ id }) => id === wanted[0]?.finding.id);
+    const gone = new Set(wanted.map(({ finding }) => finding.id));
+    const done = copy.perform((context) => mendDrift(context, wanted));
+    if (done.ok) chooseNear(at, gone);
+  }
+
+  function chooseNear(at: number, gone: ReadonlySet<string>): void {
+    const next = findings.value.slice(at).find(({ id }) => !gone.has(id)) ?? findings.value.slice(0, at).findLast(({ id }) => !gone.has(id));
+    chosenId.value = next?.id ?? null;
+    // They are taken away at once; the worker confirms it.
+    open.value = open.value.filter(({ id }) => !gone.has(id));
+  }
+
+  function mendOne(finding: Finding, kind: MendKind): void {
+    mend([{ finding, mend: kind }]);
+  }
+
+  /** The likely mend of each of the same kind. */
+  function mendKind(kind: Finding['kind']): void {
+    mend(findings.value.filter((one) => one.kind === kind).flatMap((finding) => finding.mends.slice(0, 1).map((one) => ({ finding, mend: one.kind }))));
+  }
+
+  function leave(finding: Finding, reason: string): boolean {
+    const at = findings.value.findIndex(({ id }) => id === finding.id);
+    const done = copy.perform((context) => leaveFinding(context, [finding], reason));
+    if (done.ok) chooseNear(at, new Set([finding.id]));
+    return done.ok;
+  }
+
+  function takeUp(id: string): void {
+    copy.perform((context) => takeUpFinding(context, id));
+  }
+
+  function step(by: 1 | -1): void {
+    const at = findings.value.findIndex(({ id }) => id === chosen.value?.id);
+    chosenId.value = findings.value[Math.max(0, Math.min(at + by, findings.value.length - 1))]?.id ?? null;
+  }
+
+  return { open, left, isKnown, counts, findings, leftHere, chosen, chosenId, safe, mend, mendOne, mendKind, leave, takeUp, step };
+});

@@ -1,0 +1,275 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { findingInWords, toneOf, type Finding, type FindingKind, type MendKind } from '@zorvik/core';
+import DriftPicture from '../components/drift/DriftPicture.vue';
+import FindingCard from '../components/drift/FindingCard.vue';
+import RefusalNote from '../components/common/RefusalNote.vue';
+import { driftPicture } from '../composables/driftRows.ts';
+import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
+import { useDrift } from '../stores/drift.ts';
+import { useSelection } from '../stores/selection.ts';
+import { useWorkingCopy } from '../stores/workingCopy.ts';
+
+/** Where the menu and the site no longer agree, drawn and explained, each with what would mend it. */
+const copy = useWorkingCopy();
+const selection = useSelection();
+const drift = useDrift();
+const list = useTemplateRef<HTMLElement>('list');
+// Coming here, the keys go through the findings at once.
+onMounted(() => (document.activeElement === document.body || document.activeElement?.closest('header') != null) && focus());
+const leaving = ref<string | null>(null);
+const isLeftOpen = ref(false);
+
+const picture = computed(() => {
+  const { document, stored } = copy;
+  const { menu } = selection;
+  return document === null || stored === null || menu === null ? null : driftPicture(stored, document, menu.id, drift.findings);
+});
+const count = computed(() => drift.findings.length);
+const broken = computed(() => drift.findings.filter((one) => toneOf(one) === 'broken').length);
+const title = computed(() => {
+  if (!drift.isKnown) return 'Comparing …';
+  if (count.value === 0) return 'Menu and site agree';
+  return count.value === 1 ? '1 place disagrees' : `${count.value} places disagree`;
+});
+const about = computed(() => {
+  const lines = picture.value?.lines ?? [];
+  const joined = lines.filter(({ tone }) => tone === 'agrees').length;
+  const led = lines.filter(({ tone }) => tone !== 'new').length;
+  const parts = [`${joined} of ${led} items that lead to pages agree with them.`];
+  if (broken.value > 0) parts.push(`${broken.value} lead${broken.value === 1 ? 's' : ''} visitors to nothing.`);
+  return parts.join(' ');
+});
+const groups = computed(() => {
+  const found = new Map<FindingKind, Finding[]>();
+  for (const finding of drift.findings) found.set(finding.kind, [...(found.get(finding.kind) ?? []), finding]);
+  return found;
+});
+/** Kinds of which there are several: one press does the likely mend of each. */
+const many = computed(() => [...groups.value].filter(([, all]) => all.length > 1));
+const kindWords: Readonly<Record<FindingKind, string>> = {
+  pageGone: 'pages gone',
+  addressGone: 'addresses gone',
+  anchorGone: 'anchors gone',
+  linkDead: 'dead links',
+  pageDraft: 'drafts',
+  pageNew: 'new pages',
+  pageMoved: 'moved pages',
+  titleStale: 'old titles',
+  addressChanged: 'new addresses',
+  addressRedirects: 'redirects',
+  orderDiffers: 'orders',
+  kindChanged: 'kinds',
+  plannedLive: 'planned pages',
+  exceptionLost: 'exceptions',
+  sourceRenamed: 'renamed items',
+};
+const elsewhere = computed(() => selection.menus.filter(({ id }) => id !== selection.menu?.id && (drift.counts.get(id) ?? 0) > 0));
+
+watch(
+  () => drift.chosen?.id,
+  async (id) => {
+    leaving.value = null;
+    await nextTick();
+    if (id !== undefined) document.getElementById(`finding-${id.replaceAll(' ', '-')}`)?.scrollIntoView({ block: 'nearest' });
+  },
+);
+
+function mend(finding: Finding, kind: MendKind): void {
+  drift.mendOne(finding, kind);
+  focus();
+}
+
+function leave(finding: Finding, reason: string): void {
+  if (drift.leave(finding, reason)) leaving.value = null;
+  focus();
+}
+
+function focus(): void {
+  list.value?.focus({ preventScroll: true });
+}
+
+const doing: Partial<Record<ShortcutName, (event: KeyboardEvent) => void>> = {
+  findingUp: () => drift.step(-1),
+  findingDown: () => drift.step(1),
+  mend: () => drift.chosen !== null && likely(drift.chosen),
+  mendNth: ({ key }) => {
+    const finding = drift.chosen;
+    const chosen = finding?.mends[Number(key) - 1];
+    if (finding !== null && chosen !== undefined) mend(finding, chosen.kind);
+  },
+  leaveFinding: () => (leaving.value = drift.chosen?.id ?? null),
+  mendSafe: () => drift.safe.length > 0 && drift.mend(drift.safe),
+  nextMenu: () => goToMenu(1),
+  previousMenu: () => goToMenu(-1),
+};
+
+function likely(finding: Finding): void {
+  const [first] = finding.mends;
+  if (first !== undefined) mend(finding, first.kind);
+}
+
+function press(event: KeyboardEvent): void {
+  if (event.target !== list.value || event.isComposing) return;
+  const name = shortcutFor(event, 'drift');
+  const deed = name === null ? undefined : doing[name];
+  if (deed === undefined) return;
+  event.preventDefault();
+  deed(event);
+}
+
+function goToMenu(step: 1 | -1): void {
+  const at = selection.menus.findIndex(({ id }) => id === selection.menu?.id);
+  const next = selection.menus[(at + step + selection.menus.length) % Math.max(1, selection.menus.length)];
+  if (next !== undefined) selection.showMenu(next.key);
+}
+</script>
+
+<template>
+  <div class="drift">
+    <header>
+      <h1>{{ title }}</h1>
+      <p class="mute">{{ about }}</p>
+      <RefusalNote />
+      <div class="actions">
+        <button v-for="[kind, all] in many" :key="kind" type="button" class="plain-button" @click="drift.mendKind(kind)">
+          Mend {{ all.length }} {{ kindWords[kind] }}
+        </button>
+        <button v-if="drift.safe.length > 0" type="button" class="all" title="Neither adds nor removes an item (A)" @click="drift.mend(drift.safe)">
+          {{ drift.safe.length === 1 ? 'Mend the safe one' : `Mend the ${drift.safe.length} safe ones` }}
+        </button>
+      </div>
+    </header>
+    <DriftPicture
+      v-if="picture !== null && selection.menu !== null"
+      :picture="picture"
+      :menu-name="selection.menu.name"
+      :chosen="drift.chosen"
+      @choose="drift.chosenId = $event.id"
+    />
+    <aside aria-label="Findings">
+      <div ref="list" class="list" tabindex="0" role="group" aria-label="Findings: arrows go through them, Enter does the likely mend" @keydown="press">
+        <ul v-if="count > 0">
+          <FindingCard
+            v-for="finding in drift.findings"
+            :key="finding.id"
+            :finding="finding"
+            :is-chosen="finding.id === drift.chosen?.id"
+            :is-leaving="leaving === finding.id"
+            @choose="drift.chosenId = finding.id"
+            @mend="mend(finding, $event)"
+            @ask-leave="leaving = $event ? finding.id : null"
+            @leave="leave(finding, $event)"
+          />
+        </ul>
+        <div v-else-if="drift.isKnown" class="empty">
+          <p class="good">Every item of this menu is as the site has it, or as somebody wanted it.</p>
+          <p v-if="elsewhere.length > 0" class="mute">Other menus disagree with the site:</p>
+          <button v-for="menu in elsewhere" :key="menu.id" type="button" class="plain-button" @click="selection.showMenu(menu.key)">
+            {{ menu.name }}
+            <b class="number">{{ drift.counts.get(menu.id) }}</b>
+          </button>
+        </div>
+      </div>
+      <section v-if="drift.leftHere.length > 0" class="left" aria-label="Left as they are">
+        <button type="button" class="plain-button" :aria-expanded="isLeftOpen" @click="isLeftOpen = !isLeftOpen">
+          {{ drift.leftHere.length }} left as {{ drift.leftHere.length === 1 ? 'it is' : 'they are' }}
+        </button>
+        <ul v-if="isLeftOpen">
+          <li v-for="{ finding, reason } in drift.leftHere" :key="finding.id">
+            <p>{{ findingInWords(finding) }}</p>
+            <p class="mute">{{ reason === '' ? 'No reason was given.' : reason }}</p>
+            <button type="button" class="plain-button" @click="drift.takeUp(finding.id)">Take it up again</button>
+          </li>
+        </ul>
+      </section>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.drift {
+  display: grid;
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) minmax(320px, 432px);
+  height: 100%;
+}
+header {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 18px;
+  min-height: 64px;
+  padding: 10px 14px;
+}
+h1 {
+  font-size: 20px;
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-inline-start: auto;
+}
+.all {
+  min-height: 32px;
+  padding: 0 14px;
+  border: 0;
+  border-radius: var(--radius);
+  background: var(--ink);
+  color: var(--white);
+  font-weight: 600;
+  cursor: pointer;
+}
+aside {
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  min-height: 0;
+  border-inline-start: 1px solid var(--line);
+  background: var(--sheet);
+}
+.list {
+  overflow: auto;
+}
+.list:focus-visible {
+  outline: 2px solid var(--ink);
+  outline-offset: -2px;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.empty {
+  display: grid;
+  justify-items: start;
+  gap: 8px;
+  padding: 16px;
+}
+.good {
+  padding: 8px 11px;
+  border-radius: var(--radius);
+  background: var(--moss-tint);
+  color: var(--moss);
+  font-weight: 600;
+}
+.left {
+  max-height: 40vh;
+  overflow: auto;
+  padding: 10px 16px;
+  border-top: 1px solid var(--line);
+}
+.left li {
+  padding-block: 8px;
+  border-bottom: 1px solid var(--line-soft);
+}
+@media (max-width: 900px) {
+  .drift {
+    grid-template: auto minmax(200px, 1fr) minmax(0, 1fr) / minmax(0, 1fr);
+  }
+  aside {
+    border-inline-start: 0;
+    border-block-start: 1px solid var(--line);
+  }
+}
+</style>
