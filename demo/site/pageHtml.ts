@@ -24,6 +24,7 @@ export function pageHtml({ path, page, trail, children, menus }: PageParts): str
 <link rel="stylesheet" href="/navigation.css">
 <link rel="stylesheet" href="/assets/site.css">
 <script src="/navigation.js" defer></script>
+${page === null || path === '/' ? '' : `<script type="application/ld+json">${trailData(page, trail)}</script>`}
 </head>
 <body>
 <a class="skip" href="#content">To the content</a>
@@ -34,7 +35,7 @@ export function pageHtml({ path, page, trail, children, menus }: PageParts): str
 <div class="page">
 ${side}
 <main id="content">
-${trail.length === 0 ? '' : `<p class="trail">${trail.map((one) => `<a href="${one.path}">${asText(one.title)}</a>`).join(' / ')}</p>`}
+${trail.length === 0 ? '' : `<nav class="trail" aria-label="Breadcrumb">${trail.map((one) => `<a href="${one.path}">${asText(one.title)}</a>`).join(' / ')}</nav>`}
 <h1>${asText(title)}</h1>
 <p>${asText(text)}</p>
 ${children.length === 0 ? '' : `<h2>Here you find</h2>\n<ul class="children">${children.map((one) => `<li><a href="${one.path}">${asText(one.title)}</a></li>`).join('')}</ul>`}
@@ -44,6 +45,12 @@ ${children.length === 0 ? '' : `<h2>Here you find</h2>\n<ul class="children">${c
 </body>
 </html>
 `;
+}
+
+/** The way to a page as data (schema.org, BreadcrumbList). */
+function trailData(page: QuillmerePage, trail: readonly QuillmerePage[]): string {
+  const itemListElement = [...trail, page].map(({ path, title }, at) => ({ '@type': 'ListItem', position: at + 1, name: title, item: path }));
+  return JSON.stringify({ '@context': 'https://schema.org', '@type': 'BreadcrumbList', itemListElement }).replaceAll('<', String.raw`\u003c`);
 }
 
 function asText(text: string): string {

@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import express, { type Express } from 'express';
-import { quillmerePages, type QuillmerePage } from '../quillmere/pages.ts';
+import type { QuillmerePage } from '../quillmere/pages.ts';
+import { ChangingPages, monthPasses, type SiteChange } from './changingPages.ts';
 import { navigationFrom, type Navigation } from './navigation.ts';
 import { pageHtml } from './pageHtml.ts';
 
@@ -9,7 +10,8 @@ import { pageHtml } from './pageHtml.ts';
  * into its template. It knows nothing of Zorvik but the delivery address.
  */
 export function createSite(deliveryAddress: string, origin: () => string): Express {
-  const pages = new Map(quillmerePages().map((page) => [page.path, page]));
+  const changing = new ChangingPages();
+  const { pages, redirects } = changing;
   const navigation: Navigation = navigationFrom(`${deliveryAddress}/delivery/v1/sites/quillmere`);
   const app = express();
   app.disable('x-powered-by');
@@ -17,8 +19,16 @@ export function createSite(deliveryAddress: string, origin: () => string): Expre
   app.get('/sitemap.xml', (_, response) => void response.type('application/xml').send(sitemap([...pages.values()], origin())));
   app.get('/navigation.css', (_, response, next) => void navigation.file('navigation.css').then((text) => response.type('css').send(text), next));
   app.get('/navigation.js', (_, response, next) => void navigation.file('navigation.js').then((text) => response.type('js').send(text), next));
+  // What a real site does of itself, this one is told: it listens on this machine alone.
+  app.post('/control', express.json(), (request, response) => {
+    const problem = changing.change(request.body as SiteChange);
+    response.status(problem === null ? 200 : 422).json(problem === null ? { pages: pages.size } : { problem });
+  });
+  app.post('/control/month', (_, response) => void response.json({ changes: monthPasses(changing), pages: pages.size }));
   app.get('/{*splat}', async (request, response) => {
     const path = request.path.replace(/\/+$/, '') || '/';
+    const led = redirects.get(path);
+    if (led !== undefined && !pages.has(path)) return response.redirect(301, led);
     const page = pages.get(path);
     const menus = await navigation.menus(['main', 'second', 'plants', 'footer'], path);
     const children = [...pages.values()].filter(({ parent }) => parent === path);

@@ -1,15 +1,19 @@
 import Type, { type Static } from 'typebox';
 import {
+  AddressShape,
   closed,
   EditShape,
   IdShape,
   KeyShape,
   ItemShape,
+  LeftFindingShape,
   LabelShape,
   LanguageShape,
   LoggedEditShape,
   MenuShape,
+  OwnFieldShape,
   PageShape,
+  SharedLinkShape,
   PlacementShape,
   SentenceShape,
   settingFields,
@@ -116,6 +120,48 @@ export const ImportLineShape = Type.Union([
 ]);
 export type ImportLine = Static<typeof ImportLineShape>;
 
+const PlacingShape = Type.Enum(['jsonLd', 'microdata', 'breadcrumb', 'trail', 'up', 'list', 'path', 'none'] as const);
+const someTexts = Type.Array(Type.Record(Type.String(), Type.String()), { maxItems: 100 });
+
+/** How far the reading of a site is, and what it came to. */
+export const ReadingShape = Type.Object(
+  {
+    state: Type.Enum(['none', 'running', 'paused', 'done', 'failed', 'cancelled'] as const),
+    address: Type.String(),
+    /** Pages read, and addresses that are known and wait. */
+    read: whole,
+    waiting: whole,
+    /** Why it failed. */
+    reason: Type.Union([Type.String(), Type.Null()]),
+    problems: Type.Array(Type.Object({ address: Type.String(), reason: Type.String() }, closed)),
+    /** What is otherwise than what the pages say now, once all is read; the first of each kind by name. */
+    difference: Type.Union([
+      Type.Null(),
+      Type.Object(
+        {
+          added: whole,
+          renamed: whole,
+          moved: whole,
+          readdressed: whole,
+          gone: whole,
+          /** How many pages each kind of evidence placed. */
+          placedBy: Type.Record(Type.String(), whole),
+          /** Pages whose evidence says different things of their place. */
+          contradictions: Type.Array(
+            Type.Object({ title: Type.String(), by: PlacingShape, under: Type.String(), other: PlacingShape, otherUnder: Type.String() }, closed),
+            { maxItems: 100 },
+          ),
+          contradicting: whole,
+          samples: Type.Object({ added: someTexts, renamed: someTexts, moved: someTexts, readdressed: someTexts, gone: someTexts }, closed),
+        },
+        closed,
+      ),
+    ]),
+  },
+  closed,
+);
+export type Reading = Static<typeof ReadingShape>;
+
 /** Lines of a site that is read in pieces. The last one says that it is whole. */
 export const SiteLineShape = Type.Union([
   Type.Object(
@@ -131,6 +177,9 @@ export const SiteLineShape = Type.Union([
   Type.Object({ forest: Type.Literal('menus'), nodes: Type.Array(MenuShape) }, closed),
   Type.Object({ forest: Type.Literal('items'), nodes: Type.Array(ItemShape) }, closed),
   Type.Object({ forest: Type.Literal('placements'), nodes: Type.Array(PlacementShape) }, closed),
+  Type.Object({ forest: Type.Literal('sharedLinks'), nodes: Type.Array(SharedLinkShape) }, closed),
+  Type.Object({ forest: Type.Literal('ownFields'), nodes: Type.Array(OwnFieldShape) }, closed),
+  Type.Object({ forest: Type.Literal('leftFindings'), nodes: Type.Array(LeftFindingShape) }, closed),
   Type.Object({ isWhole: Type.Literal(true) }, closed),
 ]);
 export type SiteLine = Static<typeof SiteLineShape>;
@@ -191,6 +240,46 @@ export const routes = {
     status: 201,
     reply: ImportLineShape,
     replyType: JSON_LINES,
+  },
+  readingOf: {
+    method: 'GET',
+    path: `${API}/sites/:siteKey/reading`,
+    summary: 'How far the reading of the site over HTTP is; when it is done, what is otherwise than the pages say. `trust` puts one kind of evidence first.',
+    query: Type.Object({ trust: Type.Optional(PlacingShape), missing: Type.Optional(Type.Union([Type.Literal('keep'), Type.Literal('retire')])) }, closed),
+    status: 200,
+    reply: ReadingShape,
+  },
+  startReading: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/reading`,
+    summary: 'Begins to read the site over HTTP, from a start page and its sitemaps on. One at a time for each site.',
+    body: Type.Object({ address: AddressShape, pages: Type.Integer({ minimum: 1, maximum: 20_000 }) }, closed),
+    status: 201,
+    reply: ReadingShape,
+  },
+  steerReading: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/reading/steer`,
+    summary: 'Pauses a reading, lets it go on, or ends it.',
+    body: Type.Object({ act: Type.Enum(['pause', 'goOn', 'cancel'] as const) }, closed),
+    status: 200,
+    reply: ReadingShape,
+  },
+  takeReading: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/reading/take`,
+    summary: 'Takes in what was read, as one edit.',
+    body: Type.Object(
+      {
+        session: IdShape,
+        missing: Type.Union([Type.Literal('keep'), Type.Literal('retire')]),
+        trust: Type.Optional(PlacingShape),
+        name: Type.Optional(PersonNameShape),
+      },
+      closed,
+    ),
+    status: 200,
+    reply: Type.Object({ revision: whole }, closed),
   },
   readSite: {
     method: 'GET',

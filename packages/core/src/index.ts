@@ -57,6 +57,7 @@ export type { Touched } from './ops/kit/operationKind.ts';
 export type { ImportPages } from './ops/importPages.ts';
 
 export { diffPages, type IncomingPage, type DiffChoices } from './diff/diffPages.ts';
+export { diffReading, type ReadingDiff, type RecognisedBy } from './diff/diffReading.ts';
 export { compareMenus, changeInWords, type MenuChange } from './diff/compareMenus.ts';
 
 export { createFilling, withFollowed, followedId, type FillFollowed } from './resolve/withFollowed.ts';

@@ -6,3 +6,6 @@ export { menuFormats, readMenus } from './menus/menuFormats.ts';
 export { outlineText } from './menus/outlineText.ts';
 export { MENU_SCHEMA } from './menus/json.ts';
 export type { FoundMenu, MenuFormat, MenuFormatKey } from './menus/menuFormat.ts';
+export { decodeHtml } from './reading/decodeHtml.ts';
+export { readPage, addressKey, ownAddress, type PageFacts } from './reading/readPage.ts';
+export { siteTree, placings, sureness, type Placing, type TreePage } from './reading/siteTree.ts';

@@ -11,6 +11,7 @@ import { eventRoutes } from './routes/events.ts';
 import { failures, unknownPath } from './routes/failures.ts';
 import { guard } from './routes/guard.ts';
 import { importRoutes } from './routes/imports.ts';
+import { readingRoutes } from './routes/reading.ts';
 import { siteRoutes } from './routes/sites.ts';
 
 /** The whole application over what it is given. It does not listen and starts nothing. */
@@ -44,6 +45,7 @@ function api(deps: Deps): RequestHandler {
   importRoutes(router, deps);
   router.use(API, express.json({ limit: deps.bodyLimit, strict: false, type: () => true }));
   editRoutes(router, deps);
+  readingRoutes(router, deps);
   siteRoutes(router, deps);
   editionRoutes(router, deps);
   eventRoutes(router, deps);

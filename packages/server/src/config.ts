@@ -17,6 +17,8 @@ export interface Config {
   /** For how many days edits can be taken back at least; 0: for ever. */
   readonly logDays: number;
   readonly logLevel: string;
+  /** Origins that may be read although their addresses are on this machine or in a private network. */
+  readonly readOrigins: readonly string[];
 }
 
 const MEGABYTE = 1_048_576;
@@ -43,7 +45,21 @@ export function readConfig(environment: Readonly<Record<string, string | undefin
     cacheNodes: whole('ZORVIK_CACHE_NODES', 200_000, 10_000_000),
     logDays: whole('ZORVIK_LOG_DAYS', 90, 36_500),
     logLevel: text('ZORVIK_LOG', 'warn'),
+    readOrigins: origins(text('ZORVIK_READ_ORIGINS', '')),
   };
+}
+
+/** Schemes and hosts, parted by commas. */
+function origins(list: string): string[] {
+  return list
+    .split(',')
+    .map((one) => one.trim())
+    .filter((one) => one !== '')
+    .map((one) => {
+      const url = URL.canParse(one) ? new URL(one) : null;
+      if (url !== null && /^https?:$/.test(url.protocol)) return url.origin;
+      throw new Error(`ZORVIK_READ_ORIGINS names “${one}”; addresses such as http://localhost:8080 were expected, parted by commas.`);
+    });
 }
 
 /** Without sign-in, anybody who reaches the port may edit: so it is reached from this machine only. */

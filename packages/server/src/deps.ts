@@ -20,6 +20,8 @@ export interface Deps extends EditingDeps {
   readonly webFolder: string | null;
   /** Where the stand-in site answers, for the link in the editor; null when it does not run. */
   readonly standIn: string | null;
+  /** Origins that may be read although they are on this machine or in a private network. */
+  readonly readable: ReadonlySet<string>;
   /** Where editions are delivered, without a slash at its end. */
   readonly deliveryAddress: string;
 }

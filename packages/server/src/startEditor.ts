@@ -102,6 +102,7 @@ export async function startEditor(config: Config, parts: Parts, { deliveryAddres
       bodyLimit: config.bodyLimit,
       webFolder: parts.webFolder,
       deliveryAddress: deliverAt,
+      readable: new Set([...config.readOrigins, ...(config.sitePort === 0 ? [] : [`http://127.0.0.1:${config.sitePort}`])]),
       standIn: config.sitePort === 0 ? null : `http://127.0.0.1:${config.sitePort}`,
     };
     if (parts.firstSite !== null && (await listSites(database)).length === 0) {

@@ -42,6 +42,7 @@ export async function testServer(site: StoredDocument | null = null, changes: Pa
     bodyLimit: 8 * 1_048_576,
     webFolder: null,
     standIn: null,
+    readable: new Set(),
     deliveryAddress: 'http://127.0.0.1:4782',
     ...changes,
   };

@@ -257,10 +257,7 @@ export function leaveFinding(context: CommandContext, findings: readonly Finding
   if (said.length > LONGEST_REASON) return no(refusal('tooLong', { what: 'a reason', length: said.length, most: LONGEST_REASON }));
   const [first] = findings;
   if (first === undefined) return no(refusal('nothingChosen'));
-  const operations = findings.flatMap((finding): Operation[] => [
-    ...takingUp(document, finding.id),
-    leaving(document, finding, said, random),
-  ]);
+  const operations = findings.flatMap((finding): Operation[] => [...takingUp(document, finding.id), leaving(document, finding, said, random)]);
   const words = findings.length === 1 ? sentence('findingLeft', { what: findingInWords(first) }) : sentence('findingsLeft', { count: findings.length });
   return makeEdit(context, operations, { sentence: words, isStored: true });
 }
@@ -278,7 +275,10 @@ function takingUp(document: SiteDocument, finding: string): Operation[] {
 }
 
 /** What of the findings is open, and what is left as it is, with the reason. */
-export function openFindings(document: SiteDocument, findings: readonly Finding[]): { readonly open: Finding[]; readonly left: { finding: Finding; reason: string }[] } {
+export function openFindings(
+  document: SiteDocument,
+  findings: readonly Finding[],
+): { readonly open: Finding[]; readonly left: { finding: Finding; reason: string }[] } {
   const reasons = new Map([...document.leftFindings.nodes.values()].map(({ finding, facts, reason }) => [`${finding} ${facts}`, reason]));
   const open: Finding[] = [];
   const left: { finding: Finding; reason: string }[] = [];

@@ -7,9 +7,11 @@ import type { UpdatePage } from '../ops/updatePage.ts';
 import type { Page } from '../schema/page.ts';
 
 /** A page as its source tells it. `above` names the pages that it may stand under, nearest first; the first that there is counts. */
-export interface IncomingPage extends Pick<Page, 'key' | 'title' | 'address' | 'kind'> {
+export interface IncomingPage
+  extends Pick<Page, 'key' | 'title' | 'address' | 'kind'>, Pick<Page, 'date' | 'summary' | 'picture' | 'anchors' | 'visits' | 'categories'> {
   readonly above: readonly string[];
   readonly template?: string;
+  readonly language?: string;
 }
 
 export interface DiffChoices {
@@ -36,8 +38,7 @@ export function diffPages(document: SiteDocument, incoming: readonly IncomingPag
     const present = known.get(fields.key);
     if (present !== undefined) {
       idOf.set(fields.key, present.id);
-      if (present.planned === true)
-        changed.push({ kind: 'updatePage', id: present.id, set: { state: 'live', planned: null, since }, was: {} });
+      if (present.planned === true) changed.push({ kind: 'updatePage', id: present.id, set: { state: 'live', planned: null, since }, was: {} });
       else if (present.state === 'gone') changed.push({ kind: 'updatePage', id: present.id, set: { state: 'live', since }, was: {} });
       continue;
     }

@@ -119,8 +119,7 @@ class MenuDrift {
 
   private lookAtGone(item: Item, page: Page, label: string): void {
     const next = this.seek.of(page);
-    const lead: Mend[] =
-      next === null ? [] : [{ kind: 'leadThere', does: `Let it lead to “${next.title}” (${next.address})`, isSafe: false, target: next.id }];
+    const lead: Mend[] = next === null ? [] : [{ kind: 'leadThere', does: `Let it lead to “${next.title}” (${next.address})`, isSafe: false, target: next.id }];
     this.tell('pageGone', item.id, page.id, { params: { label }, facts: page.state, mends: [...lead, ...this.removals(item, label)] });
   }
 
@@ -167,7 +166,8 @@ class MenuDrift {
     const lead: Mend[] =
       page === null ? [] : [{ kind: 'leadThere', does: `Let it lead to the page “${page.title}”, wherever that goes`, isSafe: !isGone, target: page.id }];
     if (isGone) this.tell('addressGone', id, null, { params: { label, address }, facts: 'gone', mends: [...lead, ...this.removals(item, label)] });
-    else if (page !== null) this.tell('addressRedirects', id, page.id, { params: { label, was: address, now: page.address }, facts: page.address, mends: lead });
+    else if (page !== null)
+      this.tell('addressRedirects', id, page.id, { params: { label, was: address, now: page.address }, facts: page.address, mends: lead });
   }
 
   private lookAtException(shown: Item): void {
@@ -184,10 +184,7 @@ class MenuDrift {
     if (source === undefined || was === undefined) return;
     const now = labelOf(this.sources.filled, source);
     if (now === was) return;
-    const mends: Mend[] = [
-      { kind: 'takeLabel', does: `Call it “${now}”, as it is followed`, isSafe: false },
-      agree(`Keep “${kept.label}”`, false),
-    ];
+    const mends: Mend[] = [{ kind: 'takeLabel', does: `Call it “${now}”, as it is followed`, isSafe: false }, agree(`Keep “${kept.label}”`, false)];
     const menu = nameOf(this.sources.filled, 'menus', this.menuOf(of));
     this.tell('sourceRenamed', kept.id, null, { params: { label: kept.label, was, now, menu }, facts: now, mends });
   }

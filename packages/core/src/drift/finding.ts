@@ -26,17 +26,7 @@ export type FindingTone = (typeof kinds)[FindingKind]['tone'];
 
 /** What can be done about a finding. */
 export type MendKind =
-  | 'takeTitle'
-  | 'agree'
-  | 'moveThere'
-  | 'leadThere'
-  | 'addIt'
-  | 'reorder'
-  | 'dropAnchor'
-  | 'takeLabel'
-  | 'makeHeading'
-  | 'remove'
-  | 'removeException';
+  'takeTitle' | 'agree' | 'moveThere' | 'leadThere' | 'addIt' | 'reorder' | 'dropAnchor' | 'takeLabel' | 'makeHeading' | 'remove' | 'removeException';
 
 export interface Mend {
   readonly kind: MendKind;

@@ -46,6 +46,8 @@ export const pageOptions = {
   summary: Type.String({ minLength: 1, maxLength: 1000 }),
   /** In the order of the page. */
   anchors: Type.Array(AnchorShape, { minItems: 1, maxItems: 500 }),
+  /** What the site called it when it was read last; a title that a person gave it since stands beside that. */
+  readTitle: LabelShape,
   /**
    * Since when it stands under its parent, in the order in which pages came and moved: one more than any other page had then. Not there:
    * from the start.

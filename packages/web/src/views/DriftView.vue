@@ -3,6 +3,7 @@ import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { findingInWords, toneOf, type Finding, type FindingKind, type MendKind } from '@zorvik/core';
 import DriftPicture from '../components/drift/DriftPicture.vue';
 import FindingCard from '../components/drift/FindingCard.vue';
+import ReadSiteDialog from '../components/pages/ReadSiteDialog.vue';
 import RefusalNote from '../components/common/RefusalNote.vue';
 import { driftPicture } from '../composables/driftRows.ts';
 import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
@@ -19,6 +20,7 @@ const list = useTemplateRef<HTMLElement>('list');
 onMounted(() => (document.activeElement === document.body || document.activeElement?.closest('header') != null) && focus());
 const leaving = ref<string | null>(null);
 const isLeftOpen = ref(false);
+const isReadingSite = ref(false);
 
 const picture = computed(() => {
   const { document, stored } = copy;
@@ -132,6 +134,7 @@ function goToMenu(step: 1 | -1): void {
       <p class="mute">{{ about }}</p>
       <RefusalNote />
       <div class="actions">
+        <button type="button" class="plain-button" @click="isReadingSite = true">Read the site …</button>
         <button v-for="[kind, all] in many" :key="kind" type="button" class="plain-button" @click="drift.mendKind(kind)">
           Mend {{ all.length }} {{ kindWords[kind] }}
         </button>
@@ -184,6 +187,7 @@ function goToMenu(step: 1 | -1): void {
         </ul>
       </section>
     </aside>
+    <ReadSiteDialog v-model="isReadingSite" />
   </div>
 </template>
 

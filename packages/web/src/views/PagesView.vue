@@ -4,6 +4,7 @@ import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { childrenOf, type Id } from '@zorvik/core';
 import RefusalNote from '../components/common/RefusalNote.vue';
 import ReadPagesDialog from '../components/pages/ReadPagesDialog.vue';
+import ReadSiteDialog from '../components/pages/ReadSiteDialog.vue';
 import { pageRows } from '../composables/pageRows.ts';
 import { whereUsed } from '../composables/pageUse.ts';
 import { useVirtualRows } from '../composables/useVirtualRows.ts';
@@ -13,6 +14,7 @@ const copy = useWorkingCopy();
 const scroller = useTemplateRef<HTMLElement>('scroller');
 const typed = ref('');
 const isReading = ref(false);
+const isReadingSite = ref(false);
 const at = ref(0);
 const unfolded = shallowRef<ReadonlySet<Id>>(new Set());
 
@@ -74,7 +76,8 @@ function press(event: KeyboardEvent): void {
       />
       <button type="button" class="plain-button" @click="unfoldAll">{{ unfolded.size > 0 ? 'Fold all' : 'Unfold all' }}</button>
       <RefusalNote />
-      <button type="button" class="plain-button strong" @click="isReading = true">Read a sitemap …</button>
+      <button type="button" class="plain-button" @click="isReading = true">Read a sitemap …</button>
+      <button type="button" class="plain-button strong" @click="isReadingSite = true">Read the site …</button>
     </div>
     <div class="columns" aria-hidden="true">
       <span>Title</span>
@@ -146,6 +149,7 @@ function press(event: KeyboardEvent): void {
       </div>
     </div>
     <ReadPagesDialog v-model="isReading" />
+    <ReadSiteDialog v-model="isReadingSite" />
   </div>
 </template>
 

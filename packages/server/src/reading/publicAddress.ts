@@ -1,0 +1,40 @@
+import { BlockList, isIP, isIPv4 } from 'node:net';
+
+/** Addresses that no page of the open web has: this machine's own, private networks, and what is set aside (RFC 6890). */
+const closed = new BlockList();
+for (const [net, prefix] of [
+  ['0.0.0.0', 8],
+  ['10.0.0.0', 8],
+  ['100.64.0.0', 10],
+  ['127.0.0.0', 8],
+  ['169.254.0.0', 16],
+  ['172.16.0.0', 12],
+  ['192.0.0.0', 24],
+  ['192.0.2.0', 24],
+  ['192.168.0.0', 16],
+  ['198.18.0.0', 15],
+  ['198.51.100.0', 24],
+  ['203.0.113.0', 24],
+  ['224.0.0.0', 4],
+  ['240.0.0.0', 4],
+] as const)
+  closed.addSubnet(net, prefix, 'ipv4');
+for (const [net, prefix] of [
+  ['::', 128],
+  ['::1', 128],
+  ['64:ff9b::', 96],
+  ['100::', 64],
+  ['2001:db8::', 32],
+  ['fc00::', 7],
+  ['fe80::', 10],
+  ['ff00::', 8],
+] as const)
+  closed.addSubnet(net, prefix, 'ipv6');
+
+/** Whether an IP address is one of the open web. An IPv4 address in IPv6's clothes counts as what it is. */
+export function isPublicAddress(address: string): boolean {
+  const mapped = /^::ffff:(\d+\.\d+\.\d+\.\d+)$/i.exec(address)?.[1];
+  const plain = mapped ?? address;
+  if (isIP(plain) === 0) return false;
+  return !closed.check(plain, isIPv4(plain) ? 'ipv4' : 'ipv6');
+}

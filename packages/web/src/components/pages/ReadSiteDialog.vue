@@ -1,0 +1,279 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { routes, type Reading } from '@zorvik/contract';
+import { ask } from '../../api/client.ts';
+import { useNotices } from '../../stores/notices.ts';
+import { NAMELESS, useSession } from '../../stores/session.ts';
+import { useSites, type MissingPages } from '../../stores/sites.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import DialogSheet from '../common/DialogSheet.vue';
+
+/** Reads the site itself over HTTP, shows what is otherwise than the pages say, and takes it in as one edit. */
+const isOpen = defineModel<boolean>({ required: true });
+const copy = useWorkingCopy();
+const session = useSession();
+const sites = useSites();
+const notices = useNotices();
+const address = ref('');
+const most = ref<number | ''>(2000);
+const missing = ref<MissingPages | null>('retire');
+const trust = ref<Placing | ''>('');
+const reading = shallowRef<Reading | null>(null);
+const problem = ref<string | null>(null);
+const isTaking = ref(false);
+type Placing = NonNullable<Reading['difference']>['contradictions'][number]['by'];
+let timer: ReturnType<typeof setTimeout> | undefined;
+/** ms between two looks at how far it is. */
+const LOOK = 400;
+
+const state = computed(() => reading.value?.state ?? 'none');
+const isRunning = computed(() => state.value === 'running' || state.value === 'paused');
+const difference = computed(() => (state.value === 'done' ? (reading.value?.difference ?? null) : null));
+const isSame = computed(() => {
+  const found = difference.value;
+  return found !== null && found.added + found.renamed + found.moved + found.readdressed + found.gone === 0;
+});
+const params = computed(() => ({ siteKey: copy.siteKey ?? '' }));
+const evidenceWords: Readonly<Record<Placing, string>> = {
+  jsonLd: 'breadcrumbs as data',
+  microdata: 'breadcrumbs as microdata',
+  breadcrumb: 'breadcrumbs',
+  trail: 'a trail of links',
+  up: 'a link to what is above',
+  list: 'the site’s own lists',
+  path: 'the path',
+  none: 'no evidence, so at the top',
+};
+const placedBy = computed(() =>
+  Object.entries(difference.value?.placedBy ?? {})
+    .sort((a, b) => b[1] - a[1])
+    .map(([by, count]) => `${count} by ${evidenceWords[by as Placing]}`)
+    .join(', '),
+);
+const kinds = computed(() => {
+  const found = difference.value;
+  if (found === null) return [];
+  const line = (one: Readonly<Record<string, string>>, ...parts: (keyof typeof one)[]): string => parts.map((part) => one[part] ?? '').join(' → ');
+  return [
+    { key: 'added', title: 'new', count: found.added, lines: found.samples.added.map((one) => `${one.title ?? ''} · ${one.address ?? ''}`) },
+    { key: 'gone', title: 'gone', count: found.gone, lines: found.samples.gone.map((one) => `${one.title ?? ''} · ${one.address ?? ''}`) },
+    { key: 'renamed', title: 'renamed', count: found.renamed, lines: found.samples.renamed.map((one) => line(one, 'was', 'title')) },
+    { key: 'moved', title: 'moved', count: found.moved, lines: found.samples.moved.map((one) => `${one.title ?? ''}: ${line(one, 'was', 'now')}`) },
+    { key: 'readdressed', title: 'with another address', count: found.readdressed, lines: found.samples.readdressed.map((one) => line(one, 'was', 'address')) },
+  ].filter(({ count }) => count > 0);
+});
+const choices = computed(() => [...new Set((difference.value?.contradictions ?? []).flatMap(({ by, other }) => [by, other]))]);
+
+watch(isOpen, async (now) => {
+  clearTimeout(timer);
+  if (!now) return;
+  problem.value = null;
+  trust.value = '';
+  if (address.value === '') {
+    await sites.load();
+    address.value = sites.standIn ?? copy.document?.site.origin ?? '';
+  }
+  await look();
+});
+watch([missing, trust], () => state.value === 'done' && void look());
+onBeforeUnmount(() => clearTimeout(timer));
+
+async function look(): Promise<void> {
+  clearTimeout(timer);
+  const query = { missing: missing.value ?? ('retire' as const), ...(trust.value === '' ? {} : { trust: trust.value }) };
+  const answer = await ask(routes.readingOf, { params: params.value, query });
+  if (answer.kind === 'reply') reading.value = answer.value;
+  else problem.value = answer.kind === 'away' ? 'The server does not answer. Try again in a moment.' : answer.refusal.message;
+  if (isOpen.value && isRunning.value) timer = setTimeout(() => void look(), LOOK);
+}
+
+async function begin(): Promise<void> {
+  problem.value = null;
+  const body = { address: address.value, pages: most.value === '' ? 2000 : Math.max(1, Math.min(20_000, Math.round(most.value))) };
+  const answer = await ask(routes.startReading, { params: params.value, body });
+  if (answer.kind === 'reply') {
+    reading.value = answer.value;
+    timer = setTimeout(() => void look(), LOOK);
+  } else problem.value = answer.kind === 'away' ? 'The server does not answer. Try again in a moment.' : answer.refusal.message;
+}
+
+async function steer(act: 'pause' | 'goOn' | 'cancel'): Promise<void> {
+  const answer = await ask(routes.steerReading, { params: params.value, body: { act } });
+  if (answer.kind === 'reply') reading.value = answer.value;
+  if (isRunning.value) await look();
+}
+
+async function take(): Promise<void> {
+  isTaking.value = true;
+  const body = {
+    session: session.id,
+    missing: missing.value ?? ('retire' as const),
+    name: session.name || NAMELESS,
+    ...(trust.value === '' ? {} : { trust: trust.value }),
+  };
+  const found = difference.value;
+  const answer = await ask(routes.takeReading, { params: params.value, body });
+  isTaking.value = false;
+  if (answer.kind !== 'reply') {
+    problem.value = answer.kind === 'away' ? 'The server does not answer. Nothing was changed; try again in a moment.' : answer.refusal.message;
+    return;
+  }
+  await copy.catchUp();
+  isOpen.value = false;
+  if (found !== null) notices.say(`Took in what the site says: ${found.added} new, ${found.moved} moved, ${found.renamed} renamed, ${found.gone} gone`);
+}
+
+/** What a kind of evidence is called. */
+function saidBy(by: Placing): string {
+  return evidenceWords[by];
+}
+
+function submit(): void {
+  if (difference.value !== null && !isSame.value) void take();
+  else if (!isRunning.value) void begin();
+}
+</script>
+
+<template>
+  <DialogSheet v-model="isOpen" title="Read the site" :width="760" :problem="problem" :is-busy="isTaking" @submit="submit">
+    <p class="mute">
+      Follows the links of the site from its start page and its sitemaps on, as robots.txt lets it. What pages say of themselves puts them in their tree:
+      breadcrumbs first, the path last.
+    </p>
+    <div v-if="!isRunning && difference === null" class="begin">
+      <v-text-field v-model="address" label="Where the site begins" placeholder="https://host/" autofocus hide-details />
+      <label class="most">
+        <span class="mute">At most</span>
+        <input v-model="most" type="number" min="1" max="20000" aria-label="At most so many pages" />
+        <span class="mute">pages</span>
+      </label>
+    </div>
+    <p v-if="state === 'failed'" class="bad" role="alert">The site could not be read: {{ reading?.reason }}.</p>
+    <p v-if="state === 'cancelled'" class="mute">Ended. Nothing of it was kept.</p>
+    <div v-if="isRunning" class="running" role="status">
+      <p>
+        <b class="number">{{ reading?.read.toLocaleString() }}</b>
+        pages read, {{ reading?.waiting.toLocaleString() }} waiting{{ state === 'paused' ? ' (paused)' : '' }}
+      </p>
+      <progress :value="reading?.read" :max="(reading?.read ?? 0) + (reading?.waiting ?? 0)" />
+      <div class="row">
+        <button v-if="state === 'running'" type="button" class="plain-button" @click="steer('pause')">Pause</button>
+        <button v-else type="button" class="plain-button" @click="steer('goOn')">Go on</button>
+        <button type="button" class="plain-button" @click="steer('cancel')">End it</button>
+      </div>
+    </div>
+    <section v-if="difference !== null" class="difference" aria-label="What is otherwise">
+      <h3>{{ isSame ? 'The site says what the pages say already' : 'What is otherwise than the pages say' }}</h3>
+      <p class="mute">{{ reading?.read.toLocaleString() }} pages read; their places: {{ placedBy }}.</p>
+      <details v-for="one in kinds" :key="one.key">
+        <summary>
+          <b class="number">{{ one.count }}</b>
+          {{ one.title }}
+        </summary>
+        <ul>
+          <li v-for="(text, at) in one.lines" :key="at">{{ text }}</li>
+          <li v-if="one.count > one.lines.length" class="mute">and {{ one.count - one.lines.length }} more</li>
+        </ul>
+      </details>
+      <details v-if="difference.contradicting > 0">
+        <summary>
+          <b class="number">{{ difference.contradicting }}</b>
+          {{ difference.contradicting === 1 ? 'page says' : 'pages say' }} different things of where
+          {{ difference.contradicting === 1 ? 'it stands' : 'they stand' }}
+        </summary>
+        <label class="most">
+          <span class="mute">Believe first, for all alike</span>
+          <select v-model="trust">
+            <option value="">what is surest</option>
+            <option v-for="by in choices" :key="by" :value="by">{{ saidBy(by) }}</option>
+          </select>
+        </label>
+        <ul>
+          <li v-for="(one, at) in difference.contradictions" :key="at">
+            {{ one.title }}: under {{ one.under }} by {{ saidBy(one.by) }}, under {{ one.otherUnder }} by {{ saidBy(one.other) }}
+          </li>
+        </ul>
+      </details>
+      <ChoiceRow
+        v-if="!isSame || missing === 'keep'"
+        v-model="missing"
+        label="Pages that were not met"
+        :choices="[
+          { value: 'retire', label: 'are gone' },
+          { value: 'keep', label: 'stay as they are' },
+        ]"
+      />
+    </section>
+    <details v-if="(reading?.problems.length ?? 0) > 0 && state !== 'none'" class="problems">
+      <summary>
+        <b class="number">{{ reading?.problems.length }}</b>
+        could not be read
+      </summary>
+      <ul>
+        <li v-for="one in reading?.problems.slice(0, 100)" :key="one.address">{{ one.address }}: {{ one.reason }}</li>
+      </ul>
+    </details>
+    <template #actions>
+      <v-btn variant="text" @click="isOpen = false">{{ isRunning ? 'Leave it reading' : 'Close' }}</v-btn>
+      <v-btn v-if="difference !== null" variant="outlined" @click="begin">Read again</v-btn>
+      <v-btn v-if="difference !== null && !isSame" color="primary" type="submit">Take it in</v-btn>
+      <v-btn v-else-if="!isRunning && difference === null" color="primary" type="submit">Read it</v-btn>
+    </template>
+  </DialogSheet>
+</template>
+
+<style scoped>
+.begin,
+.most,
+.row {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.begin > :first-child {
+  flex: 1;
+}
+.most input,
+.most select {
+  height: 32px;
+  padding: 0 8px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
+}
+.most input {
+  width: 90px;
+}
+.running,
+.difference {
+  display: grid;
+  gap: 8px;
+}
+progress {
+  width: 100%;
+  height: 8px;
+  accent-color: var(--moss);
+}
+h3 {
+  font-size: 14px;
+}
+summary {
+  min-height: 26px;
+  cursor: pointer;
+}
+ul {
+  max-height: 190px;
+  overflow: auto;
+  margin: 0;
+  padding: 0 0 6px 18px;
+  font-size: 12px;
+}
+li {
+  overflow-wrap: anywhere;
+  line-height: 20px;
+}
+.bad {
+  color: var(--brick);
+}
+</style>
