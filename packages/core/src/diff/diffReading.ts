@@ -63,8 +63,22 @@ export function diffReading(
     if (known === undefined) {
       const id = mintId('page', random);
       idOf.set(page.key, id);
-      const { above: _, template = null, language = null, ...fields } = page;
-      const node: Page = { id, parent, state: 'live', ...fields, language, template, ...(isFirst ? {} : { since }), readTitle: page.title };
+      const { key, address, title, kind, template = null, language = null } = page;
+      const facts = Object.fromEntries(factNames.flatMap((name) => (page[name] === undefined ? [] : [[name, page[name]]])));
+      const node: Page = {
+        id,
+        parent,
+        key,
+        kind,
+        title,
+        address,
+        state: 'live',
+        language,
+        template,
+        ...facts,
+        ...(isFirst ? {} : { since }),
+        readTitle: page.title,
+      };
       const after = lastUnder.get(parent) ?? (isFirst ? null : lastKnownUnder(document, parent));
       added.push({ page: node, after });
       pages = withNode(pages, node, after);

@@ -1,0 +1,85 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Key } from 'selenium-webdriver';
+import type { ResolvedItem, ResolvedMenu } from '@zorvik/core';
+import { openBrowser, type TestBrowser } from './browser.ts';
+import { personAt, type Person } from './person.ts';
+import { openStack, type Stack } from './stack.ts';
+
+/** A site is read, a month passes on it, it is read again, the menus are mended and published. */
+let stack: Stack;
+let browser: TestBrowser;
+let person: Person;
+beforeAll(async () => {
+  stack = await openStack();
+  browser = await openBrowser();
+  person = personAt(browser.driver);
+});
+afterAll(async () => {
+  await browser?.close();
+  await stack?.remove();
+});
+
+const EXPECTED = new URL('./afterAMonth.txt', import.meta.url);
+const MENUS = ['main', 'second', 'plants', 'footer', 'phone'];
+
+async function read(button: 'Read it' | 'Read again'): Promise<void> {
+  await browser.driver.get(`${stack.editor}/quillmere/pages`);
+  await person.click('Read the site …');
+  await person.byText('button', button);
+  await browser.driver.sleep(500);
+  await person.click(button);
+}
+
+function linesOf(items: readonly ResolvedItem[], inset: string): string[] {
+  return items.flatMap(({ label, href, children }) => [`${inset}${label} ${href ?? ''}`.trimEnd(), ...linesOf(children, `${inset}  `)]);
+}
+
+describe('a month passes', () => {
+  it('is read, taken in, mended and published: then every link on the site works, and the menus are as expected', async () => {
+    const { driver } = browser;
+    await read('Read it');
+    await person.byText('h3', 'The site says what the pages say already');
+    const month = (await (await fetch(`${stack.site}/control/month`, { method: 'POST' })).json()) as { changes: number };
+    expect(month.changes).toBe(40);
+    await read('Read again');
+    await person.byText('h3', 'What is otherwise than the pages say');
+    await person.click('Take it in');
+    await person.eventually('it is not taken in', async () => (await driver.findElements({ css: '.difference' })).length === 0);
+
+    for (const menu of MENUS) {
+      await driver.get(`${stack.editor}/quillmere/drift/${menu}`);
+      await person.eventually('it is not compared', async () => (await (await person.find('h1')).getText()) !== 'Comparing …');
+      const list = await person.find('.list');
+      await list.sendKeys('a');
+      for (let round = 0; round < 60; round += 1) {
+        await driver.sleep(350);
+        const title = await (await person.find('h1')).getText();
+        if (title === 'Menu and site agree') break;
+        await list.sendKeys(Key.ENTER);
+      }
+      expect(await (await person.find('h1')).getText(), menu).toBe('Menu and site agree');
+      await person.kept();
+    }
+    await person.eventually('the count stays', async () => (await driver.findElements({ css: '.works .badge' })).length === 0);
+
+    const api = `${stack.editor}/api/v1/sites/quillmere`;
+    const { revision } = (await (await fetch(api)).json()) as { revision: number };
+    const reply = await fetch(`${api}/editions`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ note: '', revision }) });
+    expect(reply.status, await reply.text()).toBe(201);
+    const menus = await Promise.all(
+      MENUS.map(async (key) => (await (await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/menus/${key}`)).json()) as ResolvedMenu),
+    );
+    const outline = `${menus.map(({ name, items }) => [name, ...linesOf(items, '  ')].join('\n')).join('\n\n')}\n`;
+    if (process.env.ZORVIK_EXPECT === 'write') await writeFile(EXPECTED, outline);
+    expect(outline).toBe(await readFile(EXPECTED, 'utf8'));
+    const links = [...new Set(outline.match(/(?<= )\/\S*$/gm) ?? [])];
+    expect(links.length).toBeGreaterThan(50);
+    const broken: string[] = [];
+    for (const link of links) {
+      const { status } = await fetch(stack.site + link, { redirect: 'manual' });
+      if (status !== 200) broken.push(`${link} ${status}`);
+    }
+    expect(broken).toEqual([]);
+  });
+});
