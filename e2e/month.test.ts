@@ -65,7 +65,11 @@ describe('a month passes', () => {
 
     const api = `${stack.editor}/api/v1/sites/quillmere`;
     const { revision } = (await (await fetch(api)).json()) as { revision: number };
-    const reply = await fetch(`${api}/editions`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ note: '', revision }) });
+    const reply = await fetch(`${api}/editions`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ note: '', revision }),
+    });
     expect(reply.status, await reply.text()).toBe(201);
     const menus = await Promise.all(
       MENUS.map(async (key) => (await (await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/menus/${key}`)).json()) as ResolvedMenu),

@@ -175,5 +175,5 @@ describe('laws of commands and undo', () => {
       for (let step = 0; step < steps; step += 1) takeBack(nextRedo(history())[0]);
       expect(toStored(document), `seed ${seed}: and to the end again`).toEqual(end);
     }
-  });
+  }, 60_000);
 });

@@ -108,7 +108,7 @@ function changed(random: RandomBits, start: SiteDocument, steps: number): SiteDo
 const ownLabels = (document: SiteDocument): Map<Id, string> =>
   new Map([...document.items.nodes.values()].flatMap(({ id, label, agreed }) => (label !== null && label !== agreed?.title ? [[id, label] as const] : [])));
 
-describe('laws of drift', () => {
+describe('laws of drift', { timeout: 60_000 }, () => {
   it('nothing is told of a menu that was arranged on the site as it is', () => {
     // But for exceptions to a rule that was changed.
     for (const seed of SEEDS)

@@ -55,6 +55,8 @@ const entries = {
   emptyName: { status: 422, sentence: 'A name needs at least one visible character. Type one, or leave it as it was.' },
   tooLong: { status: 422, sentence: 'That is {length} characters long; {what} may have {most}. Shorten it.' },
   badAddress: { status: 422, sentence: '“{address}” is not an address a link may lead to. Use /path, https://…, mailto: or tel:.' },
+  badPath: { status: 422, sentence: '“{address}” is no address of a page. It begins with a slash and has no spaces, such as /seeds/autumn.' },
+  addressTaken: { status: 409, sentence: 'The page “{title}” has the address {address} already. Give it another one first, or choose another here.' },
   badColor: { status: 422, sentence: '“{color}” is not a colour. Give six hexadecimal digits, such as #1f5a3a.' },
   badClass: { status: 422, sentence: '“{given}” is not a class name. Use letters, digits, - and _, a letter first; several are parted by spaces.' },
   badValue: { status: 422, sentence: '“{given}” does not fit into {what}: {expected}.' },

@@ -19,6 +19,7 @@ import { branchToCopy, copiesAt } from './copies.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
 import { destinationTyped } from './destinationTyped.ts';
 import { faceUpdate } from './faceUpdate.ts';
+import { anchorOutside, stepAlong, stepIn, stepOut, type Step } from './spots.ts';
 import { topmost } from './topmost.ts';
 
 /** Pages to add, each with what stands below it in the structure, down to `depth` levels below (0: itself alone). */
@@ -139,7 +140,7 @@ function maybeFace(document: SiteDocument, id: Id): Face | null {
 export function moveItems(context: CommandContext, chosen: readonly Id[], spot: Spot): Result<Edit> {
   const { document } = context;
   const ids = topmost(document.items, chosen);
-  let after = anchorOutside(context, spot, new Set(ids));
+  let after = anchorOutside(document.items, spot, new Set(ids));
   const operations: Operation[] = ids.map((id) => {
     const to = { parent: spot.parent, after };
     after = id;
@@ -150,48 +151,27 @@ export function moveItems(context: CommandContext, chosen: readonly Id[], spot: 
   return makeEdit(context, operations, first === undefined ? {} : { label: nameOf(document, 'items', first), ...words });
 }
 
-/** An anchor that moves itself gives way to the sibling before it that stays. */
-function anchorOutside({ document }: CommandContext, spot: Spot, moving: ReadonlySet<Id>): Id | null {
-  let { after } = spot;
-  while (after !== null && moving.has(after)) after = spotOf(document.items, after).after;
-  return after;
-}
-
 /** Moves items behind the next sibling (`down`) or before the one before (`up`). */
 export function shiftItems(context: CommandContext, chosen: readonly Id[], way: 'up' | 'down'): Result<Edit> {
-  const { items } = context.document;
-  const ids = topmost(items, chosen);
-  const edge = way === 'up' ? ids[0] : ids.at(-1);
-  if (edge === undefined) return no(refusal('nothingChosen'));
-  const { parent, after } = spotOf(items, edge);
-  const siblings = childrenOf(items, parent);
-  const label = nameOf(context.document, 'items', edge);
-  if (way === 'up') return after === null ? no(refusal('alreadyFirst', { label })) : moveItems(context, ids, { parent, after: siblings.before(after) });
-  const next = siblings.behind(edge);
-  return next === null ? no(refusal('alreadyLast', { label })) : moveItems(context, ids, { parent, after: next });
+  return moveBy(context, stepAlong(context.document.items, chosen, way, naming(context)));
 }
 
 /** Moves items into the sibling before them, behind what is in it. */
 export function nestItems(context: CommandContext, chosen: readonly Id[]): Result<Edit> {
-  const { items } = context.document;
-  const ids = topmost(items, chosen);
-  const [first] = ids;
-  if (first === undefined) return no(refusal('nothingChosen'));
-  const { after } = spotOf(items, first);
-  if (after === null) return no(refusal('cannotNest', { label: nameOf(context.document, 'items', first) }));
-  return moveItems(context, ids, { parent: after, after: childrenOf(items, after).last() });
+  return moveBy(context, stepIn(context.document.items, chosen, naming(context)));
 }
 
 /** Moves items out of their parent, to stand right behind it. */
 export function unnestItems(context: CommandContext, chosen: readonly Id[]): Result<Edit> {
-  const { items } = context.document;
-  const ids = topmost(items, chosen);
-  const [first] = ids;
-  if (first === undefined) return no(refusal('nothingChosen'));
-  const { parent } = nodeAt(items, first);
-  const outer = items.nodes.get(parent);
-  if (outer === undefined) return no(refusal('alreadyOut', { label: nameOf(context.document, 'items', first) }));
-  return moveItems(context, ids, { parent: outer.parent, after: parent });
+  return moveBy(context, stepOut(context.document.items, chosen, naming(context)));
+}
+
+function moveBy(context: CommandContext, step: Result<Step>): Result<Edit> {
+  return step.ok ? moveItems(context, step.value.ids, step.value.spot) : step;
+}
+
+function naming({ document }: CommandContext): (id: Id) => string {
+  return (id) => nameOf(document, 'items', id);
 }
 
 /** Removes items with all below them. */

@@ -51,7 +51,7 @@ export function planPage(context: CommandContext, { title: typed, under, spot }:
 }
 
 /** An address below the parent's that no page has, made of the title. */
-function freeAddress(document: SiteDocument, under: Id | null, title: string): string {
+export function freeAddress(document: SiteDocument, under: Id | null, title: string): string {
   const above = under === null ? '' : (document.pages.nodes.get(under)?.address.split(/[?#]/)[0] ?? '').replace(/\/+$/, '');
   const taken = new Set<string>();
   for (const { address, key } of document.pages.nodes.values()) taken.add(address).add(key);

@@ -4,7 +4,7 @@ export interface Shortcut {
   /** As `KeyboardEvent.key`, with `Ctrl+`, `Shift+` and `Alt+` before it in this order; Command counts as Ctrl. */
   readonly keys: readonly string[];
   readonly does: string;
-  readonly where: 'anywhere' | 'tree' | 'drift';
+  readonly where: 'anywhere' | 'tree' | 'drift' | 'pages';
 }
 
 export type ShortcutName =
@@ -84,6 +84,21 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'beside', keys: ['b'], does: 'Another menu beside this one, or none', where: 'tree' },
   { name: 'previousMenu', keys: ['['], does: 'Go to the menu before', where: 'tree' },
   { name: 'nextMenu', keys: [']'], does: 'Go to the next menu', where: 'tree' },
+  { name: 'up', keys: ['ArrowUp'], does: 'Select the page above', where: 'pages' },
+  { name: 'down', keys: ['ArrowDown'], does: 'Select the page below', where: 'pages' },
+  { name: 'extendUp', keys: ['Shift+ArrowUp'], does: 'Select the page above as well', where: 'pages' },
+  { name: 'extendDown', keys: ['Shift+ArrowDown'], does: 'Select the page below as well', where: 'pages' },
+  { name: 'foldOrOut', keys: ['ArrowLeft'], does: 'Fold the branch, or select its parent', where: 'pages' },
+  { name: 'unfoldOrIn', keys: ['ArrowRight'], does: 'Unfold the branch, or select its first page', where: 'pages' },
+  { name: 'first', keys: ['Home'], does: 'Select the first page', where: 'pages' },
+  { name: 'last', keys: ['End'], does: 'Select the last page', where: 'pages' },
+  { name: 'moveUp', keys: ['Alt+ArrowUp'], does: 'Move the page up', where: 'pages' },
+  { name: 'moveDown', keys: ['Alt+ArrowDown'], does: 'Move the page down', where: 'pages' },
+  { name: 'moveOut', keys: ['Alt+ArrowLeft'], does: 'Move the page out of its parent', where: 'pages' },
+  { name: 'moveIn', keys: ['Alt+ArrowRight'], does: 'Move the page into the one above', where: 'pages' },
+  { name: 'add', keys: ['Enter'], does: 'Add a page after the selected one', where: 'pages' },
+  { name: 'rename', keys: ['F2'], does: 'Rename the page', where: 'pages' },
+  { name: 'remove', keys: ['Delete', 'Backspace'], does: 'Retire the page, or bring it back', where: 'pages' },
   { name: 'findingUp', keys: ['ArrowUp'], does: 'Go to the finding above', where: 'drift' },
   { name: 'findingDown', keys: ['ArrowDown'], does: 'Go to the finding below', where: 'drift' },
   { name: 'mend', keys: ['Enter'], does: 'Do the likely mend', where: 'drift' },

@@ -1,0 +1,228 @@
+<script setup lang="ts">
+import { computed, ref, useTemplateRef } from 'vue';
+import {
+  addPages,
+  childrenOf,
+  movePages,
+  readdressPage,
+  renamePage,
+  setPageKind,
+  setPageState,
+  stepPages,
+  type Id,
+  type Page,
+  type PageKind,
+  type PageStep,
+} from '@zorvik/core';
+import { useKeeping } from '../../composables/useKeeping.ts';
+import { useSelection } from '../../stores/selection.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import LineField from '../common/LineField.vue';
+import PagePick from '../arrange/PagePick.vue';
+import type { Picked } from '../../composables/picked.ts';
+
+/** Details of the chosen pages, and what can be done to them. Along the bottom, as in Arrange. */
+const props = defineProps<{ chosen: readonly Id[] }>();
+const isAddressMoved = defineModel<boolean>('isAddressMoved', { required: true });
+const copy = useWorkingCopy();
+const selection = useSelection();
+const keepBy = useKeeping();
+const root = useTemplateRef<HTMLElement>('root');
+const isPicking = ref(false);
+
+const pages = computed((): Page[] => props.chosen.flatMap((id) => copy.document?.pages.nodes.get(id) ?? []));
+const page = computed(() => (pages.value.length === 1 ? (pages.value[0] ?? null) : null));
+const id = computed(() => page.value?.id ?? '');
+const rename = computed(() => keepBy(`title ${id.value}`, (context, typed) => renamePage(context, id.value, typed)));
+const readdress = computed(() => keepBy(`address ${id.value}`, (context, typed) => readdressPage(context, id.value, typed)));
+const state = computed({
+  get: () => (pages.value.every((one) => one.state === pages.value[0]?.state) ? (pages.value[0]?.state ?? null) : null),
+  set: (next) => void (next !== null && copy.perform((context) => setPageState(context, props.chosen, next))),
+});
+const kind = computed({
+  get: () => (pages.value.every((one) => one.kind === pages.value[0]?.kind) ? (pages.value[0]?.kind ?? null) : null),
+  set: (next: PageKind | null) => void (next !== null && copy.perform((context) => setPageKind(context, props.chosen, next))),
+});
+const facts = computed(() => {
+  if (page.value === null) return '';
+  const { visits, date, categories, template, formerAddresses, readTitle, title } = page.value;
+  const parts = [
+    visits === undefined ? '' : `${visits.toLocaleString()} visits`,
+    date === undefined ? '' : `of ${date}`,
+    categories === undefined ? '' : categories.join(', '),
+    template === null ? '' : `template ${template}`,
+    formerAddresses === undefined ? '' : `was at ${formerAddresses.join(', ')}`,
+    readTitle === undefined || readTitle === title ? '' : `the site calls it “${readTitle}”`,
+  ];
+  return parts.filter((part) => part !== '').join(' · ');
+});
+const steps: readonly { readonly step: PageStep; readonly label: string; readonly sign: string }[] = [
+  { step: 'up', label: 'Move up', sign: '↑' },
+  { step: 'down', label: 'Move down', sign: '↓' },
+  { step: 'out', label: 'Move out of its parent', sign: '←' },
+  { step: 'in', label: 'Move into the page above', sign: '→' },
+];
+
+function move(step: PageStep): void {
+  copy.perform((context) => stepPages(context, props.chosen, step, isAddressMoved.value));
+}
+
+function under(picked: Picked): void {
+  isPicking.value = false;
+  const { document } = copy;
+  if (picked.kind !== 'page' || document === null) return;
+  copy.perform((context) => movePages(context, props.chosen, { parent: picked.id, after: childrenOf(document.pages, picked.id).last() }, isAddressMoved.value));
+}
+
+function addTo(menu: Id): void {
+  const { document } = copy;
+  if (document === null || menu === '') return;
+  copy.perform((context) => addPages(context, { pages: props.chosen, depth: 0, spot: { parent: menu, after: childrenOf(document.items, menu).last() } }));
+}
+
+/** For the key: the title's field, with all of it selected. */
+function focusTitle(): void {
+  const input = root.value?.querySelector<HTMLInputElement>('.title-field input');
+  input?.focus();
+  input?.select();
+}
+defineExpose({ focusTitle });
+</script>
+
+<template>
+  <section ref="root" class="band" aria-label="Details of the selected pages">
+    <p v-if="pages.length === 0" class="mute">Select a page to change it. All of it can be undone.</p>
+    <template v-else>
+      <div class="fields">
+        <template v-if="page !== null">
+          <LineField :key="`title ${page.id}`" class="title-field" label="Title" :value="page.title" :keep="rename" />
+          <LineField :key="`address ${page.id}`" label="Address" :value="page.address" :keep="readdress" />
+        </template>
+        <h2 v-else>{{ pages.length }} pages</h2>
+        <p class="mute facts">{{ page === null ? `What is done here is done to all ${pages.length}.` : facts }}</p>
+      </div>
+      <div class="sets">
+        <ChoiceRow
+          v-model="state"
+          label="State"
+          :is-mixed="state === null"
+          :choices="[
+            { value: 'live', label: 'live' },
+            { value: 'draft', label: 'draft' },
+            { value: 'gone', label: 'gone', hint: 'Retired; its ids and menus’ items stay' },
+          ]"
+        />
+        <ChoiceRow
+          v-model="kind"
+          label="Kind"
+          :is-mixed="kind === null"
+          :choices="[
+            { value: 'page', label: 'page' },
+            { value: 'category', label: 'category' },
+            { value: 'article', label: 'article' },
+            { value: 'product', label: 'product' },
+            { value: 'event', label: 'event' },
+          ]"
+        />
+      </div>
+      <div class="moves">
+        <span class="caption">Move</span>
+        <div class="row">
+          <button
+            v-for="one in steps"
+            :key="one.step"
+            type="button"
+            class="plain-button step"
+            :aria-label="one.label"
+            :title="one.label"
+            @click="move(one.step)"
+          >
+            {{ one.sign }}
+          </button>
+          <PagePick v-if="isPicking" label="The page to stand under" placeholder="Under which page?" @pick="under" @leave="isPicking = false" />
+          <button v-else type="button" class="plain-button" @click="isPicking = true">Under …</button>
+        </div>
+        <label class="along">
+          <input v-model="isAddressMoved" type="checkbox" />
+          The address moves along
+        </label>
+      </div>
+      <label class="to">
+        <span class="caption">Add to a menu</span>
+        <select
+          aria-label="Add to a menu"
+          @change="
+            addTo(($event.target as HTMLSelectElement).value);
+            ($event.target as HTMLSelectElement).value = '';
+          "
+        >
+          <option value="">Choose one …</option>
+          <option v-for="menu in selection.menus" :key="menu.id" :value="menu.id">{{ menu.name }}</option>
+        </select>
+      </label>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.band {
+  display: grid;
+  grid-template-columns: minmax(260px, 2fr) minmax(260px, auto) minmax(190px, auto) minmax(130px, 1fr);
+  align-items: start;
+  gap: 8px 22px;
+  min-height: 92px;
+  max-height: 40vh;
+  overflow: auto;
+  padding: 11px 14px;
+  border-top: 1px solid var(--line);
+  background: var(--sheet);
+}
+.fields,
+.sets {
+  display: grid;
+  gap: 8px;
+  min-width: 0;
+}
+h2 {
+  font-size: 17px;
+}
+.facts {
+  font-size: 12px;
+  overflow-wrap: anywhere;
+}
+.row {
+  display: flex;
+  gap: 4px;
+}
+.step {
+  display: grid;
+  place-items: center;
+  width: 32px;
+  padding: 0;
+}
+.along {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 28px;
+  font-size: 12px;
+}
+.to {
+  display: grid;
+  justify-items: start;
+}
+select {
+  max-width: 100%;
+  height: 32px;
+  padding: 0 8px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
+}
+@media (max-width: 1000px) {
+  .band {
+    grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  }
+}
+</style>
