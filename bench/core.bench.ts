@@ -1,5 +1,21 @@
 import { produce, setAutoFreeze } from 'immer';
-import { applyEdit, childrenOf, invertEdit, moveItems, renderMenu, resolveMenu, seededRandom, type Edit, type Id, type SiteDocument } from '@zorvik/core';
+import {
+  agreedFacts,
+  applyEdit,
+  childrenOf,
+  driftOf,
+  invertEdit,
+  moveItems,
+  renderMenu,
+  resolveMenu,
+  seededRandom,
+  withFollowed,
+  type Edit,
+  type Id,
+  type Item,
+  type Page,
+  type SiteDocument,
+} from '@zorvik/core';
 import { contextOf, randomDocument } from '@zorvik/core/testing';
 import { byTurns, type Figure } from './figure.ts';
 
@@ -11,6 +27,8 @@ interface PlainItem {
 
 const TURNS = 200;
 const BATCH = 20;
+/** What takes long needs few. */
+const FEW_TURNS = 15;
 
 /** A menu of `count` items, ten children each, and a move from one deep parent to another. */
 function menuOf(count: number): { document: SiteDocument; edit: Edit; menu: Id; from: Id[]; to: Id[] } {
@@ -62,6 +80,60 @@ const times = (count: number, act: () => unknown) => (): void => {
   for (let turn = 0; turn < count; turn += 1) act();
 };
 
+/** A site of so many pages, and 10,000 items that lead to them with their facts agreed on; one page in a hundred changed since. */
+function drifting(pages: number): { readonly document: SiteDocument; readonly pages: readonly Page[]; readonly items: readonly Item[] } {
+  const made = randomDocument(seededRandom(4), { pages, menus: 4, items: 10_000, branching: 10 });
+  const live = [...made.pages.nodes.values()].map((page) => [page.id, { ...page, state: 'live' as const }] as const);
+  const site = { ...made, pages: { ...made.pages, nodes: made.pages.nodes.withAll(live) } };
+  const ids = live.map(([id]) => id);
+  const led = [...made.items.nodes.values()].map((item, at) => {
+    const page = ids[(at * 7919) % ids.length] ?? '';
+    const destination = { kind: 'page' as const, page, anchor: null };
+    return [item.id, { ...item, label: at % 3 === 0 ? 'Own' : null, destination, agreed: agreedFacts(site, page) }] as const;
+  });
+  const changed = live
+    .filter((_, at) => at % 100 === 0)
+    .map(([id, page]) => [id, { ...page, title: `${page.title} now`, address: `${page.address}/now` }] as const);
+  const document = {
+    ...site,
+    items: { ...site.items, nodes: site.items.nodes.withAll(led) },
+    pages: { ...site.pages, nodes: site.pages.nodes.withAll(changed) },
+  };
+  return { document, pages: [...document.pages.nodes.values()], items: [...document.items.nodes.values()] };
+}
+
+/** The least that any comparison does: the pages in a Map, and each item looked up. */
+function lookUp({ pages, items }: ReturnType<typeof drifting>): number {
+  const byId = new Map<string, Page>();
+  for (const page of pages) byId.set(page.id, page);
+  let found = 0;
+  for (const { destination, agreed } of items) {
+    const page = destination.kind === 'page' ? byId.get(destination.page) : undefined;
+    if (page !== undefined && page.title !== agreed?.title) found += 1;
+  }
+  return found;
+}
+
+async function driftFigures(): Promise<Figure[]> {
+  const large = drifting(100_000);
+  const small = drifting(10_000);
+  const look = ({ document }: ReturnType<typeof drifting>) => driftOf({ stored: document, filled: withFollowed(document) });
+  const [ours, reference] = await byTurns(
+    FEW_TURNS,
+    () => void look(large),
+    () => void lookUp(large),
+  );
+  const [hundred, ten] = await byTurns(
+    FEW_TURNS,
+    () => void look(large),
+    () => void look(small),
+  );
+  return [
+    { name: 'drift', ours, reference, unit: 'ms', target: 3 },
+    { name: 'drift-growth', ours: hundred, reference: ten, unit: 'ms', target: 12 },
+  ];
+}
+
 export async function coreFigures(): Promise<Figure[]> {
   setAutoFreeze(false);
   const small = menuOf(10_000);
@@ -90,5 +162,6 @@ export async function coreFigures(): Promise<Figure[]> {
     { name: 'op-move', ours: each(ours), reference: each(immer), unit: 'µs', target: 1 },
     { name: 'op-growth', ours: each(hundred), reference: each(ten), unit: 'µs', target: 2 },
     { name: 'render', ours: each(html), reference: each(json), unit: 'µs', target: 3 },
+    ...(await driftFigures()),
   ];
 }

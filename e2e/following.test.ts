@@ -69,7 +69,7 @@ describe('an item that follows a branch of pages', () => {
     await person.select('The garden');
     await letFollow();
     await (await person.byText('label', '2')).click();
-    await person.byText('h3', '18 items by this rule');
+    await person.byText('h2', '18 items by this rule');
     await person.click('Follow it');
     await person.eventually('nothing is followed', async () => (await below('The garden')).includes('  Succulent house'));
     await person.select('Glasshouses');
@@ -122,7 +122,7 @@ describe('an item that follows a branch of pages', () => {
     await (await person.byText('label', 'newest')).click();
     await (await person.byText('label', 'product')).click();
     await (await person.find('input[type=number]')).sendKeys('3');
-    await person.byText('h3', '3 items by this rule');
+    await person.byText('h2', '3 items by this rule');
     await person.click('Follow it');
     await publish();
     const list = (await delivered('second')).items.find(({ label }) => label === 'New in');

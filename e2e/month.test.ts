@@ -39,11 +39,11 @@ describe('a month passes', () => {
   it('is read, taken in, mended and published: then every link on the site works, and the menus are as expected', async () => {
     const { driver } = browser;
     await read('Read it');
-    await person.byText('h3', 'The site says what the pages say already');
+    await person.byText('h2', 'The site says what the pages say already');
     const month = (await (await fetch(`${stack.site}/control/month`, { method: 'POST' })).json()) as { changes: number };
     expect(month.changes).toBe(40);
     await read('Read again');
-    await person.byText('h3', 'What is otherwise than the pages say');
+    await person.byText('h2', 'What is otherwise than the pages say');
     await person.click('Take it in');
     await person.eventually('it is not taken in', async () => (await driver.findElements({ css: '.difference' })).length === 0);
 

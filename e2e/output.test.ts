@@ -211,6 +211,43 @@ describe('the editor for axe', () => {
         await browser.driver.sleep(500);
       },
     ],
+    [
+      'reading the site',
+      '/quillmere/pages',
+      async () => {
+        await person.click('Read the site …');
+        await person.byText('h1', 'Read the site');
+        await browser.driver.sleep(500);
+      },
+    ],
+    [
+      'a page that is selected',
+      '/quillmere/pages',
+      async () => {
+        await (await person.find('[role=treegrid]')).click();
+        await person.byText('span', 'Move');
+      },
+    ],
+    ['Drift', '/quillmere/drift/main', async () => void (await person.byText('h1', '3 places disagree'))],
+    [
+      'Drift, one finding being left',
+      '/quillmere/drift/main',
+      async () => {
+        await person.byText('h1', '3 places disagree');
+        await person.click('Leave it …');
+        await person.find('.leave input');
+      },
+    ],
+    [
+      'following',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.select('Visit');
+        await (await person.find('[role=tree]')).sendKeys('f');
+        await person.byText('button', 'Follow it');
+        await browser.driver.sleep(500);
+      },
+    ],
     ['Editions', '/quillmere/editions', async () => void (await person.byText('span', 'The first edition'))],
     ['Sites', '/sites', async () => void (await person.byText('strong', 'Quillmere'))],
     [
@@ -258,7 +295,7 @@ describe('the editor for axe', () => {
 
   it('is usable on a phone: no screen is wider than it', async () => {
     await browser.resize(390, 844);
-    for (const path of ['/quillmere/arrange/main', '/quillmere/pages', '/quillmere/editions', '/sites']) {
+    for (const path of ['/quillmere/arrange/main', '/quillmere/pages', '/quillmere/drift/main', '/quillmere/editions', '/sites']) {
       await browser.driver.get(stack.editor + path);
       await person.find('main h1');
       const wide = await browser.driver.executeScript<string[]>(

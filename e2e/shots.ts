@@ -59,6 +59,15 @@ try {
   await driver.sleep(SETTLED);
   await (await person.byText('label', 'Outline')).click();
 
+  await person.select('The garden');
+  await (await person.find('[role=tree]')).sendKeys('f');
+  await driver.sleep(SETTLED);
+  await (await person.byText('label', '2')).click();
+  await person.byText('h2', '18 items by this rule');
+  await shot('following');
+  await person.click('Cancel');
+  await driver.sleep(SETTLED);
+
   await person.select('Glasshouses');
   await (await person.find('[role=tree]')).sendKeys(Key.ARROW_RIGHT);
   await shot('arrange');
@@ -127,6 +136,18 @@ try {
   await driver.get(`${stack.editor}/quillmere/arrange/footer`);
   await person.select('Seed house');
   await shot('arrange-footer');
+
+  await driver.get(`${stack.editor}/quillmere/drift/main`);
+  await person.find('.picture .row');
+  await shot('drift');
+  await fetch(`${stack.site}/control/month`, { method: 'POST' });
+  await person.click('Read the site …');
+  await driver.sleep(SETTLED);
+  await person.click('Read it');
+  await person.byText('h2', 'What is otherwise than the pages say');
+  await (await person.find('.difference summary')).click();
+  await shot('site-read-again');
+  await person.click('Close');
 
   await driver.get(`${stack.editor}/sites`);
   await person.click('New site …');

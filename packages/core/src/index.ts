@@ -42,6 +42,7 @@ export { usersOf } from './model/usersOf.ts';
 export type { Sketch, SketchTarget } from './model/sketch.ts';
 export { itemsOf } from './model/itemsOf.ts';
 export { changesBetween, withChanges, type DocumentChanges } from './model/documentChanges.ts';
+export { agreedFacts } from './model/agreedFacts.ts';
 export { latestSince } from './model/latestSince.ts';
 export { storedOrder } from './model/storedOrder.ts';
 export { findBreach } from './model/findBreach.ts';

@@ -223,9 +223,9 @@ function keep(): void {
         <template v-if="outcome !== null">
           <p v-if="outcome.problem !== null" class="bad">{{ outcome.problem }}</p>
           <template v-else>
-            <h3>
+            <h2>
               {{ outcome.count === 0 ? 'Nothing stands there yet' : `${outcome.count} ${outcome.count === 1 ? 'item' : 'items'} by this rule` }}
-            </h3>
+            </h2>
             <ul>
               <li v-for="row in outcome.rows" :key="row.id" :class="{ own: row.isOwn }" :style="{ paddingInlineStart: `${row.depth * 16}px` }">
                 {{ row.label }}
@@ -282,7 +282,7 @@ input {
   background: var(--paper-deep);
   min-height: 200px;
 }
-h3 {
+h2 {
   font-size: 13px;
   margin-bottom: 6px;
 }

@@ -164,7 +164,7 @@ function submit(): void {
       </div>
     </div>
     <section v-if="difference !== null" class="difference" aria-label="What is otherwise">
-      <h3>{{ isSame ? 'The site says what the pages say already' : 'What is otherwise than the pages say' }}</h3>
+      <h2>{{ isSame ? 'The site says what the pages say already' : 'What is otherwise than the pages say' }}</h2>
       <p class="mute">{{ reading?.read.toLocaleString() }} pages read; their places: {{ placedBy }}.</p>
       <details v-for="one in kinds" :key="one.key">
         <summary>
@@ -255,7 +255,7 @@ progress {
   height: 8px;
   accent-color: var(--moss);
 }
-h3 {
+h2 {
   font-size: 14px;
 }
 summary {
