@@ -107,4 +107,25 @@ describe('the pages', () => {
     await (await person.find('[role=row] .menus button')).click();
     await person.find('[role=treeitem][aria-selected=true]');
   });
+
+  it('come from a table whose columns are chosen in a preview, as one edit', async () => {
+    await open();
+    await person.click('From a file …');
+    const field = await person.find('textarea');
+    await browser.driver.sleep(500);
+    await field.sendKeys('Name,Where,Under,Seen\nBat walk,/whats-on/bat-walk,/whats-on,120\nSeed swap,/whats-on/seed-swap,/whats-on,\nOdd,/odd,Nobody,x');
+    await person.byText('h2', '3 pages in it');
+    const select = await person.find('select[aria-label="What “Where” holds"]');
+    await select.sendKeys('address');
+    await (await person.find('select[aria-label="What “Under” holds"]')).sendKeys('parent');
+    await (await person.find('select[aria-label="What “Seen” holds"]')).sendKeys('visits');
+    await person.eventually('it is not matched', async () =>
+      (await (await person.find('section[aria-label="What comes of it"] p')).getText()).startsWith('2 new, 1 renamed'),
+    );
+    await person.byText('summary', '2 lines to look at');
+    await person.click('Take it in');
+    await person.eventually('it is not taken in', async () => (await stored()).pages.find(({ title }) => title === 'Bat walk')?.visits === 120);
+    await press(Key.chord(Key.CONTROL, 'z'));
+    await person.eventually('undo leaves it', async () => !(await stored()).pages.some(({ title }) => title === 'Bat walk'));
+  });
 });

@@ -13,6 +13,7 @@ import {
   MenuShape,
   OwnFieldShape,
   PageShape,
+  PlacingShape,
   SharedLinkShape,
   PlacementShape,
   SentenceShape,
@@ -120,7 +121,6 @@ export const ImportLineShape = Type.Union([
 ]);
 export type ImportLine = Static<typeof ImportLineShape>;
 
-const PlacingShape = Type.Enum(['jsonLd', 'microdata', 'breadcrumb', 'trail', 'up', 'list', 'path', 'none'] as const);
 const someTexts = Type.Array(Type.Record(Type.String(), Type.String()), { maxItems: 100 });
 
 /** How far the reading of a site is, and what it came to. */
@@ -280,6 +280,13 @@ export const routes = {
     ),
     status: 200,
     reply: Type.Object({ revision: whole }, closed),
+  },
+  checkLinks: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/links/check`,
+    summary: 'Asks for every address outside the site that menus lead to, once, and says which do not answer.',
+    status: 200,
+    reply: Type.Object({ asked: whole, dead: Type.Array(Type.Object({ address: Type.String(), reason: Type.String() }, closed)) }, closed),
   },
   readSite: {
     method: 'GET',

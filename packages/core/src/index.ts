@@ -14,6 +14,7 @@ export { Sequence } from './base/sequence.ts';
 
 export { closed, IdShape, SentenceShape, KeyShape, LabelShape, LanguageShape, AddressShape, LONGEST_LABEL, LONGEST_ADDRESS } from './schema/shapes.ts';
 export { SiteShape, type Site } from './schema/site.ts';
+export { placings, PlacingShape, type Placing } from './schema/page.ts';
 export { PageShape, PageStateShape, PageKindShape, type Page, type PageAnchor, type PageKind, type PageState } from './schema/page.ts';
 export { FollowShape, followOrders, MOST_LEVELS, type Follow, type FollowOrder, type FollowException, type Pin } from './schema/follow.ts';
 export { LeftFindingShape, LONGEST_REASON, type LeftFinding } from './schema/leftFinding.ts';
@@ -87,6 +88,7 @@ export { destinationTyped } from './commands/destinationTyped.ts';
 export { setItems, makeAlike, unlikeSiblings, type AlikeName, type ItemChanges } from './commands/settings.ts';
 export { addShared, createLink, detachItem, removeLink, shareItem } from './commands/sharedLinks.ts';
 export * from './commands/pages.ts';
+export { takePages, MOST_TAKEN } from './commands/takePages.ts';
 export { planPage, type PlannedPage } from './commands/planPage.ts';
 export { bringIn, planSketch, type ImportPlan, type PlannedItem } from './commands/bringIn.ts';
 export { sketchOf } from './commands/sketchOf.ts';

@@ -8,4 +8,15 @@ export { MENU_SCHEMA } from './menus/json.ts';
 export type { FoundMenu, MenuFormat, MenuFormatKey } from './menus/menuFormat.ts';
 export { decodeHtml } from './reading/decodeHtml.ts';
 export { readPage, addressKey, ownAddress, type PageFacts } from './reading/readPage.ts';
-export { siteTree, placings, sureness, type Placing, type TreePage } from './reading/siteTree.ts';
+export { siteTree, sureness, type TreePage } from './reading/siteTree.ts';
+export {
+  pageColumns,
+  pagesFromSketches,
+  pagesFromTable,
+  readPageTable,
+  tableText,
+  type PageColumn,
+  type PagesFromFile,
+  type PageTable,
+  type RowProblem,
+} from './pages/pageTable.ts';

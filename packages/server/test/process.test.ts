@@ -69,7 +69,7 @@ describe.skipIf(postgres !== '')('a process', () => {
     );
     // An older folder: one that no migration has run on yet, which is what the template is.
     const older = await start('older');
-    expect((await readQuillmere(older.address)).document.pages).toHaveLength(407);
+    expect((await readQuillmere(older.address)).document.pages).toHaveLength(408);
     older.child.kill('SIGTERM');
     await older.gone;
   });

@@ -2,6 +2,9 @@ import { createServer, type IncomingMessage, type Server, type ServerResponse } 
 import type { AddressInfo } from 'node:net';
 import { gzipSync } from 'node:zlib';
 import { afterEach, describe, expect, it } from 'vitest';
+import { readStored, Table } from '@zorvik/core';
+import { quillmereDocument } from '../../../demo/quillmere/quillmereDocument.ts';
+import { deadLinks, outsideLinks } from '../src/reading/checkLinks.ts';
 import { fetchPage } from '../src/reading/fetchPage.ts';
 import { isPublicAddress } from '../src/reading/publicAddress.ts';
 import { SiteReading, type ReadingLimits } from '../src/reading/siteReading.ts';
@@ -167,6 +170,38 @@ describe('reading a site', () => {
     const { origin } = await site({});
     expect(await readAll(origin)).toMatchObject({ state: 'failed', reason: 'it answers 404' });
     expect(await readAll('http://127.0.0.1:9')).toMatchObject({ state: 'failed', reason: 'nothing answers there' });
+  });
+});
+
+describe('links that lead outside', () => {
+  it('are asked for once each, from menus and shared links, and told where nothing answers', async () => {
+    const { origin, asked } = await site({
+      '/there': 'yes',
+      '/moved': (_, response) => void response.writeHead(301, { location: '/there' }).end(),
+      '/mine': (_, response) => void response.writeHead(401).end(),
+      '/endless': (_, response) => endless(response),
+    });
+    const links = ['/there', '/moved', '/mine', '/endless', '/missing'].map((path) => origin + path);
+    const dead = await deadLinks([...links, 'http://127.0.0.1:9/'], new Set([origin, 'http://127.0.0.1:9']));
+    expect(dead.map(({ address, reason }) => `${address.replace(origin, '')}: ${reason}`).sort()).toEqual([
+      '/missing: it answers 404',
+      'http://127.0.0.1:9/: nothing answers there',
+    ]);
+    expect(asked.filter((path) => path === '/there')).toHaveLength(2);
+    const item = (id: string, address: string) => ({
+      id,
+      parent: 'm1',
+      label: 'x',
+      destination: { kind: 'address' as const, address },
+      opensNewTab: false,
+      agreed: null,
+    });
+    const document = readStored(quillmereDocument());
+    const items = ['https://a.example/', 'https://a.example/', '/own', 'https://quillmere.example/own', 'mailto:x@y.example'].map((address, at) =>
+      item(`i00${at}`, address),
+    );
+    const nodes = Table.from(items.map((one) => [one.id, one] as const));
+    expect(outsideLinks({ ...document, items: { nodes, children: document.items.children } })).toEqual(['https://a.example/']);
   });
 });
 

@@ -88,6 +88,7 @@ const entries = {
   noPages: { status: 422, sentence: 'The sitemap names no page. At least one <url> with a <loc> was expected.' },
   tooManyPages: { status: 422, sentence: 'Line {line}: more than {most} addresses. Split the sitemap and read its parts one after the other.' },
   otherHost: { status: 422, sentence: 'Line {line}: “{address}” is on another host than {host}, with which the sitemap begins. One site has one host.' },
+  badPageFile: { status: 422, sentence: 'That cannot be read as pages: {problem}. Mend it there, or bring it in as another format.' },
   badStart: { status: 422, sentence: '“{address}” is no address to begin at. Give the start page of the site, such as https://host/.' },
   readingRunning: { status: 409, sentence: 'The site is being read already. Wait until it is done, or end it first.' },
   nothingRead: { status: 409, sentence: 'Nothing was read that could be taken in. Read the site first.' },

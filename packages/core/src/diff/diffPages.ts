@@ -8,7 +8,7 @@ import type { Page } from '../schema/page.ts';
 
 /** A page as its source tells it. `above` names the pages that it may stand under, nearest first; the first that there is counts. */
 export interface IncomingPage
-  extends Pick<Page, 'key' | 'title' | 'address' | 'kind'>, Pick<Page, 'date' | 'summary' | 'picture' | 'anchors' | 'visits' | 'categories'> {
+  extends Pick<Page, 'key' | 'title' | 'address' | 'kind'>, Pick<Page, 'date' | 'summary' | 'picture' | 'anchors' | 'visits' | 'categories' | 'placedBy'> {
   readonly above: readonly string[];
   readonly template?: string;
   readonly language?: string;

@@ -169,7 +169,7 @@ function lastKnownUnder({ pages }: SiteDocument, parent: Id): Id | null {
   return childrenOf(pages, parent).last();
 }
 
-const factNames = ['date', 'summary', 'picture', 'anchors', 'visits', 'categories'] as const;
+const factNames = ['date', 'summary', 'picture', 'anchors', 'visits', 'categories', 'placedBy'] as const;
 
 /** What is otherwise about a known page. */
 function fieldsOf(page: Page, read: IncomingPage, since: number): Record<string, unknown> {

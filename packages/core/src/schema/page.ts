@@ -35,6 +35,11 @@ export const DayShape = Type.String({ pattern: '^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9
 export const AnchorShape = Type.Object({ id: Type.String({ minLength: 1, maxLength: 200 }), title: LabelShape }, closed);
 export type PageAnchor = Static<typeof AnchorShape>;
 
+/** What of a site that was read put a page where it stands; the surest first. */
+export const placings = ['jsonLd', 'microdata', 'breadcrumb', 'trail', 'up', 'list', 'path', 'none'] as const;
+export const PlacingShape = Type.Enum(placings);
+export type Placing = (typeof placings)[number];
+
 export const pageOptions = {
   /** The day it was published, or changed last, as its source says. */
   date: DayShape,
@@ -48,6 +53,8 @@ export const pageOptions = {
   anchors: Type.Array(AnchorShape, { minItems: 1, maxItems: 500 }),
   /** What the site called it when it was read last; a title that a person gave it since stands beside that. */
   readTitle: LabelShape,
+  /** By which evidence it stands where it does, and how sure that is, in percent. */
+  placedBy: Type.Object({ by: PlacingShape, sure: Type.Integer({ minimum: 0, maximum: 100 }) }, closed),
   /**
    * Since when it stands under its parent, in the order in which pages came and moved: one more than any other page had then. Not there:
    * from the start.

@@ -1,9 +1,5 @@
-import type { IncomingPage } from '@zorvik/core';
+import { placings, type IncomingPage, type Placing } from '@zorvik/core';
 import { addressKey, type PageFacts } from './readPage.ts';
-
-/** What put a page where it stands; the surest first. */
-export const placings = ['jsonLd', 'microdata', 'breadcrumb', 'trail', 'up', 'list', 'path', 'none'] as const;
-export type Placing = (typeof placings)[number];
 
 /** How sure each kind of evidence is, in percent: what a page says for machines, for people, and what is only guessed. */
 export const sureness: Readonly<Record<Placing, number>> = { jsonLd: 95, microdata: 93, breadcrumb: 90, trail: 80, up: 75, list: 60, path: 40, none: 10 };
@@ -63,6 +59,7 @@ function treePage(page: PageFacts, { by, parent }: Claim, all: readonly Claim[],
     kind,
     above: parent === null ? [] : [parent],
     placing: by,
+    placedBy: { by, sure: sureness[by] },
     otherwise: all.filter((one) => one.parent !== parent && one.by !== 'path'),
     ...(date === null ? {} : { date }),
     ...(summary === null ? {} : { summary }),

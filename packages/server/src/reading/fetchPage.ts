@@ -18,8 +18,10 @@ export interface FetchLimits {
   readonly patience: number;
   /** Origins that may be reached although their addresses are private. */
   readonly allowed: ReadonlySet<string>;
-  /** Answers may be led on within this origin alone. */
-  readonly origin: string;
+  /** Answers may be led on within this origin alone; null: anywhere. */
+  readonly origin: string | null;
+  /** Only whether it answers is of interest: what it says is not taken. */
+  readonly isHeadEnough?: boolean;
   readonly signal?: AbortSignal;
 }
 
@@ -31,7 +33,7 @@ export async function fetchPage(url: string, limits: FetchLimits): Promise<Fetch
   const from: string[] = [];
   let at = url;
   for (let hop = 0; hop <= MOST_REDIRECTS; hop += 1) {
-    if (new URL(at).origin !== limits.origin) return { kind: 'failed', url, reason: `it leads to another site (${new URL(at).origin})` };
+    if (limits.origin !== null && new URL(at).origin !== limits.origin) return { kind: 'failed', url, reason: `it leads to another site (${new URL(at).origin})` };
     const answer = await once(at, limits).catch((error: Error) => error.message);
     if (typeof answer === 'string') return { kind: 'failed', url, reason: answer };
     const { status, location, type, bytes } = answer;
@@ -51,7 +53,7 @@ interface Answer {
   readonly bytes: Buffer;
 }
 
-function once(url: string, { most, patience, allowed, signal }: FetchLimits): Promise<Answer> {
+function once(url: string, { most, patience, allowed, signal, isHeadEnough = false }: FetchLimits): Promise<Answer> {
   const { protocol, hostname, origin } = new URL(url);
   const isAllowed = allowed.has(origin);
   const literal = hostname.replace(/^\[|\]$/g, '');
@@ -68,7 +70,7 @@ function once(url: string, { most, patience, allowed, signal }: FetchLimits): Pr
         ...(signal === undefined ? {} : { signal }),
       },
       (response) => {
-        take(response, most)
+        (isHeadEnough ? leave(response) : take(response, most))
           .then((bytes) =>
             done({ status: response.statusCode ?? 0, location: response.headers.location ?? null, type: response.headers['content-type'] ?? '', bytes }),
           )
@@ -102,6 +104,12 @@ function publicLookup(
     if (options.all === true) done(null, open);
     else done(null, first.address, first.family);
   });
+}
+
+/** Who answers at all is not kept talking. */
+function leave(response: IncomingMessage): Promise<Buffer> {
+  response.destroy();
+  return Promise.resolve(Buffer.alloc(0));
 }
 
 async function take(response: IncomingMessage, most: number): Promise<Buffer> {

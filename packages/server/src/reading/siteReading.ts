@@ -1,5 +1,6 @@
 import { createRequire } from 'node:module';
-import { addressKey, decodeHtml, ownAddress, readPage, readSitemap, siteTree, type PageFacts, type Placing, type TreePage } from '@zorvik/formats';
+import { addressKey, decodeHtml, ownAddress, readPage, readSitemap, siteTree, type PageFacts, type TreePage } from '@zorvik/formats';
+import type { Placing } from '@zorvik/core';
 import { fetchPage, unpacked, type FetchLimits } from './fetchPage.ts';
 
 /** robots-parser is CommonJS whose types say otherwise. */

@@ -1,10 +1,11 @@
 import type { IRouter } from 'express';
-import { can, diffReading, EDIT_VERSION, kindOf, mintId, no, ok, refusal, type Edit, type ReadingDiff } from '@zorvik/core';
+import { can, diffReading, EDIT_VERSION, kindOf, mintId, no, ok, refusal, type Edit, type Placing, type ReadingDiff } from '@zorvik/core';
 import { routes, type Reading } from '@zorvik/contract';
-import type { Placing, TreePage } from '@zorvik/formats';
+import type { TreePage } from '@zorvik/formats';
 import type { Deps } from '../deps.ts';
 import { currentSite } from '../editing/currentSite.ts';
 import { saveEdit } from '../editing/saveEdit.ts';
+import { deadLinks, outsideLinks } from '../reading/checkLinks.ts';
 import { SiteReading } from '../reading/siteReading.ts';
 import { serve } from './serve.ts';
 
@@ -51,6 +52,15 @@ export function readingRoutes(router: IRouter, deps: Deps): void {
     else if (body.act === 'goOn') reading.goOn();
     else reading.cancel();
     return ok(replyOf(reading, null));
+  });
+
+  serve(router, routes.checkLinks, async ({ params }) => {
+    const leave = can(deps.actor, 'edit');
+    if (!leave.ok) return leave;
+    const current = await currentSite(deps, params.siteKey ?? '');
+    if (!current.ok) return current;
+    const links = outsideLinks(current.value.site.document);
+    return ok({ asked: links.length, dead: await deadLinks(links, deps.readable) });
   });
 
   serve(router, routes.takeReading, async ({ params, body }) => {

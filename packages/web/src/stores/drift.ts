@@ -2,6 +2,9 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { leaveFinding, mendDrift, safeMends, takeUpFinding, type Finding, type Id, type MendKind, type ToMend } from '@zorvik/core';
 import { driftClient, type DriftClient, type LeftFinding } from '../workers/driftClient.ts';
+import { routes } from '@zorvik/contract';
+import { ask } from '../api/client.ts';
+import { useNotices } from './notices.ts';
 import { useSelection } from './selection.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
@@ -12,10 +15,14 @@ const SETTLING = 150;
 export const useDrift = defineStore('drift', () => {
   const copy = useWorkingCopy();
   const selection = useSelection();
+  const notices = useNotices();
   const open = shallowRef<readonly Finding[]>([]);
   const left = shallowRef<readonly LeftFinding[]>([]);
   const isKnown = ref(false);
   const chosenId = ref<string | null>(null);
+  /** Addresses outside the site that were asked for and do not answer: known until the page is loaded anew. */
+  const dead = shallowRef<ReadonlyMap<string, string>>(new Map());
+  const isChecking = ref(false);
   let client: DriftClient | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -23,7 +30,7 @@ export const useDrift = defineStore('drift', () => {
     const { stored } = copy;
     if (stored === null) return;
     client ??= driftClient();
-    const found = await client.look(stored);
+    const found = await client.look(stored, dead.value);
     if (found === null || copy.stored?.site.id !== stored.site.id) return;
     open.value = found.open;
     left.value = found.left;
@@ -37,12 +44,24 @@ export const useDrift = defineStore('drift', () => {
       if (now?.site.id !== before?.site.id) {
         open.value = [];
         left.value = [];
+        dead.value = new Map();
         isKnown.value = false;
       }
       if (now !== null) timer = setTimeout(() => void look(), SETTLING);
     },
     { immediate: true },
   );
+
+  /** Asks the server for all outside links of all menus. */
+  async function checkLinks(): Promise<void> {
+    isChecking.value = true;
+    const answer = await ask(routes.checkLinks, { params: { siteKey: copy.siteKey ?? '' } });
+    isChecking.value = false;
+    if (answer.kind !== 'reply') return notices.refuse(answer.kind === 'away' ? 'The server does not answer. Try again in a moment.' : answer.refusal.message);
+    dead.value = new Map(answer.value.dead.map(({ address, reason }) => [address, reason]));
+    notices.say(`Asked for ${answer.value.asked} outside links: ${dead.value.size === 0 ? 'all answer' : `${dead.value.size} do not answer`}`);
+    await look();
+  }
 
   const counts = computed(() => {
     const found = new Map<Id, number>();
@@ -95,5 +114,5 @@ export const useDrift = defineStore('drift', () => {
     chosenId.value = findings.value[Math.max(0, Math.min(at + by, findings.value.length - 1))]?.id ?? null;
   }
 
-  return { open, left, isKnown, counts, findings, leftHere, chosen, chosenId, safe, mend, mendOne, mendKind, leave, takeUp, step };
+  return { isChecking, checkLinks, open, left, isKnown, counts, findings, leftHere, chosen, chosenId, safe, mend, mendOne, mendKind, leave, takeUp, step };
 });

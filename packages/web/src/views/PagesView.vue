@@ -7,6 +7,7 @@ import RefusalNote from '../components/common/RefusalNote.vue';
 import ReadPagesDialog from '../components/pages/ReadPagesDialog.vue';
 import ReadSiteDialog from '../components/pages/ReadSiteDialog.vue';
 import { pageRows } from '../composables/pageRows.ts';
+import PageFileDialog from '../components/pages/PageFileDialog.vue';
 import PageBand from '../components/pages/PageBand.vue';
 import { pagePlaces, type PagePlace } from '../composables/pagePlaces.ts';
 import { saveFile } from '../composables/saveFile.ts';
@@ -20,6 +21,7 @@ const scroller = useTemplateRef<HTMLElement>('scroller');
 const typed = ref('');
 const isReading = ref(false);
 const isReadingSite = ref(false);
+const isFromFile = ref(false);
 const at = ref(0);
 const unfolded = shallowRef<ReadonlySet<Id>>(new Set());
 
@@ -247,6 +249,7 @@ const redirects = computed(() => (copy.document === null ? 0 : redirectMap(copy.
         <button type="submit" class="plain-button">Add it</button>
       </form>
       <button type="button" class="plain-button" @click="isReading = true">Read a sitemap …</button>
+      <button type="button" class="plain-button" @click="isFromFile = true">From a file …</button>
       <button type="button" class="plain-button strong" @click="isReadingSite = true">Read the site …</button>
     </div>
     <div class="columns" aria-hidden="true">
@@ -330,6 +333,7 @@ const redirects = computed(() => (copy.document === null ? 0 : redirectMap(copy.
       </div>
     </div>
     <PageBand ref="band" v-model:is-address-moved="isAddressMoved" :chosen="chosen" />
+    <PageFileDialog v-model="isFromFile" />
     <ReadPagesDialog v-model="isReading" />
     <ReadSiteDialog v-model="isReadingSite" />
   </div>

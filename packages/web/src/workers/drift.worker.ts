@@ -10,7 +10,7 @@ onmessage = ({ data }: MessageEvent<ToDrift>) => {
   document = withChanges(document, data.changes);
   if (fill === null || data.isAnew) fill = createFilling(new Intl.Collator(document.site.language, { numeric: true }).compare);
   if (!data.isLast) return;
-  const findings = driftOf({ stored: document, filled: fill(document) });
+  const findings = driftOf({ stored: document, filled: fill(document), dead: new Map(data.dead) });
   const answer: FromDrift = { ticket: data.ticket, ...openFindings(document, findings) };
   postMessage(answer);
 };

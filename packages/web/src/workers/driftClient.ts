@@ -7,6 +7,8 @@ export interface ToDrift {
   readonly isAnew: boolean;
   readonly isLast: boolean;
   readonly changes: DocumentChanges;
+  /** Addresses outside that do not answer, with the reason. */
+  readonly dead: readonly (readonly [string, string])[];
 }
 export interface LeftFinding {
   readonly finding: Finding;
@@ -20,7 +22,7 @@ export interface FromDrift {
 
 export interface DriftClient {
   /** Asks for the drift of a document; null: something newer was asked meanwhile. */
-  readonly look: (document: SiteDocument) => Promise<FromDrift | null>;
+  readonly look: (document: SiteDocument, dead: ReadonlyMap<string, string>) => Promise<FromDrift | null>;
   readonly close: () => void;
 }
 
@@ -38,25 +40,25 @@ export function driftClient(): DriftClient {
     waiting = null;
   };
 
-  async function tell(document: SiteDocument, own: number): Promise<void> {
+  async function tell(document: SiteDocument, dead: ReadonlyMap<string, string>, own: number): Promise<void> {
     const isAnew = known === null || known.site.id !== document.site.id;
     const changes = changesBetween(isAnew ? null : known, document);
     known = document;
     const pieces = piecesOf(changes);
     for (const [at, piece] of pieces.entries()) {
       // What was begun is told to its end, so that the copy there stays whole; only its answer is not waited for.
-      worker.postMessage({ ticket: own, isAnew: isAnew && at === 0, isLast: at === pieces.length - 1, changes: piece } satisfies ToDrift);
+      worker.postMessage({ ticket: own, isAnew: isAnew && at === 0, isLast: at === pieces.length - 1, changes: piece, dead: [...dead] } satisfies ToDrift);
       if (at < pieces.length - 1) await new Promise((done) => setTimeout(done));
     }
   }
 
   let telling: Promise<void> = Promise.resolve();
   return {
-    look(document) {
+    look(document, dead) {
       waiting?.(null);
       ticket += 1;
       const own = ticket;
-      telling = telling.then(() => tell(document, own));
+      telling = telling.then(() => tell(document, dead, own));
       return new Promise((done) => (waiting = done));
     },
     close: () => worker.terminate(),

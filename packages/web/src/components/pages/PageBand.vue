@@ -15,6 +15,7 @@ import {
   type PageStep,
 } from '@zorvik/core';
 import { useKeeping } from '../../composables/useKeeping.ts';
+import { evidenceWords } from '../../composables/evidenceWords.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
@@ -46,11 +47,12 @@ const kind = computed({
 });
 const facts = computed(() => {
   if (page.value === null) return '';
-  const { visits, date, categories, template, formerAddresses, readTitle, title } = page.value;
+  const { visits, date, categories, template, formerAddresses, readTitle, title, placedBy } = page.value;
   const parts = [
     visits === undefined ? '' : `${visits.toLocaleString()} visits`,
     date === undefined ? '' : `of ${date}`,
     categories === undefined ? '' : categories.join(', '),
+    placedBy === undefined ? '' : `placed by ${evidenceWords[placedBy.by]} (${placedBy.sure} % sure)`,
     template === null ? '' : `template ${template}`,
     formerAddresses === undefined ? '' : `was at ${formerAddresses.join(', ')}`,
     readTitle === undefined || readTitle === title ? '' : `the site calls it “${readTitle}”`,

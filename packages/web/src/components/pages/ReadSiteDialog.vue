@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import type { Placing } from '@zorvik/core';
 import { routes, type Reading } from '@zorvik/contract';
+import { evidenceWords } from '../../composables/evidenceWords.ts';
 import { ask } from '../../api/client.ts';
 import { useNotices } from '../../stores/notices.ts';
 import { NAMELESS, useSession } from '../../stores/session.ts';
@@ -22,7 +24,6 @@ const trust = ref<Placing | ''>('');
 const reading = shallowRef<Reading | null>(null);
 const problem = ref<string | null>(null);
 const isTaking = ref(false);
-type Placing = NonNullable<Reading['difference']>['contradictions'][number]['by'];
 let timer: ReturnType<typeof setTimeout> | undefined;
 /** ms between two looks at how far it is. */
 const LOOK = 400;
@@ -35,16 +36,6 @@ const isSame = computed(() => {
   return found !== null && found.added + found.renamed + found.moved + found.readdressed + found.gone === 0;
 });
 const params = computed(() => ({ siteKey: copy.siteKey ?? '' }));
-const evidenceWords: Readonly<Record<Placing, string>> = {
-  jsonLd: 'breadcrumbs as data',
-  microdata: 'breadcrumbs as microdata',
-  breadcrumb: 'breadcrumbs',
-  trail: 'a trail of links',
-  up: 'a link to what is above',
-  list: 'the site’s own lists',
-  path: 'the path',
-  none: 'no evidence, so at the top',
-};
 const placedBy = computed(() =>
   Object.entries(difference.value?.placedBy ?? {})
     .sort((a, b) => b[1] - a[1])

@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue';
+import { diffReading, seededRandom, takePages } from '@zorvik/core';
+import type * as Formats from '@zorvik/formats';
+import type { PageColumn, PagesFromFile, PageTable } from '@zorvik/formats';
+import type { MissingPages } from '../../stores/sites.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import DialogSheet from '../common/DialogSheet.vue';
+
+/** Pages from a file: a table whose columns are chosen in a preview, or nested entries. What comes of it is shown before it is taken in. */
+const isOpen = defineModel<boolean>({ required: true });
+const copy = useWorkingCopy();
+const bytes = shallowRef<Uint8Array | null>(null);
+const pasted = ref('');
+const name = ref('');
+const table = shallowRef<PageTable | null>(null);
+const nested = shallowRef<PagesFromFile | null>(null);
+const columns = ref<(PageColumn | '')[]>([]);
+const missing = ref<MissingPages | null>('keep');
+const problem = ref<string | null>(null);
+const formats = shallowRef<typeof Formats | null>(null);
+const columnNames: Readonly<Record<PageColumn, string>> = {
+  title: 'title',
+  address: 'address',
+  id: 'id',
+  parent: 'parent',
+  path: 'path of titles',
+  kind: 'kind',
+  state: 'state',
+  template: 'template',
+  categories: 'categories',
+  date: 'date',
+  visits: 'visits',
+  order: 'order',
+};
+const choices = computed(() => formats.value?.pageColumns ?? []);
+/** Cells of each column that are shown, so that one sees what it holds. */
+const SAMPLES = 3;
+
+watch(isOpen, async (now) => {
+  if (!now) return;
+  bytes.value = null;
+  pasted.value = '';
+  name.value = '';
+  problem.value = null;
+  formats.value ??= await import('@zorvik/formats');
+});
+watch([bytes, pasted, formats], () => {
+  const library = formats.value;
+  table.value = null;
+  nested.value = null;
+  problem.value = null;
+  const { document } = copy;
+  if (library === null || document === null || (bytes.value === null && pasted.value.trim() === '')) return;
+  const text = bytes.value === null ? pasted.value : library.tableText(bytes.value, library.decodeHtml);
+  if (/^\s*[<{[]/.test(text)) {
+    const { found } = library.readMenus(text);
+    if (!found.ok) return void (problem.value = found.refusal.message);
+    nested.value = library.pagesFromSketches(
+      found.value.flatMap(({ sketches }) => sketches),
+      document.site.origin,
+    );
+    return;
+  }
+  const read = library.readPageTable(text);
+  if (!read.ok) return void (problem.value = read.refusal.message);
+  table.value = read.value;
+  columns.value = read.value.guesses.map((guess) => guess ?? '');
+});
+
+const made = computed((): PagesFromFile | null => {
+  const library = formats.value;
+  if (nested.value !== null) return nested.value;
+  if (library === null || table.value === null) return null;
+  return library.pagesFromTable(
+    table.value,
+    columns.value.map((column) => (column === '' ? null : column)),
+  );
+});
+const difference = computed(() =>
+  copy.stored === null || made.value === null
+    ? null
+    : diffReading(copy.stored, made.value.pages, { missing: missing.value ?? 'keep', random: seededRandom(1) }),
+);
+const samples = computed(() => table.value?.headers.map((_, at) => table.value?.rows.slice(0, SAMPLES).map((row) => row[at] ?? '') ?? []) ?? []);
+
+async function take(event: Event): Promise<void> {
+  const [file] = (event.target as HTMLInputElement).files ?? [];
+  if (file === undefined) return;
+  name.value = file.name;
+  bytes.value = new Uint8Array(await file.arrayBuffer());
+}
+
+function keep(): void {
+  const pages = made.value?.pages;
+  if (pages === undefined) {
+    problem.value = 'There is nothing to read yet. Choose a file, or paste a table.';
+    return;
+  }
+  const done = copy.perform((context) => takePages(context, pages, missing.value ?? 'keep'));
+  problem.value = done.ok ? null : done.refusal.message;
+  if (done.ok) isOpen.value = false;
+}
+</script>
+
+<template>
+  <DialogSheet v-model="isOpen" title="Pages from a file" :width="820" :problem="problem" @submit="keep">
+    <p class="mute">
+      A table (CSV) with a line of column names, or nested entries: OPML, an HTML list, JSON. Titles, places and facts are taken over; undo takes it back.
+    </p>
+    <div class="row">
+      <label class="plain-button file">
+        Choose a file …
+        <input type="file" accept=".csv,.tsv,.txt,.opml,.xml,.html,.htm,.json" @change="take" />
+      </label>
+      <span class="mute">{{ name }}</span>
+    </div>
+    <textarea v-if="bytes === null" v-model="pasted" rows="4" aria-label="The pages as text" placeholder="… or paste it here" spellcheck="false" />
+    <div v-if="table !== null" class="columns" role="group" aria-label="What each column holds">
+      <div v-for="(header, at) in table.headers" :key="at" class="column">
+        <b>{{ header }}</b>
+        <select v-model="columns[at]" :aria-label="`What “${header}” holds`" :class="{ none: columns[at] === '' }">
+          <option value="">left out</option>
+          <option v-for="column in choices" :key="column" :value="column" :disabled="columns.includes(column) && columns[at] !== column">
+            {{ columnNames[column] }}
+          </option>
+        </select>
+        <span v-for="(cell, index) in samples[at]" :key="index" class="mute cell">{{ cell }}</span>
+      </div>
+    </div>
+    <section v-if="difference !== null && made !== null" aria-label="What comes of it" aria-live="polite">
+      <h2>{{ made.pages.length.toLocaleString() }} {{ made.pages.length === 1 ? 'page' : 'pages' }} in it</h2>
+      <p>
+        <b class="number">{{ difference.added.length }}</b>
+        new,
+        <b class="number">{{ difference.renamed.length }}</b>
+        renamed,
+        <b class="number">{{ difference.moved.length }}</b>
+        moved,
+        <b class="number">{{ difference.readdressed.length }}</b>
+        with another address,
+        <b class="number">{{ difference.gone.length }}</b>
+        gone
+      </p>
+      <ChoiceRow
+        v-model="missing"
+        label="Pages that it does not name"
+        :choices="[
+          { value: 'keep', label: 'stay as they are' },
+          { value: 'retire', label: 'are gone' },
+        ]"
+      />
+      <details v-if="made.problems.length > 0">
+        <summary>
+          <b class="number">{{ made.problems.length }}</b>
+          {{ made.problems.length === 1 ? 'line' : 'lines' }} to look at
+        </summary>
+        <ul>
+          <li v-for="(one, at) in made.problems.slice(0, 200)" :key="at">{{ nested === null ? 'Line' : 'Entry' }} {{ one.line }}: {{ one.reason }}</li>
+        </ul>
+      </details>
+    </section>
+    <template #actions>
+      <v-btn variant="text" @click="isOpen = false">Cancel</v-btn>
+      <v-btn color="primary" type="submit">Take it in</v-btn>
+    </template>
+  </DialogSheet>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.file input {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  opacity: 0;
+}
+textarea {
+  width: 100%;
+  padding: 8px 10px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
+  font:
+    12px/1.5 ui-monospace,
+    monospace;
+}
+.columns {
+  display: flex;
+  gap: 12px;
+  overflow-x: auto;
+  padding-bottom: 6px;
+}
+.column {
+  display: grid;
+  align-content: start;
+  gap: 3px;
+  flex: none;
+  width: 138px;
+}
+.column b,
+.cell {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.cell {
+  font-size: 12px;
+}
+select {
+  height: 30px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
+}
+select.none {
+  color: var(--mute);
+}
+section {
+  display: grid;
+  gap: 8px;
+}
+h2 {
+  font-size: 14px;
+}
+ul {
+  max-height: 140px;
+  overflow: auto;
+  margin: 0;
+  padding-inline-start: 18px;
+  font-size: 12px;
+}
+</style>
