@@ -44,7 +44,7 @@ describe('1. the first start', () => {
     expect(top).toEqual(['Visit', 'The garden', 'Seed house', 'Plant finder', 'Learn', 'What’s on']);
     await person.click('Pages');
     await person.byText('span', 'Plant finder');
-    expect(await (await person.find('.head .number')).getText()).toBe('407');
+    expect(await (await person.find('.head .number')).getText()).toBe('408');
   });
 });
 

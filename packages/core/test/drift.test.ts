@@ -165,7 +165,13 @@ const cases: Readonly<Record<string, () => SiteDocument | { document: SiteDocume
       '/tools',
       null,
     ),
-  'moved-heading': () => site.move(after(start, (context) => leadTo(context, item('/seeds'), 'nothing')), '/seeds/corn', '/', null),
+  'moved-heading': () =>
+    site.move(
+      after(start, (context) => leadTo(context, item('/seeds'), 'nothing')),
+      '/seeds/corn',
+      '/',
+      null,
+    ),
   'moved-own': () =>
     site.move(
       after(start, (context) => moveItems(context, [item('/seeds/corn')], { parent: id('Own'), after: null })),

@@ -43,6 +43,7 @@ export function diffReading(
   const since = latestSince(document) + 1;
   const isFirst = document.pages.nodes.size === 0;
   const recognised = recognise(document, incoming, redirects);
+  const roots = { site: document.site.id, there: addressesOf(document) };
   const idOf = new Map<string, Id>();
   const added: PlacedPage[] = [];
   const moved: MovePage[] = [];
@@ -59,7 +60,7 @@ export function diffReading(
   const lastUnder = new Map<Id, Id>();
   for (const page of incoming) {
     const known = recognised.get(page.key);
-    const parent = parentIn(page, idOf, document.site.id);
+    const parent = parentIn(page, idOf, roots);
     if (known === undefined) {
       const id = mintId('page', random);
       idOf.set(page.key, id);
@@ -90,7 +91,7 @@ export function diffReading(
     const known = recognised.get(page.key);
     if (known === undefined) continue;
     const { id, parent: was, title, address } = known.page;
-    const parent = parentIn(page, idOf, document.site.id);
+    const parent = parentIn(page, idOf, roots);
     const set = fieldsOf(known.page, page, since);
     if (was !== parent && !isWithin(pages, parent, id)) {
       const to = { parent, after: childrenOf(pages, parent).last() };
@@ -157,12 +158,17 @@ function plain(address: string): string {
   return address.length > 1 ? address.replace(/\/+$/, '') || '/' : address;
 }
 
-function parentIn({ above }: IncomingPage, idOf: ReadonlyMap<string, Id>, site: Id): Id {
+/** The page that one stands under: another that comes with it or, where a file names but a part of the site, one that is there already. */
+function parentIn({ above }: IncomingPage, idOf: ReadonlyMap<string, Id>, { site, there }: { readonly site: Id; readonly there: ReadonlyMap<string, Id> }): Id {
   for (const key of above) {
-    const id = idOf.get(key);
+    const id = idOf.get(key) ?? there.get(plain(key));
     if (id !== undefined) return id;
   }
   return site;
+}
+
+function addressesOf(document: SiteDocument): Map<string, Id> {
+  return new Map([...document.pages.nodes.values()].filter(({ state }) => state !== 'gone').map(({ id, address }) => [plain(address), id]));
 }
 
 function lastKnownUnder({ pages }: SiteDocument, parent: Id): Id | null {
@@ -198,10 +204,11 @@ function reorder(
   moved: MovePage[],
   document: SiteDocument,
 ): void {
+  const roots = { site: document.site.id, there: addressesOf(document) };
   let pages = start;
   const wanted = new Map<Id, Id[]>();
   for (const page of incoming) {
-    const parent = parentIn(page, idOf, document.site.id);
+    const parent = parentIn(page, idOf, roots);
     const id = idOf.get(page.key);
     if (id === undefined || pages.nodes.get(id)?.parent !== parent) continue;
     wanted.set(parent, [...(wanted.get(parent) ?? []), id]);

@@ -132,7 +132,9 @@ export function pagesFromTable({ rows }: PageTable, columns: readonly (PageColum
   });
   const parentOf = new Map<string, string | null>();
   for (const { line, parent, page } of found.values()) {
-    const above = parent === '' ? null : (named.get(parent) ?? named.get(pathOf(parent) ?? parent) ?? undefined);
+    // A parent that is written as a path may be on the site already, though not in the table.
+    const onSite = parent.startsWith('/') ? pathOf(parent) : null;
+    const above = parent === '' ? null : (named.get(parent) ?? named.get(pathOf(parent) ?? parent) ?? onSite ?? undefined);
     if (above === undefined) problems.push({ line, reason: `its parent “${parent}” is not in the table; it stands at the top` });
     const isCircle = above != null && closesCircle(page.address, above, parentOf);
     if (isCircle) problems.push({ line, reason: `its parent “${parent}” stands below it; it stands at the top` });
@@ -224,7 +226,9 @@ function closesCircle(address: string, above: string, parentOf: ReadonlyMap<stri
 function inOrder(found: ReadonlyMap<string, Row>, parentOf: ReadonlyMap<string, string | null>): IncomingPage[] {
   const childrenOf = new Map<string | null, Row[]>();
   for (const row of found.values()) {
-    const parent = parentOf.get(row.page.address) ?? null;
+    const above = parentOf.get(row.page.address) ?? null;
+    // What stands below a page that is not here begins a tree of its own.
+    const parent = above !== null && found.has(above) ? above : null;
     const siblings = childrenOf.get(parent);
     if (siblings === undefined) childrenOf.set(parent, [row]);
     else siblings.push(row);

@@ -33,7 +33,8 @@ export async function fetchPage(url: string, limits: FetchLimits): Promise<Fetch
   const from: string[] = [];
   let at = url;
   for (let hop = 0; hop <= MOST_REDIRECTS; hop += 1) {
-    if (limits.origin !== null && new URL(at).origin !== limits.origin) return { kind: 'failed', url, reason: `it leads to another site (${new URL(at).origin})` };
+    if (limits.origin !== null && new URL(at).origin !== limits.origin)
+      return { kind: 'failed', url, reason: `it leads to another site (${new URL(at).origin})` };
     const answer = await once(at, limits).catch((error: Error) => error.message);
     if (typeof answer === 'string') return { kind: 'failed', url, reason: answer };
     const { status, location, type, bytes } = answer;
