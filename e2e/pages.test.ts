@@ -128,4 +128,42 @@ describe('the pages', () => {
     await press(Key.chord(Key.CONTROL, 'z'));
     await person.eventually('undo leaves it', async () => !(await stored()).pages.some(({ title }) => title === 'Bat walk'));
   });
+
+  it('are dragged to the place shown before: between two, or into one; what cannot go there says why', async () => {
+    await open();
+    const { driver } = browser;
+    const row = async (title: string) =>
+      person.eventually(
+        `no row ${title}`,
+        async () => (await driver.findElements({ xpath: `//*[@role='row'][.//*[contains(@class,'text') and normalize-space(.)='${title}']]` }))[0],
+      );
+    const drag = async (from: string, to: string, y: number): Promise<string> => {
+      const [source, target] = [await row(from), await row(to)];
+      await driver.actions().move({ origin: source, x: -400 }).press().move({ origin: target, x: -390 }).perform();
+      // A browser tells of a drag some times a second, not with every move.
+      for (const x of [-380, -370]) {
+        await driver.actions().move({ origin: target, x, y }).perform();
+        await driver.sleep(200);
+      }
+      const words = await (await person.find('.drop span')).getText();
+      await driver.actions().release().perform();
+      return words;
+    };
+    const under = async (title: string): Promise<string | undefined> => {
+      const { pages } = await stored();
+      const page = pages.find((one) => one.title === title);
+      return pages.find(({ id }) => id === page?.parent)?.title;
+    };
+    expect(await drag('Plant finder', 'What’s on', -13)).toBe('under Quillmere, after Learn');
+    await person.eventually('it did not move', async () => {
+      const all = await titles();
+      return all.indexOf('Plant finder') === all.indexOf('Learn') + 1;
+    });
+    expect(await drag('Learn', 'Visit', 0)).toMatch(/^under Visit, after /);
+    await person.eventually('it did not go in', async () => (await under('Learn')) === 'Visit');
+    expect(await drag('Visit', 'Opening times', 0)).toContain('that is inside “Visit” itself');
+    expect(await under('Learn')).toBe('Visit');
+    await press(Key.chord(Key.CONTROL, 'z'), Key.chord(Key.CONTROL, 'z'));
+    await person.eventually('undo', async () => (await under('Learn')) === undefined);
+  });
 });
