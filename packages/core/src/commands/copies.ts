@@ -35,18 +35,24 @@ export function branchToCopy(stored: SiteDocument, shown: SiteDocument, top: Id)
   const copied: Item[] = [];
   const stack = [top];
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
-    const { exception, pin: _, ...item } = nodeAt(shown.items, next);
+    const item = nodeAt(shown.items, next);
+    const { exception } = item;
     if (exception?.hidden === true && next !== top) continue;
     if (exception === undefined) {
       const [own, ...below] = branchOf(stored.items, next);
       if (own !== undefined) copied.push(next === top ? withoutPin(own) : { ...withoutPin(own), parent: item.parent }, ...below);
       continue;
     }
-    const { destination, agreed } = item;
-    copied.push({ ...item, agreed: destination.kind === 'page' ? (agreed ?? agreedFacts(stored, destination.page)) : null });
+    copied.push(standingAlone(stored, item));
     for (const child of [...childrenOf(shown.items, next)].reverse()) stack.push(child);
   }
   return copied;
+}
+
+/** A followed item as one of its own, with the facts of its page as they are now where none were agreed on. */
+export function standingAlone(stored: SiteDocument, { exception: _, pin: __, ...item }: Item): Item {
+  const { destination, agreed } = item;
+  return { ...item, agreed: destination.kind === 'page' ? (agreed ?? agreedFacts(stored, destination.page)) : null };
 }
 
 function withoutPin({ pin: _, ...item }: Item): Item {

@@ -2,12 +2,12 @@ import { mintId, type Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
-import { agreedFacts } from '../model/agreedFacts.ts';
 import { branchOf } from '../model/branchOf.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, spotOf } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { menuOf } from '../model/menuOf.ts';
+import { pageFace } from '../model/pageFace.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import { kindOf, type Operation } from '../ops/registry.ts';
@@ -16,6 +16,7 @@ import type { Item } from '../schema/item.ts';
 import { settingNames } from '../schema/settings.ts';
 import { MOST_BROUGHT } from './bringIn.ts';
 import { createFilling, followedId } from '../resolve/withFollowed.ts';
+import { standingAlone } from './copies.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
 import { holderOf, isFollowed } from './throughFollowed.ts';
 
@@ -61,11 +62,11 @@ function givingWay(context: CommandContext, holder: Id, following: Operation): O
   const kept: Operation[] = [];
   const gone: Operation[] = [];
   const exceptions = new Set<Id>();
-  let lastException: Id | null = [...childrenOf(stored.items, holder)].at(-1) ?? null;
+  let lastException: Id | null = childrenOf(stored.items, holder).last();
   const needException = (id: Id, of: Id, from: Partial<Item>): void => {
     if (exceptions.has(id) || stored.items.nodes.has(id)) return;
     exceptions.add(id);
-    const item: Item = { ...bareFor(stored, of), ...from, id, parent: holder, exception: { of } };
+    const item: Item = { ...pageFace(stored, of), ...from, id, parent: holder, exception: { of } };
     made.push({ kind: 'addItem', after: lastException, branch: [item] });
     lastException = id;
   };
@@ -99,11 +100,6 @@ function givingWay(context: CommandContext, holder: Id, following: Operation): O
     }
   }
   return [...made, ...kept.reverse(), ...gone];
-}
-
-/** What an exception about a page has as long as nothing is otherwise. */
-function bareFor(stored: SiteDocument, page: Id): Omit<Item, 'id' | 'parent'> {
-  return { label: null, destination: { kind: 'page', page, anchor: null }, opensNewTab: false, agreed: agreedFacts(stored, page) };
 }
 
 /** Whether following a menu means following another in the end, itself included. O(items). */
@@ -146,7 +142,7 @@ export function unfollow(context: CommandContext, id: Id): Result<Edit> {
         after = child;
         continue;
       }
-      const own = standingAlone(stored, item, mintId('item', random), next.parent);
+      const own = { ...standingAlone(stored, item), id: mintId('item', random), parent: next.parent };
       operations.push({ kind: 'addItem', after, branch: [own] });
       stack.push({ shownParent: child, parent: own.id });
       after = own.id;
@@ -159,12 +155,6 @@ export function unfollow(context: CommandContext, id: Id): Result<Edit> {
     if (item.exception !== undefined) operations.push({ kind: 'removeItem', after: spotOf(stored.items, child).after, branch: branchOf(stored.items, child) });
   }
   return makeEdit(context, operations, { sentence: sentence('unfollowed', { label, count }), isStored: true });
-}
-
-/** A followed item as one of its own. */
-function standingAlone(stored: SiteDocument, { exception: _, pin: __, ...item }: Item, id: Id, parent: Id): Item {
-  const { destination, agreed } = item;
-  return { ...item, id, parent, agreed: destination.kind === 'page' ? (agreed ?? agreedFacts(stored, destination.page)) : null };
 }
 
 /** What is otherwise about a followed item, in words; empty: nothing. */

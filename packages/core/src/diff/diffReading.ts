@@ -104,7 +104,7 @@ export function diffReading(
     if (set.address !== undefined) told.readdressed.push({ title: page.title, was: address, address: page.address, by: known.by });
     if (Object.keys(set).length > 0) changed.push({ kind: 'updatePage', id, set, was: {} } as UpdatePage);
   }
-  reorder(incoming, idOf, recognised, pages, moved, document);
+  reorder(incoming, idOf, roots, new Set([...recognised.values()].map(({ page }) => page.id)), pages, moved);
   if (missing === 'retire') {
     const met = new Set([...recognised.values()].map(({ page }) => page.id));
     for (const page of document.pages.nodes.values()) {
@@ -199,25 +199,26 @@ function fieldsOf(page: Page, read: IncomingPage, since: number): Record<string,
 function reorder(
   incoming: readonly IncomingPage[],
   idOf: ReadonlyMap<string, Id>,
-  recognised: ReadonlyMap<string, Recognised>,
+  roots: Parameters<typeof parentIn>[2],
+  recognised: ReadonlySet<Id>,
   start: SiteDocument['pages'],
   moved: MovePage[],
-  document: SiteDocument,
 ): void {
-  const roots = { site: document.site.id, there: addressesOf(document) };
   let pages = start;
   const wanted = new Map<Id, Id[]>();
   for (const page of incoming) {
     const parent = parentIn(page, idOf, roots);
     const id = idOf.get(page.key);
     if (id === undefined || pages.nodes.get(id)?.parent !== parent) continue;
-    wanted.set(parent, [...(wanted.get(parent) ?? []), id]);
+    const siblings = wanted.get(parent);
+    if (siblings === undefined) wanted.set(parent, [id]);
+    else siblings.push(id);
   }
   for (const [parent, ids] of wanted) {
     const known = new Set(ids);
     const present = [...childrenOf(pages, parent)].filter((id) => known.has(id));
     if (isEqual(present, ids)) continue;
-    if (![...recognised.values()].some(({ page }) => known.has(page.id))) continue;
+    if (!ids.some((id) => recognised.has(id))) continue;
     let after: Id | null = null;
     for (const id of ids) {
       const { after: stands } = spotOf(pages, id);

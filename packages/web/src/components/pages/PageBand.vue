@@ -151,9 +151,9 @@ defineExpose({ focusTitle });
         </label>
       </div>
       <label class="to">
-        <span class="caption">Add to a menu</span>
+        <span class="caption">Put into a menu</span>
         <select
-          aria-label="Add to a menu"
+          aria-label="Put into a menu"
           @change="
             addTo(($event.target as HTMLSelectElement).value);
             ($event.target as HTMLSelectElement).value = '';
