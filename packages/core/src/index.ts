@@ -73,7 +73,7 @@ export { renderStyles } from './render/renderStyles.ts';
 export { navigationScript } from './render/navigationScript.ts';
 export { escapeHtml } from './render/escape.ts';
 
-export { driftOf, driftOfMenu, type DriftSources } from './drift/driftOf.ts';
+export { createDrift, driftOf, driftOfMenu, type DriftSources, type TellDrift } from './drift/driftOf.ts';
 export { findingInWords, findingKinds, toneOf, type Finding, type FindingKind, type FindingTone, type Mend, type MendKind } from './drift/finding.ts';
 
 export { can, roles, type Actor, type Role, type Intent } from './commands/permission.ts';

@@ -19,10 +19,15 @@ export class Table<V> implements Iterable<readonly [string, V]> {
     return Table.empty<V>().withAll(entries);
   }
 
-  private constructor(
+  protected constructor(
     private readonly root: Branch<V>,
     readonly size: number,
   ) {}
+
+  /** The same table, but telling which keys are looked up in it: so that what is made of them can be made anew when they change, and only then. */
+  watched(read: (key: string) => void): Table<V> {
+    return new WatchedTable(this.root, this.size, read);
+  }
 
   get(key: string): V | undefined {
     const hash = hashOf(key);
@@ -99,6 +104,21 @@ export class Table<V> implements Iterable<readonly [string, V]> {
 
   *values(): IterableIterator<V> {
     for (const [, value] of this) yield value;
+  }
+}
+
+class WatchedTable<V> extends Table<V> {
+  constructor(
+    root: Branch<V>,
+    size: number,
+    private readonly read: (key: string) => void,
+  ) {
+    super(root, size);
+  }
+
+  override get(key: string): V | undefined {
+    this.read(key);
+    return super.get(key);
   }
 }
 

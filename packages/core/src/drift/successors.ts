@@ -8,6 +8,8 @@ export interface Successors {
   readonly of: (gone: Page) => Page | null;
   /** The page that an address of the site led to, if it does so no longer of itself: it is gone, or redirects. `page`: where to lead instead. */
   readonly at: (address: string) => { readonly page: Page | null; readonly isGone: boolean } | null;
+  /** Whether a page, as it was or is, has to do with any of it. */
+  readonly concerns: (page: Page) => boolean;
 }
 
 /**
@@ -47,6 +49,8 @@ export function successors(document: SiteDocument): Successors {
       const was = found.gone.get(path);
       return was === undefined ? null : { page: of(was), isGone: true };
     },
+    concerns: ({ address, formerAddresses = [], title }) =>
+      titles.has(title) || addresses.has(plain(address)) || formerAddresses.some((one) => addresses.has(plain(one))),
   };
 }
 

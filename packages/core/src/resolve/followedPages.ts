@@ -1,6 +1,7 @@
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
-import { childrenOf, nodeAt } from '../model/forest.ts';
+import { isEqual } from '../base/isEqual.ts';
+import { childrenOf, nodeAt, type Forest } from '../model/forest.ts';
 import type { Follow } from '../schema/follow.ts';
 import type { Page } from '../schema/page.ts';
 import { preorder } from '../walk/preorder.ts';
@@ -30,6 +31,29 @@ const comparers: Readonly<Record<Follow['order'], ((a: Page, b: Page, compareTit
   visits: (a, b) => (b.visits ?? 0) - (a.visits ?? 0),
   // Days in ISO 8601 are in order as text; without one, a page counts as older than all.
   date: ({ date: a = '' }, { date: b = '' }) => (a < b ? 1 : a > b ? -1 : 0),
+};
+
+/**
+ * Whether rules with these orders take the same pages in the same order from both. What changes most, and is typed letter by letter, is titles,
+ * which matter only to a rule from A to Z. O(changes * log32 n).
+ */
+export function isSameToFollow(was: Forest<Page>, now: Forest<Page>, orders: ReadonlySet<Follow['order']>): boolean {
+  if (orders.size === 0) return true;
+  if (was.children !== now.children && !now.children.differing(was.children).next().done) return false;
+  for (const [id, page] of now.nodes.differing(was.nodes)) {
+    const before = was.nodes.get(id);
+    if (page === undefined || before === undefined) return false;
+    if (before.state !== page.state || before.kind !== page.kind || !isEqual(before.categories, page.categories)) return false;
+    if ([...orders].some((order) => !isSameInOrder[order](before, page))) return false;
+  }
+  return true;
+}
+
+const isSameInOrder: Readonly<Record<Follow['order'], (a: Page, b: Page) => boolean>> = {
+  site: () => true,
+  title: (a, b) => a.title === b.title,
+  visits: (a, b) => a.visits === b.visits,
+  date: (a, b) => a.date === b.date,
 };
 
 function* candidates({ pages }: SiteDocument, { flat, depth }: Follow, below: Id): Generator<Id> {

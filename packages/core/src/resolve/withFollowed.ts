@@ -9,7 +9,7 @@ import { menuOf } from '../model/menuOf.ts';
 import type { Follow } from '../schema/follow.ts';
 import type { Item } from '../schema/item.ts';
 import { arrangeSiblings, type Followed, type Placed } from './arrangeSiblings.ts';
-import { followedPages, type CompareTitles } from './followedPages.ts';
+import { followedPages, isSameToFollow, type CompareTitles } from './followedPages.ts';
 
 /** Fills in what is followed; for one site over its time, since it keeps what it gave last. */
 export type FillFollowed = (document: SiteDocument) => SiteDocument;
@@ -28,12 +28,19 @@ export function followedId(holder: Id, of: Id): Id {
  * cannot disagree with what it is derived from. O(items + followed * log) where something changed that it depends on.
  */
 export function createFilling(compareTitles: CompareTitles = byFoldedText): FillFollowed {
-  let last: { readonly from: SiteDocument; readonly items: Forest<Item> } | null = null;
+  let last: { readonly from: SiteDocument; readonly items: Forest<Item>; readonly orders: ReadonlySet<Follow['order']> } | null = null;
   return (document) => {
     const { items, menus, pages, sharedLinks } = document;
     const isSame =
-      last !== null && last.from.items === items && last.from.menus === menus && last.from.pages === pages && last.from.sharedLinks === sharedLinks;
-    if (last === null || !isSame) last = { from: document, items: new Filling(document, compareTitles).filled() };
+      last !== null &&
+      last.from.items === items &&
+      last.from.menus === menus &&
+      last.from.sharedLinks === sharedLinks &&
+      (last.from.pages === pages || isSameToFollow(last.from.pages, pages, last.orders));
+    if (last === null || !isSame) {
+      const filling = new Filling(document, compareTitles);
+      last = { from: document, items: filling.filled(), orders: filling.orders };
+    } else last = { ...last, from: document };
     return withForest(document, 'items', last.items);
   };
 }
@@ -67,6 +74,8 @@ class Filling {
   private readonly exceptions: Item[] = [];
   private readonly holders = new Map<Id, Holder[]>();
   private readonly done = new Set<Id>();
+  /** The orders that pages are followed in. */
+  readonly orders = new Set<Follow['order']>();
 
   constructor(
     private readonly document: SiteDocument,
@@ -142,6 +151,7 @@ class Filling {
   private candidates(follow: Follow, below: Id): Candidate[] {
     const { document } = this;
     if (follow.of.kind === 'pages') {
+      this.orders.add(follow.order);
       if (below !== document.site.id && !document.pages.nodes.has(below)) return [];
       return followedPages(document, follow, below, this.compareTitles).map(({ id }) => ({
         of: id,

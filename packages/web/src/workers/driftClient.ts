@@ -7,8 +7,8 @@ export interface ToDrift {
   readonly isAnew: boolean;
   readonly isLast: boolean;
   readonly changes: DocumentChanges;
-  /** Addresses outside that do not answer, with the reason. */
-  readonly dead: readonly (readonly [string, string])[];
+  /** Addresses outside that do not answer, with the reason; null: the same as before. */
+  readonly dead: readonly (readonly [string, string])[] | null;
 }
 export interface LeftFinding {
   readonly finding: Finding;
@@ -32,6 +32,7 @@ const PIECE = 4000;
 export function driftClient(): DriftClient {
   const worker = new Worker(new URL('./drift.worker.ts', import.meta.url), { type: 'module' });
   let known: SiteDocument | null = null;
+  let knownDead: ReadonlyMap<string, string> | null = null;
   let ticket = 0;
   let waiting: ((found: FromDrift | null) => void) | null = null;
   worker.onmessage = ({ data }: MessageEvent<FromDrift>) => {
@@ -45,9 +46,11 @@ export function driftClient(): DriftClient {
     const changes = changesBetween(isAnew ? null : known, document);
     known = document;
     const pieces = piecesOf(changes);
+    const told = dead === knownDead ? null : [...dead];
+    knownDead = dead;
     for (const [at, piece] of pieces.entries()) {
       // What was begun is told to its end, so that the copy there stays whole; only its answer is not waited for.
-      worker.postMessage({ ticket: own, isAnew: isAnew && at === 0, isLast: at === pieces.length - 1, changes: piece, dead: [...dead] } satisfies ToDrift);
+      worker.postMessage({ ticket: own, isAnew: isAnew && at === 0, isLast: at === pieces.length - 1, changes: piece, dead: told } satisfies ToDrift);
       if (at < pieces.length - 1) await new Promise((done) => setTimeout(done));
     }
   }
