@@ -27,6 +27,7 @@ export async function buildServer() {
   await rm(at('build/server'), { recursive: true, force: true });
   await bundleForNode('packages/server/src/main.ts', 'build/server/main.js');
   await bundleForNode('packages/server/src/editorThread.ts', 'build/server/editorThread.js');
+  await bundleForNode('packages/server/src/reading/readingThread.ts', 'build/server/readingThread.js');
   await bundleForNode('packages/server/src/archiveMain.ts', 'build/server/archive.js');
   await rm(at('build/migrations'), { recursive: true, force: true });
   await cp(at('packages/server/src/db/migrations'), at('build/migrations'), { recursive: true });

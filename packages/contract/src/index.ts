@@ -1,4 +1,5 @@
 export * from './route.ts';
 export * from './messages.ts';
+export * from './reading.ts';
 export * from './routes.ts';
 export { openApi } from './openApi.ts';

@@ -16,6 +16,8 @@ export const ServerMessageShape = Type.Union([
   Type.Object({ kind: Type.Literal('site'), site: KeyShape, revision: Type.Integer({ minimum: 0 }) }, closed),
   Type.Object({ kind: Type.Literal('edition'), site: KeyShape, number: Type.Integer({ minimum: 1 }) }, closed),
   Type.Object({ kind: Type.Literal('people'), site: KeyShape, people: Type.Array(PersonShape) }, closed),
+  /** The site was read, or its reading was taken in or planned otherwise. */
+  Type.Object({ kind: Type.Literal('reading'), site: KeyShape }, closed),
   Type.Object({ kind: Type.Literal('missed') }, closed),
 ]);
 export type ServerMessage = Static<typeof ServerMessageShape>;

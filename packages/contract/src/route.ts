@@ -1,5 +1,8 @@
 import type { Static, TSchema } from 'typebox';
 
+/** Where the editor asks. */
+export const API = '/api/v1';
+
 export type Method = 'GET' | 'POST';
 
 /** One way to ask the server something: what may be sent and what comes back, as schemas. */

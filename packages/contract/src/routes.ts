@@ -1,6 +1,5 @@
 import Type, { type Static } from 'typebox';
 import {
-  AddressShape,
   closed,
   EditShape,
   IdShape,
@@ -13,7 +12,6 @@ import {
   MenuShape,
   OwnFieldShape,
   PageShape,
-  PlacingShape,
   SharedLinkShape,
   PlacementShape,
   SentenceShape,
@@ -22,9 +20,9 @@ import {
   StoredDocumentShape,
 } from '@zorvik/core';
 import { PersonNameShape, PersonShape, ServerMessageShape } from './messages.ts';
-import type { Route } from './route.ts';
+import { readingRoutes } from './reading.ts';
+import { API, type Route } from './route.ts';
 
-export const API = '/api/v1';
 export const DELIVERY = '/delivery/v1';
 
 const whole = Type.Integer({ minimum: 0 });
@@ -121,47 +119,6 @@ export const ImportLineShape = Type.Union([
 ]);
 export type ImportLine = Static<typeof ImportLineShape>;
 
-const someTexts = Type.Array(Type.Record(Type.String(), Type.String()), { maxItems: 100 });
-
-/** How far the reading of a site is, and what it came to. */
-export const ReadingShape = Type.Object(
-  {
-    state: Type.Enum(['none', 'running', 'paused', 'done', 'failed', 'cancelled'] as const),
-    address: Type.String(),
-    /** Pages read, and addresses that are known and wait. */
-    read: whole,
-    waiting: whole,
-    /** Why it failed. */
-    reason: Type.Union([Type.String(), Type.Null()]),
-    problems: Type.Array(Type.Object({ address: Type.String(), reason: Type.String() }, closed)),
-    /** What is otherwise than what the pages say now, once all is read; the first of each kind by name. */
-    difference: Type.Union([
-      Type.Null(),
-      Type.Object(
-        {
-          added: whole,
-          renamed: whole,
-          moved: whole,
-          readdressed: whole,
-          gone: whole,
-          /** How many pages each kind of evidence placed. */
-          placedBy: Type.Record(Type.String(), whole),
-          /** Pages whose evidence says different things of their place. */
-          contradictions: Type.Array(
-            Type.Object({ title: Type.String(), by: PlacingShape, under: Type.String(), other: PlacingShape, otherUnder: Type.String() }, closed),
-            { maxItems: 100 },
-          ),
-          contradicting: whole,
-          samples: Type.Object({ added: someTexts, renamed: someTexts, moved: someTexts, readdressed: someTexts, gone: someTexts }, closed),
-        },
-        closed,
-      ),
-    ]),
-  },
-  closed,
-);
-export type Reading = Static<typeof ReadingShape>;
-
 /** Lines of a site that is read in pieces. The last one says that it is whole. */
 export const SiteLineShape = Type.Union([
   Type.Object(
@@ -241,53 +198,7 @@ export const routes = {
     reply: ImportLineShape,
     replyType: JSON_LINES,
   },
-  readingOf: {
-    method: 'GET',
-    path: `${API}/sites/:siteKey/reading`,
-    summary: 'How far the reading of the site over HTTP is; when it is done, what is otherwise than the pages say. `trust` puts one kind of evidence first.',
-    query: Type.Object({ trust: Type.Optional(PlacingShape), missing: Type.Optional(Type.Union([Type.Literal('keep'), Type.Literal('retire')])) }, closed),
-    status: 200,
-    reply: ReadingShape,
-  },
-  startReading: {
-    method: 'POST',
-    path: `${API}/sites/:siteKey/reading`,
-    summary: 'Begins to read the site over HTTP, from a start page and its sitemaps on. One at a time for each site.',
-    body: Type.Object({ address: AddressShape, pages: Type.Integer({ minimum: 1, maximum: 20_000 }) }, closed),
-    status: 201,
-    reply: ReadingShape,
-  },
-  steerReading: {
-    method: 'POST',
-    path: `${API}/sites/:siteKey/reading/steer`,
-    summary: 'Pauses a reading, lets it go on, or ends it.',
-    body: Type.Object({ act: Type.Enum(['pause', 'goOn', 'cancel'] as const) }, closed),
-    status: 200,
-    reply: ReadingShape,
-  },
-  takeReading: {
-    method: 'POST',
-    path: `${API}/sites/:siteKey/reading/take`,
-    summary: 'Takes in what was read, as one edit.',
-    body: Type.Object(
-      {
-        session: IdShape,
-        missing: Type.Union([Type.Literal('keep'), Type.Literal('retire')]),
-        trust: Type.Optional(PlacingShape),
-        name: Type.Optional(PersonNameShape),
-      },
-      closed,
-    ),
-    status: 200,
-    reply: Type.Object({ revision: whole }, closed),
-  },
-  checkLinks: {
-    method: 'POST',
-    path: `${API}/sites/:siteKey/links/check`,
-    summary: 'Asks for every address outside the site that menus lead to, once, and says which do not answer.',
-    status: 200,
-    reply: Type.Object({ asked: whole, dead: Type.Array(Type.Object({ address: Type.String(), reason: Type.String() }, closed)) }, closed),
-  },
+  ...readingRoutes,
   readSite: {
     method: 'GET',
     path: `${API}/sites/:siteKey`,

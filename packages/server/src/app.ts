@@ -4,6 +4,7 @@ import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { API, DELIVERY, openApi } from '@zorvik/contract';
 import type { Deps } from './deps.ts';
+import { ReadingDesk } from './reading/readingDesk.ts';
 import { archiveRoutes } from './routes/archive.ts';
 import { editRoutes } from './routes/edits.ts';
 import { editionRoutes } from './routes/editions.ts';
@@ -15,7 +16,7 @@ import { readingRoutes } from './routes/reading.ts';
 import { siteRoutes } from './routes/sites.ts';
 
 /** The whole application over what it is given. It does not listen and starts nothing. */
-export function createApp(deps: Deps): Express {
+export function createApp(deps: Deps, desk: ReadingDesk = new ReadingDesk(deps)): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', false);
@@ -28,7 +29,7 @@ export function createApp(deps: Deps): Express {
   const packed = compression();
   app.use((request, response, next) => (request.method === 'GET' ? packed(request, response, next) : next()));
   app.use(API, guard, plainAnswers);
-  app.use(api(deps));
+  app.use(api(deps, desk));
   app.use(API, unknownPath);
   if (deps.webFolder !== null) app.use(editor(deps.webFolder));
   app.use(unknownPath);
@@ -37,7 +38,7 @@ export function createApp(deps: Deps): Express {
 }
 
 /** The editor's API. The contract's paths are whole ones, so the router stands at the root. */
-function api(deps: Deps): RequestHandler {
+function api(deps: Deps, desk: ReadingDesk): RequestHandler {
   const router = express.Router();
   const description = openApi();
   router.get(`${API}/openapi.json`, (_, response) => void response.json(description));
@@ -45,7 +46,7 @@ function api(deps: Deps): RequestHandler {
   importRoutes(router, deps);
   router.use(API, express.json({ limit: deps.bodyLimit, strict: false, type: () => true }));
   editRoutes(router, deps);
-  readingRoutes(router, deps);
+  readingRoutes(router, deps, desk);
   siteRoutes(router, deps);
   editionRoutes(router, deps);
   eventRoutes(router, deps);

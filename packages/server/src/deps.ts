@@ -3,6 +3,7 @@ import type { Logger } from 'pino';
 import type { Hub } from './announcing/hub.ts';
 import type { Presence } from './announcing/presence.ts';
 import type { PublicSide } from './delivery/publicSide.ts';
+import type { OpenReading } from './reading/siteReader.ts';
 import type { EditingDeps } from './editing/saveEdit.ts';
 
 /** All that the application stands on; `main.ts` makes it for real, tests make it with what they need. */
@@ -22,6 +23,8 @@ export interface Deps extends EditingDeps {
   readonly standIn: string | null;
   /** Origins that may be read although they are on this machine or in a private network. */
   readonly readable: ReadonlySet<string>;
+  /** How a site is read: in a thread of its own, or here. */
+  readonly openReading: OpenReading;
   /** Where editions are delivered, without a slash at its end. */
   readonly deliveryAddress: string;
 }

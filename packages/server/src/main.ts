@@ -18,6 +18,7 @@ try {
       template: part('pglite-template'),
       webFolder: part('web'),
       firstSite: part('demo/quillmere.json'),
+      readingThread: part('server/readingThread.js'),
     },
     new URL('./editorThread.js', import.meta.url),
   );

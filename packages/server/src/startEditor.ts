@@ -19,6 +19,9 @@ import { compactLog, retention } from './editing/compactLog.ts';
 import { siteCache } from './editing/siteCache.ts';
 import { storeDocument } from './editing/storeDocument.ts';
 import { listening, stopListening } from './listening.ts';
+import { ReadingDesk } from './reading/readingDesk.ts';
+import { readInThread } from './reading/readInThread.ts';
+import { readHere } from './reading/siteReader.ts';
 import { listSites, siteIds } from './repositories/sites.ts';
 import { compileChecks } from './routes/serve.ts';
 
@@ -29,6 +32,8 @@ export interface Parts {
   readonly webFolder: string | null;
   /** A stored document that an empty database begins with; null: it begins empty. */
   readonly firstSite: string | null;
+  /** The thread in which sites are read; null: they are read between other work. */
+  readonly readingThread: string | null;
 }
 
 /** Cryptographic bits, fetched in blocks: ids must not be guessable from one another. */
@@ -103,13 +108,15 @@ export async function startEditor(config: Config, parts: Parts, { deliveryAddres
       webFolder: parts.webFolder,
       deliveryAddress: deliverAt,
       readable: new Set([...config.readOrigins, ...(config.sitePort === 0 ? [] : [`http://127.0.0.1:${config.sitePort}`])]),
+      openReading: parts.readingThread === null ? readHere : readInThread(parts.readingThread),
       standIn: config.sitePort === 0 ? null : `http://127.0.0.1:${config.sitePort}`,
     };
     if (parts.firstSite !== null && (await listSites(database)).length === 0) {
       const stored = JSON.parse(await readFile(parts.firstSite, 'utf8')) as StoredDocument;
       await storeDocument(deps, stored, deps.random, 'Zorvik');
     }
-    const server = createServer(createApp(deps));
+    const desk = new ReadingDesk(deps);
+    const server = createServer(createApp(deps, desk));
     const address = await listening(server, { host: config.host, port: config.port, variable: 'PORT' });
     if (config.databaseUrl === null) await tellAddress(resolve(config.dataFolder), address);
     void compileChecks();
@@ -117,7 +124,9 @@ export async function startEditor(config: Config, parts: Parts, { deliveryAddres
     // Soon, since a server may be stopped every evening; not at once, since somebody is waiting for it to start.
     const first = setTimeout(compact, MINUTE);
     const compacting = setInterval(compact, DAY);
-    for (const timer of [first, compacting]) timer.unref();
+    // What is due is begun within a minute. What was due while the server stood still is read once.
+    const reading = setInterval(() => void desk.beginDue().catch((error: unknown) => deps.log.error({ error }, 'No site could be read')), MINUTE);
+    for (const timer of [first, compacting, reading]) timer.unref();
     return {
       address,
       loadEdition,
@@ -125,6 +134,8 @@ export async function startEditor(config: Config, parts: Parts, { deliveryAddres
         clearInterval(sweeping);
         clearTimeout(first);
         clearInterval(compacting);
+        clearInterval(reading);
+        desk.close();
         streams.close();
         await stopListening(server);
         await deafen();

@@ -8,6 +8,7 @@ import { createApp } from '../src/app.ts';
 import { delivery } from '../src/delivery/delivery.ts';
 import { editionsIn } from '../src/delivery/loadEdition.ts';
 import type { Deps } from '../src/deps.ts';
+import { readHere } from '../src/reading/siteReader.ts';
 import { siteCache } from '../src/editing/siteCache.ts';
 import { storeDocument } from '../src/editing/storeDocument.ts';
 import { testDatabase } from './testDatabase.ts';
@@ -43,6 +44,7 @@ export async function testServer(site: StoredDocument | null = null, changes: Pa
     webFolder: null,
     standIn: null,
     readable: new Set(),
+    openReading: readHere,
     deliveryAddress: 'http://127.0.0.1:4782',
     ...changes,
   };

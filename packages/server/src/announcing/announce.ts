@@ -13,6 +13,7 @@ export function announce(hub: Hub, presence: Presence, delivery: PublicSide): He
     }
     switch (notice.kind) {
       case 'site':
+      case 'reading':
         return hub.tell(notice);
       case 'edition':
         void delivery.forget(notice.site);

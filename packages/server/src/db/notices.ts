@@ -8,6 +8,7 @@ export const CHANNEL = 'zorvik';
 export type Notice =
   | { readonly kind: 'site'; readonly site: string; readonly revision: number }
   | { readonly kind: 'edition'; readonly site: string; readonly number: number }
+  | { readonly kind: 'reading'; readonly site: string }
   /** All of the database was replaced from an archive. */
   | { readonly kind: 'restored' }
   | { readonly kind: 'here'; readonly site: string; readonly person: Person }

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { bigint, customType, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
+import type { ReadingPlan, ReadingRhythm } from '@zorvik/contract';
 import type { Refusal, Sentence } from '@zorvik/core';
 
 const bytes = customType<{ data: Uint8Array; driverData: Uint8Array }>({ dataType: () => 'bytea' });
@@ -149,3 +150,17 @@ export const editionFiles = pgTable(
     index('edition_files_hash').on(table.hash),
   ],
 );
+
+/** How each site is read over HTTP, and what came of it the last time. */
+export const readings = pgTable('readings', {
+  siteId: text('site_id')
+    .primaryKey()
+    .references(() => sites.id, { onDelete: 'cascade' }),
+  address: text('address').notNull(),
+  pages: integer('pages').notNull(),
+  every: text('every').$type<ReadingRhythm>().notNull(),
+  /** When a reading was begun last: whoever sets it anew does the next one, and no other process does. */
+  begunAt: timestamp('begun_at', { withTimezone: true, mode: 'string' }),
+  found: jsonb('found').$type<ReadingPlan['found']>(),
+  reason: text('reason'),
+});

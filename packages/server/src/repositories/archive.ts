@@ -21,6 +21,7 @@ const tables = {
   shared_links: ['site_id', 'id'],
   own_fields: ['site_id', 'id'],
   left_findings: ['site_id', 'id'],
+  readings: ['site_id'],
   edits: ['site_id', 'revision'],
   edit_bodies: ['site_id', 'revision'],
   refusals: ['site_id', 'id'],
@@ -33,7 +34,7 @@ export type TableName = keyof typeof tables;
 export const tableNames = Object.keys(tables) as TableName[];
 
 /** Version of the archive's format. One more whenever a table or column changes; then `upgrades` says how an older row becomes a newer one. */
-export const ARCHIVE_VERSION = 3;
+export const ARCHIVE_VERSION = 4;
 const MANIFEST = 'zorvik-archive.json';
 
 export interface Manifest {

@@ -1,57 +1,72 @@
 import type { IRouter } from 'express';
-import { can, diffReading, EDIT_VERSION, kindOf, mintId, no, ok, refusal, type Edit, type Placing, type ReadingDiff } from '@zorvik/core';
+import { can, EDIT_VERSION, kindOf, mintId, no, ok, refusal, type Edit, type Placing, type Result } from '@zorvik/core';
 import { routes, type Reading } from '@zorvik/contract';
-import type { TreePage } from '@zorvik/formats';
 import type { Deps } from '../deps.ts';
 import { currentSite } from '../editing/currentSite.ts';
 import { saveEdit } from '../editing/saveEdit.ts';
 import { deadLinks, outsideLinks } from '../reading/checkLinks.ts';
-import { SiteReading } from '../reading/siteReading.ts';
+import { countsOf, startAddress, type ReadDifference, type ReadingDesk } from '../reading/readingDesk.ts';
+import { keepPlan, noteReading, planOf, tellReading } from '../repositories/readings.ts';
+import { maybeSite } from '../repositories/sites.ts';
 import { serve } from './serve.ts';
 
 const SAMPLES = 40;
+const MOST_CHANGED = 2000;
 
-/** Reading a site over HTTP: begun, looked at, steered, and taken in as one edit. What was read is kept until it is taken in or read again. */
-export function readingRoutes(router: IRouter, deps: Deps): void {
-  const readings = new Map<string, SiteReading>();
+/** Reading a site over HTTP: begun, looked at, steered, planned, and taken in as one edit. */
+export function readingRoutes(router: IRouter, deps: Deps, desk: ReadingDesk): void {
+  /** How far the reading of a site is, with the difference where it is done and somebody asks for it. */
+  const replyFor = async (siteKey: string, found: ReadDifference | null = null): Promise<Result<Reading>> => {
+    const site = await maybeSite(deps.database, siteKey);
+    if (site === null) return no(refusal('unknownSite', { key: siteKey }));
+    const plan = await planOf(deps.database, site.id);
+    const reading = desk.of(siteKey);
+    if (reading === null) return ok({ state: 'none', address: '', read: 0, waiting: 0, reason: null, problems: [], plan, difference: null });
+    const { problems, ...progress } = reading.progress();
+    return ok({ ...progress, address: reading.origin, problems: [...problems], plan, difference: found === null ? null : differenceOf(found) });
+  };
 
   serve(router, routes.startReading, async ({ params, body }) => {
     const leave = can(deps.actor, 'importPages');
     if (!leave.ok) return leave;
     const siteKey = params.siteKey ?? '';
-    const current = await currentSite(deps, siteKey);
-    if (!current.ok) return current;
-    const running = readings.get(siteKey);
-    if (running !== undefined && (running.state === 'running' || running.state === 'paused')) return no(refusal('readingRunning'));
-    const address = /^https?:\/\//i.test(body.address.trim()) ? body.address.trim() : `https://${body.address.trim()}`;
-    const url = URL.canParse(address) ? new URL(address) : null;
-    if (url === null || url.username !== '' || url.password !== '') return no(refusal('badStart', { address: body.address }));
-    const live = [...current.value.site.document.pages.nodes.values()].filter(({ state, planned }) => state === 'live' && planned !== true);
-    const reading = new SiteReading(url.href, { pages: body.pages, allowed: deps.readable, known: live.map((page) => page.address) });
-    readings.set(siteKey, reading);
-    void reading.run();
-    return ok(replyOf(reading, null));
+    const begun = await desk.begin(siteKey, body);
+    return begun.ok ? replyFor(siteKey) : begun;
+  });
+
+  serve(router, routes.planOf, async ({ params }) => {
+    const site = await maybeSite(deps.database, params.siteKey ?? '');
+    return site === null ? no(refusal('unknownSite', { key: params.siteKey ?? '' })) : ok({ plan: await planOf(deps.database, site.id) });
+  });
+
+  serve(router, routes.planReading, async ({ params, body }) => {
+    const leave = can(deps.actor, 'importPages');
+    if (!leave.ok) return leave;
+    const siteKey = params.siteKey ?? '';
+    const address = startAddress(body.address);
+    if (!address.ok) return address;
+    const site = await maybeSite(deps.database, siteKey);
+    if (site === null) return no(refusal('unknownSite', { key: siteKey }));
+    await keepPlan(deps.database, site.id, { ...body, address: address.value });
+    await tellReading(deps.database, siteKey);
+    return replyFor(siteKey);
   });
 
   serve(router, routes.readingOf, async ({ params, query }) => {
     const siteKey = params.siteKey ?? '';
+    const reading = desk.of(siteKey);
+    if (reading?.progress().state !== 'done') return replyFor(siteKey);
     const current = await currentSite(deps, siteKey);
     if (!current.ok) return current;
-    const reading = readings.get(siteKey);
-    if (reading === undefined) return ok(nothing);
-    if (reading.state !== 'done') return ok(replyOf(reading, null));
-    const tree = reading.tree(query.trust ?? null);
-    const diff = diffReading(current.value.site.document, tree, { missing: query.missing ?? 'retire', random: deps.random, redirects: reading.redirects });
-    return ok(replyOf(reading, { tree, diff }));
+    return replyFor(siteKey, await desk.difference(current.value, reading, { trust: query.trust ?? null, missing: query.missing ?? 'retire' }));
   });
 
   serve(router, routes.steerReading, async ({ params, body }) => {
-    const reading = readings.get(params.siteKey ?? '');
-    if (reading === undefined) return no(refusal('nothingRead'));
-    if (body.act === 'pause') reading.pause();
-    else if (body.act === 'goOn') reading.goOn();
-    else reading.cancel();
-    return ok(replyOf(reading, null));
+    const siteKey = params.siteKey ?? '';
+    const reading = desk.of(siteKey);
+    if (reading === null) return no(refusal('nothingRead'));
+    reading.steer(body.act);
+    return replyFor(siteKey);
   });
 
   serve(router, routes.checkLinks, async ({ params }) => {
@@ -67,13 +82,15 @@ export function readingRoutes(router: IRouter, deps: Deps): void {
     const leave = can(deps.actor, 'importPages');
     if (!leave.ok) return leave;
     const siteKey = params.siteKey ?? '';
-    const reading = readings.get(siteKey);
-    if (reading?.state !== 'done') return no(refusal('nothingRead'));
+    const reading = desk.of(siteKey);
+    if (reading?.progress().state !== 'done') return no(refusal('nothingRead'));
     const current = await currentSite(deps, siteKey);
     if (!current.ok) return current;
     const { document, revision } = current.value.site;
-    const { operation } = diffReading(document, reading.tree(body.trust ?? null), { missing: body.missing, random: deps.random, redirects: reading.redirects });
-    if (operation.added.length + operation.changed.length + operation.moved.length === 0) return no(refusal('nothingReadNew', { count: reading.read }));
+    const { diff } = await desk.difference(current.value, reading, { trust: body.trust ?? null, missing: body.missing });
+    const { operation } = diff;
+    if (operation.added.length + operation.changed.length + operation.moved.length === 0)
+      return no(refusal('nothingReadNew', { count: reading.progress().read }));
     const edit: Edit = {
       id: mintId('edit', deps.random),
       version: EDIT_VERSION,
@@ -86,19 +103,16 @@ export function readingRoutes(router: IRouter, deps: Deps): void {
     };
     const saved = await saveEdit(deps, siteKey, edit, body.name ?? deps.actor.name);
     if (!saved.ok) return saved;
-    readings.delete(siteKey);
+    desk.letGo(siteKey);
+    const changed = [...new Set([...operation.changed, ...operation.moved].map(({ id }) => id))].slice(0, MOST_CHANGED);
+    const found = { at: deps.now().toISOString(), isTaken: true, changed, read: reading.progress().read, ...countsOf(diff) };
+    await noteReading(deps.database, current.value.head.id, { found });
+    await tellReading(deps.database, siteKey);
     return ok({ revision: saved.value.revision });
   });
 }
 
-const nothing: Reading = { state: 'none', address: '', read: 0, waiting: 0, reason: null, problems: [], difference: null };
-
-function replyOf(reading: SiteReading, found: { readonly tree: readonly TreePage[]; readonly diff: ReadingDiff } | null): Reading {
-  const { state, origin, read, waiting, reason, problems } = reading;
-  return { state, address: origin, read, waiting, reason, problems: [...problems], difference: found === null ? null : differenceOf(found.tree, found.diff) };
-}
-
-function differenceOf(tree: readonly TreePage[], diff: ReadingDiff): Reading['difference'] {
+function differenceOf({ tree, diff }: ReadDifference): Reading['difference'] {
   const placedBy: Record<string, number> = {};
   const titles = new Map(tree.map(({ address, title }) => [address, title]));
   const nameOf = (address: string | null | undefined): string => (address == null ? 'the top' : (titles.get(address) ?? address));
@@ -111,11 +125,7 @@ function differenceOf(tree: readonly TreePage[], diff: ReadingDiff): Reading['di
   const { added, renamed, moved, readdressed, gone } = diff;
   const some = (list: readonly object[]): Record<string, string>[] => list.slice(0, SAMPLES).map((one) => ({ ...one }) as Record<string, string>);
   return {
-    added: added.length,
-    renamed: renamed.length,
-    moved: moved.length,
-    readdressed: readdressed.length,
-    gone: gone.length,
+    ...countsOf(diff),
     placedBy,
     contradictions,
     contradicting: contradicting.length,

@@ -15,11 +15,12 @@ import {
   type Spot,
 } from '@zorvik/core';
 import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
+import { useSiteReading } from '../stores/siteReading.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import { pagePlaces, type PagePlace } from './pagePlaces.ts';
 import { pageRows } from './pageRows.ts';
 
-export type PageFilter = 'all' | 'noMenu' | 'several' | 'draft' | 'gone' | 'new';
+export type PageFilter = 'all' | 'noMenu' | 'several' | 'draft' | 'gone' | 'new' | 'changed';
 
 export interface PageTreeParts {
   readonly element: Ref<HTMLElement | null>;
@@ -42,6 +43,7 @@ export interface PageDrop {
 /** The page tree: what of it is seen, which pages are chosen, and what keys, buttons and the pointer do to them. */
 export function usePageTree({ element, show, rename, startAdding }: PageTreeParts) {
   const copy = useWorkingCopy();
+  const reading = useSiteReading();
   const typed = ref('');
   const filter = ref<PageFilter>('all');
   const unfolded = shallowRef<ReadonlySet<Id>>(new Set());
@@ -62,6 +64,7 @@ export function usePageTree({ element, show, rename, startAdding }: PageTreePart
     draft: ({ state }) => state === 'draft',
     gone: ({ state }) => state === 'gone',
     new: ({ since = 0 }) => since > 0 && since === latest.value,
+    changed: ({ id }) => reading.changed.has(id),
   };
   const rows = computed(() =>
     copy.document === null ? [] : pageRows(copy.document, unfolded.value, typed.value, filter.value === 'all' ? null : filters[filter.value]),

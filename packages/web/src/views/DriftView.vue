@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
-import { findingInWords, latestSince, toneOf, type Finding, type FindingKind, type MendKind } from '@zorvik/core';
+import { findingInWords, toneOf, type Finding, type FindingKind, type MendKind } from '@zorvik/core';
 import DriftPicture from '../components/drift/DriftPicture.vue';
 import FindingCard from '../components/drift/FindingCard.vue';
 import ReadSiteDialog from '../components/pages/ReadSiteDialog.vue';
+import SinceLast from '../components/pages/SinceLast.vue';
 import RefusalNote from '../components/common/RefusalNote.vue';
 import { driftPicture } from '../composables/driftRows.ts';
 import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
@@ -34,22 +35,12 @@ const title = computed(() => {
   if (count.value === 0) return 'Menu and site agree';
   return count.value === 1 ? '1 place disagrees' : `${count.value} places disagree`;
 });
-/** Pages that came, or went under another parent, with the latest change of that kind. */
-const lately = computed(() => {
-  const { stored } = copy;
-  const latest = stored === null ? 0 : latestSince(stored);
-  if (stored === null || latest === 0) return 0;
-  let count = 0;
-  for (const { since } of stored.pages.nodes.values()) if (since === latest) count += 1;
-  return count;
-});
 const about = computed(() => {
   const lines = picture.value?.lines ?? [];
   const joined = lines.filter(({ tone }) => tone === 'agrees').length;
   const led = lines.filter(({ tone }) => tone !== 'new').length;
   const parts = [`${joined} of ${led} items that lead to pages agree with them.`];
   if (broken.value > 0) parts.push(`${broken.value} lead${broken.value === 1 ? 's' : ''} visitors to nothing.`);
-  if (lately.value > 0) parts.push(`Since the site was read last: ${lately.value} ${lately.value === 1 ? 'page' : 'pages'} new or elsewhere.`);
   return parts.join(' ');
 });
 const groups = computed(() => {
@@ -142,6 +133,7 @@ function goToMenu(step: 1 | -1): void {
     <header>
       <h1>{{ title }}</h1>
       <p class="mute">{{ about }}</p>
+      <SinceLast @look="isReadingSite = true" />
       <RefusalNote />
       <div class="actions">
         <button

@@ -4,6 +4,7 @@ import { redirectMap } from '@zorvik/core';
 import type { PageFilter } from '../../composables/usePageTree.ts';
 import { saveFile } from '../../composables/saveFile.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import SinceLast from './SinceLast.vue';
 import RefusalNote from '../common/RefusalNote.vue';
 
 /** What is above the page tree: finding and filtering, adding a page, and the ways in which pages come in and go out. */
@@ -70,6 +71,7 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
         <option value="draft">drafts</option>
         <option value="gone">gone</option>
         <option value="new">new since the last time</option>
+        <option value="changed">changed since the last time</option>
       </select>
     </label>
     <button type="button" class="plain-button" @click="emit('unfoldAll')">{{ isUnfolded ? 'Fold all' : 'Unfold all' }}</button>
@@ -94,6 +96,7 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
       <button type="button" class="plain-button" @click="reading = 'file'">From a file …</button>
       <button type="button" class="plain-button" @click="reading = 'site'">Read the site …</button>
     </span>
+    <SinceLast @look="reading = 'site'" />
     <ReadPagesDialog v-model="isSitemap" />
     <PageFileDialog v-model="isFile" />
     <ReadSiteDialog v-model="isSite" />

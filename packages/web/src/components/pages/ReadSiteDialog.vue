@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import type { Placing } from '@zorvik/core';
-import { routes, type Reading } from '@zorvik/contract';
+import { routes, type Reading, type ReadingRhythm } from '@zorvik/contract';
 import { evidenceWords } from '../../composables/evidenceWords.ts';
 import { ask } from '../../api/client.ts';
 import { useNotices } from '../../stores/notices.ts';
@@ -21,9 +21,12 @@ const address = ref('');
 const most = ref<number | ''>(2000);
 const missing = ref<MissingPages | null>('retire');
 const trust = ref<Placing | ''>('');
+const every = ref<ReadingRhythm | null>('never');
 const reading = shallowRef<Reading | null>(null);
 const problem = ref<string | null>(null);
 const isTaking = ref(false);
+/** What was typed since is not written over. */
+let isPlanKnown = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 /** ms between two looks at how far it is. */
 const LOOK = 400;
@@ -61,6 +64,7 @@ watch(isOpen, async (now) => {
   if (!now) return;
   problem.value = null;
   trust.value = '';
+  isPlanKnown = false;
   if (address.value === '') {
     await sites.load();
     address.value = sites.standIn ?? copy.document?.site.origin ?? '';
@@ -74,14 +78,38 @@ async function look(): Promise<void> {
   clearTimeout(timer);
   const query = { missing: missing.value ?? ('retire' as const), ...(trust.value === '' ? {} : { trust: trust.value }) };
   const answer = await ask(routes.readingOf, { params: params.value, query });
-  if (answer.kind === 'reply') reading.value = answer.value;
+  if (answer.kind === 'reply') taken(answer.value);
   else problem.value = answer.kind === 'away' ? 'The server does not answer. Try again in a moment.' : answer.refusal.message;
   if (isOpen.value && isRunning.value) timer = setTimeout(() => void look(), LOOK);
 }
 
+function taken(answer: Reading): void {
+  reading.value = answer;
+  const { plan } = answer;
+  if (plan === null || isPlanKnown) return;
+  isPlanKnown = true;
+  ({ address: address.value, pages: most.value, every: every.value } = plan);
+}
+
+const start = computed(() => ({
+  address: address.value,
+  pages: most.value === '' ? 2000 : Math.max(1, Math.min(20_000, Math.round(most.value))),
+}));
+
+/** How often the server reads the site by itself is kept at once. */
+async function keepRhythm(chosen: ReadingRhythm | null): Promise<void> {
+  if (chosen === null) return;
+  const before = every.value;
+  every.value = chosen;
+  const answer = await ask(routes.planReading, { params: params.value, body: { ...start.value, every: chosen } });
+  if (answer.kind === 'reply') return taken(answer.value);
+  every.value = before;
+  problem.value = answer.kind === 'away' ? 'The server does not answer. Try again in a moment.' : answer.refusal.message;
+}
+
 async function begin(): Promise<void> {
   problem.value = null;
-  const body = { address: address.value, pages: most.value === '' ? 2000 : Math.max(1, Math.min(20_000, Math.round(most.value))) };
+  const body = start.value;
   const answer = await ask(routes.startReading, { params: params.value, body });
   if (answer.kind === 'reply') {
     reading.value = answer.value;
@@ -205,6 +233,17 @@ function submit(): void {
         <li v-for="one in reading?.problems.slice(0, 100)" :key="one.address">{{ one.address }}: {{ one.reason }}</li>
       </ul>
     </details>
+    <ChoiceRow
+      :model-value="every"
+      label="By itself, the server reads it"
+      :choices="[
+        { value: 'never', label: 'never' },
+        { value: 'hourly', label: 'every hour' },
+        { value: 'daily', label: 'every day' },
+      ]"
+      @update:model-value="keepRhythm"
+    />
+    <p v-if="every !== 'never'" class="mute">What it finds waits in Pages and Drift until somebody takes it in.</p>
     <template #actions>
       <v-btn variant="text" @click="isOpen = false">{{ isRunning ? 'Leave it reading' : 'Close' }}</v-btn>
       <v-btn v-if="difference !== null" variant="outlined" @click="begin">Read again</v-btn>

@@ -1,0 +1,151 @@
+import Type, { type Static } from 'typebox';
+import { AddressShape, closed, IdShape, PlacingShape } from '@zorvik/core';
+import { PersonNameShape } from './messages.ts';
+import { API, type Route } from './route.ts';
+
+const whole = Type.Integer({ minimum: 0 });
+const mostPages = Type.Integer({ minimum: 1, maximum: 20_000 });
+const someTexts = Type.Array(Type.Record(Type.String(), Type.String()), { maxItems: 100 });
+
+/** How often the server reads a site by itself. */
+export const ReadingRhythmShape = Type.Enum(['never', 'hourly', 'daily'] as const);
+export type ReadingRhythm = Static<typeof ReadingRhythmShape>;
+
+/** How a site is read, and what came of it the last time. */
+export const ReadingPlanShape = Type.Object(
+  {
+    address: Type.String(),
+    pages: whole,
+    every: ReadingRhythmShape,
+    /** `at`: when it was read. `isTaken`: it was taken in, and is what changed in the pages since the time before. */
+    found: Type.Union([
+      Type.Object(
+        {
+          at: Type.String(),
+          isTaken: Type.Boolean(),
+          /** Taken in: pages that were there already and that it changed; of very many, the first. */
+          changed: Type.Array(IdShape, { maxItems: 2000 }),
+          read: whole,
+          added: whole,
+          renamed: whole,
+          moved: whole,
+          readdressed: whole,
+          gone: whole,
+        },
+        closed,
+      ),
+      Type.Null(),
+    ]),
+    /** Why the site could not be read the last time. */
+    reason: Type.Union([Type.String(), Type.Null()]),
+  },
+  closed,
+);
+export type ReadingPlan = Static<typeof ReadingPlanShape>;
+
+/** How far the reading of a site is, and what it came to. */
+export const ReadingShape = Type.Object(
+  {
+    state: Type.Enum(['none', 'running', 'paused', 'done', 'failed', 'cancelled'] as const),
+    address: Type.String(),
+    /** Pages read, and addresses that are known and wait. */
+    read: whole,
+    waiting: whole,
+    /** Why it failed. */
+    reason: Type.Union([Type.String(), Type.Null()]),
+    problems: Type.Array(Type.Object({ address: Type.String(), reason: Type.String() }, closed)),
+    /** How it is read; null: it never was. */
+    plan: Type.Union([ReadingPlanShape, Type.Null()]),
+    /** What is otherwise than what the pages say now, once all is read; the first of each kind by name. */
+    difference: Type.Union([
+      Type.Null(),
+      Type.Object(
+        {
+          added: whole,
+          renamed: whole,
+          moved: whole,
+          readdressed: whole,
+          gone: whole,
+          /** How many pages each kind of evidence placed. */
+          placedBy: Type.Record(Type.String(), whole),
+          /** Pages whose evidence says different things of their place. */
+          contradictions: Type.Array(
+            Type.Object({ title: Type.String(), by: PlacingShape, under: Type.String(), other: PlacingShape, otherUnder: Type.String() }, closed),
+            { maxItems: 100 },
+          ),
+          contradicting: whole,
+          samples: Type.Object({ added: someTexts, renamed: someTexts, moved: someTexts, readdressed: someTexts, gone: someTexts }, closed),
+        },
+        closed,
+      ),
+    ]),
+  },
+  closed,
+);
+export type Reading = Static<typeof ReadingShape>;
+
+/** What is asked about reading a site over HTTP. */
+export const readingRoutes = {
+  readingOf: {
+    method: 'GET',
+    path: `${API}/sites/:siteKey/reading`,
+    summary: 'How far the reading of the site over HTTP is; when it is done, what is otherwise than the pages say. `trust` puts one kind of evidence first.',
+    query: Type.Object({ trust: Type.Optional(PlacingShape), missing: Type.Optional(Type.Union([Type.Literal('keep'), Type.Literal('retire')])) }, closed),
+    status: 200,
+    reply: ReadingShape,
+  },
+  startReading: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/reading`,
+    summary: 'Begins to read the site over HTTP, from a start page and its sitemaps on. One at a time for each site.',
+    body: Type.Object({ address: AddressShape, pages: mostPages }, closed),
+    status: 201,
+    reply: ReadingShape,
+  },
+  steerReading: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/reading/steer`,
+    summary: 'Pauses a reading, lets it go on, or ends it.',
+    body: Type.Object({ act: Type.Enum(['pause', 'goOn', 'cancel'] as const) }, closed),
+    status: 200,
+    reply: ReadingShape,
+  },
+  planOf: {
+    method: 'GET',
+    path: `${API}/sites/:siteKey/reading/plan`,
+    summary: 'From where, how far and how often the site is read, and what came of it the last time.',
+    status: 200,
+    reply: Type.Object({ plan: Type.Union([ReadingPlanShape, Type.Null()]) }, closed),
+  },
+  planReading: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/reading/plan`,
+    summary: 'Says from where, how far and how often the server reads the site by itself. What it finds waits to be looked at and taken in.',
+    body: Type.Object({ address: AddressShape, pages: mostPages, every: ReadingRhythmShape }, closed),
+    status: 200,
+    reply: ReadingShape,
+  },
+  takeReading: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/reading/take`,
+    summary: 'Takes in what was read, as one edit.',
+    body: Type.Object(
+      {
+        session: IdShape,
+        missing: Type.Union([Type.Literal('keep'), Type.Literal('retire')]),
+        trust: Type.Optional(PlacingShape),
+        name: Type.Optional(PersonNameShape),
+      },
+      closed,
+    ),
+    status: 200,
+    reply: Type.Object({ revision: whole }, closed),
+  },
+  checkLinks: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/links/check`,
+    summary: 'Asks for every address outside the site that menus lead to, once, and says which do not answer.',
+    status: 200,
+    reply: Type.Object({ asked: whole, dead: Type.Array(Type.Object({ address: Type.String(), reason: Type.String() }, closed)) }, closed),
+  },
+} as const satisfies Readonly<Record<string, Route>>;
