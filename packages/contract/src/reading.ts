@@ -66,6 +66,8 @@ export const ReadingShape = Type.Object(
           moved: whole,
           readdressed: whole,
           gone: whole,
+          /** Known pages of which nothing but facts is otherwise: headings, dates, what placed them. */
+          facts: whole,
           /** How many pages each kind of evidence placed. */
           placedBy: Type.Record(Type.String(), whole),
           /** Pages whose evidence says different things of their place. */

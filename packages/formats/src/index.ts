@@ -9,6 +9,7 @@ export type { FoundMenu, MenuFormat, MenuFormatKey } from './menus/menuFormat.ts
 export { decodeHtml } from './reading/decodeHtml.ts';
 export { readPage, addressKey, ownAddress, type PageFacts } from './reading/readPage.ts';
 export { siteTree, sureness, type TreePage } from './reading/siteTree.ts';
+export { pageFormats, writePages, type PageFormatKey } from './pages/writePages.ts';
 export {
   pageColumns,
   pagesFromSketches,

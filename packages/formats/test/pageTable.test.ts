@@ -50,6 +50,7 @@ describe('pages from a table', () => {
     ['a parent that is not there', 'title,address,parent\nA,/a,Nobody', 'its parent “Nobody” is not in the table; it stands at the top'],
     ['a circle', 'title,address,parent\nA,/a,B\nB,/b,A', 'its parent “A” stands below it; it stands at the top'],
     ['no day', 'title,address,date\nA,/a,yesterday', '“yesterday” is no day such as 2026-11-23; it is left out'],
+    ['no state', 'title,address,state\nA,/a,hidden', '“hidden” is no state (live, draft or gone); it counts as live'],
     ['no number', 'title,address,visits\nA,/a,many', '“many” is no number of visits; it is left out'],
   ])('tells of %s with its line, and takes the rest', (_, text, reason) => {
     const { pages, problems } = read(text);

@@ -4,13 +4,15 @@ import { latestSince } from '../model/latestSince.ts';
 import { childrenOf } from '../model/forest.ts';
 import type { ImportPages, PlacedPage } from '../ops/importPages.ts';
 import type { UpdatePage } from '../ops/updatePage.ts';
-import type { Page } from '../schema/page.ts';
+import type { Page, PageState } from '../schema/page.ts';
 
 /** A page as its source tells it. `above` names the pages that it may stand under, nearest first; the first that there is counts. */
 export interface IncomingPage
   extends Pick<Page, 'key' | 'title' | 'address' | 'kind'>, Pick<Page, 'date' | 'summary' | 'picture' | 'anchors' | 'visits' | 'categories' | 'placedBy'> {
   readonly above: readonly string[];
   readonly template?: string;
+  /** Without one it is live. */
+  readonly state?: PageState;
   readonly language?: string;
 }
 
@@ -34,7 +36,7 @@ export function diffPages(document: SiteDocument, incoming: readonly IncomingPag
   const isFirst = document.pages.nodes.size === 0;
   const since = latestSince(document) + 1;
   const changed: UpdatePage[] = [];
-  for (const { above, template = null, ...fields } of incoming) {
+  for (const { above, template = null, state = 'live', ...fields } of incoming) {
     const present = known.get(fields.key);
     if (present !== undefined) {
       idOf.set(fields.key, present.id);
@@ -46,7 +48,7 @@ export function diffPages(document: SiteDocument, incoming: readonly IncomingPag
     const nearest = above.find((key) => idOf.has(key) || known.has(key));
     const parent = nearest === undefined ? document.site.id : (idOf.get(nearest) ?? known.get(nearest)?.id ?? document.site.id);
     const after = lastUnder.has(parent) ? (lastUnder.get(parent) ?? null) : childrenOf(document.pages, parent).last();
-    added.push({ page: { id, parent, ...fields, state: 'live', language: null, template, ...(isFirst ? {} : { since }) }, after });
+    added.push({ page: { id, parent, ...fields, state, language: null, template, ...(isFirst ? {} : { since }) }, after });
     idOf.set(fields.key, id);
     lastUnder.set(parent, id);
   }

@@ -27,6 +27,8 @@ export interface ReadingDiff {
   readonly moved: readonly { readonly title: string; readonly was: string; readonly now: string }[];
   readonly readdressed: readonly { readonly title: string; readonly was: string; readonly address: string; readonly by: RecognisedBy }[];
   readonly gone: readonly { readonly title: string; readonly address: string }[];
+  /** Known pages of which nothing but facts is otherwise: headings, dates, what placed them. */
+  readonly facts: number;
 }
 
 /**
@@ -55,6 +57,7 @@ export function diffReading(
     readdressed: [] as ReadingDiff['readdressed'][number][],
     gone: [] as ReadingDiff['gone'][number][],
   };
+  let facts = 0;
   // New pages are added first and known ones moved then: so the places of both are found on a forest that grows alike.
   let pages = document.pages;
   const lastUnder = new Map<Id, Id>();
@@ -64,7 +67,7 @@ export function diffReading(
     if (known === undefined) {
       const id = mintId('page', random);
       idOf.set(page.key, id);
-      const { key, address, title, kind, template = null, language = null } = page;
+      const { key, address, title, kind, template = null, language = null, state = 'live' } = page;
       const facts = Object.fromEntries(factNames.flatMap((name) => (page[name] === undefined ? [] : [[name, page[name]]])));
       const node: Page = {
         id,
@@ -73,7 +76,7 @@ export function diffReading(
         kind,
         title,
         address,
-        state: 'live',
+        state,
         language,
         template,
         ...facts,
@@ -101,7 +104,9 @@ export function diffReading(
       told.moved.push({ title, was: titleAt(document, was), now: nodeTitle(pages, document, parent) });
     }
     if (set.title !== undefined) told.renamed.push({ was: title, title: set.title as string });
+    if (set.state === 'gone') told.gone.push({ title, address });
     if (set.address !== undefined) told.readdressed.push({ title: page.title, was: address, address: page.address, by: known.by });
+    if (Object.keys(set).length > 0 && ['title', 'address', 'state', 'since'].every((name) => set[name] === undefined)) facts += 1;
     if (Object.keys(set).length > 0) changed.push({ kind: 'updatePage', id, set, was: {} } as UpdatePage);
   }
   reorder(incoming, idOf, roots, new Set([...recognised.values()].map(({ page }) => page.id)), pages, moved);
@@ -113,7 +118,7 @@ export function diffReading(
       told.gone.push({ title: page.title, address: page.address });
     }
   }
-  return { operation: { kind: 'importPages', added, moved, removed: [], changed }, ...told };
+  return { operation: { kind: 'importPages', added, moved, removed: [], changed }, ...told, facts };
 }
 
 interface Recognised {
@@ -190,7 +195,9 @@ function fieldsOf(page: Page, read: IncomingPage, since: number): Record<string,
   }
   if (page.kind !== read.kind && read.kind !== 'page') set.kind = read.kind;
   for (const name of factNames) if (read[name] !== undefined && !isEqual(read[name], page[name] ?? null)) set[name] = read[name];
-  if (page.state !== 'live') Object.assign(set, { state: 'live', since });
+  const { state = 'live' } = read;
+  if (page.state !== state) Object.assign(set, { state, ...(state === 'live' ? { since } : {}) });
+  if (read.template !== undefined && read.template !== page.template) set.template = read.template;
   if (page.planned === true) set.planned = null;
   return set;
 }

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { no, ok, readSettings, refusal, type Result, type Sketch, type SketchTarget } from '@zorvik/core';
+import { asTextCell, plainCell } from '../formulaCells.ts';
 import type { FoundMenu, MenuFormat } from './menuFormat.ts';
 import { parsedJson } from './parsedJson.ts';
 import { levelsOf, treeOfLevels } from './treeOfLevels.ts';
@@ -47,7 +48,7 @@ export const csv: MenuFormat = {
       ]);
     }
     // Cells that a spreadsheet would take for a formula stay text: the reader takes the sign off again.
-    return `${Papa.unparse({ fields: [...written], data: rows.map((row) => row.map(asText)) }, { newline: '\r\n' })}\r\n`;
+    return `${Papa.unparse({ fields: [...written], data: rows.map((row) => row.map(asTextCell)) }, { newline: '\r\n' })}\r\n`;
   },
 };
 
@@ -142,26 +143,16 @@ function byPath(rows: readonly Row[]): Result<FoundMenu[]> {
 }
 
 function sketchIn({ cell }: Row): Omit<Sketch, 'children'> {
-  const address = plain(cell('address'));
+  const address = plainCell(cell('address'));
   const isHeading = cell('kind').toLowerCase() === 'heading';
   const target: SketchTarget = address !== '' ? { kind: 'address', address } : { kind: isHeading ? 'heading' : 'find' };
   const settings = readSettings(parsedJson(cell('settings')));
   return {
-    label: plain(cell('label')),
+    label: plainCell(cell('label')),
     target,
     ...(/^(?:yes|true|1)$/i.test(cell('new_tab')) ? { opensNewTab: true } : {}),
     ...(Object.keys(settings).length === 0 ? {} : { settings }),
   };
-}
-
-const FORMULA = /^'?[=+\-@\t]/;
-
-function asText(cell: string): string {
-  return FORMULA.test(cell) ? `'${cell}` : cell;
-}
-
-function plain(cell: string): string {
-  return cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell;
 }
 
 function bad(problem: string): Result<never> {

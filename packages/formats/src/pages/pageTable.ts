@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { no, ok, plainLine, refusal, type IncomingPage, type PageKind, type PageState, type Result, type Sketch } from '@zorvik/core';
+import { plainCell } from '../formulaCells.ts';
 import { titleFromSlug } from '../titleFromSlug.ts';
 
 /** What a column may hold. */
@@ -99,7 +100,7 @@ function isBlank(cells: readonly string[]): boolean {
 interface Row {
   readonly line: number;
   readonly key: string;
-  readonly page: Omit<IncomingPage, 'above'> & { readonly state?: PageState };
+  readonly page: Omit<IncomingPage, 'above'>;
   /** What its parent is named by; empty: the top. */
   readonly parent: string;
   readonly order: number;
@@ -119,7 +120,7 @@ export function pagesFromTable({ rows }: PageTable, columns: readonly (PageColum
     if (isBlank(cells)) return;
     const line = index + 2;
     const row = rowOf(
-      (column) => plainLine(cells[at.get(column) ?? -1] ?? ''),
+      (column) => plainCell(plainLine(cells[at.get(column) ?? -1] ?? '')),
       line,
       (reason) => problems.push({ line, reason }),
     );
@@ -170,6 +171,8 @@ function rowOf(cell: (column: PageColumn) => string, line: number, tell: (reason
     ),
   ].slice(0, 50);
   const template = cell('template');
+  const state = states[cell('state').toLowerCase()];
+  if (cell('state') !== '' && state === undefined) tell(`“${cell('state')}” is no state (live, draft or gone); it counts as live`);
   const page = {
     key: address,
     address,
@@ -178,6 +181,7 @@ function rowOf(cell: (column: PageColumn) => string, line: number, tell: (reason
     ...(date === undefined ? {} : { date }),
     ...(visits === undefined || !Number.isSafeInteger(visits) ? {} : { visits }),
     ...(categories.length === 0 ? {} : { categories: categories.map((one) => one.slice(0, 200)) }),
+    ...(state === undefined || state === 'live' ? {} : { state }),
     ...(template === '' ? {} : { template: template.slice(0, 80) }),
   };
   const parent = cell('parent') || (path.length > 1 ? (path.at(-2) ?? '') : '');
@@ -213,6 +217,16 @@ const kinds: Readonly<Record<string, PageKind>> = {
   post: 'article',
   product: 'product',
   event: 'event',
+};
+const states: Readonly<Record<string, PageState>> = {
+  live: 'live',
+  published: 'live',
+  public: 'live',
+  draft: 'draft',
+  unpublished: 'draft',
+  gone: 'gone',
+  retired: 'gone',
+  deleted: 'gone',
 };
 function kindOf(text: string): PageKind {
   return kinds[text.toLowerCase()] ?? 'page';

@@ -126,6 +126,7 @@ function differenceOf({ tree, diff }: ReadDifference): Reading['difference'] {
   const some = (list: readonly object[]): Record<string, string>[] => list.slice(0, SAMPLES).map((one) => ({ ...one }) as Record<string, string>);
   return {
     ...countsOf(diff),
+    facts: diff.facts,
     placedBy,
     contradictions,
     contradicting: contradicting.length,

@@ -132,7 +132,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   }
 
   /** Tries a command without doing it: buttons ask this to know whether they can be pressed, and why not. */
-  function attempt(command: (context: CommandContext) => Result<Edit>): Result<Edit> {
+  function attempt<T>(command: (context: CommandContext) => Result<T>): Result<T> {
     return copy.value === null ? no(refusal('nothingChosen')) : command(contextOf(copy.value));
   }
 
@@ -147,11 +147,27 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
    */
   function perform(command: (context: CommandContext) => Result<Edit>, kind: string | null = null): Result<Edit> {
     const result = attempt(command);
+    return keep(result, result.ok ? groupFor(kind) : null);
+  }
+
+  /** Does several things, one after the other, that are taken back together. The first that is refused is the last that is tried. */
+  function performAll(commands: readonly ((context: CommandContext) => Result<Edit>)[]): Result<Edit> {
+    const group = mintId('edit', cryptoRandom);
+    burst = null;
+    let done: Result<Edit> = no(refusal('nothingChosen'));
+    for (const command of commands) {
+      done = keep(attempt(command), group);
+      if (!done.ok) break;
+    }
+    return done;
+  }
+
+  function keep(result: Result<Edit>, group: Id | null): Result<Edit> {
     if (!result.ok || copy.value === null) {
       if (!result.ok) notices.refuse(result.refusal.message);
       return result;
     }
-    const edit = { ...result.value, group: groupFor(kind) ?? result.value.group };
+    const edit = { ...result.value, group: group ?? result.value.group };
     set(withPerformed(copy.value, edit));
     post(edit);
     notices.say(inWords(edit.sentence));
@@ -308,6 +324,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     open,
     attempt,
     perform,
+    performAll,
     undo: () => takeBack('undo'),
     redo: () => takeBack('redo'),
     catchUp,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
-import { diffReading, seededRandom, takePages } from '@zorvik/core';
+import { diffReading, partsOf, pagesToTake, seededRandom, takePart } from '@zorvik/core';
 import type * as Formats from '@zorvik/formats';
 import type { PageColumn, PagesFromFile, PageTable } from '@zorvik/formats';
 import type { MissingPages } from '../../stores/sites.ts';
@@ -98,7 +98,10 @@ function keep(): void {
     problem.value = 'There is nothing to read yet. Choose a file, or paste a table.';
     return;
   }
-  const done = copy.perform((context) => takePages(context, pages, missing.value ?? 'keep'));
+  const wanted = copy.attempt((context) => pagesToTake(context, pages, missing.value ?? 'keep'));
+  if (!wanted.ok) return void (problem.value = wanted.refusal.message);
+  // Very many go out in parts, one after the other; they are taken back together.
+  const done = copy.performAll(partsOf(wanted.value).map((part) => (context) => takePart(context, part)));
   problem.value = done.ok ? null : done.refusal.message;
   if (done.ok) isOpen.value = false;
 }

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref, shallowRef, useTemplateRef } from 'vue';
+import { mdiChevronDown } from '@mdi/js';
 import { redirectMap } from '@zorvik/core';
+import type * as Formats from '@zorvik/formats';
 import type { PageFilter } from '../../composables/usePageTree.ts';
 import { saveFile } from '../../composables/saveFile.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -45,6 +47,18 @@ function saveRedirects(): void {
   const quoted = (text: string): string => (/[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
   const lines = redirects.value.map(({ from, to }) => `${quoted(from)},${quoted(to)}`);
   saveFile(`${copy.siteKey ?? 'site'}-redirects.csv`, 'text/csv', ['old address,new address', ...lines, ''].join('\r\n'));
+}
+
+/** The formats are in a part of their own, which is loaded when somebody is about to need one. */
+const formats = shallowRef<typeof Formats | null>(null);
+async function loadFormats(): Promise<void> {
+  formats.value ??= await import('@zorvik/formats');
+}
+
+function savePages({ key, ending, type }: (typeof Formats.pageFormats)[number]): void {
+  const { stored } = copy;
+  if (stored === null || formats.value === null) return;
+  saveFile(`${copy.siteKey ?? 'site'}-pages${ending}`, type, formats.value.writePages(stored, key));
 }
 
 defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
@@ -95,6 +109,17 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
       <button type="button" class="plain-button" @click="reading = 'sitemap'">Read a sitemap …</button>
       <button type="button" class="plain-button" @click="reading = 'file'">From a file …</button>
       <button type="button" class="plain-button" @click="reading = 'site'">Read the site …</button>
+      <v-menu>
+        <template #activator="{ props: activator }">
+          <button type="button" class="plain-button" v-bind="activator" @mouseenter="loadFormats" @focus="loadFormats" @click="loadFormats">
+            Save as
+            <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
+          </button>
+        </template>
+        <v-list density="compact" min-width="240" aria-label="Save all pages as">
+          <v-list-item v-for="format in formats?.pageFormats" :key="format.key" :title="format.name" @click="savePages(format)" />
+        </v-list>
+      </v-menu>
     </span>
     <SinceLast @look="reading = 'site'" />
     <ReadPagesDialog v-model="isSitemap" />

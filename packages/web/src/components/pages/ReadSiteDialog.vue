@@ -36,7 +36,7 @@ const isRunning = computed(() => state.value === 'running' || state.value === 'p
 const difference = computed(() => (state.value === 'done' ? (reading.value?.difference ?? null) : null));
 const isSame = computed(() => {
   const found = difference.value;
-  return found !== null && found.added + found.renamed + found.moved + found.readdressed + found.gone === 0;
+  return found !== null && found.added + found.renamed + found.moved + found.readdressed + found.gone + found.facts === 0;
 });
 const params = computed(() => ({ siteKey: copy.siteKey ?? '' }));
 const placedBy = computed(() =>
@@ -195,6 +195,11 @@ function submit(): void {
           <li v-if="one.count > one.lines.length" class="mute">and {{ one.count - one.lines.length }} more</li>
         </ul>
       </details>
+      <p v-if="difference.facts > 0">
+        <b class="number">{{ difference.facts }}</b>
+        {{ difference.facts === 1 ? 'page with other facts' : 'pages with other facts' }}
+        <span class="mute">(headings to lead to, dates, what placed them)</span>
+      </p>
       <details v-if="difference.contradicting > 0">
         <summary>
           <b class="number">{{ difference.contradicting }}</b>
