@@ -2,6 +2,7 @@ import { arrangeFigures, findFigure } from './browser.bench.ts';
 import { coreFigures } from './core.bench.ts';
 import { printFigure, type Figure } from './figure.ts';
 import { deliveryFigures, importFigure, saveFigure, stallFigure, startFigure } from './server.bench.ts';
+import { readingFigure } from './reading.bench.ts';
 import { sizeFigures } from './size.bench.ts';
 
 /** `npm run bench [-- name …]`: prints one line for each figure. It never fails: figures are looked at, tests are passed. */
@@ -12,6 +13,7 @@ const groups: readonly (readonly [readonly string[], () => Promise<readonly Figu
   [['import'], async () => [await importFigure()]],
   [['stall'], async () => [await stallFigure()]],
   [['delivery', 'delivery-304'], deliveryFigures],
+  [['reading'], async () => [await readingFigure()]],
   [['start'], async () => [await startFigure()]],
   [['open', 'drag', 'drop', 'unfold-all'], arrangeFigures],
   [['find'], async () => [await findFigure()]],

@@ -1,6 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { StoredDocument } from '@zorvik/core';
+import { EDIT_VERSION, type StoredDocument } from '@zorvik/core';
 import { openBrowser, type TestBrowser } from './browser.ts';
 import { personAt, type Person } from './person.ts';
 import { openStack, type Stack } from './stack.ts';
@@ -93,4 +93,67 @@ describe('drift', () => {
     await says('Menu and site agree');
     await person.eventually('the count stays', async () => (await browser.driver.findElements({ css: '.works .badge' })).length === 0);
   });
+
+  it('is mended in at most 12 actions where ten things are amiss', async () => {
+    await change(await stored());
+    await open('main');
+    await says('10 places disagree');
+    // One key each: what is likely is right here, and the next one is chosen by itself.
+    for (let left = 9; left >= 0; left -= 1) {
+      await press(Key.ENTER);
+      await says(left === 0 ? 'Menu and site agree' : left === 1 ? '1 place disagrees' : `${left} places disagree`);
+    }
+    expect((await stored()).items.filter(({ destination }) => destination.kind === 'page' && destination.page === NEW)).toHaveLength(1);
+  });
 });
+
+const NEW = 'p0000000000newest';
+
+/** The site changes in ten places that the main menu carries: seven addresses, two pages that go, and one that comes. */
+async function change({ site, pages, items, menus }: StoredDocument): Promise<void> {
+  const { revision } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { revision: number };
+  const main = menus.find(({ key }) => key === 'main')?.id;
+  const menuOf = (parent: string): string => {
+    const above = items.find(({ id }) => id === parent);
+    return above === undefined ? parent : menuOf(above.parent);
+  };
+  const hasChildren = (page: string): boolean => pages.some(({ parent }) => parent === page);
+  const led = items.flatMap(({ destination, parent, link, agreed }) =>
+    destination.kind === 'page' && link === undefined && agreed !== null && menuOf(parent) === main && !hasChildren(destination.page) ? [destination.page] : [],
+  );
+  const [first, second, ...rest] = [...new Set(led)];
+  const others = rest.slice(0, 7);
+  const at = (id = ''): StoredDocument['pages'][number] => {
+    const page = pages.find((one) => one.id === id);
+    if (page === undefined) throw new Error(`There is no page ${id}.`);
+    return page;
+  };
+  const { parent } = at(others[0]);
+  const operations = [
+    ...others.map((id) => ({ kind: 'updatePage', id, set: { address: `${at(id).address}-now` }, was: { address: at(id).address } })),
+    ...[first, second].map((id) => ({ kind: 'updatePage', id, set: { state: 'gone' }, was: { state: at(id).state } })),
+    {
+      kind: 'importPages',
+      added: [{ page: { ...at(others[0]), id: NEW, parent, key: '/newest', address: '/newest', title: 'The newest', since: 999 }, after: null }],
+      moved: [],
+      removed: [],
+      changed: [],
+    },
+  ];
+  const edit = {
+    id: 'e000000000000ten1',
+    version: EDIT_VERSION,
+    base: revision,
+    session: 'w0000000000000ten',
+    group: null,
+    undoes: null,
+    sentence: { code: 'itemChanged', params: { label: site.name } },
+    operations,
+  };
+  const answer = await fetch(`${stack.editor}/api/v1/sites/quillmere/edits`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(edit),
+  });
+  expect(await answer.text(), 'the site changed').not.toContain('error');
+}

@@ -86,6 +86,9 @@ function mending(stored: SiteDocument, { finding, mend }: ToMend, { random }: Co
       return item === undefined || page === null || target === undefined ? [] : movingInOrder(stored, item, target, page);
     case 'leadThere':
       return item === undefined || target === undefined ? [] : leading(stored, item, target);
+    case 'otherAnchor':
+      if (item === undefined || page === null || target === undefined) return [];
+      return [faceUpdate(stored, at, { destination: { kind: 'page', page, anchor: target } })];
     case 'dropAnchor':
       return item === undefined || page === null ? [] : [faceUpdate(stored, at, { destination: { kind: 'page', page, anchor: null } })];
     case 'makeHeading':

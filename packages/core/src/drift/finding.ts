@@ -26,7 +26,18 @@ export type FindingTone = (typeof kinds)[FindingKind]['tone'];
 
 /** What can be done about a finding. */
 export type MendKind =
-  'takeTitle' | 'agree' | 'moveThere' | 'leadThere' | 'addIt' | 'reorder' | 'dropAnchor' | 'takeLabel' | 'makeHeading' | 'remove' | 'removeException';
+  | 'takeTitle'
+  | 'agree'
+  | 'moveThere'
+  | 'leadThere'
+  | 'addIt'
+  | 'reorder'
+  | 'otherAnchor'
+  | 'dropAnchor'
+  | 'takeLabel'
+  | 'makeHeading'
+  | 'remove'
+  | 'removeException';
 
 export interface Mend {
   readonly kind: MendKind;
@@ -34,7 +45,7 @@ export interface Mend {
   readonly does: string;
   /** It neither adds nor removes an item, nor leads one elsewhere than its page: such mends may be done all at once. */
   readonly isSafe: boolean;
-  /** The page to lead to, or the item to move into. */
+  /** The page to lead to, the anchor to lead to, or the item to move into. */
   readonly target?: Id;
 }
 

@@ -1,3 +1,4 @@
+import { foldText } from '../base/foldText.ts';
 import { derivedId, type Id } from '../base/ids.ts';
 import { branchOf } from '../model/branchOf.ts';
 import type { SiteDocument } from '../model/document.ts';
@@ -5,7 +6,7 @@ import { faceOf, type Face } from '../model/faceOf.ts';
 import { childrenOf, nodeAt, spotOf } from '../model/forest.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
 import type { AgreedFacts, Item } from '../schema/item.ts';
-import type { Page } from '../schema/page.ts';
+import type { Page, PageAnchor } from '../schema/page.ts';
 import type { Finding, FindingKind, Mend } from './finding.ts';
 import { longestIncreasing } from './longestIncreasing.ts';
 import type { MenuShape } from './menuShape.ts';
@@ -125,7 +126,10 @@ export class MenuDrift {
 
   private lookAtAnchor(id: Id, label: string, anchor: string | null, page: Page): void {
     if (anchor === null || page.anchors === undefined || page.anchors.some((one) => one.id === anchor)) return;
-    const mends: Mend[] = [{ kind: 'dropAnchor', does: `Let it lead to the beginning of “${page.title}”`, isSafe: false }];
+    const next = anchorAlike(page.anchors, anchor, label);
+    const lead: Mend[] =
+      next === null ? [] : [{ kind: 'otherAnchor', does: `Let it lead to “${next.title}” (#${next.id}) on that page`, isSafe: false, target: next.id }];
+    const mends: Mend[] = [...lead, { kind: 'dropAnchor', does: `Let it lead to the beginning of “${page.title}”`, isSafe: false }];
     const facts = derivedId('leftFinding', page.anchors.map((one) => one.id).join(' '));
     this.tell('anchorGone', id, page.id, { params: { label, anchor, page: page.title }, facts, mends });
   }
@@ -304,6 +308,14 @@ export class MenuDrift {
     for (let node = nodes.get(at); node !== undefined; node = nodes.get(at)) at = node.parent;
     return at;
   }
+}
+
+/** What an anchor that is gone is called now: the one heading with the item's label, or the one whose id has the words of the old id, or some of them. */
+function anchorAlike(anchors: readonly PageAnchor[], gone: string, label: string): PageAnchor | null {
+  const [name, id] = [foldText(label), foldText(gone)];
+  const only = (found: readonly PageAnchor[]): PageAnchor | null => (found.length === 1 ? (found[0] ?? null) : null);
+  const isPart = (a: string, b: string): boolean => a !== '' && b !== '' && (` ${a} `.includes(` ${b} `) || ` ${b} `.includes(` ${a} `));
+  return only(anchors.filter((one) => foldText(one.title) === name)) ?? only(anchors.filter((one) => isPart(foldText(one.id), id)));
 }
 
 function agree(does: string, isSafe = true): Mend {

@@ -14,13 +14,21 @@ export function attributeOf(element: HtmlElement, name: string): string | null {
 }
 
 /** Every element below a node, in document order. What a template holds is no part of the page. */
-export function* elementsBelow(top: HtmlParent): Generator<HtmlElement> {
-  const stack: HtmlNode[] = [...top.childNodes].reverse();
-  for (let node = stack.pop(); node !== undefined; node = stack.pop()) {
-    if (!isElement(node)) continue;
-    yield node;
-    if (node.tagName !== 'template') for (let at = node.childNodes.length - 1; at >= 0; at -= 1) stack.push(node.childNodes[at] as HtmlNode);
+export function elementsBelow(top: HtmlParent): HtmlElement[] {
+  const found: HtmlElement[] = [];
+  const stack: HtmlElement[] = [];
+  const pushBelow = ({ childNodes }: HtmlParent): void => {
+    for (let at = childNodes.length - 1; at >= 0; at -= 1) {
+      const node = childNodes[at];
+      if (isElement(node)) stack.push(node);
+    }
+  };
+  pushBelow(top);
+  for (let element = stack.pop(); element !== undefined; element = stack.pop()) {
+    found.push(element);
+    if (element.tagName !== 'template') pushBelow(element);
   }
+  return found;
 }
 
 /** The text that is seen of a node, as one line. */

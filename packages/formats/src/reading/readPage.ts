@@ -39,11 +39,20 @@ const LONGEST_TITLE = 200;
 /** Reads a page's HTML, however broken: parse5 takes what browsers take. `url` is where it was found in the end. */
 export function readPage(html: string, url: string): PageFacts {
   const document = parse(html);
-  const elements = [...elementsBelow(document)];
+  const elements = elementsBelow(document);
   const first = (tag: string): HtmlElement | undefined => elements.find(({ tagName }) => tagName === tag);
   const base = hrefOf(first('base'), url) ?? url;
   const origin = new URL(url).origin;
-  const own = (address: string | null): string | null => ownAddress(address, base, origin);
+  // A link stands in the lists, in the trails and among all links: what it leads to is found once.
+  const known = new Map<string, string | null>();
+  const own = (address: string | null): string | null => {
+    if (address === null) return null;
+    const before = known.get(address);
+    if (before !== undefined) return before;
+    const found = ownAddress(address, base, origin);
+    known.set(address, found);
+    return found;
+  };
   const metas = new Map(
     elements
       .filter(({ tagName }) => tagName === 'meta')
@@ -74,7 +83,7 @@ export function readPage(html: string, url: string): PageFacts {
     summary: (metas.get('description') ?? metas.get('og:description') ?? '').slice(0, 1000) || null,
     picture: metas.get('og:image')?.slice(0, 2048) || null,
     anchors: anchorsIn(elements),
-    trails: trailsOf(document).map(({ by, steps }) => ({ by, steps: steps.map((step) => ({ title: step.title, address: own(step.address) })) })),
+    trails: trailsOf(elements).map(({ by, steps }) => ({ by, steps: steps.map((step) => ({ title: step.title, address: own(step.address) })) })),
     up: related('up'),
     previous: related('prev') ?? related('previous'),
     next: related('next'),
@@ -117,7 +126,7 @@ function anchorsIn(elements: readonly HtmlElement[]): PageAnchor[] {
   const found: PageAnchor[] = [];
   for (const element of elements) {
     if (!/^h[2-4]$/.test(element.tagName)) continue;
-    const inner = [...elementsBelow(element)].find((one) => attributeOf(one, 'id') !== null);
+    const inner = elementsBelow(element).find((one) => attributeOf(one, 'id') !== null);
     const around = element.parentNode !== null && 'tagName' in element.parentNode && element.parentNode.tagName === 'section' ? element.parentNode : null;
     const id = attributeOf(element, 'id') ?? (inner === undefined ? null : attributeOf(inner, 'id')) ?? (around === null ? null : attributeOf(around, 'id'));
     const title = textOf(element).replace(/\s*[¶#§🔗]\s*$/u, '');

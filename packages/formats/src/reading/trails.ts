@@ -8,9 +8,8 @@ export interface Trail {
   readonly steps: readonly { readonly title: string; readonly address: string | null }[];
 }
 
-/** All trails of a page, those that are surest first. */
-export function trailsOf(document: HtmlParent): Trail[] {
-  const elements = [...elementsBelow(document)];
+/** All trails among a page's elements, those that are surest first. */
+export function trailsOf(elements: readonly HtmlElement[]): Trail[] {
   const trails = [...elements.flatMap(jsonLdTrails), ...elements.flatMap(microdataTrail), ...breadcrumbTrails(elements), ...linkTrails(elements)];
   return trails.filter(({ steps }) => steps.length > 0);
 }
@@ -54,9 +53,9 @@ function stepsOf(list: readonly unknown[]): Trail['steps'] {
 /** The same in microdata (HTML, 5 "Microdata"). */
 function microdataTrail(element: HtmlElement): Trail[] {
   if (!/schema\.org\/BreadcrumbList$/i.test(attributeOf(element, 'itemtype') ?? '')) return [];
-  const entries = [...elementsBelow(element)].filter((one) => attributeOf(one, 'itemprop') === 'itemListElement');
+  const entries = elementsBelow(element).filter((one) => attributeOf(one, 'itemprop') === 'itemListElement');
   const steps = entries.map((entry) => {
-    const inner = [...elementsBelow(entry)];
+    const inner = elementsBelow(entry);
     const link = inner.find((one) => one.tagName === 'a' || attributeOf(one, 'itemprop') === 'item');
     const name = inner.find((one) => attributeOf(one, 'itemprop') === 'name');
     return { title: textOf(name ?? entry), address: link === undefined ? null : (attributeOf(link, 'href') ?? attributeOf(link, 'itemid')) };
@@ -71,9 +70,8 @@ function breadcrumbTrails(elements: readonly HtmlElement[]): Trail[] {
   const found: Trail[] = [];
   const inside = new Set<HtmlElement>();
   for (const element of elements) {
-    if (inside.has(element)) continue;
-    const names = ['aria-label', 'class', 'id', 'role'].map((name) => attributeOf(element, name) ?? '').join(' ');
-    if (!CRUMBS.test(names)) continue;
+    if (element.attrs.length === 0 || inside.has(element)) continue;
+    if (!element.attrs.some(({ name, value }) => /^(?:aria-label|class|id|role)$/.test(name) && CRUMBS.test(value))) continue;
     for (const below of elementsBelow(element)) inside.add(below);
     const steps = linksOf(element);
     if (steps.length > 0 && steps.length <= MOST_STEPS) found.push({ by: 'breadcrumb', steps });
@@ -95,7 +93,7 @@ function linkTrails(elements: readonly HtmlElement[]): Trail[] {
     if (element.tagName !== 'a' || seen.has(element)) continue;
     const block = blockAround(element);
     if (block === null) continue;
-    const links = [...elementsBelow(block)].filter(({ tagName }) => tagName === 'a');
+    const links = elementsBelow(block).filter(({ tagName }) => tagName === 'a');
     links.forEach((link) => seen.add(link));
     if (links.length > MOST_STEPS) continue;
     const steps = links.filter((link) => SEPARATOR.test(textAfter(link, block))).map(stepOf);
@@ -128,7 +126,9 @@ function textAfter(link: HtmlElement, block: HtmlElement): string {
 }
 
 function linksOf(element: HtmlElement): Trail['steps'] {
-  return [...elementsBelow(element)].filter(({ tagName }) => tagName === 'a').map(stepOf);
+  return elementsBelow(element)
+    .filter(({ tagName }) => tagName === 'a')
+    .map(stepOf);
 }
 
 function stepOf(link: HtmlElement): Trail['steps'][number] {
