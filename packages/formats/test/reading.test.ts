@@ -62,6 +62,29 @@ describe('what pages say of their place', () => {
     expect(outline(facts)).toEqual(['Docs (path)', 'z (breadcrumb)', '  b (breadcrumb)', '    c (breadcrumb)', '  a (breadcrumb)']);
   });
 
+  it('takes the way up from the key that leads there, and nested terms for a list, as manuals have them', () => {
+    const up = (path: string, above: string): PageFacts => page(path, `<table><tr><td><a accesskey="U" href="${above}">Up</a></td></tr></table>`);
+    const contents =
+      '<dl><dt><span><a href="/part">1. Part</a></span></dt><dd><dl><dt><a href="/first">1.1. First</a></dt><dt><a href="/second">1.2. Second</a></dt></dl></dd><dt><a href="/end">2. End</a></dt></dl>';
+    expect(outline([page('/', contents), up('/part', '/'), up('/first', '/part'), page('/second', ''), page('/end', '')])).toEqual([
+      'Docs (path)',
+      'part (up)',
+      '  first (up)',
+      '  second (list)',
+      'end (none)',
+    ]);
+  });
+
+  it('leaves out the numbers of chapters where most pages have one, and keeps them where they are part of a name', () => {
+    const titled = (path: string, title: string): PageFacts => readPage(`<title>${title}</title>`, URL_OF(path));
+    const titles = (...all: string[]): string[] =>
+      siteTree([page('/', ''), ...all.map((title, at) => titled(`/p${at}`, title))], '/')
+        .map(({ title }) => title)
+        .slice(1);
+    expect(titles('1. Sowing', '1.1. Under glass', '2.10 Тёплая теплица', '3D printing')).toEqual(['Sowing', 'Under glass', 'Тёплая теплица', '3D printing']);
+    expect(titles('2026 in review', 'Sowing', 'Watering')).toEqual(['2026 in review', 'Sowing', 'Watering']);
+  });
+
   it('keeps what contradicts, believes what one is told to, and closes no circle', () => {
     const facts = [
       page('/', ''),

@@ -84,7 +84,7 @@ export function readPage(html: string, url: string): PageFacts {
     picture: metas.get('og:image')?.slice(0, 2048) || null,
     anchors: anchorsIn(elements),
     trails: trailsOf(elements).map(({ by, steps }) => ({ by, steps: steps.map((step) => ({ title: step.title, address: own(step.address) })) })),
-    up: related('up'),
+    up: related('up') ?? own(keyedUp(elements)),
     previous: related('prev') ?? related('previous'),
     next: related('next'),
     links: [...new Set(links)],
@@ -154,7 +154,7 @@ function kindOf(json: string, ogType: string): PageKind {
 function listsIn(elements: readonly HtmlElement[], own: (address: string | null) => string | null): ListEntry[] {
   const found: ListEntry[] = [];
   for (const element of elements) {
-    if (element.tagName !== 'li') continue;
+    if (element.tagName !== 'li' && element.tagName !== 'dt') continue;
     const link = ownLink(element);
     const address = link === null ? null : own(attributeOf(link, 'href'));
     if (link === null || address === null || (attributeOf(link, 'href') ?? '').startsWith('#')) continue;
@@ -167,17 +167,34 @@ function listsIn(elements: readonly HtmlElement[], own: (address: string | null)
 function ownLink(entry: HtmlElement): HtmlElement | null {
   const stack = [...entry.childNodes].reverse();
   for (let node = stack.pop(); node !== undefined; node = stack.pop()) {
-    if (!isElement(node) || node.tagName === 'ul' || node.tagName === 'ol') continue;
+    if (!isElement(node) || node.tagName === 'ul' || node.tagName === 'ol' || node.tagName === 'dl') continue;
     if (node.tagName === 'a' && attributeOf(node, 'href') !== null) return node;
     stack.push(...[...node.childNodes].reverse());
   }
   return null;
 }
 
+/** Manuals that say it in no other way have the key U on the link that leads up, as P and N are on those that lead back and on. */
+function keyedUp(elements: readonly HtmlElement[]): string | null {
+  const link = elements.find((one) => one.tagName === 'a' && attributeOf(one, 'accesskey')?.toLowerCase() === 'u');
+  return link === undefined ? null : attributeOf(link, 'href');
+}
+
+/** The term that a description belongs to: the nearest one before it (HTML, 4.4.9). */
+function termOf(description: HtmlElement): HtmlElement | null {
+  const siblings = description.parentNode?.childNodes ?? [];
+  for (let at = siblings.indexOf(description) - 1; at >= 0; at -= 1) {
+    const before = siblings[at];
+    if (isElement(before) && before.tagName === 'dt') return before;
+  }
+  return null;
+}
+
 function addressAbove(entry: HtmlElement, own: (address: string | null) => string | null): string | null {
   for (let at = entry.parentNode; at !== null && 'tagName' in at; at = at.parentNode) {
-    if (at.tagName !== 'li') continue;
-    const link = ownLink(at);
+    // Nested terms stand in the description of the one above.
+    const holder = at.tagName === 'li' ? at : at.tagName === 'dd' ? termOf(at) : null;
+    const link = holder === null ? null : ownLink(holder);
     const address = link === null ? null : own(attributeOf(link, 'href'));
     if (address !== null) return address;
   }

@@ -153,6 +153,9 @@ function orderOf(facts: readonly PageFacts[], known: ReadonlyMap<string, PageFac
   return order;
 }
 
+/** The number of a chapter or section. */
+const NUMBER = /^\d+(?:\.\d+)*\.?\s+(?=\p{L})/u;
+
 const SEPARATOR = /(?:^|\s+)(?:[-–—|·•»«:]|::|\/)\s+/g;
 /** From this share of all titles on, what they have in common is the site's name and not theirs. */
 const COMMON = 0.5;
@@ -166,13 +169,16 @@ function plainTitles(facts: readonly PageFacts[], home: string): Map<string, str
     return new Set([...counts].filter(([, count]) => count >= 3 && count > facts.length * COMMON).map(([text]) => text));
   };
   const [heads, tails] = [common('head'), common('tail')];
+  // Where most pages are numbered, the numbers say where they stand, and a menu says that itself.
+  const isNumbered = facts.filter(({ title }) => NUMBER.test(title)).length > facts.length * COMMON;
   return new Map(
     facts.map(({ address, title, heading }, at) => {
       // The longest common part goes: of `Page – Guide – Site` all that repeats.
       const tail = (parts[at] ?? []).find((cut) => tails.has(cut.tail));
       const head = (parts[at] ?? []).findLast((cut) => heads.has(cut.head));
       const cut = tail?.head ?? head?.tail ?? title;
-      const plain = cut === '' ? heading : cut;
+      const named = cut === '' ? heading : cut;
+      const plain = isNumbered ? named.replace(NUMBER, '') : named;
       return [address, plain === '' ? lastOf(address, home) : plain];
     }),
   );
