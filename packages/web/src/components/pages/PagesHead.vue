@@ -90,16 +90,6 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
     </label>
     <button type="button" class="plain-button" @click="emit('unfoldAll')">{{ isUnfolded ? 'Fold all' : 'Unfold all' }}</button>
     <button type="button" class="plain-button" @click="startAdding">+ Page</button>
-    <button
-      v-if="redirects.length > 0"
-      type="button"
-      class="plain-button"
-      title="Old addresses with the ones that they lead to now, as CSV"
-      @click="saveRedirects"
-    >
-      Redirects
-      <b class="number">{{ redirects.length }}</b>
-    </button>
     <RefusalNote />
     <form v-if="adding !== null" class="adding" @submit.prevent="addTyped" @keydown.escape.stop="stopAdding">
       <input ref="addField" v-model="adding" type="text" aria-label="Title of the new page" placeholder="Title of the new page, after the selected one" />
@@ -118,6 +108,12 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
         </template>
         <v-list density="compact" min-width="240" aria-label="Save all pages as">
           <v-list-item v-for="format in formats?.pageFormats" :key="format.key" :title="format.name" @click="savePages(format)" />
+          <v-divider v-if="redirects.length > 0" />
+          <v-list-item
+            v-if="redirects.length > 0"
+            :title="`Redirect map: ${redirects.length} old ${redirects.length === 1 ? 'address' : 'addresses'} (CSV)`"
+            @click="saveRedirects"
+          />
         </v-list>
       </v-menu>
     </span>
@@ -156,6 +152,9 @@ select {
 input::placeholder {
   color: var(--mute);
   opacity: 1;
+}
+.head > :deep(.since) {
+  flex-basis: 100%;
 }
 .adding {
   display: flex;
