@@ -1,0 +1,42 @@
+/** A stretch along the line that text runs in: from the screen's own beginning, in px. */
+export interface Span {
+  readonly start: number;
+  readonly size: number;
+}
+
+/** How far a panel reaches: as its content, as something around it, or a number of px. */
+export type Extent = 'content' | 'item' | 'bar' | 'container' | 'page' | number;
+/** What a panel that does not span something whole is in line with. */
+export type PanelAlign = 'item' | 'start' | 'centre' | 'end';
+
+export interface PanelSurroundings {
+  /** The width of the screen, in px. */
+  readonly screen: number;
+  readonly item: Span;
+  readonly bar: Span;
+  readonly container: Span;
+  /** The width that the content takes where nothing keeps it from it, in px. */
+  readonly content: number;
+}
+
+export interface PanelPlace extends Span {
+  /** It is less wide than it was wanted, since the screen is. */
+  readonly isNarrowed: boolean;
+  /** It does not stand where it was wanted, since it would leave the screen there. */
+  readonly isShifted: boolean;
+}
+
+/** Between a panel and the screen's edge, unless it spans the page, in px. */
+export const PANEL_MARGIN = 8;
+
+/** Where a panel stands: always inside the screen, narrowed where it is too wide for it, then shifted where it would leave it. Right to left alike: spans are measured from where lines begin. */
+export function placePanel(extent: Extent, align: PanelAlign, { screen, item, bar, container, content }: PanelSurroundings): PanelPlace {
+  if (extent === 'page') return { start: 0, size: screen, isNarrowed: false, isShifted: false };
+  const whole = extent === 'bar' ? bar : extent === 'container' ? container : null;
+  const wanted = whole?.size ?? (extent === 'content' ? content : extent === 'item' ? item.size : (extent as number));
+  const size = Math.max(0, Math.min(wanted, screen - 2 * PANEL_MARGIN));
+  const starts = { item: item.start, start: bar.start, centre: bar.start + (bar.size - size) / 2, end: bar.start + bar.size - size };
+  const asked = whole?.start ?? starts[align];
+  const start = Math.max(PANEL_MARGIN, Math.min(asked, screen - PANEL_MARGIN - size));
+  return { start, size, isNarrowed: size < wanted, isShifted: start !== asked };
+}
