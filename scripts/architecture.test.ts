@@ -53,7 +53,7 @@ function breaches(rule: string, isBroken: (one: Import) => boolean): string[] {
 }
 
 describe('the architecture', () => {
-  const rooms = ['base', 'schema', 'walk', 'model', 'ops', 'diff', 'resolve', 'panel', 'fit', 'render', 'drift', 'checks', 'history', 'commands', 'saving'];
+  const rooms = ['base', 'schema', 'walk', 'model', 'ops', 'diff', 'panel', 'resolve', 'fit', 'render', 'drift', 'checks', 'history', 'commands', 'saving'];
   const roomOf = (path: string): number => rooms.indexOf(/^packages\/core\/src\/(\w+)\//.exec(path)?.[1] ?? '');
 
   it('has files to look at, and finds their imports', () => {

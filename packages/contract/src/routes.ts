@@ -70,6 +70,7 @@ export const ResolvedItemShape = Type.Unsafe<ResolvedItemData>({
     opensNewTab: { type: 'boolean' },
     children: { type: 'array', items: { $ref: RESOLVED_ITEM } },
     ...shownSettings,
+    columns: { type: 'array', items: whole, maxItems: 6 },
     fields: own,
   },
 });

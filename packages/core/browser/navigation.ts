@@ -1,3 +1,5 @@
+import { placePanel, type Extent, type PanelAlign, type Span } from '../src/panel/placePanel.ts';
+
 /**
  * The script that a site gets with its navigation: opens and closes branches of bars. It depends on nothing, changes no markup but
  * the states below, and everything can be reached without it. `scripts/navigation-script.mjs` makes core/src/render/navigationScript.ts
@@ -16,14 +18,36 @@
 
   const open = (button: HTMLElement): void => {
     const entry = button.parentElement;
-    const branch = entry?.querySelector(':scope>ul');
+    const branch = entry?.querySelector<HTMLElement>(':scope>:is(ul,.zv-panel)');
     if (!entry || !branch || isOpen(button)) return;
     for (const other of entry.parentElement?.children ?? []) if (other !== entry) close(other);
     // One for each device class there may be: all of an entry say the same.
     for (const own of entry.querySelectorAll(':scope>button')) own.setAttribute('aria-expanded', 'true');
+    if (branch.dataset.zvPanel !== undefined) return place(branch, entry);
     entry.removeAttribute('data-zv-end');
     const { left, right } = branch.getBoundingClientRect();
     if (left < 0 || right > document.documentElement.clientWidth) entry.setAttribute('data-zv-end', '');
+  };
+
+  /** Puts an open panel where it was wanted, inside the screen. On narrow screens it stands in the bar, and its style sheet says how. */
+  const place = (panel: HTMLElement, entry: Element): void => {
+    panel.removeAttribute('style');
+    const nav = panel.closest<HTMLElement>('.zv-bar');
+    if (nav === null || getComputedStyle(panel).position !== 'absolute') return;
+    const [extent = 'bar', align = 'item'] = panel.dataset.zvPanel?.split(' ') ?? [];
+    const screen = document.documentElement.clientWidth;
+    const isRtl = getComputedStyle(nav).direction === 'rtl';
+    const span = (of: Element): Span => {
+      const { left, right, width } = of.getBoundingClientRect();
+      return { start: isRtl ? screen - right : left, size: width };
+    };
+    panel.style.inlineSize = 'max-content';
+    const content = panel.getBoundingClientRect().width;
+    const bar = span(nav);
+    const container = span(nav.closest('.zv-container') ?? nav.parentElement ?? nav);
+    const { start, size } = placePanel((Number(extent) || extent) as Extent, align as PanelAlign, { screen, item: span(entry), bar, container, content });
+    panel.style.inlineSize = `${size}px`;
+    panel.style.insetInlineStart = `${start - bar.start - nav.clientLeft}px`;
   };
 
   const start = (nav: HTMLElement): void => {
@@ -38,7 +62,8 @@
       clearTimeout(timer);
       timer = setTimeout(act, wait);
     };
-    const topEntry = (target: EventTarget | null): Element | null => (target instanceof Element ? target.closest('.zv-bar>ul>li') : null);
+    const topEntry = (target: EventTarget | null): Element | null =>
+      target instanceof Element ? target.closest('.zv-bar>ul>li,.zv-flyouts li:has(>button)') : null;
 
     nav.addEventListener('click', ({ target }) => {
       const button = target instanceof Element ? target.closest<HTMLElement>('button[aria-expanded]') : null;
@@ -52,7 +77,9 @@
       const entry = topEntry(target);
       if (pointerType !== 'mouse') return;
       const button = entry?.querySelector<HTMLElement>(':scope>button[aria-expanded]');
-      later(() => (button ? open(button) : entry && close(nav)), REST);
+      const opens = entry?.getAttribute('data-zv-opens');
+      if (opens === 'press') return;
+      later(() => (button ? open(button) : entry && close(nav)), opens === 'atOnce' ? 0 : REST);
     });
     nav.addEventListener('pointerleave', ({ pointerType }) => {
       if (pointerType === 'mouse') later(() => nav.contains(document.activeElement) || close(nav), GRACE);
@@ -69,6 +96,9 @@
     });
     nav.addEventListener('focusout', ({ relatedTarget }) => {
       if (relatedTarget instanceof Node && !nav.contains(relatedTarget)) close(nav);
+    });
+    addEventListener('resize', () => {
+      for (const panel of nav.querySelectorAll<HTMLElement>('button[aria-expanded=true]~.zv-panel')) place(panel, panel.parentElement ?? nav);
     });
     document.addEventListener('pointerdown', ({ target }) => {
       if (target instanceof Node && !nav.contains(target)) close(nav);

@@ -73,6 +73,24 @@ export { renderStyles } from './render/renderStyles.ts';
 export { navigationScript } from './render/navigationScript.ts';
 export { escapeHtml } from './render/escape.ts';
 
+export { balanceColumns, packColumns } from './panel/balanceColumns.ts';
+export { dropdownWith, type DropdownChanges } from './panel/dropdownWith.ts';
+export { panelColumns, type PanelColumns } from './panel/panelColumns.ts';
+export { placePanel, PANEL_MARGIN, type Extent, type PanelAlign, type PanelPlace, type PanelSurroundings, type Span } from './panel/placePanel.ts';
+export {
+  dropdownForms,
+  extents,
+  LEAST_WIDTH,
+  MOST_COLUMNS,
+  MOST_WIDTH,
+  narrowForms,
+  openings,
+  panelAligns,
+  type Dropdown,
+  type DropdownForm,
+  type ListFacts,
+  type PanelFacts,
+} from './schema/dropdown.ts';
 export { createDrift, driftOf, driftOfMenu, type DriftSources, type TellDrift } from './drift/driftOf.ts';
 export { findingInWords, findingKinds, toneOf, type Finding, type FindingKind, type FindingTone, type Mend, type MendKind } from './drift/finding.ts';
 

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../src/base/seededRandom.ts';
 import { balanceColumns, packColumns } from '../src/panel/balanceColumns.ts';
 import { groupHeight } from '../src/panel/groupHeight.ts';
+import { panelColumns } from '../src/panel/panelColumns.ts';
 import { PANEL_MARGIN, placePanel, type Extent, type PanelAlign } from '../src/panel/placePanel.ts';
 import { below, pick } from '../testing/pick.ts';
 
@@ -108,5 +109,41 @@ describe('where a panel stands', () => {
       if (extent === 'content') expect(isNarrowed).toBe(content > screen - 2 * PANEL_MARGIN);
       if (extent === 'page') expect([isNarrowed, isShifted]).toEqual([false, false]);
     }
+  });
+});
+
+describe('the columns of a panel', () => {
+  const group = (id: string, links: number) => ({
+    id,
+    label: `Group ${id}`,
+    children: Array.from({ length: links }, (_, at) => ({ label: `Link ${at}`, children: [] })),
+  });
+  const groups = [group('a', 6), group('b', 2), group('c', 3), group('d', 1), group('e', 5)];
+  const inColumns = (facts: Parameters<typeof panelColumns>[1]): string => {
+    const { groups: placed, sizes } = panelColumns(groups, facts);
+    let from = 0;
+    return sizes
+      .map((size) =>
+        placed
+          .slice((from += size) - size, from)
+          .map(({ id }) => id)
+          .join(''),
+      )
+      .join(' ');
+  };
+
+  it('are balanced with groups kept whole and in their order, as many as are wanted, and four when nobody says', () => {
+    expect(inColumns({})).toBe('a b cd e');
+    expect(inColumns({ columns: 3 })).toBe('a bc de');
+    expect(inColumns({ columns: 2 })).toBe('ab cde');
+    expect(inColumns({ columns: 1 })).toBe('abcde');
+    expect(panelColumns(groups.slice(0, 2), {}).sizes).toEqual([1, 1]);
+    expect(panelColumns([], {}).sizes).toEqual([0]);
+  });
+
+  it('keep a group where somebody put it, the others balanced around it, and let go when its column goes', () => {
+    expect(inColumns({ columns: 3, kept: { a: 2 } })).toBe('bc de a');
+    expect(inColumns({ columns: 2, kept: { a: 2 } })).toBe('ab cde');
+    expect(inColumns({ columns: 3, kept: { nobody: 1 } })).toBe('a bc de');
   });
 });

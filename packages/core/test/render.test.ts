@@ -51,9 +51,11 @@ function treeIn(html: string): Tree[] {
 function entriesOf(list: Element): Tree[] {
   return elements(list).map((entry) => {
     const [face] = elements(entry);
-    const inner = elements(entry).find(({ tagName }) => tagName === 'ul');
+    // A panel has a list for each of its columns.
+    const panel = elements(entry).find(({ tagName }) => tagName === 'div');
+    const inner = panel === undefined ? elements(entry).filter(({ tagName }) => tagName === 'ul') : elements(panel);
     const href = face?.attrs.find(({ name }) => name === 'href')?.value ?? null;
-    return { label: face === undefined ? '' : textOf(face), href, children: inner === undefined ? [] : entriesOf(inner) };
+    return { label: face === undefined ? '' : textOf(face), href, children: inner.flatMap(entriesOf) };
   });
 }
 
@@ -107,6 +109,35 @@ describe('the HTML of a menu', () => {
         expect(marked.replaceAll(/ data-zv-item="[0-9a-z]+"/g, '')).toBe(renderMenu(menu, { place: 'bar' }));
       }
     }
+  });
+
+  it('has a panel as a list for each of its columns, unfolded, and its numbers as classes for the style sheet', () => {
+    const group = (label: string, ...links: string[]): ResolvedItem =>
+      item(
+        label,
+        '/x',
+        links.map((link) => item(link)),
+      );
+    const dropdown = { form: 'panel' as const, opens: 'press' as const, panel: { extent: 'page' as const, gap: 12, innerWidth: 900, narrow: 'list' as const } };
+    const seeds: ResolvedItem = {
+      ...item('Seeds', '/seeds', [group('Spring', 'Beans', 'Peas'), group('Autumn', 'Garlic'), item('All')]),
+      dropdown,
+      columns: [1, 2],
+    };
+    const menu = menuOf([
+      seeds,
+      { ...item('Row', '/row', [item('A')]), dropdown: { form: 'row' } },
+      { ...item('Fly', '/fly', [item('B', '/b', [item('C')])]), dropdown: { form: 'flyouts' } },
+    ]);
+    const html = renderMenu(menu, { place: 'bar' });
+    expect(html).toContain('<li class="zv-drop zv-g12 zv-i900 zv-n-list" data-zv-opens="press"><a href="/seeds">');
+    expect(html).toContain('<div class="zv-panel zv-c2" id="zv-main-i00000000000000x" data-zv-panel="page item"><ul><li><a href="/x">Spring</a><ul>');
+    expect(html.match(/<button/g), 'one for each top entry, one in the flyout').toHaveLength(4);
+    expect(treeIn(html)).toEqual(plainTree(menu.items));
+    const styles = renderStyles({ breakpoints: { medium: 768, wide: 1024 } }, [menu]);
+    for (const rule of ['.zv-c2{--_columns:2}', '.zv-g12{--_drop:12px}', '.zv-i900>.zv-c2{', '.zv-row', '.zv-flyouts']) expect(styles).toContain(rule);
+    expect(renderStyles({ breakpoints: { medium: 768, wide: 1024 } }, [menuOf([item('A', '/a', [item('B')])])])).not.toContain('zv-panel{');
+    expect(renderMenu(menu, { place: 'footer' }), 'no panel where nothing drops').not.toContain('zv-panel');
   });
 
   it('gives every button a branch that is there, and ids that stand once', () => {

@@ -4,6 +4,7 @@ import { agreedFacts } from '../src/model/agreedFacts.ts';
 import { withNodesLast } from '../src/model/forest.ts';
 import type { Item } from '../src/schema/item.ts';
 import type { Page } from '../src/schema/page.ts';
+import { dropdownForms, extents, openings, type Dropdown } from '../src/schema/dropdown.ts';
 import type { Settings } from '../src/schema/settings.ts';
 import { below, pick } from './pick.ts';
 import { siteFixture } from './siteFixture.ts';
@@ -94,6 +95,18 @@ function randomSettings(random: RandomBits): Settings {
     ...(below(random, 3) === 0 ? { icon: { name: 'leaf', path: 'M2 2h20v20H2Z', color: null, position: 'before' }, labelHidden: true } : {}),
     ...(below(random, 3) === 0 ? { hiddenOn: ['narrow'], activation: { wide: 'open' } } : {}),
     ...(below(random, 4) === 0 ? { heldBack: true } : {}),
+    ...(below(random, 2) === 0 ? { dropdown: randomDropdown(random) } : {}),
+  };
+}
+
+function randomDropdown(random: RandomBits): Dropdown {
+  return {
+    form: pick(random, dropdownForms) ?? 'list',
+    ...(below(random, 3) === 0 ? { opens: pick(random, openings) ?? 'press' } : {}),
+    ...(below(random, 2) === 0 ? { list: { width: 200 + below(random, 100), align: 'end', columns: 2 } } : {}),
+    ...(below(random, 2) === 0
+      ? { panel: { columns: 1 + below(random, 6), extent: pick(random, extents) ?? 640, gap: below(random, 20), innerWidth: 900, narrow: 'list' } }
+      : {}),
   };
 }
 

@@ -161,6 +161,7 @@ describe('the editor’s API', () => {
       '/api/v1/sites/{siteKey}/imports',
       '/api/v1/sites/{siteKey}/reading',
       '/api/v1/sites/{siteKey}/reading/steer',
+      '/api/v1/sites/{siteKey}/reading/plan',
       '/api/v1/sites/{siteKey}/reading/take',
       '/api/v1/sites/{siteKey}/links/check',
       '/api/v1/sites/{siteKey}',

@@ -49,6 +49,7 @@ export const settingWords: Readonly<Record<SettingName, string>> = {
   hiddenOn: 'where it shows',
   branchHiddenOn: 'where the branch shows',
   activation: 'what activating does',
+  dropdown: 'what drops from it',
   heldBack: 'whether it is held back',
   own: 'own fields',
 };

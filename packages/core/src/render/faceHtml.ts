@@ -5,8 +5,8 @@ import type { Activation, Badge } from '../schema/settings.ts';
 import { escapeHtml } from './escape.ts';
 
 /** The classes of an item's `li`, as an attribute with a space before it; empty where it needs none. */
-export function entryClass({ cssClass = '', hiddenOn, branchHiddenOn }: ResolvedItem): string {
-  return classAttribute(cssClass + each('zv-no-', hiddenOn) + each('zv-shut-', branchHiddenOn));
+export function entryClass({ cssClass = '', hiddenOn, branchHiddenOn }: ResolvedItem, drop = ''): string {
+  return classAttribute(cssClass + each('zv-no-', hiddenOn) + each('zv-shut-', branchHiddenOn) + drop);
 }
 
 /** What is seen of an item itself: a link, a heading, and the buttons that open `branch`, by device class where that differs. */

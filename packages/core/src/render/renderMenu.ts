@@ -2,6 +2,7 @@ import type { ResolvedItem, ResolvedMenu } from '../resolve/resolveMenu.ts';
 import type { Place } from '../schema/placement.ts';
 import { escapeHtml } from './escape.ts';
 import { entryClass, faceHtml } from './faceHtml.ts';
+import { columnsOf, dropClasses, opensAttribute, panelStart } from './panelHtml.ts';
 
 export interface RenderChoices {
   readonly place: Place;
@@ -18,24 +19,49 @@ export function renderMenu(menu: ResolvedMenu, { place, marks = false }: RenderC
   const prefix = `zv-${menu.key}`;
   const form = formOf(place);
   const out = [`<nav class="zv zv-${form}" id="${prefix}" aria-label="${escapeHtml(menu.name)}" lang="${escapeHtml(menu.language)}" dir="${menu.direction}">`];
-  const stack: (string | ResolvedItem)[] = ['</nav>'];
-  const open = (items: readonly ResolvedItem[], id: string | null): void => {
+  const stack: (string | Entry)[] = ['</nav>'];
+  const open = (items: readonly ResolvedItem[], id: string | null, below: Omit<Entry, 'item'>): void => {
     out.push(id === null ? '<ul>' : `<ul id="${id}">`);
     stack.push('</ul>');
-    for (let at = items.length - 1; at >= 0; at -= 1) stack.push(items[at] as ResolvedItem);
+    pushItems(items, below);
   };
-  if (menu.items.length > 0) open(menu.items, null);
+  const pushItems = (items: readonly ResolvedItem[], below: Omit<Entry, 'item'>): void => {
+    for (let at = items.length - 1; at >= 0; at -= 1) stack.push({ item: items[at] as ResolvedItem, ...below });
+  };
+  const openPanel = (item: ResolvedItem, id: string): void => {
+    out.push(panelStart(id, item));
+    stack.push('</div>');
+    for (const column of columnsOf(item).toReversed()) {
+      if (column.length === 0) continue;
+      stack.push('</ul>');
+      pushItems(column, { isTop: false, isUnfolded: true });
+      stack.push('<ul>');
+    }
+  };
+  if (menu.items.length > 0) open(menu.items, null, { isTop: form === 'bar', isUnfolded: form !== 'bar' });
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
     if (typeof next === 'string') {
       out.push(next);
       continue;
     }
-    const branch = form === 'bar' && next.children.length > 0 ? `${prefix}-${next.id}` : null;
-    out.push(`<li${marks ? ` data-zv-item="${next.id}"` : ''}${entryClass(next)}>`, faceHtml(next, branch));
+    const { item, isTop, isUnfolded } = next;
+    const branch = !isUnfolded && item.children.length > 0 ? `${prefix}-${item.id}` : null;
+    const drop = isTop ? dropClasses(item) : '';
+    out.push(`<li${marks ? ` data-zv-item="${item.id}"` : ''}${entryClass(item, drop)}${isTop ? opensAttribute(item) : ''}>`, faceHtml(item, branch));
     stack.push('</li>');
-    if (next.children.length > 0) open(next.children, branch);
+    if (item.children.length === 0) continue;
+    if (isTop && item.columns !== undefined && branch !== null) openPanel(item, branch);
+    else open(item.children, branch, { isTop: false, isUnfolded });
   }
   return out.join('');
+}
+
+interface Entry {
+  readonly item: ResolvedItem;
+  /** It stands in the bar itself. */
+  readonly isTop: boolean;
+  /** What is below it shows at once, without a button. */
+  readonly isUnfolded: boolean;
 }
 
 export type MenuForm = 'bar' | 'list';

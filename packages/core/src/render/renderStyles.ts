@@ -1,5 +1,6 @@
 import type { ResolvedMenu } from '../resolve/resolveMenu.ts';
 import type { Site } from '../schema/site.ts';
+import { dropdownStyles } from './dropdownStyles.ts';
 import { settingStyles } from './settingStyles.ts';
 
 /**
@@ -8,7 +9,7 @@ import { settingStyles } from './settingStyles.ts';
  * what may be set for an item are there when an item of `menus` needs them.
  */
 export function renderStyles(site: Pick<Site, 'breakpoints'>, menus: readonly ResolvedMenu[] = []): string {
-  return basicStyles(site) + settingStyles(site, menus);
+  return basicStyles(site) + settingStyles(site, menus) + dropdownStyles(site, menus);
 }
 
 function basicStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string {

@@ -8,7 +8,7 @@ import { badgeClass } from './faceHtml.ts';
 /** What the settings of items need of the style sheet; empty when no item has any. O(items). */
 export function settingStyles({ breakpoints }: Pick<Site, 'breakpoints'>, menus: readonly ResolvedMenu[]): string {
   const items = menus.flatMap((menu) => [...preorder<ResolvedItem>(menu.items, ({ children }) => children)].map(({ node }) => node));
-  if (!items.some((item) => settingNames.some((name) => name in item))) return '';
+  if (!items.some((item) => settingNames.some((name) => name !== 'dropdown' && name in item))) return '';
   const badges = new Map(items.flatMap(({ badge }) => (badge === undefined ? [] : [[badgeClass(badge).replace(' ', '.'), badge] as const])));
   return `/* Icons, badges, descriptions, buttons. */
 .zv li>*>svg{inline-size:1.25em;block-size:1.25em;flex:none;margin-inline-end:.45em}
@@ -25,7 +25,7 @@ export function settingStyles({ breakpoints }: Pick<Site, 'breakpoints'>, menus:
 ${[...badges].map(([name, { color, background }]) => `.${name}{color:${color};background:${background}}\n`).join('')}/* What does not show: as a class, or for a device class. */
 .zv-bar .zv-plain::after{content:none}
 .zv-unseen,${quietOn('')}{${UNSEEN}}
-${deviceClasses.map((device) => `@media ${mediaOf(device, breakpoints)}{.zv.zv .zv-no-${device},.zv.zv .zv-shut-${device}>:is(ul,a~button){display:none}${quietOn(`-${device}`)}{${UNSEEN}}}\n`).join('')}`;
+${deviceClasses.map((device) => `@media ${mediaOf(device, breakpoints)}{.zv.zv .zv-no-${device},.zv.zv .zv-shut-${device}>:is(ul,.zv-panel,a~button){display:none}${quietOn(`-${device}`)}{${UNSEEN}}}\n`).join('')}`;
 }
 
 const UNSEEN =

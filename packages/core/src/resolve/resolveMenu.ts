@@ -4,6 +4,8 @@ import type { SiteDocument } from '../model/document.ts';
 import { faceOf, type Face } from '../model/faceOf.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
 import { labelOf } from '../model/labelOf.ts';
+import { panelColumns } from '../panel/panelColumns.ts';
+import type { Dropdown } from '../schema/dropdown.ts';
 import type { Destination } from '../schema/item.ts';
 import type { OwnField } from '../schema/ownField.ts';
 import { settingNames, type OwnValue, type Settings } from '../schema/settings.ts';
@@ -20,6 +22,8 @@ export interface ResolvedItem extends Readonly<Omit<Settings, 'heldBack' | 'own'
   readonly href: string | null;
   readonly opensNewTab: boolean;
   readonly fields?: OwnValues;
+  /** Of a panel: how many of the children each column has. They are in the order of the columns. */
+  readonly columns?: readonly number[];
   readonly children: readonly ResolvedItem[];
 }
 
@@ -74,8 +78,15 @@ function resolveItem(document: SiteDocument, id: Id, children: readonly Resolved
     opensNewTab: face.opensNewTab && href !== null,
     ...settingsOf(face),
     ...ownValues(face.own, fields),
-    children,
+    ...childrenIn(face.dropdown, children),
   };
+}
+
+/** What stands below an item, in columns where it drops as a panel. */
+function childrenIn(dropdown: Dropdown | undefined, children: readonly ResolvedItem[]): Pick<ResolvedItem, 'columns' | 'children'> {
+  if (dropdown?.form !== 'panel' || children.length === 0) return { children };
+  const { groups, sizes } = panelColumns(children, dropdown.panel ?? {});
+  return { columns: sizes, children: groups };
 }
 
 function settingsOf(face: Face): Settings {

@@ -1,4 +1,5 @@
 import Type, { type Static } from 'typebox';
+import { DropdownShape } from './dropdown.ts';
 import { deviceClasses } from './deviceClass.ts';
 import { closed, KeyShape } from './shapes.ts';
 
@@ -65,6 +66,8 @@ export const settingFields = {
   branchHiddenOn: someDevices,
   /** By device class; where nothing is said, the label follows and the arrow opens. */
   activation: Type.Object({ narrow: Type.Optional(ActivationShape), medium: Type.Optional(ActivationShape), wide: Type.Optional(ActivationShape) }, closed),
+  /** How what stands below it drops from a bar. */
+  dropdown: DropdownShape,
   /** Not published, with all below it, until somebody says so. */
   heldBack: Type.Literal(true),
   /** Values of the site's own fields, by their keys. */

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { ancestors, detachItem, labelOf, menuOf, nameOf, shareItem, usersOf, type Item } from '@zorvik/core';
+import { ancestors, detachItem, labelOf, menuOf, nameOf, placementOf, shareItem, usersOf, type Item } from '@zorvik/core';
 import { useDetails } from '../../stores/details.ts';
 import { useSelection } from '../../stores/selection.ts';
+import { useDropdown } from '../../composables/useDropdown.ts';
 import { useSettings } from '../../composables/useSettings.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import AlikeNote from './AlikeNote.vue';
 import DetailBadge from './DetailBadge.vue';
+import DetailColumn from './DetailColumn.vue';
+import DetailDropdown from './DetailDropdown.vue';
 import DetailIcon from './DetailIcon.vue';
 import DetailLink from './DetailLink.vue';
 import DetailMore from './DetailMore.vue';
@@ -19,6 +22,16 @@ const copy = useWorkingCopy();
 const selection = useSelection();
 const details = useDetails();
 const { common, set } = useSettings();
+
+const { isTop } = useDropdown();
+/** Only what stands in a bar has anything that drops from it. */
+const dropsFromIt = computed(() => {
+  const { document } = copy;
+  const { menu } = selection;
+  if (!isTop.value || document === null || menu === null) return false;
+  const place = placementOf(document, menu.id)?.place ?? 'bar';
+  return place === 'bar' || place === 'secondBar';
+});
 
 const item = computed(() => selection.item);
 const count = computed(() => selection.chosen.length);
@@ -99,6 +112,7 @@ function detach(): void {
           {{ shared.count === 1 ? 'Only this item shows it.' : `${shared.count} items show it; what you change here changes in all of them.` }}
           <button type="button" @click="detach">Detach this item</button>
         </p>
+        <DetailColumn v-if="count === 1" />
         <FollowNote v-if="count === 1" :id="item.id" />
         <AlikeNote v-if="count === 1" :item="item" />
         <div class="row">
@@ -110,6 +124,7 @@ function detach(): void {
           </button>
         </div>
       </div>
+      <DetailDropdown v-if="dropsFromIt" />
       <DetailMore v-if="details.isMore" id="more-details" class="more" />
     </template>
   </section>
