@@ -29,11 +29,14 @@ export function panelColumns<G extends Group>(groups: readonly G[], { columns, k
   const count = Math.max(1, Math.min(columns ?? Math.min(USUAL_COLUMNS, groups.length), MOST_COLUMNS));
   const columnOf = ({ id }: G): number | null => (kept[id] !== undefined && kept[id] < count ? kept[id] : null);
   const width = typeof extent === 'number' ? extent : USUAL_WIDTH;
-  const heightOf = (group: G): number => groupHeight(group, Math.floor(width / count / SIGN));
-  const stack = (some: readonly G[]): number => some.reduce((sum, group, at) => sum + heightOf(group) + (at > 0 ? GROUP_GAP : 0), 0);
+  // Only a group with links of its own stands apart from what is above it; a link alone follows on.
+  const gapOf = ({ children }: G): number => (children.length > 0 ? GROUP_GAP : 0);
+  const heightOf = (group: G): number => groupHeight(group, Math.floor(width / count / SIGN)) + gapOf(group);
+  const stack = ([first, ...rest]: readonly G[]): number =>
+    first === undefined ? 0 : rest.reduce((sum, group) => sum + heightOf(group), heightOf(first) - gapOf(first));
   const staying = Array.from({ length: count }, (_, column) => groups.filter((group) => columnOf(group) === column));
   const free = groups.filter((group) => columnOf(group) === null);
-  const sizes = balanceColumns(free.map(heightOf), count, { taken: staying.map(stack), gap: GROUP_GAP });
+  const sizes = balanceColumns(free.map(heightOf), count, { taken: staying.map(stack) });
   let from = 0;
   const filled = sizes.map((size, column) => {
     from += size;

@@ -43,6 +43,7 @@ function panelStyles(tops: readonly ResolvedItem[], narrow: string, medium: stri
 .zv-bar .zv-panel li>:is(a,span){padding:.25rem .5rem;min-height:2rem}
 .zv-bar .zv-panel>ul>li:has(>ul)>:is(a,span){font-weight:600}
 .zv-bar .zv-panel>ul>li+li:has(>ul){margin-block-start:.75rem}
+.zv-bar .zv-panel ul ul{padding-inline-start:0}
 .zv-bar .zv-panel ul ul ul{padding-inline-start:1rem}
 ${counts.map((count) => `.zv-c${count}{--_columns:${count}}\n`).join('')}${gaps.map((gap) => `.zv-g${gap}{--_drop:${gap}px}\n`).join('')}${[...inner.values()].map(({ width, count }) => `.zv-i${width}>.zv-c${count}{--_column:calc((${width}px - ${(count - 1) * 1.5}rem)/${count})}\n`).join('')}${crowded.length === 0 ? '' : `${medium}{${crowded.map((count) => `.zv-c${count}`).join()}{--_columns:3}}\n`}${narrow}{.zv-bar .zv-panel{position:static;flex-basis:100%;grid-template-columns:minmax(0,1fr);max-inline-size:none;max-block-size:none;padding:.25rem .5rem .75rem;box-shadow:none}.zv-n-list .zv-panel{gap:0}.zv-bar .zv-n-list .zv-panel>ul>li:has(>ul){margin-block-start:0}.zv-bar .zv-n-list .zv-panel>ul>li:has(>ul)>:is(a,span){font-weight:inherit}.zv-bar .zv-n-list .zv-panel ul ul{padding-inline-start:1rem}.zv-bar .zv-n-item>:is(.zv-panel,a~button){display:none}}
 @media print{.zv-bar .zv-panel{display:none}}

@@ -31,6 +31,7 @@ function show({ html, css, place, siteName: name }: Extract<ToFrame, { kind: 'sh
   wanted.innerHTML = html;
   patchTree(holder, wanted);
   document.dispatchEvent(new Event('zv:added'));
+  placePanels();
   mark(false);
   measure();
 }
@@ -49,13 +50,19 @@ function mark(opens: boolean): void {
     const isAround = entry !== null && button.parentElement?.contains(entry) === true;
     button.setAttribute('aria-expanded', String(isAround));
   }
+  placePanels();
   entry?.querySelector(':scope > :is(a, span, button)')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+}
+
+/** The site's script puts open panels in their places when the window changes; here they open and change without it. */
+function placePanels(): void {
+  window.dispatchEvent(new Event('resize'));
 }
 
 function measure(): void {
   requestAnimationFrame(() => {
     const { bottom } = stage.getBoundingClientRect();
-    const branches = [...holder.querySelectorAll('.zv-bar > ul > li > ul')].map((branch) => branch.getBoundingClientRect().bottom + 24);
+    const branches = [...holder.querySelectorAll('.zv-bar > ul > li > :is(ul, .zv-panel)')].map((branch) => branch.getBoundingClientRect().bottom + 24);
     tell({ kind: 'size', height: Math.ceil(Math.max(bottom, ...branches) + window.scrollY) });
   });
 }

@@ -23,7 +23,7 @@ const selection = useSelection();
 const details = useDetails();
 const { common, set } = useSettings();
 
-const { isTop } = useDropdown();
+const { isTop, group } = useDropdown();
 /** Only what stands in a bar has anything that drops from it. */
 const dropsFromIt = computed(() => {
   const { document } = copy;
@@ -32,6 +32,9 @@ const dropsFromIt = computed(() => {
   const place = placementOf(document, menu.id)?.place ?? 'bar';
   return place === 'bar' || place === 'secondBar';
 });
+
+/** What drops is looked at by itself, since the panel above takes its room; an item that nothing drops from shows itself. */
+const isDrops = computed(() => details.view === 'drops' && (dropsFromIt.value || group.value !== null));
 
 const item = computed(() => selection.item);
 const count = computed(() => selection.chosen.length);
@@ -74,13 +77,24 @@ function detach(): void {
 </script>
 
 <template>
-  <section class="band" aria-label="Details of the selected item">
+  <section class="band" :class="{ drops: isDrops }" aria-label="Details of the selected item">
     <p v-if="item === null" class="mute none">Select an item to see where it leads and to change it. All of it can be undone.</p>
     <template v-else>
       <div class="who">
         <h2>{{ title }}</h2>
         <p class="mute path">{{ path }}</p>
         <ChoiceRow
+          v-if="dropsFromIt || group !== null"
+          v-model="details.view"
+          label="What to set"
+          is-label-hidden
+          :choices="[
+            { value: 'item', label: 'The item' },
+            { value: 'drops', label: dropsFromIt ? 'What drops' : 'Its column' },
+          ]"
+        />
+        <ChoiceRow
+          v-if="!isDrops"
           v-model="look"
           label="Looks like"
           :is-mixed="common('look').isMixed"
@@ -90,6 +104,7 @@ function detach(): void {
           ]"
         />
         <ChoiceRow
+          v-if="!isDrops"
           v-model="held"
           label="Publication"
           :is-mixed="common('heldBack').isMixed"
@@ -99,33 +114,37 @@ function detach(): void {
           ]"
         />
       </div>
-      <DetailLink v-if="count === 1" :key="item.id" :item="item" />
-      <p v-else class="mute many">Labels and destinations are set one by one; select a single item for that.</p>
-      <DetailShown />
-      <div class="signs">
-        <DetailBadge />
-        <DetailIcon />
-      </div>
-      <div class="notes">
-        <p v-if="shared !== null" class="note">
-          <strong>Shared link.</strong>
-          {{ shared.count === 1 ? 'Only this item shows it.' : `${shared.count} items show it; what you change here changes in all of them.` }}
-          <button type="button" @click="detach">Detach this item</button>
-        </p>
-        <DetailColumn v-if="count === 1" />
-        <FollowNote v-if="count === 1" :id="item.id" />
-        <AlikeNote v-if="count === 1" :item="item" />
-        <div class="row">
-          <button type="button" class="plain-button" :aria-expanded="details.isMore" aria-controls="more-details" @click="details.isMore = !details.isMore">
-            {{ details.isMore ? 'Less' : 'More settings' }}
-          </button>
-          <button v-if="shared === null && count === 1 && item.exception === undefined" type="button" class="plain-button" @click="share">
-            Make it a shared link
-          </button>
+      <template v-if="isDrops">
+        <DetailDropdown v-if="dropsFromIt" />
+        <DetailColumn v-else />
+      </template>
+      <template v-else>
+        <DetailLink v-if="count === 1" :key="item.id" :item="item" />
+        <p v-else class="mute many">Labels and destinations are set one by one; select a single item for that.</p>
+        <DetailShown />
+        <div class="signs">
+          <DetailBadge />
+          <DetailIcon />
         </div>
-      </div>
-      <DetailDropdown v-if="dropsFromIt" />
-      <DetailMore v-if="details.isMore" id="more-details" class="more" />
+        <div class="notes">
+          <p v-if="shared !== null" class="note">
+            <strong>Shared link.</strong>
+            {{ shared.count === 1 ? 'Only this item shows it.' : `${shared.count} items show it; what you change here changes in all of them.` }}
+            <button type="button" @click="detach">Detach this item</button>
+          </p>
+          <FollowNote v-if="count === 1" :id="item.id" />
+          <AlikeNote v-if="count === 1" :item="item" />
+          <div class="row">
+            <button type="button" class="plain-button" :aria-expanded="details.isMore" aria-controls="more-details" @click="details.isMore = !details.isMore">
+              {{ details.isMore ? 'Less' : 'More settings' }}
+            </button>
+            <button v-if="shared === null && count === 1 && item.exception === undefined" type="button" class="plain-button" @click="share">
+              Make it a shared link
+            </button>
+          </div>
+        </div>
+        <DetailMore v-if="details.isMore" id="more-details" class="more" />
+      </template>
     </template>
   </section>
 </template>
@@ -142,6 +161,9 @@ function detach(): void {
   padding: 11px 14px;
   border-top: 1px solid var(--line);
   background: var(--sheet);
+}
+.band.drops {
+  grid-template-columns: minmax(150px, 220px) minmax(0, 1fr);
 }
 .none {
   grid-column: 1 / -1;

@@ -123,13 +123,10 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
 
 <style scoped>
 .drops {
-  grid-column: 1 / -1;
   display: flex;
   flex-wrap: wrap;
   align-items: start;
   gap: 8px 22px;
-  padding-top: 9px;
-  border-top: 1px solid var(--line-soft);
 }
 .px {
   width: 122px;

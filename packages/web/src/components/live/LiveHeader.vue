@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { placementOf, placeNames, renderMenu, renderStyles, resolveMenu } from '@zorvik/core';
 import { fromFrame, type ToFrame } from '../../live/messages.ts';
+import { useDetails } from '../../stores/details.ts';
 import { useLiveView } from '../../stores/liveView.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -12,11 +13,14 @@ import WidthRuler from './WidthRuler.vue';
  * workspace while somebody points at it; otherwise it keeps to its own height.
  */
 const STAGE = 132;
+/** With a panel open it may be as high as this: a panel is composed by looking at it. */
+const PANEL_STAGE = 330;
 /** Where the frame begins, and what is left free below it, in px of the window. */
 const TOP = 58 + 20;
 const copy = useWorkingCopy();
 const selection = useSelection();
 const live = useLiveView();
+const details = useDetails();
 const frame = useTemplateRef<HTMLIFrameElement>('frame');
 const room = useTemplateRef<HTMLDivElement>('room');
 const available = ref(1252);
@@ -39,9 +43,18 @@ const shown = computed((): ToFrame | null => {
   return { kind: 'show', html, css: renderStyles(document.site, [resolved]), place: place.value, siteName: document.site.name };
 });
 const scale = computed(() => Math.min(1, available.value / live.width));
-const peek = computed(() => STAGE / scale.value);
+/** What is selected stands in a panel, or has one. */
+const hasPanel = computed(() => {
+  const { document } = copy;
+  if (details.view !== 'drops' || document === null || selection.item === null || (place.value !== 'bar' && place.value !== 'secondBar')) return false;
+  let top = selection.item;
+  for (let above = document.items.nodes.get(top.parent); above !== undefined; above = document.items.nodes.get(top.parent)) top = above;
+  return top.dropdown?.form === 'panel';
+});
+const stage = computed(() => (hasPanel.value ? Math.max(STAGE, Math.min(PANEL_STAGE, needed.value * scale.value)) : STAGE));
+const peek = computed(() => (hasPanel.value ? PANEL_STAGE : STAGE) / scale.value);
 const most = computed(() => (windowHeight.value - TOP) / scale.value);
-const height = computed(() => (isActive.value ? Math.max(peek.value, Math.min(needed.value, most.value)) : peek.value));
+const height = computed(() => (isActive.value ? Math.max(stage.value / scale.value, Math.min(needed.value, most.value)) : stage.value / scale.value));
 
 function tell(message: ToFrame | null): void {
   if (!isReady.value || message === null) return;
@@ -115,8 +128,8 @@ onBeforeUnmount(() => {
 
 <template>
   <section class="live" :aria-label="`Live header: ${selection.menu?.name ?? ''}, ${placeNames[place]}`">
-    <div ref="room" class="room" :style="{ height: `${STAGE}px` }">
-      <div class="page" :style="{ width: `${live.width * scale}px`, height: `${STAGE}px` }" />
+    <div ref="room" class="room" :style="{ height: `${stage}px` }">
+      <div class="page" :style="{ width: `${live.width * scale}px`, height: `${stage}px` }" />
       <iframe
         ref="frame"
         title="Live header"
