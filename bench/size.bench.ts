@@ -24,7 +24,7 @@ function firstLoad(): number {
     assets.filter(
       (name) =>
         /\.(?:js|css)$/.test(name) &&
-        !/^(?:live|DesignView|EditionsView|PagesView|SitesView|SitemapForm|ReadPages|_virtual_icon-set|src-|formats|findPages|PlanPage|BringIn|MenuFacts|SharedLinks|BesidePane|ImportPreview|DriftView|drift\.worker|FollowDialog|ReadSite|PageFile)/.test(
+        !/^(?:live|DesignView|EditionsView|PagesView|SitesView|SitemapForm|ReadPages|_virtual_icon-set|src-|formats|findPages|PlanPage|BringIn|MenuFacts|SharedLinks|BesidePane|ImportPreview|DriftView|drift\.worker|FollowDialog|ReadSite|PageFile|DetailDropdown|DetailColumn)/.test(
           name,
         ),
     ),
@@ -34,7 +34,15 @@ function firstLoad(): number {
 
 /** The links of items without pictures and text parts: those are what somebody put beside them, and no cost of ours. */
 function linksAlone(items: readonly ResolvedItem[]): ResolvedItem[] {
-  return items.map(({ id, label, href, opensNewTab, children }) => ({ id, label, href, opensNewTab, children: linksAlone(children) }));
+  return items.map(({ id, label, href, opensNewTab, dropdown, columns, children }) => ({
+    id,
+    label,
+    href,
+    opensNewTab,
+    ...(dropdown === undefined ? {} : { dropdown }),
+    ...(columns === undefined ? {} : { columns }),
+    children: linksAlone(children),
+  }));
 }
 
 export function sizeFigures(): Figure[] {

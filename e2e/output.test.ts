@@ -104,6 +104,15 @@ describe('the editor for axe', () => {
       },
     ],
     [
+      'what drops from an item, and a group of a panel',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.select('Seed house');
+        await (await person.byText('label', 'What drops')).click();
+        await person.find('.drops .tile');
+      },
+    ],
+    [
       'the spread, with all settings of an item',
       '/quillmere/arrange/main',
       async () => {

@@ -158,11 +158,12 @@ try {
   await person.find('.problem');
   await shot('new-site-refused');
 
-  await driver.get(`${stack.editor}/quillmere/arrange`);
-  await person.click('Choose a menu');
-  await person.click('New menu …');
-  await person.byText('h1', 'A new menu');
-  await shot('new-menu');
+  await driver.get(`${stack.editor}/quillmere/arrange/main`);
+  await (await person.byText('label', 'Spread')).click();
+  await person.select('Seed house');
+  await (await person.byText('label', 'What drops')).click();
+  await person.find('.drops .tile');
+  await shot('panel');
 
   await driver.get(`${stack.editor}/design`);
   await shot('design-sheet');

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { ancestors, detachItem, labelOf, menuOf, nameOf, placementOf, shareItem, usersOf, type Item } from '@zorvik/core';
 import { useDetails } from '../../stores/details.ts';
 import { useSelection } from '../../stores/selection.ts';
@@ -9,13 +9,14 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import AlikeNote from './AlikeNote.vue';
 import DetailBadge from './DetailBadge.vue';
-import DetailColumn from './DetailColumn.vue';
-import DetailDropdown from './DetailDropdown.vue';
 import DetailIcon from './DetailIcon.vue';
 import DetailLink from './DetailLink.vue';
 import DetailMore from './DetailMore.vue';
 import FollowNote from './FollowNote.vue';
 import DetailShown from './DetailShown.vue';
+
+const DetailColumn = defineAsyncComponent(() => import('./DetailColumn.vue'));
+const DetailDropdown = defineAsyncComponent(() => import('./DetailDropdown.vue'));
 
 /** Details of what is selected. Along the bottom, so that the work lies wide like the bar itself. */
 const copy = useWorkingCopy();
