@@ -9,6 +9,7 @@ import {
   driftOf,
   invertEdit,
   moveItems,
+  panelColumns,
   renderMenu,
   resolveMenu,
   seededRandom,
@@ -18,6 +19,7 @@ import {
   type Id,
   type Item,
   type Page,
+  type ResolvedItem,
   type SiteDocument,
 } from '@zorvik/core';
 import { contextOf, randomDocument } from '@zorvik/core/testing';
@@ -157,6 +159,34 @@ async function driftFigures(): Promise<Figure[]> {
   ];
 }
 
+/** A panel of 300 links in 30 groups: its columns balanced anew and drawn, against one frame. */
+async function panelFigure(): Promise<Figure> {
+  const document = randomDocument(seededRandom(6), { pages: 400, menus: 1, items: 331, branching: 10 });
+  const [menu = ''] = document.menus.nodes.keys();
+  const group = (at: number): ResolvedItem => ({
+    ...plainItem(`Group ${at}`),
+    children: Array.from({ length: 10 }, (_, link) => plainItem(`A link of some length ${at} ${link}`)),
+  });
+  const groups = Array.from({ length: 30 }, (_, at) => group(at));
+  const whole = resolveMenu(document, menu);
+  let turn = 0;
+  const draw = (): void => {
+    const columns = 3 + ((turn += 1) % 4);
+    const dropdown = { form: 'panel' as const, panel: { columns } };
+    const { groups: children, sizes } = panelColumns(groups, dropdown.panel);
+    const menuShown = { ...whole, items: [{ ...plainItem('All'), dropdown, columns: sizes, children }] };
+    if (renderMenu(menuShown, { place: 'bar' }).length < 10_000) throw new Error('Links are missing.');
+  };
+  const [ours] = await byTurns(TURNS, draw, () => undefined);
+  return { name: 'panel', ours, reference: 16, unit: 'ms', target: 1 };
+}
+
+let made = 0;
+function plainItem(label: string): ResolvedItem {
+  made += 1;
+  return { id: `i${String(made).padStart(15, '0')}`, label, href: `/a/${made}`, opensNewTab: false, children: [] };
+}
+
 export async function coreFigures(): Promise<Figure[]> {
   setAutoFreeze(false);
   const small = menuOf(10_000);
@@ -185,6 +215,7 @@ export async function coreFigures(): Promise<Figure[]> {
     { name: 'op-move', ours: each(ours), reference: each(immer), unit: 'µs', target: 1 },
     { name: 'op-growth', ours: each(hundred), reference: each(ten), unit: 'µs', target: 2 },
     { name: 'render', ours: each(html), reference: each(json), unit: 'µs', target: 3 },
+    await panelFigure(),
     ...(await driftFigures()),
   ];
 }

@@ -8,7 +8,7 @@ import { sizeFigures } from './size.bench.ts';
 /** `npm run bench [-- name …]`: prints one line for each figure. It never fails: figures are looked at, tests are passed. */
 const wanted = process.argv.slice(2);
 const groups: readonly (readonly [readonly string[], () => Promise<readonly Figure[]>])[] = [
-  [['op-move', 'op-growth', 'render', 'drift', 'drift-again', 'drift-growth'], coreFigures],
+  [['op-move', 'op-growth', 'render', 'panel', 'drift', 'drift-again', 'drift-growth'], coreFigures],
   [['save'], async () => [await saveFigure()]],
   [['import'], async () => [await importFigure()]],
   [['stall'], async () => [await stallFigure()]],

@@ -78,14 +78,49 @@ describe('a panel', () => {
     expect(await dropdownOf('Seed house')).toEqual(before);
   });
 
+  it('lets a group be dragged into another column, where it stays; Escape leaves it where it was', async () => {
+    const { driver } = browser;
+    await driver.get(`${stack.editor}/quillmere/arrange/main`);
+    await choose('Spread');
+    await person.select('Seed house');
+    await choose('What drops');
+    await person.eventually('it is not drawn', async () => (await columnsShown()).length > 2);
+    const [[first = ''] = []] = await columnsShown();
+    const frame = await person.find('iframe');
+    const drag = async (release: () => Promise<void>): Promise<void> => {
+      await driver.switchTo().frame(frame);
+      const [from, , to] = await driver.findElements(By.css('button[aria-expanded=true]~.zv-panel>ul>li:first-child>:first-child'));
+      if (from === undefined || to === undefined) throw new Error('The panel is not open.');
+      await driver
+        .actions()
+        .move({ origin: from })
+        .press()
+        .move({ origin: from, x: 40, y: 10 })
+        .move({ origin: to, x: 5, y: 20 })
+        .move({ origin: to, x: 8, y: 20 })
+        .perform();
+      expect(await (await driver.findElement(By.css('.column-mark'))).getText()).toBe('column 3');
+      await release();
+      await driver.actions().release().perform();
+      await driver.switchTo().defaultContent();
+    };
+    await drag(async () => void (await driver.actions().sendKeys(Key.ESCAPE).perform()));
+    expect((await columnsShown())[0]?.[0]).toBe(first);
+    await drag(() => Promise.resolve());
+    await person.eventually('it does not stay', async () => (await columnsShown())[2]?.includes(first) === true);
+    expect(Object.values(((await dropdownOf('Seed house')) as { panel: { kept: object } }).panel.kept)).toEqual([2]);
+    await person.click('Undo');
+    await person.eventually('undo does not put it back', async () => (await columnsShown())[0]?.[0] === first);
+  });
+
   it('says at the field what is no width, and keeps nothing of it', async () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
     await person.select('Seed house');
     await choose('What drops');
     const field = await person.find('.drops input[placeholder="0"]');
-    await field.sendKeys('80', Key.ENTER);
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), '80', Key.ENTER);
     await person.byText('p', 'The gap is a whole number of px from 0 to 64; “80” is none.');
-    expect(JSON.stringify(await dropdownOf('Seed house'))).not.toContain('gap');
+    expect(await dropdownOf('Seed house')).toMatchObject({ panel: { gap: 8 } });
   });
 });
 

@@ -24,6 +24,11 @@ try {
   await (await person.byText('label', 'Spread')).click();
   await person.select('Plant fair');
   await shot('spread');
+  await person.select('Seed house');
+  await (await person.byText('label', 'What drops')).click();
+  await person.find('.drops .tile');
+  await shot('panel');
+  await (await person.byText('label', 'The item')).click();
   await person.click('Menu');
   await person.click('Another menu beside');
   await person.find('.beside [role=treeitem]');
@@ -157,13 +162,6 @@ try {
   await person.click('Make the site');
   await person.find('.problem');
   await shot('new-site-refused');
-
-  await driver.get(`${stack.editor}/quillmere/arrange/main`);
-  await (await person.byText('label', 'Spread')).click();
-  await person.select('Seed house');
-  await (await person.byText('label', 'What drops')).click();
-  await person.find('.drops .tile');
-  await shot('panel');
 
   await driver.get(`${stack.editor}/design`);
   await shot('design-sheet');

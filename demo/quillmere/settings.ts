@@ -4,7 +4,7 @@ import type { Settings } from '@zorvik/core';
 export const itemSettings: Readonly<Record<string, Settings>> = {
   // The three panels: plan a visit, the seed house by season and kind, learning.
   '/visit': { dropdown: { form: 'panel', panel: { columns: 3, extent: 720, gap: 8 } } },
-  '/shop': { dropdown: { form: 'panel', panel: { columns: 4, extent: 'page', innerWidth: 1100 } } },
+  '/shop': { dropdown: { form: 'panel', panel: { columns: 4, extent: 'page', innerWidth: 1100, gap: 8 } } },
   '/learn': { dropdown: { form: 'panel', panel: { columns: 3, extent: 'content', gap: 8, narrow: 'list' } } },
   '/plant-fair': { badge: { text: 'May', color: '#ffffff', background: '#1f5a3a', position: 'after' }, tooltip: 'Thirty nurseries in one weekend' },
   '/tea-room': {

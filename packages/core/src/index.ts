@@ -106,6 +106,7 @@ export { destinationTyped } from './commands/destinationTyped.ts';
 export { setItems, makeAlike, unlikeSiblings, type AlikeName, type ItemChanges } from './commands/settings.ts';
 export { addShared, createLink, detachItem, removeLink, shareItem } from './commands/sharedLinks.ts';
 export * from './commands/pages.ts';
+export { keepInColumn } from './commands/panels.ts';
 export { MOST_TAKEN, pagesToTake, partsOf, takePart } from './commands/takePages.ts';
 export { planPage, type PlannedPage } from './commands/planPage.ts';
 export { bringIn, planSketch, type ImportPlan, type PlannedItem } from './commands/bringIn.ts';

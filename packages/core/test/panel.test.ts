@@ -1,4 +1,19 @@
 import { describe, expect, it } from 'vitest';
+import type { Id } from '../src/base/ids.ts';
+import type { Result } from '../src/base/result.ts';
+import type { CommandContext } from '../src/commands/context.ts';
+import { follow } from '../src/commands/follow.ts';
+import { keepInColumn } from '../src/commands/panels.ts';
+import { setItems } from '../src/commands/settings.ts';
+import type { SiteDocument } from '../src/model/document.ts';
+import { nodeAt } from '../src/model/forest.ts';
+import { applyEdit } from '../src/ops/applyEdit.ts';
+import type { Edit } from '../src/ops/edit.ts';
+import { dropdownWith } from '../src/panel/dropdownWith.ts';
+import { resolveMenu } from '../src/resolve/resolveMenu.ts';
+import { withFollowed } from '../src/resolve/withFollowed.ts';
+import { contextOf } from '../testing/contextOf.ts';
+import { outlined } from '../testing/outlined.ts';
 import { seededRandom } from '../src/base/seededRandom.ts';
 import { balanceColumns, packColumns } from '../src/panel/balanceColumns.ts';
 import { groupHeight } from '../src/panel/groupHeight.ts';
@@ -145,5 +160,49 @@ describe('the columns of a panel', () => {
     expect(inColumns({ columns: 3, kept: { a: 2 } })).toBe('bc de a');
     expect(inColumns({ columns: 2, kept: { a: 2 } })).toBe('ab cde');
     expect(inColumns({ columns: 3, kept: { nobody: 1 } })).toBe('a bc de');
+  });
+});
+
+describe('keeping a group in a column', () => {
+  const { document, ids } = outlined('Seeds\n  Spring\n  Autumn\nTools\n  Hoes', '/ Home');
+  const at = (name: string): Id => ids.get(name) ?? '';
+  const done = (start: SiteDocument, command: (context: CommandContext) => Result<Edit>): SiteDocument => {
+    const made = command(contextOf(start));
+    if (!made.ok) throw new Error(made.refusal.message);
+    const applied = applyEdit(start, made.value);
+    if (!applied.ok) throw new Error(applied.refusal.message);
+    return applied.value.document;
+  };
+
+  it('is a setting of the panel, goes when it is let go of, and is nothing where there is no panel', () => {
+    const panel = done(document, (context) => setItems(context, [at('Seeds')], { dropdown: dropdownWith(null, { form: 'panel', panel: { columns: 2 } }) }));
+    const kept = done(panel, (context) => keepInColumn(context, at('Autumn'), 0));
+    const facts = (one: SiteDocument): unknown => nodeAt(one.items, at('Seeds')).dropdown;
+    expect(facts(kept)).toEqual({ form: 'panel', panel: { columns: 2, kept: { [at('Autumn')]: 0 } } });
+    expect(facts(done(kept, (context) => keepInColumn(context, at('Autumn'), null)))).toEqual(facts(panel));
+    for (const name of ['Hoes', 'Seeds', 'nobody']) expect(keepInColumn(contextOf(kept), at(name), 0).ok, name).toBe(false);
+  });
+
+  it('loses no form by trying another, and is nothing to keep where all is as usual', () => {
+    const panel = dropdownWith(null, { form: 'panel', panel: { columns: 3, extent: 640 } });
+    const list = dropdownWith(panel, { form: 'list', list: { width: 240 } });
+    expect(list).toEqual({ form: 'list', list: { width: 240 }, panel: { columns: 3, extent: 640 } });
+    expect(dropdownWith(list, { form: 'panel' })).toMatchObject({ form: 'panel', panel: { columns: 3 } });
+    expect(dropdownWith(list, { list: { width: null }, panel: { columns: null, extent: null } })).toBeNull();
+  });
+
+  it('is for followed children, too: what a branch of pages has comes into the columns by itself', () => {
+    const site = outlined('= /seeds', '/ Home\n/seeds Seeds\n  /seeds/a A\n  /seeds/b B\n  /seeds/c C');
+    const item = site.ids.get('= /seeds') ?? '';
+    const seeds = site.ids.get('/seeds') ?? '';
+    const follows = done(site.document, (context) =>
+      follow({ ...context, from: { stored: site.document, fill: withFollowed } }, item, { of: { kind: 'pages', page: seeds }, depth: 1, order: 'site' }),
+    );
+    const panel = done(follows, (context) => setItems(context, [item], { dropdown: dropdownWith(null, { form: 'panel', panel: { columns: 3 } }) }));
+    const [resolved] = resolveMenu(withFollowed(panel), site.menu).items;
+    expect([resolved?.columns, resolved?.children.map(({ label }) => label)]).toEqual([
+      [1, 1, 1],
+      ['A', 'B', 'C'],
+    ]);
   });
 });

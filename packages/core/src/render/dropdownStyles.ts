@@ -12,7 +12,13 @@ export function dropdownStyles({ breakpoints }: Pick<Site, 'breakpoints'>, menus
   const narrow = `@media (max-width:${breakpoints.medium - 0.02}px)`;
   const wider = `@media (min-width:${breakpoints.medium}px)`;
   return [
-    forms.has('panel') ? panelStyles(tops, narrow, `@media (min-width:${breakpoints.medium}px) and (max-width:${breakpoints.wide - 0.02}px)`) : '',
+    forms.has('panel')
+      ? panelStyles(tops, {
+          narrow,
+          medium: `@media (min-width:${breakpoints.medium}px) and (max-width:${breakpoints.wide - 0.02}px)`,
+          wide: `@media (min-width:${breakpoints.wide}px)`,
+        })
+      : '',
     forms.has('row') ? rowStyles(wider) : '',
     forms.has('flyouts') ? flyoutStyles(wider) : '',
     forms.has('list') ? listStyles(tops, wider) : '',
@@ -21,7 +27,7 @@ export function dropdownStyles({ breakpoints }: Pick<Site, 'breakpoints'>, menus
 
 const SURFACE = 'background:var(--_paper);border:1px solid var(--_edge);border-radius:var(--_radius);box-shadow:0 .75rem 1.75rem -.75rem #0006';
 
-function panelStyles(tops: readonly ResolvedItem[], narrow: string, medium: string): string {
+function panelStyles(tops: readonly ResolvedItem[], { narrow, medium, wide }: Readonly<Record<'narrow' | 'medium' | 'wide', string>>): string {
   const panels = tops.filter(({ dropdown }) => dropdown?.form === 'panel');
   const counts = [...new Set(panels.map(({ columns = [] }) => columns.length))].sort();
   const gaps = [...new Set(panels.flatMap(({ dropdown }) => dropdown?.panel?.gap ?? []))];
@@ -32,7 +38,17 @@ function panelStyles(tops: readonly ResolvedItem[], narrow: string, medium: stri
         : [[`${dropdown.panel.innerWidth} ${columns.length}`, { width: dropdown.panel.innerWidth, count: columns.length }] as const],
     ),
   );
+  const places = [
+    ...new Set(panels.flatMap(({ columns = [] }) => columns.flatMap((size, at) => (size > 0 && at > 0 && columns[at - 1] === 0 ? [at + 1] : [])))),
+  ].sort();
   const crowded = counts.filter((count) => count > 3);
+  const numbers = [
+    ...counts.map((count) => `.zv-c${count}{--_columns:${count}}`),
+    ...gaps.map((gap) => `.zv-g${gap}{--_drop:${gap}px}`),
+    ...[...inner.values()].map(({ width, count }) => `.zv-i${width}>.zv-c${count}{--_column:calc((${width}px - ${(count - 1) * 1.5}rem)/${count})}`),
+    ...places.map((at) => `${wide}{.zv-at${at}{grid-column-start:${at}}}`),
+    ...crowded.map((count) => `${medium}{.zv-c${count}{--_columns:3}}`),
+  ];
   return `/* Panels: columns of groups below a bar. */
 .zv-bar{position:relative}
 .zv-bar>ul>li.zv-drop{position:static}
@@ -45,7 +61,7 @@ function panelStyles(tops: readonly ResolvedItem[], narrow: string, medium: stri
 .zv-bar .zv-panel>ul>li+li:has(>ul){margin-block-start:.75rem}
 .zv-bar .zv-panel ul ul{padding-inline-start:0}
 .zv-bar .zv-panel ul ul ul{padding-inline-start:1rem}
-${counts.map((count) => `.zv-c${count}{--_columns:${count}}\n`).join('')}${gaps.map((gap) => `.zv-g${gap}{--_drop:${gap}px}\n`).join('')}${[...inner.values()].map(({ width, count }) => `.zv-i${width}>.zv-c${count}{--_column:calc((${width}px - ${(count - 1) * 1.5}rem)/${count})}\n`).join('')}${crowded.length === 0 ? '' : `${medium}{${crowded.map((count) => `.zv-c${count}`).join()}{--_columns:3}}\n`}${narrow}{.zv-bar .zv-panel{position:static;flex-basis:100%;grid-template-columns:minmax(0,1fr);max-inline-size:none;max-block-size:none;padding:.25rem .5rem .75rem;box-shadow:none}.zv-n-list .zv-panel{gap:0}.zv-bar .zv-n-list .zv-panel>ul>li:has(>ul){margin-block-start:0}.zv-bar .zv-n-list .zv-panel>ul>li:has(>ul)>:is(a,span){font-weight:inherit}.zv-bar .zv-n-list .zv-panel ul ul{padding-inline-start:1rem}.zv-bar .zv-n-item>:is(.zv-panel,a~button){display:none}}
+${numbers.map((rule) => `${rule}\n`).join('')}${narrow}{.zv-bar .zv-panel{position:static;flex-basis:100%;grid-template-columns:minmax(0,1fr);max-inline-size:none;max-block-size:none;padding:.25rem .5rem .75rem;box-shadow:none}.zv-n-list .zv-panel{gap:0}.zv-bar .zv-n-list .zv-panel>ul>li:has(>ul){margin-block-start:0}.zv-bar .zv-n-list .zv-panel>ul>li:has(>ul)>:is(a,span){font-weight:inherit}.zv-bar .zv-n-list .zv-panel ul ul{padding-inline-start:1rem}.zv-bar .zv-n-item>:is(.zv-panel,a~button){display:none}}
 @media print{.zv-bar .zv-panel{display:none}}
 `;
 }

@@ -31,11 +31,14 @@ export function renderMenu(menu: ResolvedMenu, { place, marks = false }: RenderC
   const openPanel = (item: ResolvedItem, id: string): void => {
     out.push(panelStart(id, item));
     stack.push('</div>');
-    for (const column of columnsOf(item).toReversed()) {
+    const columns = columnsOf(item);
+    for (let at = columns.length - 1; at >= 0; at -= 1) {
+      const column = columns[at] ?? [];
       if (column.length === 0) continue;
       stack.push('</ul>');
       pushItems(column, { isTop: false, isUnfolded: true });
-      stack.push('<ul>');
+      // A column without anything in it is no list; the next one says where it stands.
+      stack.push(at > 0 && columns[at - 1]?.length === 0 ? `<ul class="zv-at${at + 1}">` : '<ul>');
     }
   };
   if (menu.items.length > 0) open(menu.items, null, { isTop: form === 'bar', isUnfolded: form !== 'bar' });

@@ -2,10 +2,10 @@ import { computed } from 'vue';
 import {
   childrenOf,
   dropdownWith,
+  keepInColumn,
   labelOf,
   nodeAt,
   panelColumns,
-  setItems,
   type Dropdown,
   type DropdownChanges,
   type Id,
@@ -78,19 +78,13 @@ export function useDropdown() {
     let left = groups.findIndex(({ id }) => id === item.id);
     const now = sizes.findIndex((size) => (left -= size) < 0);
     const kept = above.dropdown.panel?.kept?.[item.id];
-    return { of: above.id, label: labelOf(document, above), count: sizes.length, now, kept: kept !== undefined && kept < sizes.length ? kept : null };
+    return { label: labelOf(document, above), count: sizes.length, now, kept: kept !== undefined && kept < sizes.length ? kept : null };
   });
 
   /** Keeps the group in a column, or lets balance put it. */
   function keepIn(column: number | null): void {
-    const { document } = copy;
     const { item } = selection;
-    if (document === null || item === null || group.value === null) return;
-    const { of } = group.value;
-    const before = nodeAt(document.items, of).dropdown ?? null;
-    const { [item.id]: _, ...rest } = before?.panel?.kept ?? {};
-    const kept = column === null ? rest : { ...rest, [item.id]: column };
-    copy.perform((context) => setItems(context, [of], { dropdown: dropdownWith(before, { panel: { kept } }) }));
+    if (item !== null) copy.perform((context) => keepInColumn(context, item.id, column));
   }
 
   return { isTop, form, panel, list, dropdown, change, columns, group, keepIn };

@@ -2,6 +2,7 @@ import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
 import './liveFrame.css';
 import '@zorvik/core/browser/navigation';
+import { dragGroups } from './dragGroup.ts';
 import type { FromFrame, ToFrame } from './messages.ts';
 import { patchTree } from './patchTree.ts';
 
@@ -78,6 +79,7 @@ window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => 
   if (data.kind === 'heights') {
     document.documentElement.style.setProperty('--peek', `${data.peek}px`);
     document.documentElement.style.setProperty('--room', `${data.room}px`);
+    measure();
   }
 });
 
@@ -119,6 +121,7 @@ window.addEventListener('blur', () => {
   isByKey = true;
   setActive(isPointed);
 });
+dragGroups(holder, (id, column) => tell({ kind: 'column', id, column }));
 new MutationObserver(measure).observe(holder, { subtree: true, childList: true, attributeFilter: ['aria-expanded'] });
 new ResizeObserver(measure).observe(stage);
 tell({ kind: 'ready' });

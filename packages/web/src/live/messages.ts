@@ -1,4 +1,4 @@
-import type { Id, Place } from '@zorvik/core';
+import { MOST_COLUMNS, type Id, type Place } from '@zorvik/core';
 
 /** What the editor tells the live header. */
 export type ToFrame =
@@ -15,16 +15,24 @@ export type FromFrame =
   | { readonly kind: 'select'; readonly id: Id }
   /** The height that everything in the frame needs, open branches included, in its own px. */
   | { readonly kind: 'size'; readonly height: number }
+  /** A group of a panel was dragged into a column, from 0. */
+  | { readonly kind: 'column'; readonly id: Id; readonly column: number }
   /** Whether somebody points at it or has the focus in it. */
   | { readonly kind: 'active'; readonly isActive: boolean };
 
 /** The frame is a sandbox without an origin: what it says is believed only in this form. */
 export function fromFrame(message: unknown): FromFrame | null {
   if (typeof message !== 'object' || message === null) return null;
-  const { kind, id, height, isActive } = message as Record<string, unknown>;
+  const { kind, id, height, isActive, column } = message as Record<string, unknown>;
   if (kind === 'ready') return { kind };
-  if (kind === 'select' && typeof id === 'string' && /^[a-z][0-9a-z]{3,31}$/.test(id)) return { kind, id };
+  if (kind === 'select' && isId(id)) return { kind, id };
   if (kind === 'size' && typeof height === 'number' && height >= 0 && height < 100_000) return { kind, height };
+  if (kind === 'column' && isId(id) && Number.isInteger(column) && (column as number) >= 0 && (column as number) < MOST_COLUMNS)
+    return { kind, id, column: column as number };
   if (kind === 'active' && typeof isActive === 'boolean') return { kind, isActive };
   return null;
+}
+
+function isId(id: unknown): id is Id {
+  return typeof id === 'string' && /^[a-z][0-9a-z]{3,31}$/.test(id);
 }

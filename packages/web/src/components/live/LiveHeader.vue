@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
-import { placementOf, placeNames, renderMenu, renderStyles, resolveMenu } from '@zorvik/core';
+import { keepInColumn, placementOf, placeNames, renderMenu, renderStyles, resolveMenu } from '@zorvik/core';
 import { fromFrame, type ToFrame } from '../../live/messages.ts';
 import { useDetails } from '../../stores/details.ts';
 import { useLiveView } from '../../stores/liveView.ts';
@@ -80,6 +80,7 @@ function hear({ source, data }: MessageEvent): void {
     tell(shown.value);
     tellSelection();
   } else if (message.kind === 'select') selection.select(message.id);
+  else if (message.kind === 'column') copy.perform((context) => keepInColumn(context, message.id, message.column));
   else if (message.kind === 'size') needed.value = message.height;
   else isActive.value = message.isActive;
 }
