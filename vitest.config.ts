@@ -7,6 +7,8 @@ export default defineConfig({
         test: {
           name: 'core',
           include: ['packages/core/{laws,test}/**/*.test.ts', 'packages/formats/test/**/*.test.ts', 'scripts/**/*.test.ts', 'demo/**/*.test.ts'],
+          // Laws try hundreds of documents; how fast a machine does that is no question of theirs.
+          testTimeout: 60_000,
         },
       },
       {
@@ -17,7 +19,16 @@ export default defineConfig({
           hookTimeout: 60_000,
         },
       },
-      { test: { name: 'web', include: ['packages/web/test/**/*.test.ts'], environment: 'jsdom', css: true, server: { deps: { inline: ['vuetify'] } } } },
+      {
+        test: {
+          name: 'web',
+          include: ['packages/web/test/**/*.test.ts'],
+          environment: 'jsdom',
+          css: true,
+          testTimeout: 60_000,
+          server: { deps: { inline: ['vuetify'] } },
+        },
+      },
       { test: { name: 'journeys', include: ['e2e/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 180_000, fileParallelism: false } },
     ],
   },
