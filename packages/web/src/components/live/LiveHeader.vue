@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
-import { keepInColumn, placementOf, placeNames, renderMenu, renderStyles, resolveMenu } from '@zorvik/core';
+import { childrenOf, keepInColumn, placementOf, placeNames, renderMenu, renderStyles, resolveMenu } from '@zorvik/core';
 import { fromFrame, type ToFrame } from '../../live/messages.ts';
 import { useDetails } from '../../stores/details.ts';
 import { useLiveView } from '../../stores/liveView.ts';
@@ -13,7 +13,7 @@ import WidthRuler from './WidthRuler.vue';
  * workspace while somebody points at it; otherwise it keeps to its own height.
  */
 const STAGE = 132;
-/** With a panel open it may be as high as this: a panel is composed by looking at it. */
+/** While what drops is being set it may be as high as this: a panel is composed by looking at it. */
 const PANEL_STAGE = 330;
 /** Where the frame begins, and what is left free below it, in px of the window. */
 const TOP = 58 + 20;
@@ -43,16 +43,16 @@ const shown = computed((): ToFrame | null => {
   return { kind: 'show', html, css: renderStyles(document.site, [resolved]), place: place.value, siteName: document.site.name };
 });
 const scale = computed(() => Math.min(1, available.value / live.width));
-/** What is selected stands in a panel, or has one. */
-const hasPanel = computed(() => {
+/** What drops from the selected item, or from the one above it, is being set: it is to be seen whole. */
+const isDropSeen = computed(() => {
   const { document } = copy;
   if (details.view !== 'drops' || document === null || selection.item === null || (place.value !== 'bar' && place.value !== 'secondBar')) return false;
   let top = selection.item;
   for (let above = document.items.nodes.get(top.parent); above !== undefined; above = document.items.nodes.get(top.parent)) top = above;
-  return top.dropdown?.form === 'panel';
+  return childrenOf(document.items, top.id).size > 0;
 });
-const stage = computed(() => (hasPanel.value ? Math.max(STAGE, Math.min(PANEL_STAGE, needed.value * scale.value)) : STAGE));
-const peek = computed(() => (hasPanel.value ? PANEL_STAGE : STAGE) / scale.value);
+const stage = computed(() => (isDropSeen.value ? Math.max(STAGE, Math.min(PANEL_STAGE, needed.value * scale.value)) : STAGE));
+const peek = computed(() => (isDropSeen.value ? PANEL_STAGE : STAGE) / scale.value);
 const most = computed(() => (windowHeight.value - TOP) / scale.value);
 const height = computed(() => (isActive.value ? Math.max(stage.value / scale.value, Math.min(needed.value, most.value)) : stage.value / scale.value));
 
