@@ -82,7 +82,10 @@ const entries = {
   notXml: { status: 422, sentence: 'Line {line}, column {column}: {problem}. XML was expected; mend the file there and try again.' },
   hasDoctype: { status: 422, sentence: 'Line {line}: a document type declaration has no place in a sitemap and is not read. Remove it and try again.' },
   wrongRoot: { status: 422, sentence: 'Line {line}: the root element is <{found}>; <urlset> was expected. Give the address list itself.' },
-  isIndex: { status: 422, sentence: 'Line {line}: this is an index of sitemaps (<sitemapindex>), not a sitemap. Read the site, which follows it, or give one of the files it names.' },
+  isIndex: {
+    status: 422,
+    sentence: 'Line {line}: this is an index of sitemaps (<sitemapindex>), not a sitemap. Read the site, which follows it, or give one of the files it names.',
+  },
   badLocation: { status: 422, sentence: 'Line {line}: “{address}” is not an address ({problem}). https://host/path was expected in <loc>.' },
   noLocation: { status: 422, sentence: 'Line {line}: this <url> has no <loc>. Each page needs its address there.' },
   noPages: { status: 422, sentence: 'The sitemap names no page. At least one <url> with a <loc> was expected.' },
