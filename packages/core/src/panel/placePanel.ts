@@ -1,13 +1,13 @@
+import type { PanelFacts } from '../schema/dropdown.ts';
+
 /** A stretch along the line that text runs in: from the screen's own beginning, in px. */
 export interface Span {
   readonly start: number;
   readonly size: number;
 }
 
-/** How far a panel reaches: as its content, as something around it, or a number of px. */
-export type Extent = 'content' | 'item' | 'bar' | 'container' | 'page' | number;
-/** What a panel that does not span something whole is in line with. */
-export type PanelAlign = 'item' | 'start' | 'centre' | 'end';
+export type Extent = NonNullable<PanelFacts['extent']>;
+export type PanelAlign = NonNullable<PanelFacts['align']>;
 
 export interface PanelSurroundings {
   /** The width of the screen, in px. */
@@ -33,7 +33,8 @@ export const PANEL_MARGIN = 8;
 export function placePanel(extent: Extent, align: PanelAlign, { screen, item, bar, container, content }: PanelSurroundings): PanelPlace {
   if (extent === 'page') return { start: 0, size: screen, isNarrowed: false, isShifted: false };
   const whole = extent === 'bar' ? bar : extent === 'container' ? container : null;
-  const wanted = whole?.size ?? (extent === 'content' ? content : extent === 'item' ? item.size : (extent as number));
+  const widths = { content, item: item.size, bar: bar.size, container: container.size };
+  const wanted = typeof extent === 'number' ? extent : widths[extent];
   const size = Math.max(0, Math.min(wanted, screen - 2 * PANEL_MARGIN));
   const starts = { item: item.start, start: bar.start, centre: bar.start + (bar.size - size) / 2, end: bar.start + bar.size - size };
   const asked = whole?.start ?? starts[align];

@@ -77,7 +77,7 @@ function under(picked: Picked): void {
   copy.perform((context) => movePages(context, props.chosen, { parent: picked.id, after: childrenOf(document.pages, picked.id).last() }, isAddressMoved.value));
 }
 
-function addTo(menu: Id): void {
+function putInto(menu: Id): void {
   const { document } = copy;
   if (document === null || menu === '') return;
   copy.perform((context) => addPages(context, { pages: props.chosen, depth: 0, spot: { parent: menu, after: childrenOf(document.items, menu).last() } }));
@@ -155,7 +155,7 @@ defineExpose({ focusTitle });
         <select
           aria-label="Put into a menu"
           @change="
-            addTo(($event.target as HTMLSelectElement).value);
+            putInto(($event.target as HTMLSelectElement).value);
             ($event.target as HTMLSelectElement).value = '';
           "
         >
