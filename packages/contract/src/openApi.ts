@@ -1,6 +1,6 @@
 import { EDIT_VERSION, OperationShape } from '@zorvik/core';
 import type { Route } from './route.ts';
-import { deliveryRoutes, ErrorEnvelopeShape, ResolvedItemShape, routes } from './routes.ts';
+import { deliveryRoutes, ErrorEnvelopeShape, ResolvedItemShape, ResolvedPartShape, routes } from './routes.ts';
 
 type Json = Record<string, unknown>;
 
@@ -15,7 +15,14 @@ export function openApi(): Json {
     openapi: '3.1.0',
     info: { title: 'Zorvik', version: `1.${EDIT_VERSION}`, description: 'The editor’s API, and what sites are delivered.' },
     paths,
-    components: { schemas: { ResolvedItem: withoutIds(ResolvedItemShape), Operation: withoutIds(OperationShape), Error: ErrorEnvelopeShape } },
+    components: {
+      schemas: {
+        ResolvedItem: withoutIds(ResolvedItemShape),
+        ResolvedPart: withoutIds(ResolvedPartShape),
+        Operation: withoutIds(OperationShape),
+        Error: ErrorEnvelopeShape,
+      },
+    },
   };
 }
 

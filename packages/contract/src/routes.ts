@@ -12,8 +12,12 @@ import {
   MenuShape,
   OwnFieldShape,
   PageShape,
+  partFields,
+  partKinds,
   SharedLinkShape,
+  PartShape,
   PlacementShape,
+  PresetShape,
   SentenceShape,
   settingFields,
   SiteShape,
@@ -57,6 +61,55 @@ export type ResolvedItemData = {
 };
 const RESOLVED_ITEM = 'ResolvedItem';
 const { heldBack: _, own, ...shownSettings } = settingFields;
+const { destination: __, source: ___, menu: ____, body: _____, ...shownOfParts } = partFields;
+const text = { type: 'string' };
+const RESOLVED_PART = 'ResolvedPart';
+
+/** A row, a cell or a part of a panel, as it is delivered. */
+export const ResolvedPartShape = Type.Unsafe<object>({
+  $id: RESOLVED_PART,
+  type: 'object',
+  required: ['id', 'kind'],
+  additionalProperties: false,
+  properties: {
+    id: IdShape,
+    kind: { enum: [...partKinds] },
+    ...shownOfParts,
+    href: text,
+    body: {
+      type: 'array',
+      items: {
+        type: 'object',
+        required: ['kind', 'runs'],
+        additionalProperties: false,
+        properties: {
+          kind: text,
+          runs: {
+            type: 'array',
+            items: {
+              type: 'object',
+              required: ['text'],
+              additionalProperties: false,
+              properties: { text, bold: { const: true }, italic: { const: true }, href: text },
+            },
+          },
+        },
+      },
+    },
+    groups: { type: 'array', items: { type: 'array', items: IdShape } },
+    pages: {
+      type: 'array',
+      items: {
+        type: 'object',
+        required: ['label', 'href'],
+        additionalProperties: false,
+        properties: { label: text, href: text, picture: text, summary: text },
+      },
+    },
+    items: { type: 'array', items: { $ref: RESOLVED_ITEM } },
+    parts: { type: 'array', items: { $ref: RESOLVED_PART } },
+  },
+});
 
 export const ResolvedItemShape = Type.Unsafe<ResolvedItemData>({
   $id: RESOLVED_ITEM,
@@ -71,6 +124,7 @@ export const ResolvedItemShape = Type.Unsafe<ResolvedItemData>({
     children: { type: 'array', items: { $ref: RESOLVED_ITEM } },
     ...shownSettings,
     columns: { type: 'array', items: whole, maxItems: 6 },
+    rows: { type: 'array', items: { $ref: RESOLVED_PART } },
     fields: own,
   },
 });
@@ -138,6 +192,8 @@ export const SiteLineShape = Type.Union([
   Type.Object({ forest: Type.Literal('sharedLinks'), nodes: Type.Array(SharedLinkShape) }, closed),
   Type.Object({ forest: Type.Literal('ownFields'), nodes: Type.Array(OwnFieldShape) }, closed),
   Type.Object({ forest: Type.Literal('leftFindings'), nodes: Type.Array(LeftFindingShape) }, closed),
+  Type.Object({ forest: Type.Literal('parts'), nodes: Type.Array(PartShape) }, closed),
+  Type.Object({ forest: Type.Literal('presets'), nodes: Type.Array(PresetShape) }, closed),
   Type.Object({ isWhole: Type.Literal(true) }, closed),
 ]);
 export type SiteLine = Static<typeof SiteLineShape>;

@@ -9,6 +9,8 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
   /** How long the pointer rests on an entry before its branch opens, and how long the way back may take, in ms. */
   const REST = 120;
   const GRACE = 320;
+  /** Where this script is served, and what is fetched beside it. */
+  const base = (document.currentScript as HTMLScriptElement | null)?.src || location.href;
   const buttons = (root: Element): HTMLElement[] => [...root.querySelectorAll<HTMLElement>('button[aria-expanded]')];
   const isOpen = (button: Element): boolean => button.getAttribute('aria-expanded') === 'true';
 
@@ -23,10 +25,30 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
     for (const other of entry.parentElement?.children ?? []) if (other !== entry) close(other);
     // One for each device class there may be: all of an entry say the same.
     for (const own of entry.querySelectorAll(':scope>button')) own.setAttribute('aria-expanded', 'true');
+    if (branch.dataset.zvFrom !== undefined) return fill(branch, branch.dataset.zvFrom, entry);
     if (branch.dataset.zvPanel !== undefined) return place(branch, entry);
     entry.removeAttribute('data-zv-end');
     const { left, right } = branch.getBoundingClientRect();
     if (left < 0 || right > document.documentElement.clientWidth) entry.setAttribute('data-zv-end', '');
+  };
+
+  /** Fetches what stands in a panel that is opened first. What could not be had is asked for again the next time. */
+  const fill = (panel: HTMLElement, from: string, entry: Element): void => {
+    delete panel.dataset.zvFrom;
+    void fetch(new URL(from, base))
+      .then((reply) => (reply.ok ? reply.text() : Promise.reject(new Error(reply.statusText))))
+      .then((html) => {
+        panel.innerHTML = html;
+        markHere(panel);
+        place(panel, entry);
+      })
+      .catch(() => (panel.dataset.zvFrom = from));
+  };
+
+  /** Marks the links to this page. */
+  const markHere = (root: Element): void => {
+    const here = [...root.querySelectorAll('a')].filter(({ href }) => href.split('#')[0] === location.href.split('#')[0]);
+    for (const link of here) link.setAttribute('aria-current', 'page');
   };
 
   /** Puts an open panel where it was wanted, inside the screen. On narrow screens it stands in the bar, and its style sheet says how. */
@@ -34,7 +56,7 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
     panel.removeAttribute('style');
     const nav = panel.closest<HTMLElement>('.zv-bar');
     if (nav === null || getComputedStyle(panel).position !== 'absolute') return;
-    const [extent = 'bar', align = 'item'] = panel.dataset.zvPanel?.split(' ') ?? [];
+    const [extent = 'bar', align = 'item', offset = 0] = panel.dataset.zvPanel?.split(' ') ?? [];
     const screen = document.documentElement.clientWidth;
     const isRtl = getComputedStyle(nav).direction === 'rtl';
     const span = (of: Element): Span => {
@@ -45,7 +67,8 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
     const content = panel.getBoundingClientRect().width;
     const bar = span(nav);
     const container = span(nav.closest('.zv-container') ?? nav.parentElement ?? nav);
-    const { start, size } = placePanel((Number(extent) || extent) as Extent, align as PanelAlign, { screen, item: span(entry), bar, container, content });
+    const around = { screen, item: span(entry), bar, container, content, offset: Number(offset) };
+    const { start, size } = placePanel((Number(extent) || extent) as Extent, align as PanelAlign, around);
     panel.style.inlineSize = `${size}px`;
     panel.style.insetInlineStart = `${start - bar.start - nav.clientLeft}px`;
   };
@@ -53,10 +76,7 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
   const start = (nav: HTMLElement): void => {
     if (nav.hasAttribute('data-zv-on')) return;
     nav.setAttribute('data-zv-on', '');
-    if (nav.querySelector('[aria-current]') === null) {
-      const here = [...nav.querySelectorAll('a')].filter(({ href }) => href.split('#')[0] === location.href.split('#')[0]);
-      for (const link of here) link.setAttribute('aria-current', 'page');
-    }
+    if (nav.querySelector('[aria-current]') === null) markHere(nav);
     let timer: ReturnType<typeof setTimeout> | undefined;
     const later = (act: () => void, wait: number): void => {
       clearTimeout(timer);

@@ -7,7 +7,7 @@ import { randomDocument } from '../testing/randomDocument.ts';
 import { randomOperation } from '../testing/randomOperation.ts';
 
 const SEEDS = Array.from({ length: 60 }, (_, at) => at + 1);
-const SIZE = { pages: 25, menus: 3, items: 40 };
+const SIZE = { pages: 25, menus: 3, items: 40, panels: 6 };
 
 describe('laws of every operation', () => {
   it('applied and then inverted, an operation leaves the document as it was', () => {
@@ -84,7 +84,7 @@ describe('laws of every operation', () => {
           .touches(done.operation)
           .map(({ forest, id }) => `${forest} ${id}`),
       );
-      for (const name of ['pages', 'menus', 'items', 'placements'] as const) {
+      for (const name of ['pages', 'menus', 'items', 'placements', 'parts'] as const) {
         const ids = new Set([...document[name].nodes.keys(), ...done.document[name].nodes.keys()]);
         for (const id of ids) {
           if (!touched.has(`${name} ${id}`)) expect(done.document[name].nodes.get(id), `seed ${seed} ${name} ${id}`).toBe(document[name].nodes.get(id));

@@ -21,6 +21,28 @@ export { LeftFindingShape, LONGEST_REASON, type LeftFinding } from './schema/lef
 export { MenuShape, type Menu } from './schema/menu.ts';
 export { ItemShape, DestinationShape, type Item, type Destination, type AgreedFacts } from './schema/item.ts';
 export { deviceClasses, type DeviceClass } from './schema/deviceClass.ts';
+export {
+  contentKinds,
+  GRID_COLUMNS,
+  HIGHEST_ROW,
+  heldBy,
+  LEAST_ROW,
+  MOST_PAGES,
+  partFacts,
+  partFields,
+  partKinds,
+  PartShape,
+  partWords,
+  pictureRatios,
+  type PageSource,
+  type Part,
+  type PartFacts,
+  type PartField,
+  type PartKind,
+} from './schema/part.ts';
+export { MOST_BLOCKS, type Block, type RichText, type Run } from './schema/richText.ts';
+export { LARGEST_PICTURE, pictureName, PictureShape, pictureWidths, widthsOf, type Picture } from './schema/picture.ts';
+export { PartSketchShape, PresetShape, type PartSketch, type Preset } from './schema/preset.ts';
 export { PlacementShape, PlaceShape, places, placeNames, type Placement, type Place } from './schema/placement.ts';
 export { SharedLinkShape, type SharedLink } from './schema/sharedLink.ts';
 export { OwnFieldShape, type OwnField, type OwnFieldType } from './schema/ownField.ts';
@@ -37,7 +59,7 @@ export { childrenOf, nodeAt, spotOf, withNodeChanged, withNodesLast, emptyForest
 export { branchOf } from './model/branchOf.ts';
 export { isWithin } from './model/isWithin.ts';
 export { menuOf } from './model/menuOf.ts';
-export { labelOf, nameOf, writtenOut } from './model/labelOf.ts';
+export { labelOf, nameOf, partName, writtenOut } from './model/labelOf.ts';
 export { faceOf, type Face } from './model/faceOf.ts';
 export { usersOf } from './model/usersOf.ts';
 export type { Sketch, SketchTarget } from './model/sketch.ts';
@@ -47,6 +69,8 @@ export { agreedFacts } from './model/agreedFacts.ts';
 export { latestSince } from './model/latestSince.ts';
 export { storedOrder } from './model/storedOrder.ts';
 export { findBreach } from './model/findBreach.ts';
+export { partProblem } from './model/partProblem.ts';
+export { panelOf } from './model/panelOf.ts';
 export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces.ts';
 export { toStored, readStored } from './model/stored.ts';
 
@@ -65,23 +89,30 @@ export { compareMenus, changeInWords, type MenuChange } from './diff/compareMenu
 
 export { createFilling, withFollowed, followedId, type FillFollowed } from './resolve/withFollowed.ts';
 export type { CompareTitles } from './resolve/followedPages.ts';
-export { resolveMenu, fitsType, type OwnValues, type ResolvedItem, type ResolvedMenu } from './resolve/resolveMenu.ts';
+export { resolveMenu, fitsType, type OwnValues, type ResolveChoices, type ResolvedItem, type ResolvedMenu } from './resolve/resolveMenu.ts';
+export type { ResolvedPart } from './resolve/resolvePanel.ts';
 export { placementOf } from './resolve/placementOf.ts';
 
-export { renderMenu, formOf, type RenderChoices, type MenuForm } from './render/renderMenu.ts';
+export { renderMenu, renderPanel, formOf, type RenderChoices, type MenuForm } from './render/renderMenu.ts';
+export { isFetched } from './render/panelHtml.ts';
 export { renderStyles } from './render/renderStyles.ts';
 export { navigationScript } from './render/navigationScript.ts';
 export { escapeHtml } from './render/escape.ts';
 
 export { balanceColumns, packColumns } from './panel/balanceColumns.ts';
 export { dropdownWith, type DropdownChanges } from './panel/dropdownWith.ts';
+export { freeColumns, shapeCells, spansWithCell, spansWithout } from './panel/shapeCells.ts';
+export { notYetShown, partsIn, shownApart } from './panel/shownApart.ts';
+export { sweepPanel, type PanelSweep, type WidthRange } from './panel/sweepPanel.ts';
 export { panelColumns, type PanelColumns } from './panel/panelColumns.ts';
 export { placePanel, PANEL_MARGIN, type Extent, type PanelAlign, type PanelPlace, type PanelSurroundings, type Span } from './panel/placePanel.ts';
 export {
   dropdownForms,
   extents,
   LEAST_WIDTH,
+  mediumForms,
   MOST_COLUMNS,
+  MOST_OFFSET,
   MOST_WIDTH,
   narrowForms,
   openings,
@@ -107,6 +138,8 @@ export { setItems, makeAlike, unlikeSiblings, type AlikeName, type ItemChanges }
 export { addShared, createLink, detachItem, removeLink, shareItem } from './commands/sharedLinks.ts';
 export * from './commands/pages.ts';
 export { keepInColumn } from './commands/panels.ts';
+export * from './commands/composing.ts';
+export { panelSketch, removePreset, renamePreset, savePreset, shippedPresets, usePreset, type PresetFor, type ShippedPreset } from './commands/presets.ts';
 export { MOST_TAKEN, pagesToTake, partsOf, takePart } from './commands/takePages.ts';
 export { planPage, type PlannedPage } from './commands/planPage.ts';
 export { bringIn, planSketch, type ImportPlan, type PlannedItem } from './commands/bringIn.ts';

@@ -4,6 +4,7 @@ import { agreedFacts } from '../src/model/agreedFacts.ts';
 import { withNodesLast } from '../src/model/forest.ts';
 import type { Item } from '../src/schema/item.ts';
 import type { Page } from '../src/schema/page.ts';
+import type { Part } from '../src/schema/part.ts';
 import { dropdownForms, extents, openings, type Dropdown } from '../src/schema/dropdown.ts';
 import type { Settings } from '../src/schema/settings.ts';
 import { below, pick } from './pick.ts';
@@ -15,12 +16,14 @@ export interface DocumentSize {
   readonly items: number;
   /** Children of each parent; null: at random. */
   readonly branching?: number | null;
+  /** Items whose panel is composed, at the most. */
+  readonly panels?: number;
 }
 
 const WORDS = ['Fern', 'Moss', '<b>Bulbs</b>', 'Été & "hiver"', 'بذور', '種子', 'Tools', 'Pots', "Seed's", '🌱 Herbs', 'Old sorts', 'Café'];
 
 /** A sound document of that size; the same random bits give the same one. */
-export function randomDocument(random: RandomBits, { pages, menus, items, branching = null }: DocumentSize): SiteDocument {
+export function randomDocument(random: RandomBits, { pages, menus, items, branching = null, panels = 0 }: DocumentSize): SiteDocument {
   const site = siteFixture;
   const start = newDocument(site);
   const withPages = { ...start, pages: withNodesLast(start.pages, randomPages(random, site.id, pages, branching)) };
@@ -49,7 +52,34 @@ export function randomDocument(random: RandomBits, { pages, menus, items, branch
     items,
     branching,
   );
-  return { ...complete, items: withNodesLast(start.items, itemList) };
+  const whole = { ...complete, items: withNodesLast(start.items, itemList) };
+  return panels === 0 ? whole : { ...whole, parts: withNodesLast(start.parts, randomParts(random, whole, panels)) };
+}
+
+/** Panels of some items: rows of cells with a few parts in them. */
+function randomParts(random: RandomBits, { items, pages, menus }: SiteDocument, count: number): Part[] {
+  const owners = [...new Set(Array.from({ length: count }, () => pick(random, [...items.nodes.keys()]) ?? ''))].filter((id) => id !== '');
+  return owners.flatMap((owner) => {
+    const children = [...items.nodes.values()].filter(({ parent }) => parent === owner);
+    return Array.from({ length: 1 + below(random, 2) }, (): Part[] => {
+      const row: Part = { id: mintId('part', random), parent: owner, kind: 'row' };
+      const cells = [6, 4].map((span): Part => ({ id: mintId('part', random), parent: row.id, kind: 'cell', span }));
+      const parts = cells.flatMap(({ id: parent }) => {
+        const base = { id: mintId('part', random), parent };
+        const page = pick(random, [...pages.nodes.keys()]) ?? null;
+        const kinds: Part[] = [
+          { ...base, kind: 'heading', text: pick(random, WORDS) ?? 'Heading', ...(page === null ? {} : { destination: { kind: 'page', page, anchor: null } }) },
+          { ...base, kind: 'pages', source: { page, depth: 2, order: 'title', limit: 3 } },
+          { ...base, kind: 'group', item: pick(random, children)?.id ?? owner },
+          { ...base, kind: 'groups', columns: 2 },
+          { ...base, kind: 'text', body: [{ kind: 'paragraph', runs: [{ text: pick(random, WORDS) ?? 'Text', bold: true }] }] },
+          { ...base, kind: 'menu', menu: pick(random, [...menus.nodes.keys()]) ?? '' },
+        ];
+        return [pick(random, kinds) ?? { ...base, kind: 'divider' as const }];
+      });
+      return [row, ...cells, ...parts];
+    }).flat();
+  });
 }
 
 function randomPages(random: RandomBits, root: Id, count: number, branching: number | null): Page[] {

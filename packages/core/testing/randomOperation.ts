@@ -114,6 +114,54 @@ const makers: readonly Maker[] = [
     const { follow = null } = nodeAt(document.menus, id);
     return { kind: 'updateMenu', id, set: { follow: { of: { kind: 'menu', menu }, depth: 2, order: 'site' } }, was: { follow } };
   },
+  (random, document) => move(random, document, 'parts', 'movePart'),
+  (random, document) => move(random, document, 'parts', 'movePart'),
+  (random, document) => {
+    const item = anyId(random, document, 'items');
+    if (item === null) return null;
+    const row = { id: mintId('part', random), parent: item, kind: 'row' as const };
+    const cell = { id: mintId('part', random), parent: row.id, kind: 'cell' as const, span: 12 };
+    const title = { id: mintId('part', random), parent: cell.id, kind: 'heading' as const, text: 'Heading' };
+    return { kind: 'addPart', after: null, branch: [row, cell, title] };
+  },
+  (random, document) => {
+    const parent = anyId(random, document, 'parts');
+    if (parent === null) return null;
+    const id = mintId('part', random);
+    const page = anyId(random, document, 'pages');
+    const menu = anyId(random, document, 'menus') ?? id;
+    const part = pick(random, [
+      { id, parent, kind: 'cell' as const, span: 3 },
+      { id, parent, kind: 'pages' as const, source: { page, depth: 1, order: 'site' as const, limit: 2 } },
+      { id, parent, kind: 'menu' as const, menu },
+    ]);
+    return part === undefined ? null : { kind: 'addPart', after: childrenOf(document.parts, parent).last(), branch: [part] };
+  },
+  (random, document) => {
+    const id = anyId(random, document, 'parts');
+    if (id === null) return null;
+    const { text = null, span = null } = nodeAt(document.parts, id);
+    return (
+      pick(random, [
+        { kind: 'updatePart' as const, id, set: { text: `Text ${below(random, 9)}` }, was: { text } },
+        { kind: 'updatePart' as const, id, set: { span: 1 + below(random, 12) }, was: { span } },
+      ]) ?? null
+    );
+  },
+  (random, document) => {
+    const id = anyId(random, document, 'parts');
+    return id === null ? null : { kind: 'removePart', after: spotOf(document.parts, id).after, branch: branchOf(document.parts, id) };
+  },
+  (random, document) => {
+    const preset = { id: mintId('preset', random), parent: document.site.id, name: `Preset ${below(random, 5)}`, rows: [{ kind: 'row' as const }] };
+    return { kind: 'addPreset', after: childrenOf(document.presets, document.site.id).last(), branch: [preset] };
+  },
+  (random, document) => {
+    const id = anyId(random, document, 'presets');
+    if (id === null) return null;
+    if (below(random, 2) === 0) return { kind: 'removePreset', after: spotOf(document.presets, id).after, branch: branchOf(document.presets, id) };
+    return { kind: 'updatePreset', id, set: { name: `Renamed ${below(random, 9)}` }, was: { name: nodeAt(document.presets, id).name } };
+  },
   (random, document) => move(random, document, 'ownFields', 'moveOwnField'),
   (random, document) => {
     const id = mintId('sharedLink', random);
@@ -198,8 +246,8 @@ function anyId(random: RandomBits, document: SiteDocument, name: ForestName): Id
 }
 
 function anySpot(random: RandomBits, document: SiteDocument, name: ForestName): Spot | null {
-  const roots = name === 'items' ? [...document.menus.nodes.keys()] : [document.site.id];
-  const nested = name === 'items' || name === 'pages' ? [...document[name].nodes.keys()] : [];
+  const roots = name === 'items' ? [...document.menus.nodes.keys()] : name === 'parts' ? [...document.items.nodes.keys()].slice(0, 5) : [document.site.id];
+  const nested = name === 'items' || name === 'pages' || name === 'parts' ? [...document[name].nodes.keys()] : [];
   const parent = pick(random, [...roots, ...nested]);
   if (parent === undefined) return null;
   return { parent, after: pick(random, [null, ...childrenOf(document[name], parent)]) ?? null };

@@ -85,7 +85,7 @@ describe('an archive', () => {
   it('is a plain tar of JSON lines, which any tool can read', () => {
     const text = gunzipSync(archive).toString('latin1');
     expect(text.slice(0, 20)).toContain('zorvik-archive.json');
-    expect(text).toContain('{"format":"zorvik-archive","version":4,"madeAt":"2026-11-23T12:00:00.000Z"');
+    expect(text).toContain('{"format":"zorvik-archive","version":5,"madeAt":"2026-11-23T12:00:00.000Z"');
     expect(text).toContain('items/000001.jsonl');
   });
 
@@ -131,7 +131,7 @@ describe('an archive', () => {
     ['changed in the middle', () => Buffer.concat([archive.subarray(0, 3000), Buffer.alloc(50, 7), archive.subarray(3050)]), /cannot be read/],
     ['an empty file', () => Buffer.alloc(0), /cannot be read/],
     ['another tar', () => tarOf([['readme.txt', 'hello']]), /it should begin with zorvik-archive\.json/],
-    ['of a newer version', () => tarOf([manifest({ version: 99 })]), /has version 99; this Zorvik reads up to 4/],
+    ['of a newer version', () => tarOf([manifest({ version: 99 })]), /has version 99; this Zorvik reads up to 5/],
     [
       'with a part that nobody knows',
       () => tarOf([manifest(), ['pg_shadow/000001.jsonl', '{}']]),

@@ -3,7 +3,7 @@
  * CSS selector, and stays for ever. 32^15 = 2^75 values: two of a million ids collide with a probability below 10^-10.
  */
 export type Id = string;
-export type IdKind = 'site' | 'page' | 'menu' | 'item' | 'placement' | 'sharedLink' | 'ownField' | 'leftFinding' | 'edit' | 'session';
+export type IdKind = 'site' | 'page' | 'menu' | 'item' | 'placement' | 'sharedLink' | 'ownField' | 'leftFinding' | 'part' | 'preset' | 'edit' | 'session';
 
 export const ID_PATTERN = '^[a-z][0-9a-z]{3,31}$';
 
@@ -16,6 +16,8 @@ const letters: Readonly<Record<IdKind, string>> = {
   sharedLink: 'k',
   ownField: 'f',
   leftFinding: 'd',
+  part: 'c',
+  preset: 't',
   edit: 'e',
   session: 'w',
 };

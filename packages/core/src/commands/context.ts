@@ -3,7 +3,8 @@ import { mintId, type Id, type RandomBits } from '../base/ids.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import type { Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
-import { childrenOf } from '../model/forest.ts';
+import { branchOf } from '../model/branchOf.ts';
+import { childrenOf, spotOf } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { menuOf } from '../model/menuOf.ts';
 import { applyEdit } from '../ops/applyEdit.ts';
@@ -50,7 +51,7 @@ export function makeEdit(context: CommandContext, wanted: readonly Operation[], 
   const document = storedOf(context);
   const through = from === undefined || choices.isStored === true ? ok([...wanted]) : throughFollowed(shown, from, wanted, random);
   if (!through.ok) return through;
-  const operations = through.value;
+  const operations = (choices.undoes ?? null) === null ? withPanelsRemoved(document, through.value) : through.value;
   const edit: Edit = {
     id: mintId('edit', random),
     version: EDIT_VERSION,
@@ -68,6 +69,24 @@ export function makeEdit(context: CommandContext, wanted: readonly Operation[], 
   if (tooDeep !== null) return no(tooDeep);
   if (applied.value.document === document) return no(refusal('changesNothing', { label: choices.label ?? 'it' }));
   return ok(applied.value.edit);
+}
+
+/** The operations, with the parts of panels taken out before the items that they drop from are removed. */
+function withPanelsRemoved(document: SiteDocument, operations: readonly Operation[]): Operation[] {
+  // Rows that the edit hands on, or takes out itself, are no longer there then.
+  const elsewhere = new Set(
+    operations.flatMap((one) => (one.kind === 'movePart' ? [one.id] : one.kind === 'removePart' ? one.branch.map(({ id }) => id) : [])),
+  );
+  return operations.flatMap((operation): Operation[] => {
+    if (operation.kind !== 'removeItem' || document.parts.nodes.size === 0) return [operation];
+    const [top] = operation.branch;
+    const branch = top !== undefined && document.items.nodes.has(top.id) ? branchOf(document.items, top.id) : [];
+    const rows = branch.flatMap(({ id }) => [...childrenOf(document.parts, id)]).filter((row) => !elsewhere.has(row));
+    return [
+      ...rows.map((row): Operation => ({ kind: 'removePart', after: spotOf(document.parts, row).after, branch: branchOf(document.parts, row) })),
+      operation,
+    ];
+  });
 }
 
 /** The first item that the operations put deeper than its menu allows, as a refusal. What was too deep before may stay. */

@@ -6,15 +6,16 @@ import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
 import type { Operation } from '../ops/registry.ts';
 import { followedId } from '../resolve/withFollowed.ts';
 import type { Item } from '../schema/item.ts';
+import { panelCopies, type PartsOf } from './panelParts.ts';
 
 /**
- * The operations that add copies of branches, each in preorder, one behind the other from a spot on. A copy of what follows keeps its
- * exceptions: their ids follow from its own.
+ * The operations that add copies of branches, each in preorder, one behind the other from a spot on, and behind them those that add copies of their panels. A copy of
+ * what follows keeps its exceptions: their ids follow from its own.
  */
-export function copiesAt(branches: readonly (readonly Item[])[], spot: Spot, random: RandomBits): Operation[] {
+export function copiesAt(branches: readonly (readonly Item[])[], spot: Spot, random: RandomBits, partsOf: PartsOf): Operation[] {
   let { after } = spot;
-  return branches.map((branch): Operation => {
-    const copyOf = new Map<Id, Id>();
+  const copyOf = new Map<Id, Id>();
+  const items = branches.map((branch): Operation => {
     const copies = branch.map((item) => {
       const parent = copyOf.get(item.parent) ?? spot.parent;
       const id = item.exception === undefined ? mintId('item', random) : followedId(parent, item.exception.of);
@@ -25,6 +26,7 @@ export function copiesAt(branches: readonly (readonly Item[])[], spot: Spot, ran
     after = copies[0]?.id ?? after;
     return operation;
   });
+  return [...items, ...panelCopies(copyOf, partsOf, random)];
 }
 
 /**

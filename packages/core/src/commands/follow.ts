@@ -18,6 +18,7 @@ import { MOST_BROUGHT } from './bringIn.ts';
 import { createFilling, followedId } from '../resolve/withFollowed.ts';
 import { standingAlone } from './copies.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
+import { groupsLed, panelHandedOn } from './panelParts.ts';
 import { holderOf, isFollowed } from './throughFollowed.ts';
 
 /** The rule that a menu or an item follows by; null: it follows nothing. */
@@ -61,6 +62,9 @@ function givingWay(context: CommandContext, holder: Id, following: Operation): O
   const made: Operation[] = [];
   const kept: Operation[] = [];
   const gone: Operation[] = [];
+  const handed: Operation[] = [];
+  /** What stands in the place of items that give way. */
+  const standIns = new Map<Id, Id>();
   const exceptions = new Set<Id>();
   let lastException: Id | null = childrenOf(stored.items, holder).last();
   const needException = (id: Id, of: Id, from: Partial<Item>): void => {
@@ -89,7 +93,11 @@ function givingWay(context: CommandContext, holder: Id, following: Operation): O
       taken.add(id);
       const { label, opensNewTab } = item;
       const settings = Object.fromEntries(settingNames.filter((name) => item[name] !== undefined).map((name) => [name, item[name]]));
-      if (label !== null || opensNewTab || Object.keys(settings).length > 0) needException(id, item.destination.page, { label, opensNewTab, ...settings });
+      const isComposed = childrenOf(stored.parts, item.id).size > 0;
+      standIns.set(item.id, id);
+      if (isComposed || label !== null || opensNewTab || Object.keys(settings).length > 0)
+        needException(id, item.destination.page, { label, opensNewTab, ...settings });
+      handed.push(...panelHandedOn(stored, item.id, id));
       if (into === null) gone.push({ kind: 'removeItem', after: null, branch: [item] });
       push(item.id, id);
     } else if (into !== null) {
@@ -99,7 +107,7 @@ function givingWay(context: CommandContext, holder: Id, following: Operation): O
       kept.push({ kind: 'moveItem', id: item.id, from: spotOf(stored.items, item.id), to: { parent: into, after: null } });
     }
   }
-  return [...made, ...kept.reverse(), ...gone];
+  return [...made, ...kept.reverse(), ...handed, ...groupsLed(stored, standIns), ...gone];
 }
 
 /** Whether following a menu means following another in the end, itself included. O(items). */
@@ -130,6 +138,7 @@ export function unfollow(context: CommandContext, id: Id): Result<Edit> {
   if (rule === null) return no(refusal('notFollowing', { label }));
   const operations: Operation[] = [{ kind: stored.items.nodes.has(id) ? 'updateItem' : 'updateMenu', id, set: { follow: null }, was: { follow: rule } }];
   let count = 0;
+  const standIns = new Map<Id, Id>();
   const stack: { readonly shownParent: Id; readonly parent: Id }[] = [{ shownParent: id, parent: id }];
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
     let after: Id | null = null;
@@ -144,12 +153,15 @@ export function unfollow(context: CommandContext, id: Id): Result<Edit> {
       }
       const own = { ...standingAlone(stored, item), id: mintId('item', random), parent: next.parent };
       operations.push({ kind: 'addItem', after, branch: [own] });
+      operations.push(...panelHandedOn(stored, child, own.id));
+      standIns.set(child, own.id);
       stack.push({ shownParent: child, parent: own.id });
       after = own.id;
       count += 1;
     }
   }
   if (count > MOST_BROUGHT) return no(refusal('tooMany', { count, what: 'items', most: MOST_BROUGHT }));
+  operations.push(...groupsLed(stored, standIns));
   for (const child of childrenOf(stored.items, id)) {
     const item = nodeAt(stored.items, child);
     if (item.exception !== undefined) operations.push({ kind: 'removeItem', after: spotOf(stored.items, child).after, branch: branchOf(stored.items, child) });
@@ -167,6 +179,7 @@ export function exceptionWords(stored: SiteDocument, id: Id): string[] {
     ...(item.pin === undefined ? [] : ['pinned']),
     ...(item.opensNewTab || settingNames.some((name) => item[name] !== undefined) ? ['settings of its own'] : []),
     ...(childrenOf(stored.items, id).size === 0 ? [] : ['items of its own below it']),
+    ...(childrenOf(stored.parts, id).size === 0 ? [] : ['a panel of its own']),
   ];
 }
 

@@ -12,13 +12,16 @@ import { labelOf, nameOf } from '../model/labelOf.ts';
 import { pageFace } from '../model/pageFace.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
+import { partsIn } from '../panel/shownApart.ts';
 import type { Destination, Item } from '../schema/item.ts';
+import type { Part } from '../schema/part.ts';
 import { MOST_BROUGHT } from './bringIn.ts';
 import { checkLabel } from './checkLabel.ts';
 import { branchToCopy, copiesAt } from './copies.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
 import { destinationTyped } from './destinationTyped.ts';
 import { faceUpdate } from './faceUpdate.ts';
+import { withoutLost } from './panelParts.ts';
 import { anchorOutside, stepAlong, stepIn, stepOut, type Step } from './spots.ts';
 import { topmost } from './topmost.ts';
 
@@ -185,10 +188,11 @@ export function removeItems(context: CommandContext, chosen: readonly Id[]): Res
 /** Puts a copy of each branch behind it. */
 export function duplicateItems(context: CommandContext, chosen: readonly Id[]): Result<Edit> {
   const { document, random } = context;
-  const operations = topmost(document.items, chosen).flatMap((top) =>
-    copiesAt([branchToCopy(storedOf(context), document, top)], { ...spotOf(document.items, top), after: top }, random),
+  const tops = topmost(document.items, chosen);
+  const operations = tops.flatMap((top) =>
+    copiesAt([branchToCopy(storedOf(context), document, top)], { ...spotOf(document.items, top), after: top }, random, (item) => partsIn(document, item)),
   );
-  return makeEdit(context, operations, operations.length > 1 ? { sentence: sentence('itemsDuplicated', { count: operations.length }) } : {});
+  return makeEdit(context, operations, tops.length > 1 ? { sentence: sentence('itemsDuplicated', { count: tops.length }) } : {});
 }
 
 /** Copies of chosen branches, to be kept for pasting: each in preorder. */
@@ -197,14 +201,35 @@ export function branchesOf(context: Pick<CommandContext, 'document' | 'from'>, c
   return topmost(document.items, chosen).map((top) => branchToCopy(storedOf(context), document, top));
 }
 
-/** Adds copies of branches at a spot. What leads to a page, or shows a shared link, that is no longer there is not yet decided. */
-export function pasteItems(context: CommandContext, branches: readonly (readonly Item[])[], spot: Spot): Result<Edit> {
+/** The parts of the panels of copied branches, to be kept with them. */
+export function panelsOf({ document }: Pick<CommandContext, 'document'>, branches: readonly (readonly Item[])[]): Part[][] {
+  return branches
+    .flat()
+    .map(({ id }) => partsIn(document, id))
+    .filter(({ length }) => length > 0);
+}
+
+/**
+ * Adds copies of branches at a spot, with their panels. What leads to a page, or shows a shared link, that is no longer there is not yet decided; parts of panels that
+ * name what is not there are left out.
+ */
+export function pasteItems(
+  context: CommandContext,
+  branches: readonly (readonly Item[])[],
+  spot: Spot,
+  panels: readonly (readonly Part[])[] = [],
+): Result<Edit> {
   const { document, random } = context;
   const known = branches.map((branch) => branch.map((item) => withKnownTarget(document, item)));
   const count = known.reduce((sum, branch) => sum + branch.length, 0);
   if (count > MOST_BROUGHT) return no(refusal('tooMany', { count, what: 'items', most: MOST_BROUGHT }));
   const words = sentence('itemsPasted', { count, parent: nameOf(document, 'items', spot.parent) });
-  return makeEdit(context, copiesAt(known, spot, random), { sentence: words });
+  const byItem = new Map(panels.map((parts) => [parts[0]?.parent ?? '', withoutLost(document, parts)]));
+  return makeEdit(
+    context,
+    copiesAt(known, spot, random, (item) => byItem.get(item) ?? []),
+    { sentence: words },
+  );
 }
 
 function withKnownTarget(document: SiteDocument, { link, ...item }: Item): Item {

@@ -13,6 +13,7 @@ import { deviceClasses } from '../schema/deviceClass.ts';
 import type { Place } from '../schema/placement.ts';
 import type { Follow } from '../schema/follow.ts';
 import type { Menu } from '../schema/menu.ts';
+import { partsIn } from '../panel/shownApart.ts';
 import { placementOf } from '../resolve/placementOf.ts';
 import { itemsToAdd, MOST_BROUGHT, type PlannedItem } from './bringIn.ts';
 import { checkLabel } from './checkLabel.ts';
@@ -79,7 +80,7 @@ function fillingOf(context: CommandContext, fill: MenuFill, menu: Id): Operation
   if (fill.kind === 'copy') {
     const { items } = storedOf(context);
     const branches = [...childrenOf(items, fill.menu)].map((top) => branchOf(items, top));
-    return copiesAt(branches, spot, random);
+    return copiesAt(branches, spot, random, (item) => partsIn(document, item));
   }
   const pages = [...childrenOf(document.pages, fill.below ?? document.site.id)].filter((id) => document.pages.nodes.get(id)?.state !== 'gone');
   return pagesToAdd(context, { pages, depth: fill.depth, spot });

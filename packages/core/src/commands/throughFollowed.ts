@@ -6,6 +6,7 @@ import { agreedFacts } from '../model/agreedFacts.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
+import { partsIn } from '../panel/shownApart.ts';
 import type { AddItem } from '../ops/addItem.ts';
 import { topOf } from '../ops/kit/defineAdd.ts';
 import type { MoveItem } from '../ops/moveItem.ts';
@@ -140,9 +141,9 @@ function movingOwn(at: Here, { id, from, to }: MoveItem): Operation[] {
 function movingFollowed(at: Here, { id, to }: MoveItem): Operation[] {
   const item = nodeAt(at.shown.items, id);
   if (to.parent !== item.parent) {
-    const [copy] = copiesAt([branchToCopy(at.stored, at.shown, id)], to, at.random);
+    const [copy, ...panels] = copiesAt([branchToCopy(at.stored, at.shown, id)], to, at.random, (item) => partsIn(at.stored, item));
     if (copy?.kind !== 'addItem') return [];
-    return [...hiding(at, id), ...(isFollowing(at.shown, to.parent) ? adding(at, copy) : [copy])];
+    return [...hiding(at, id), ...(isFollowing(at.shown, to.parent) ? adding(at, copy) : [copy]), ...panels];
   }
   const made = exceptionFor(at, id);
   const { behind, own, others } = placeAmong(at, to.parent, id, to.after, true);

@@ -4,7 +4,9 @@ import type { LeftFinding } from '../schema/leftFinding.ts';
 import type { Menu } from '../schema/menu.ts';
 import type { OwnField } from '../schema/ownField.ts';
 import type { Page } from '../schema/page.ts';
+import type { Part } from '../schema/part.ts';
 import type { Placement } from '../schema/placement.ts';
+import type { Preset } from '../schema/preset.ts';
 import type { SharedLink } from '../schema/sharedLink.ts';
 import type { Site } from '../schema/site.ts';
 import { emptyForest, type Forest } from './forest.ts';
@@ -18,13 +20,25 @@ export interface NodeOf {
   readonly sharedLinks: SharedLink;
   readonly ownFields: OwnField;
   readonly leftFindings: LeftFinding;
+  readonly parts: Part;
+  readonly presets: Preset;
 }
 export type ForestName = keyof NodeOf;
-export const forestNames = ['pages', 'menus', 'items', 'placements', 'sharedLinks', 'ownFields', 'leftFindings'] as const satisfies readonly ForestName[];
+export const forestNames = [
+  'pages',
+  'menus',
+  'items',
+  'placements',
+  'sharedLinks',
+  'ownFields',
+  'leftFindings',
+  'parts',
+  'presets',
+] as const satisfies readonly ForestName[];
 
 /**
  * A site as it is edited: immutable, normalised, structure shared between versions. A menu is the root of its
- * items, the site of all else.
+ * items, an item of the parts of its panel, the site of all else.
  */
 export type SiteDocument = { readonly site: Site } & { readonly [F in ForestName]: Forest<NodeOf[F]> };
 
@@ -38,6 +52,8 @@ export function newDocument(site: Site): SiteDocument {
     sharedLinks: emptyForest(),
     ownFields: emptyForest(),
     leftFindings: emptyForest(),
+    parts: emptyForest(),
+    presets: emptyForest(),
   };
 }
 
@@ -54,5 +70,6 @@ export function withForest<F extends ForestName>(document: SiteDocument, name: F
 /** Whether something may have `parent` as its parent in that forest. */
 export function isParent(document: SiteDocument, name: ForestName, parent: Id): boolean {
   if (name === 'items') return document.menus.nodes.has(parent) || document.items.nodes.has(parent);
+  if (name === 'parts') return document.items.nodes.has(parent) || document.parts.nodes.has(parent);
   return parent === document.site.id || (name === 'pages' && document.pages.nodes.has(parent));
 }

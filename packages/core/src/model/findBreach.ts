@@ -2,6 +2,8 @@ import type { Id } from '../base/ids.ts';
 import { preorder } from '../walk/preorder.ts';
 import { forestNames, isParent, type ForestName, type SiteDocument } from './document.ts';
 import { childrenOf } from './forest.ts';
+import { partProblem } from './partProblem.ts';
+import { rootsOf } from './rootsOf.ts';
 
 /**
  * The first invariant that a document breaks, in words; null when it is sound. Every operation keeps them (a law), and stored
@@ -12,7 +14,7 @@ export function findBreach(document: SiteDocument): string | null {
     const breach = breachOfForest(document, name);
     if (breach !== null) return breach;
   }
-  return breachOfReferences(document);
+  return breachOfParts(document) ?? breachOfReferences(document);
 }
 
 function breachOfForest(document: SiteDocument, name: ForestName): string | null {
@@ -20,8 +22,9 @@ function breachOfForest(document: SiteDocument, name: ForestName): string | null
   for (const node of forest.nodes.values()) {
     if (!isParent(document, name, node.parent)) return `${name}: the parent ${node.parent} of ${node.id} is not there`;
   }
+  const tops = rootsOf(document, name).flatMap((root) => [...childrenOf(forest, root)]);
   const reached = new Set<Id>();
-  for (const { node } of preorder(rootsOf(document, name), (id) => childrenOf(forest, id))) {
+  for (const { node } of preorder(tops, (id) => childrenOf(forest, id))) {
     if (reached.has(node)) return `${name}: ${node} stands twice`;
     reached.add(node);
     const found = forest.nodes.get(node);
@@ -31,9 +34,12 @@ function breachOfForest(document: SiteDocument, name: ForestName): string | null
   return reached.size === forest.nodes.size ? null : `${name}: ${forest.nodes.size - reached.size} nodes cannot be reached`;
 }
 
-function rootsOf(document: SiteDocument, name: ForestName): Id[] {
-  const roots = name === 'items' ? [...document.menus.nodes.keys()] : [document.site.id];
-  return roots.flatMap((root) => [...childrenOf(document[name], root)]);
+function breachOfParts(document: SiteDocument): string | null {
+  for (const part of document.parts.nodes.values()) {
+    const problem = partProblem(document, part);
+    if (problem !== null) return `parts: ${part.id} ${problem.message}`;
+  }
+  return null;
 }
 
 function breachOfReferences({ items, pages, placements, menus, sharedLinks, ownFields }: SiteDocument): string | null {

@@ -1,4 +1,5 @@
 import type { Id } from '../base/ids.ts';
+import { partWords, type Part } from '../schema/part.ts';
 import type { Destination } from '../schema/item.ts';
 import type { ForestName, SiteDocument } from './document.ts';
 import { faceOf, type Face, type Faced } from './faceOf.ts';
@@ -21,10 +22,27 @@ export function nameOf(document: SiteDocument, forest: ForestName, id: Id): stri
   if (forest === 'items' && item !== undefined) return labelOf(document, item);
   const link = document.sharedLinks.nodes.get(id);
   if (forest === 'sharedLinks' && link !== undefined) return labelOf(document, link);
+  const part = document.parts.nodes.get(id);
+  if (part !== undefined) return partName(document, part);
+  if (forest === 'presets') return document.presets.nodes.get(id)?.name ?? document.site.name;
   if (forest === 'ownFields') return document.ownFields.nodes.get(id)?.name ?? document.site.name;
   const menu = document.menus.nodes.get(forest === 'placements' ? (document.placements.nodes.get(id)?.menu ?? id) : id);
   if (menu !== undefined) return shown(menu.name) ?? menu.key;
   return shown(document.pages.nodes.get(id)?.title ?? null) ?? document.site.name;
+}
+
+/** What to call a part of a panel: its text, what it shows, else what it is. */
+export function partName(document: SiteDocument, { kind, text, item, menu, body, alt }: Part): string {
+  const shownItem = item === undefined ? undefined : document.items.nodes.get(item);
+  if (shownItem !== undefined) return labelOf(document, shownItem);
+  const written =
+    text ??
+    alt ??
+    body
+      ?.flatMap(({ runs }) => runs.map((run) => run.text))
+      .join(' ')
+      .slice(0, 60);
+  return shown(written ?? (menu === undefined ? null : (document.menus.nodes.get(menu)?.name ?? null))) ?? partWords[kind];
 }
 
 function pageTitle(document: SiteDocument, { destination }: Face): string | null {

@@ -16,6 +16,8 @@ export function toStored(document: SiteDocument): StoredDocument {
     sharedLinks: [...storedOrder(document, 'sharedLinks')],
     ownFields: [...storedOrder(document, 'ownFields')],
     leftFindings: [...storedOrder(document, 'leftFindings')],
+    parts: [...storedOrder(document, 'parts')],
+    presets: [...storedOrder(document, 'presets')],
   };
 }
 
@@ -24,6 +26,7 @@ const upgrades: Readonly<Record<number, (older: unknown) => unknown>> = {
   // Read from rows, a site of format 1 has the new lists already, and they are empty.
   1: (older) => ({ sharedLinks: [], ownFields: [], ...(older as object), format: 2 }),
   2: (older) => ({ leftFindings: [], ...(older as object), format: 3 }),
+  3: (older) => ({ parts: [], presets: [], ...(older as object), format: 4 }),
 };
 
 /**

@@ -4,6 +4,7 @@ import type { SiteDocument } from '../model/document.ts';
 import { childrenOf } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { followersOf } from '../model/followersOf.ts';
+import { panelOf } from '../model/panelOf.ts';
 import { MenuShape, type Menu } from '../schema/menu.ts';
 import { topOf, type Branch } from './kit/defineAdd.ts';
 import { defineRemove } from './kit/defineRemove.ts';
@@ -25,6 +26,8 @@ function stillHolds(document: SiteDocument, menus: readonly Menu[]): Refusal | n
     const placed = [...document.placements.nodes.values()].filter((placement) => placement.menu === id);
     const count = childrenOf(document.items, id).size + placed.length;
     if (count > 0) return refusal('notEmpty', { label: name, count });
+    const part = [...document.parts.nodes.values()].find(({ menu }) => menu === id);
+    if (part !== undefined) return refusal('shownInPanel', { label: name, item: nameOf(document, 'items', panelOf(document, part.id)) });
     const follower = followersOf(document, id).find((one) => one !== id);
     if (follower !== undefined) return refusal('isFollowedBy', { label: name, follower: nameOf(document, 'items', follower) });
   }

@@ -1,6 +1,7 @@
 import { refusal, type Refusal } from '../base/refusal.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { pagesNamed } from '../model/partProblem.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { PageShape, type Page } from '../schema/page.ts';
 import { topOf, type Branch } from './kit/defineAdd.ts';
@@ -20,7 +21,7 @@ export const removePage = defineRemove(
   stillUsed,
 );
 
-/** Refuses when items lead to any of these pages. O(items). */
+/** Refuses when items, or parts of panels, lead to any of these pages. O(items + parts). */
 export function stillUsed(document: SiteDocument, pages: readonly Page[]): Refusal | null {
   const ids = new Set(pages.map((page) => page.id));
   const [first] = pages;
@@ -31,5 +32,6 @@ export function stillUsed(document: SiteDocument, pages: readonly Page[]): Refus
   for (const { nodes } of [document.items, document.menus]) {
     for (const { follow } of nodes.values()) if (follow?.of.kind === 'pages' && follow.of.page !== null && ids.has(follow.of.page)) count += 1;
   }
+  for (const part of document.parts.nodes.values()) if (pagesNamed(part).some((id) => ids.has(id))) count += 1;
   return count === 0 || first === undefined ? null : refusal('stillUsed', { label: nameOf(document, 'pages', first.id), count });
 }

@@ -2,6 +2,7 @@ import { isSafeAddress } from '../base/address.ts';
 import type { ResolvedItem } from '../resolve/resolveMenu.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import type { Activation, Badge } from '../schema/settings.ts';
+import { classAttribute, each } from './attributes.ts';
 import { escapeHtml } from './escape.ts';
 
 /** The classes of an item's `li`, as an attribute with a space before it; empty where it needs none. */
@@ -55,13 +56,6 @@ function howItOpens({ activation, arrowHidden }: ResolvedItem): { readonly openi
   return { opening: on('open'), quiet: arrowHidden === true ? ' zv-quiet' : each('zv-quiet-', on('follow')) };
 }
 
-/** A class for each device class, with a space before it. */
-function each(prefix: string, devices: readonly DeviceClass[] = []): string {
-  let names = '';
-  for (const device of devices) names += ` ${prefix}${device}`;
-  return names;
-}
-
 /** Label, description, icon and badge. The label stays for those who do not see the icon that stands for it. */
 function innerHtml({ label, labelHidden, description, icon, badge }: ResolvedItem): string {
   const written = escapeHtml(label);
@@ -81,8 +75,4 @@ function innerHtml({ label, labelHidden, description, icon, badge }: ResolvedIte
 /** The class that stands for a badge's two colours, so that sites that allow no inline styles show them, too. */
 export function badgeClass({ color, background }: Badge): string {
   return `zv-badge zv-badge-${color.slice(1)}-${background.slice(1)}`;
-}
-
-function classAttribute(names: string): string {
-  return names === '' ? '' : ` class="${escapeHtml(names.trimStart())}"`;
 }

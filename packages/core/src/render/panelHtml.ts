@@ -1,17 +1,31 @@
 import type { ResolvedItem } from '../resolve/resolveMenu.ts';
+import { rowsHtml, type PanelAround, type Piece } from './partHtml.ts';
+
+/** Whether an entry of a bar drops as a panel. */
+export function hasPanel({ columns, rows }: ResolvedItem): boolean {
+  return columns !== undefined || rows !== undefined;
+}
+
+/** Whether the content of its panel is fetched: only where the item itself leads somewhere, which is what is left without a script. */
+export function isFetched({ dropdown, href }: ResolvedItem): boolean {
+  return dropdown?.panel?.isFetched === true && href !== null;
+}
 
 /** What the entry of a bar needs to drop in its form: classes, and what the script reads; for its `li`, each with a space before it. */
-export function dropClasses({ dropdown, children }: ResolvedItem): string {
-  if (dropdown === undefined || children.length === 0) return '';
+export function dropClasses(item: ResolvedItem): string {
+  const { dropdown, children } = item;
+  if (dropdown === undefined) return '';
   const { form, list = {}, panel = {} } = dropdown;
+  if (form === 'panel') {
+    if (!hasPanel(item)) return '';
+    const { gap, innerWidth, narrow, medium } = panel;
+    return ` zv-drop${gap === undefined ? '' : ` zv-g${gap}`}${innerWidth === undefined ? '' : ` zv-i${innerWidth}`}${narrow === undefined ? '' : ` zv-n-${narrow}`}${medium === undefined ? '' : ` zv-m-${medium}`}`;
+  }
+  if (children.length === 0) return '';
   if (form === 'flyouts') return ' zv-flyouts';
   if (form === 'row') return ' zv-row';
-  if (form === 'list') {
-    const { width, align, columns } = list;
-    return `${width === undefined ? '' : ` zv-w${width}`}${align === undefined ? '' : ` zv-${align}`}${columns === undefined ? '' : ` zv-l${columns}`}`;
-  }
-  const { gap, innerWidth, narrow } = panel;
-  return ` zv-drop${gap === undefined ? '' : ` zv-g${gap}`}${innerWidth === undefined ? '' : ` zv-i${innerWidth}`}${narrow === undefined ? '' : ` zv-n-${narrow}`}`;
+  const { width, align, columns } = list;
+  return `${width === undefined ? '' : ` zv-w${width}`}${align === undefined ? '' : ` zv-${align}`}${columns === undefined ? '' : ` zv-l${columns}`}`;
 }
 
 /** When the entry opens, where that is not the usual way. */
@@ -20,14 +34,40 @@ export function opensAttribute({ dropdown }: ResolvedItem): string {
   return opens === undefined || opens === 'rest' ? '' : ` data-zv-opens="${opens}"`;
 }
 
-/** The beginning of a panel: the script reads how far it reaches and what it is in line with. */
-export function panelStart(id: string, { dropdown, columns = [] }: ResolvedItem): string {
-  const { extent = 'bar', align = 'item' } = dropdown?.panel ?? {};
-  return `<div class="zv-panel zv-c${columns.length}" id="${id}" data-zv-panel="${extent} ${align}">`;
+/** The beginning of a panel: the script reads how far it reaches, what it is in line with, how far it is put on, and where its content is if that is not in it. */
+export function panelStart(id: string, { dropdown, columns, rows }: ResolvedItem, source: string | null): string {
+  const { extent = 'bar', align = 'item', offset = 0 } = dropdown?.panel ?? {};
+  const form = rows === undefined ? `zv-c${columns?.length ?? 1}` : 'zv-rows';
+  const later = source === null ? '' : ` data-zv-from="${source}"`;
+  return `<div class="zv-panel ${form}" id="${id}" data-zv-panel="${extent} ${align}${offset === 0 ? '' : ` ${offset}`}"${later}>`;
+}
+
+/** What stands in the panel of an item: its rows, or a list for each of its columns. */
+export function panelPieces(item: ResolvedItem, { id, marks, pictures }: Omit<PanelAround, 'prefix' | 'children'> & { readonly id: string }): Piece[] {
+  const { rows, columns = [], children } = item;
+  if (rows === undefined) {
+    const lists = columnsOf(columns, children);
+    // A column without anything in it is no list; the next one says where it stands.
+    return lists.flatMap((list, at) => (list.length === 0 ? [] : [lists[at - 1]?.length === 0 ? { list, className: `zv-at${at + 1}` } : { list }]));
+  }
+  const pieces = rowsHtml(rows, { prefix: id, children: new Map(children.map((child) => [child.id, child])), marks, pictures });
+  const { narrow, medium } = item.dropdown?.panel ?? {};
+  const isListed = (narrow === 'list' || medium === 'list') && children.length > 0;
+  return isListed ? [...pieces, { list: children, className: 'zv-all' }] : pieces;
+}
+
+/** The rows of a composed panel where nothing drops, such as a side menu or a drawer; null where it shows as a list, or not at all. */
+export function stackedRows(item: ResolvedItem, around: Omit<PanelAround, 'prefix' | 'children'> & { readonly id: string }): Piece[] | null {
+  const { rows, dropdown } = item;
+  const narrow = dropdown?.panel?.narrow ?? 'stacked';
+  if (rows === undefined || narrow === 'list') return null;
+  if (narrow === 'item') return [];
+  const shown = rows.filter(({ only }) => (narrow === 'own' ? only === 'narrow' : only === undefined));
+  return ['<div class="zv-rows zv-stacked">', ...panelPieces({ ...item, rows: shown.map(({ only: _, ...row }) => row) }, around), '</div>'];
 }
 
 /** The children of a panel, a list for each of its columns. */
-export function columnsOf({ columns = [], children }: ResolvedItem): readonly (readonly ResolvedItem[])[] {
+function columnsOf(columns: readonly number[], children: readonly ResolvedItem[]): readonly (readonly ResolvedItem[])[] {
   let from = 0;
   return columns.map((size) => {
     from += size;

@@ -2,12 +2,17 @@ import type { ResolvedItem, ResolvedMenu } from '../resolve/resolveMenu.ts';
 import type { Place } from '../schema/placement.ts';
 import { escapeHtml } from './escape.ts';
 import { entryClass, faceHtml } from './faceHtml.ts';
-import { columnsOf, dropClasses, opensAttribute, panelStart } from './panelHtml.ts';
+import { dropClasses, hasPanel, isFetched, opensAttribute, panelPieces, panelStart, stackedRows } from './panelHtml.ts';
+import type { Piece } from './partHtml.ts';
 
 export interface RenderChoices {
   readonly place: Place;
-  /** Marks each `li` with its item's id, for the live header to select by. Off in what the site is served. */
+  /** Marks each `li` with its item's id, and each part of a panel with its own, for the live header to select by. Off in what the site is served. */
   readonly marks?: boolean;
+  /** What the names of picture files are put behind: where they are served. */
+  readonly pictures?: string;
+  /** Panels that are to be fetched when they are opened are left out; `renderPanel` gives their content. */
+  readonly fetches?: boolean;
 }
 
 /**
@@ -15,56 +20,77 @@ export interface RenderChoices {
  * site navigation). Bars open their branches; the other places show theirs unfolded, without buttons. The HTML is the same on
  * every page of the site. Explicit stack: depth cannot overflow. O(items).
  */
-export function renderMenu(menu: ResolvedMenu, { place, marks = false }: RenderChoices): string {
+export function renderMenu(menu: ResolvedMenu, choices: RenderChoices): string {
   const prefix = `zv-${menu.key}`;
-  const form = formOf(place);
-  const out = [`<nav class="zv zv-${form}" id="${prefix}" aria-label="${escapeHtml(menu.name)}" lang="${escapeHtml(menu.language)}" dir="${menu.direction}">`];
-  const stack: (string | Entry)[] = ['</nav>'];
-  const open = (items: readonly ResolvedItem[], id: string | null, below: Omit<Entry, 'item'>): void => {
-    out.push(id === null ? '<ul>' : `<ul id="${id}">`);
-    stack.push('</ul>');
-    pushItems(items, below);
-  };
-  const pushItems = (items: readonly ResolvedItem[], below: Omit<Entry, 'item'>): void => {
-    for (let at = items.length - 1; at >= 0; at -= 1) stack.push({ item: items[at] as ResolvedItem, ...below });
-  };
-  const openPanel = (item: ResolvedItem, id: string): void => {
-    out.push(panelStart(id, item));
-    stack.push('</div>');
-    const columns = columnsOf(item);
-    for (let at = columns.length - 1; at >= 0; at -= 1) {
-      const column = columns[at] ?? [];
-      if (column.length === 0) continue;
-      stack.push('</ul>');
-      pushItems(column, { isTop: false, isUnfolded: true });
-      // A column without anything in it is no list; the next one says where it stands.
-      stack.push(at > 0 && columns[at - 1]?.length === 0 ? `<ul class="zv-at${at + 1}">` : '<ul>');
+  const form = formOf(choices.place);
+  const start = `<nav class="zv zv-${form}" id="${prefix}" aria-label="${escapeHtml(menu.name)}" lang="${escapeHtml(menu.language)}" dir="${menu.direction}">`;
+  const top: Piece[] = menu.items.length > 0 ? [{ list: menu.items }] : [];
+  return start + written(top, { ...choices, menu, prefix, isTop: form === 'bar', isUnfolded: form !== 'bar' }) + '</nav>';
+}
+
+/** What stands in the panel of an item: the fragment that is fetched when it is opened first. */
+export function renderPanel(menu: ResolvedMenu, item: ResolvedItem, choices: RenderChoices): string {
+  const prefix = `zv-${menu.key}`;
+  const around = { ...choices, menu, prefix, isTop: false, isUnfolded: true };
+  return written(panelPieces(item, { id: `${prefix}-${item.id}`, marks: choices.marks === true, pictures: choices.pictures ?? '' }), around);
+}
+
+interface Writing extends RenderChoices {
+  readonly menu: ResolvedMenu;
+  readonly prefix: string;
+  /** What is written stands in the bar itself. */
+  readonly isTop: boolean;
+  /** What is below shows at once, without a button. */
+  readonly isUnfolded: boolean;
+}
+
+interface Entry {
+  readonly item: ResolvedItem;
+  readonly isTop: boolean;
+  readonly isUnfolded: boolean;
+}
+
+/** Pieces, and all below the items in them, as HTML. */
+function written(pieces: readonly Piece[], { place, prefix, isTop, isUnfolded, marks = false, pictures = '', fetches = false }: Writing): string {
+  const out: string[] = [];
+  const stack: (string | Entry)[] = [];
+  const push = (some: readonly Piece[], below: Omit<Entry, 'item'>): void => {
+    for (const piece of some.toReversed()) {
+      if (typeof piece === 'string') stack.push(piece);
+      else pushList(piece.list, piece.className === undefined ? '<ul>' : `<ul class="${piece.className}">`, below);
     }
   };
-  if (menu.items.length > 0) open(menu.items, null, { isTop: form === 'bar', isUnfolded: form !== 'bar' });
+  const pushList = (items: readonly ResolvedItem[], start: string, below: Omit<Entry, 'item'>): void => {
+    stack.push('</ul>');
+    for (let at = items.length - 1; at >= 0; at -= 1) stack.push({ item: items[at] as ResolvedItem, ...below });
+    stack.push(start);
+  };
+  push(pieces, { isTop, isUnfolded });
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
     if (typeof next === 'string') {
       out.push(next);
       continue;
     }
-    const { item, isTop, isUnfolded } = next;
-    const branch = !isUnfolded && item.children.length > 0 ? `${prefix}-${item.id}` : null;
-    const drop = isTop ? dropClasses(item) : '';
-    out.push(`<li${marks ? ` data-zv-item="${item.id}"` : ''}${entryClass(item, drop)}${isTop ? opensAttribute(item) : ''}>`, faceHtml(item, branch));
+    const { item } = next;
+    const drops = next.isTop && hasPanel(item);
+    const branch = !next.isUnfolded && (drops || item.children.length > 0) ? `${prefix}-${item.id}` : null;
+    out.push(
+      `<li${marks ? ` data-zv-item="${item.id}"` : ''}${entryClass(item, next.isTop ? dropClasses(item) : '')}${next.isTop ? opensAttribute(item) : ''}>`,
+    );
+    out.push(faceHtml(item, branch));
     stack.push('</li>');
-    if (item.children.length === 0) continue;
-    if (isTop && item.columns !== undefined && branch !== null) openPanel(item, branch);
-    else open(item.children, branch, { isTop: false, isUnfolded });
+    if (drops && branch !== null) {
+      stack.push('</div>');
+      const isLater = fetches && isFetched(item);
+      if (!isLater) push(panelPieces(item, { id: branch, marks, pictures }), { isTop: false, isUnfolded: true });
+      out.push(panelStart(branch, item, isLater ? `panels/${prefix.slice('zv-'.length)}/${item.id}.html` : null));
+      continue;
+    }
+    const stacked = place === 'side' || place === 'drawer' ? stackedRows(item, { id: `${prefix}-${item.id}`, marks, pictures }) : null;
+    if (stacked !== null) push(stacked, { isTop: false, isUnfolded: true });
+    else if (item.children.length > 0) pushList(item.children, branch === null ? '<ul>' : `<ul id="${branch}">`, { isTop: false, isUnfolded: next.isUnfolded });
   }
   return out.join('');
-}
-
-interface Entry {
-  readonly item: ResolvedItem;
-  /** It stands in the bar itself. */
-  readonly isTop: boolean;
-  /** What is below it shows at once, without a button. */
-  readonly isUnfolded: boolean;
 }
 
 export type MenuForm = 'bar' | 'list';

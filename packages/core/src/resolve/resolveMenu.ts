@@ -6,10 +6,12 @@ import { childrenOf, nodeAt } from '../model/forest.ts';
 import { labelOf } from '../model/labelOf.ts';
 import { panelColumns } from '../panel/panelColumns.ts';
 import type { Dropdown } from '../schema/dropdown.ts';
-import type { Destination } from '../schema/item.ts';
 import type { OwnField } from '../schema/ownField.ts';
 import { settingNames, type OwnValue, type Settings } from '../schema/settings.ts';
 import { mapTree } from '../walk/mapTree.ts';
+import type { CompareTitles } from './followedPages.ts';
+import { hrefOf } from './hrefOf.ts';
+import { resolvePanel, type PanelSources, type ResolvedPart } from './resolvePanel.ts';
 
 /** Values of the site's own fields, by their keys. */
 export type OwnValues = Readonly<Record<string, OwnValue>>;
@@ -24,6 +26,8 @@ export interface ResolvedItem extends Readonly<Omit<Settings, 'heldBack' | 'own'
   readonly fields?: OwnValues;
   /** Of a panel: how many of the children each column has. They are in the order of the columns. */
   readonly columns?: readonly number[];
+  /** Of a panel that somebody composed: its rows. The children are as they are in the menu then. */
+  readonly rows?: readonly ResolvedPart[];
   readonly children: readonly ResolvedItem[];
 }
 
@@ -41,15 +45,17 @@ export interface ResolvedMenu {
  * left out, or, when visible items stand below it, stays as a heading, so that they are not lost. What somebody holds back, or hides of
  * what is followed, is left out with all below it. `document` has what is followed filled in. O(items).
  */
-export function resolveMenu(document: SiteDocument, menuId: Id): ResolvedMenu {
+export function resolveMenu(document: SiteDocument, menuId: Id, { compareTitles = byCode, keepsEmpty = false }: ResolveChoices = {}): ResolvedMenu {
   const { key, name, language, own } = nodeAt(document.menus, menuId);
   const fields = [...document.ownFields.nodes.values()];
   const itemFields = fields.filter(({ of }) => of === 'items');
-  const items = mapTree<Id, ResolvedItem>(
-    childrenOf(document.items, menuId),
-    (id) => childrenOf(document.items, id),
-    (id, children) => resolveItem(document, id, children, itemFields),
-  );
+  const itemsOf = (menu: Id, panels: PanelSources | null): ResolvedItem[] =>
+    mapTree<Id, ResolvedItem>(
+      childrenOf(document.items, menu),
+      (id) => childrenOf(document.items, id),
+      (id, children) => resolveItem(document, id, children, itemFields, panels),
+    );
+  const items = itemsOf(menuId, { document, compareTitles, keepsEmpty, itemsOf: (menu) => itemsOf(menu, null) });
   const direction = directionIn(document, language);
   return {
     key,
@@ -64,7 +70,24 @@ export function resolveMenu(document: SiteDocument, menuId: Id): ResolvedMenu {
   };
 }
 
-function resolveItem(document: SiteDocument, id: Id, children: readonly ResolvedItem[], fields: readonly OwnField[]): ResolvedItem | null {
+export interface ResolveChoices {
+  /** How titles are ordered where a live list goes from A to Z; not there: by their code units. */
+  readonly compareTitles?: CompareTitles;
+  /** Parts of panels that are empty yet are there, too: for composing. */
+  readonly keepsEmpty?: boolean;
+}
+
+function byCode(a: string, b: string): number {
+  return a < b ? -1 : a > b ? 1 : 0;
+}
+
+function resolveItem(
+  document: SiteDocument,
+  id: Id,
+  children: readonly ResolvedItem[],
+  fields: readonly OwnField[],
+  panels: PanelSources | null,
+): ResolvedItem | null {
   const item = nodeAt(document.items, id);
   if (item.exception?.hidden === true) return null;
   const face = faceOf(document, item);
@@ -76,22 +99,30 @@ function resolveItem(document: SiteDocument, id: Id, children: readonly Resolved
     label: labelOf(document, face),
     href,
     opensNewTab: face.opensNewTab && href !== null,
-    ...settingsOf(face),
+    ...settingsOf(face, panels === null),
     ...ownValues(face.own, fields),
-    ...childrenIn(face.dropdown, children),
+    ...(panels === null ? { children } : childrenIn(panels, id, face.dropdown, children)),
   };
 }
 
 /** What stands below an item, in columns where it drops as a panel. */
-function childrenIn(dropdown: Dropdown | undefined, children: readonly ResolvedItem[]): Pick<ResolvedItem, 'columns' | 'children'> {
-  if (dropdown?.form !== 'panel' || children.length === 0) return { children };
+function childrenIn(
+  panels: PanelSources,
+  id: Id,
+  dropdown: Dropdown | undefined,
+  children: readonly ResolvedItem[],
+): Pick<ResolvedItem, 'columns' | 'rows' | 'children'> {
+  if (dropdown?.form !== 'panel') return { children };
+  const rows = resolvePanel(panels, id, children, dropdown.panel ?? {});
+  if (rows.length > 0) return { rows, children };
+  if (children.length === 0) return { children };
   const { groups, sizes } = panelColumns(children, dropdown.panel ?? {});
   return { columns: sizes, children: groups };
 }
 
-function settingsOf(face: Face): Settings {
+function settingsOf(face: Face, isWithinPanel: boolean): Settings {
   const set: Record<string, unknown> = {};
-  for (const name of settingNames) if (face[name] !== undefined && name !== 'own') set[name] = face[name];
+  for (const name of settingNames) if (face[name] !== undefined && name !== 'own' && !(isWithinPanel && name === 'dropdown')) set[name] = face[name];
   return set;
 }
 
@@ -106,25 +137,6 @@ const typeNames = { text: 'string', number: 'number', yesNo: 'boolean' } as cons
 
 export function fitsType(value: unknown, type: OwnField['type']): boolean {
   return typeof value === typeNames[type];
-}
-
-function hrefOf(document: SiteDocument, destination: Destination): string | null {
-  switch (destination.kind) {
-    case 'none':
-    case 'undecided':
-      return null;
-    case 'address':
-      return destination.address;
-    case 'email':
-      return `mailto:${encodeURI(destination.address)}`;
-    case 'phone':
-      return `tel:${destination.number.replaceAll(/[^+\d]/g, '')}`;
-    case 'page': {
-      const page = nodeAt(document.pages, destination.page);
-      if (page.state !== 'live') return null;
-      return destination.anchor === null ? page.address : `${page.address}#${encodeURIComponent(destination.anchor)}`;
-    }
-  }
 }
 
 /** A menu in the site's own language goes the site's way; another goes the way its language is written. */

@@ -8,14 +8,17 @@ export type DropdownForm = (typeof dropdownForms)[number];
 export const LEAST_WIDTH = 120;
 export const MOST_WIDTH = 2400;
 export const MOST_COLUMNS = 6;
+export const MOST_OFFSET = 400;
 const WidthShape = Type.Integer({ minimum: LEAST_WIDTH, maximum: MOST_WIDTH });
 
 /** How far a panel reaches: as its content, the item, the bar, the container around the bar, the page; or so many px. */
 export const extents = ['content', 'item', 'bar', 'container', 'page'] as const;
 /** What a panel that does not span something whole is in line with: its item, or the bar's beginning, centre or end. */
 export const panelAligns = ['item', 'start', 'centre', 'end'] as const;
-/** What a panel is on narrow screens: its groups one below the other, one plain list, or nothing but its item. */
-export const narrowForms = ['stacked', 'list', 'item'] as const;
+/** What a panel is on narrow screens: its cells one below the other, one plain list of its links, rows of its own, or nothing but its item. */
+export const narrowForms = ['stacked', 'list', 'own', 'item'] as const;
+/** What it is on medium ones: its grid as it is, two cells a row, and the forms of narrow ones. */
+export const mediumForms = ['grid', 'two', ...narrowForms] as const;
 /** When it opens: at once under the pointer, when the pointer rests, or when it is pressed. */
 export const openings = ['atOnce', 'rest', 'press'] as const;
 
@@ -50,6 +53,11 @@ export const DropdownShape = Type.Object(
           /** The content is held to this width, in px, while the background reaches as far as the panel does. */
           innerWidth: Type.Optional(WidthShape),
           narrow: Type.Optional(Type.Enum(narrowForms)),
+          medium: Type.Optional(Type.Enum(mediumForms)),
+          /** How far it is put on from where it was to stand, along the line, in px. */
+          offset: Type.Optional(Type.Integer({ minimum: -MOST_OFFSET, maximum: MOST_OFFSET })),
+          /** Its content is fetched when it is opened first, and is no part of the page before. */
+          isFetched: Type.Optional(Type.Literal(true)),
         },
         closed,
       ),

@@ -56,6 +56,8 @@ export const placements = nodeTable('placements');
 export const sharedLinks = nodeTable('shared_links');
 export const ownFields = nodeTable('own_fields');
 export const leftFindings = nodeTable('left_findings');
+export const parts = nodeTable('parts');
+export const presets = nodeTable('presets');
 
 /** The log. Every change to the rows above stands here; replaying it gives the rows (a test compares them). */
 export const edits = pgTable(
@@ -149,6 +151,27 @@ export const editionFiles = pgTable(
     foreignKey({ columns: [table.siteId, table.number], foreignColumns: [editions.siteId, editions.number] }).onDelete('cascade'),
     index('edition_files_hash').on(table.hash),
   ],
+);
+
+/**
+ * Pictures that were uploaded to a site: `file` is the hash of what was uploaded, `name` that of one of its files, whose bytes are among the blobs. They stay as long as the
+ * working copy, an edition or the log names them.
+ */
+export const pictures = pgTable(
+  'pictures',
+  {
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    file: text('file').notNull(),
+    type: text('type').notNull(),
+    hash: text('hash')
+      .notNull()
+      .references(() => blobs.hash),
+    at: timestamp('at', { withTimezone: true, mode: 'string' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.siteId, table.name] }), index('pictures_hash').on(table.hash)],
 );
 
 /** How each site is read over HTTP, and what came of it the last time. */

@@ -46,6 +46,7 @@ export async function storeDocument(deps: EditingDeps, stored: StoredDocument, r
   const kept = [
     ...[...childrenOf(document.ownFields, site.id)].map((one): Operation => ({ kind: 'addOwnField', ...branchAt(document.ownFields, one) })),
     ...[...childrenOf(document.sharedLinks, site.id)].map((one): Operation => ({ kind: 'addSharedLink', ...branchAt(document.sharedLinks, one) })),
+    ...[...childrenOf(document.presets, site.id)].map((one): Operation => ({ kind: 'addPreset', ...branchAt(document.presets, one) })),
     ...[...childrenOf(document.leftFindings, site.id)].map((one): Operation => ({ kind: 'addLeftFinding', ...branchAt(document.leftFindings, one) })),
   ];
   const [first] = kept;
@@ -75,6 +76,11 @@ export async function storeDocument(deps: EditingDeps, stored: StoredDocument, r
       ]),
     );
   }
+  // Parts of panels may show any menu: they come when all are there.
+  const rows = [...document.items.nodes.keys()].flatMap((item) => [...childrenOf(document.parts, item)]);
+  const composed = rows.map((row): Operation => ({ kind: 'addPart', ...branchAt(document.parts, row) }));
+  const [composition] = composed;
+  if (composition !== undefined) edits.push(edit(edits.length, kindOf(composition).describe(document, composition), composed));
   const [follower] = followers;
   if (follower !== undefined) edits.push(edit(edits.length, kindOf(follower).describe(document, follower), followers));
   for (const [at, one] of edits.entries()) {

@@ -21,6 +21,8 @@ const tables = {
   shared_links: ['site_id', 'id'],
   own_fields: ['site_id', 'id'],
   left_findings: ['site_id', 'id'],
+  parts: ['site_id', 'id'],
+  presets: ['site_id', 'id'],
   readings: ['site_id'],
   edits: ['site_id', 'revision'],
   edit_bodies: ['site_id', 'revision'],
@@ -29,12 +31,13 @@ const tables = {
   blobs: ['hash'],
   editions: ['site_id', 'number'],
   edition_files: ['site_id', 'number', 'path'],
+  pictures: ['site_id', 'name'],
 } as const satisfies Record<string, readonly string[]>;
 export type TableName = keyof typeof tables;
 export const tableNames = Object.keys(tables) as TableName[];
 
 /** Version of the archive's format. One more whenever a table or column changes; then `upgrades` says how an older row becomes a newer one. */
-export const ARCHIVE_VERSION = 4;
+export const ARCHIVE_VERSION = 5;
 const MANIFEST = 'zorvik-archive.json';
 
 export interface Manifest {

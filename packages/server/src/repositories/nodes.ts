@@ -1,9 +1,9 @@
 import { asc, eq, sql } from 'drizzle-orm';
 import { forestNames, Table, type ForestName, type Site, type StoredDocument } from '@zorvik/core';
 import { rowsOf, type Database } from '../db/database.ts';
-import { items, leftFindings, menus, ownFields, pages, placements, sharedLinks, sites } from '../db/schema.ts';
+import { items, leftFindings, menus, ownFields, pages, parts, placements, presets, sharedLinks, sites } from '../db/schema.ts';
 
-const tables = { pages, menus, items, placements, sharedLinks, ownFields, leftFindings } as const satisfies Record<ForestName, unknown>;
+const tables = { pages, menus, items, placements, sharedLinks, ownFields, leftFindings, parts, presets } as const satisfies Record<ForestName, unknown>;
 
 /** A node as it is kept: `rank` orders it among its siblings. */
 export interface NodeRow {

@@ -1,12 +1,12 @@
 import type { IRouter, Request, Response } from 'express';
 import { Ajv, type ValidateFunction } from 'ajv';
 import { OperationShape, refusal, type Refusal, type Result } from '@zorvik/core';
-import { ResolvedItemShape, type BodyOf, type QueryOf, type ReplyOf, type Route } from '@zorvik/contract';
+import { ResolvedItemShape, ResolvedPartShape, type BodyOf, type QueryOf, type ReplyOf, type Route } from '@zorvik/contract';
 import { sendRefusal } from './sendRefusal.ts';
 import { findBadText } from './findBadText.ts';
 
 const ajv = new Ajv({ discriminator: true, strict: false, allErrors: false, code: { optimize: false } });
-ajv.addSchema([ResolvedItemShape, OperationShape]);
+ajv.addSchema([ResolvedItemShape, ResolvedPartShape, OperationShape]);
 
 /** A check that is compiled when it is first asked for: compiling all at once would hold up the start. */
 type Check = () => ValidateFunction;

@@ -29,7 +29,7 @@ export function topOf<N extends Rooted>({ branch }: { readonly branch: readonly 
   return top;
 }
 
-/** The kind of operation that adds a branch. Refused: an id that is taken, a parent that is gone, what `refuses` says no to. */
+/** The kind of operation that adds a branch. Refused: an id that is taken, a parent that is gone, what `refuses` says no to, asked with what stands above it there. */
 export function defineAdd<K extends string, I extends string, F extends ForestName>(
   kind: K,
   inverse: I,
@@ -52,7 +52,7 @@ export function defineAdd<K extends string, I extends string, F extends ForestNa
       for (const one of operation.branch) {
         if (forest.nodes.has(one.id)) return no(refusal('alreadyThere', { id: one.id }));
         if (one !== top && !own.has(one.parent)) return no(refusal('noSuchPlace', { label: one.id, id: one.parent }));
-        const reason = refuses(document, one);
+        const reason = refuses(withForest<ForestName>(document, name, forest as Forest<NodeOf[ForestName]>), one);
         if (reason !== null) return no(reason);
         own.add(one.id);
         forest = withNode(forest, one, one === top ? operation.after : childrenOf(forest, one.parent).last());

@@ -1,7 +1,7 @@
 import Type from 'typebox';
 import type { Id } from '../../base/ids.ts';
 import { no, ok, type Result } from '../../base/result.ts';
-import { refusal } from '../../base/refusal.ts';
+import { refusal, type Refusal } from '../../base/refusal.ts';
 import type { Sentence } from '../../base/sentences.ts';
 import { forestOf, isParent, withForest, type ForestName, type NodeOf, type SiteDocument } from '../../model/document.ts';
 import { hasSpot, nodeAt, spotOf, withNodeMoved, type Spot } from '../../model/forest.ts';
@@ -20,11 +20,12 @@ export interface Move<K extends string> {
   readonly to: Spot;
 }
 
-/** The kind of operation that moves a node of one forest. Refused: into its own branch, to a parent that is gone. */
+/** The kind of operation that moves a node of one forest. Refused: into its own branch, to a parent that is gone, what `refuses` says no to of the node as it would stand there. */
 export function defineMove<K extends string, F extends ForestName>(
   kind: K,
   name: F,
   describe: (document: SiteDocument, operation: Move<K>) => Sentence,
+  refuses: (document: SiteDocument, node: NodeOf[F]) => Refusal | null = () => null,
 ): OperationKind<Move<K>, Move<K>> {
   return {
     kind,
@@ -39,6 +40,8 @@ export function defineMove<K extends string, F extends ForestName>(
       if (isWithin(forest, to.parent, id)) return no(refusal('wouldCircle', { label, target: nameOf(document, name, to.parent) }));
       const target = to.after === id ? spotOf(forest, id) : to;
       if (!hasSpot(forest, target)) return no(refusal('noSuchPlace', { label, id: target.after ?? target.parent }));
+      const reason = refuses(document, { ...nodeAt(forest, id), parent: target.parent } as unknown as NodeOf[F]);
+      if (reason !== null) return no(reason);
       const moved = withNodeMoved(forest, id, target) as typeof forest;
       return ok({
         document: withForest<ForestName>(document, name, moved),

@@ -10,6 +10,8 @@ const words: Readonly<Record<ForestName, string>> = {
   sharedLinks: 'shared link',
   ownFields: 'field',
   leftFindings: 'finding that was left',
+  parts: 'part of the panel',
+  presets: 'preset',
 };
 
 export function missing(forest: ForestName, id: Id): Refusal {

@@ -1,0 +1,357 @@
+import { mintId, type Id } from '../base/ids.ts';
+import { plainLine } from '../base/plainLine.ts';
+import { refusal, type Refusal } from '../base/refusal.ts';
+import { no, ok, type Result } from '../base/result.ts';
+import { sentence } from '../base/sentences.ts';
+import { branchOf } from '../model/branchOf.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { faceOf } from '../model/faceOf.ts';
+import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
+import { labelOf, nameOf } from '../model/labelOf.ts';
+import { panelOf } from '../model/panelOf.ts';
+import { partSaid, said } from '../ops/addPart.ts';
+import { missing } from '../ops/kit/missing.ts';
+import type { Edit } from '../ops/edit.ts';
+import type { Operation } from '../ops/registry.ts';
+import { dropdownWith } from '../panel/dropdownWith.ts';
+import { shapeCells, spansWithCell, spansWithout } from '../panel/shapeCells.ts';
+import { notYetShown, partsIn } from '../panel/shownApart.ts';
+import { GRID_COLUMNS, heldBy, PARAMETER_PATTERN, partWords, type Part, type PartFacts, type PartField, type PartKind } from '../schema/part.ts';
+import { LONGEST_LABEL } from '../schema/shapes.ts';
+import { makeEdit, type CommandContext } from './context.ts';
+import { faceUpdate } from './faceUpdate.ts';
+import { additions } from './panelParts.ts';
+import { stepAlong } from './spots.ts';
+
+/** Facts of a part that are set; null takes one away. */
+export type PartChanges = { readonly [F in PartField]?: Exclude<Part[F], undefined> | null };
+
+/** What a part is made with when somebody adds it, until they say otherwise. */
+type Beginning = (context: CommandContext, owner: Id) => readonly Omit<Part, 'id' | 'parent'>[] | Refusal;
+
+/** Lets a panel be composed: one row that shows all its groups balanced, which is what it showed before. */
+export function composePanel(context: CommandContext, owner: Id): Result<Edit> {
+  const { document } = context;
+  const item = document.items.nodes.get(owner);
+  if (item === undefined) return no(missing('items', owner));
+  const label = labelOf(document, item);
+  if (childrenOf(document.parts, owner).size > 0) return no(refusal('changesNothing', { label }));
+  const begun = firstRow(context, owner);
+  const rows = begun.length > 0 ? begun : rowOf(context, owner, GRID_COLUMNS, []);
+  return makeEdit(context, [...asPanel(document, owner), ...additions(rows, owner)], { sentence: sentence('panelComposed', { label }) });
+}
+
+/** The row that shows what a panel nobody composed shows; nothing where there is nothing to show, or somebody did. */
+function firstRow(context: CommandContext, owner: Id): Part[] {
+  const { document } = context;
+  if (childrenOf(document.parts, owner).size > 0 || childrenOf(document.items, owner).size === 0) return [];
+  const columns = faceOf(document, nodeAt(document.items, owner)).dropdown?.panel?.columns;
+  return rowOf(context, owner, GRID_COLUMNS, [{ kind: 'groups', ...(columns === undefined ? {} : { columns }) }]);
+}
+
+/** The operation that lets an item drop as a panel, if it does not yet. */
+export function asPanel(document: SiteDocument, owner: Id): Operation[] {
+  const { dropdown = null } = faceOf(document, nodeAt(document.items, owner));
+  return dropdown?.form === 'panel' ? [] : [faceUpdate(document, owner, { dropdown: dropdownWith(dropdown, { form: 'panel' }) })];
+}
+
+/** Takes all rows out, so that the panel is plain columns of its groups again. */
+export function makePlain(context: CommandContext, owner: Id): Result<Edit> {
+  const { document } = context;
+  const label = nameOf(document, 'items', owner);
+  const rows = [...childrenOf(document.parts, owner)];
+  if (rows.length === 0) return no(refusal('noParts', { label }));
+  return makeEdit(
+    context,
+    rows.map((row) => removal(document, row)),
+    { sentence: sentence('panelPlain', { label }) },
+  );
+}
+
+function removal({ parts }: SiteDocument, id: Id): Operation {
+  return { kind: 'removePart', after: spotOf(parts, id).after, branch: branchOf(parts, id) };
+}
+
+function rowOf({ random }: CommandContext, owner: Id, span: number, contents: readonly Omit<Part, 'id' | 'parent'>[]): Part[] {
+  const row: Part = { id: mintId('part', random), parent: owner, kind: 'row' };
+  const cell: Part = { id: mintId('part', random), parent: row.id, kind: 'cell', span };
+  return [row, cell, ...contents.map((one): Part => ({ ...one, id: mintId('part', random), parent: cell.id }))];
+}
+
+/** Adds a row behind another part's row, or last. */
+export function addRow(context: CommandContext, owner: Id, beside: Id | null, only: Part['only'] | null = null): Result<Edit> {
+  const { document } = context;
+  if (!document.items.nodes.has(owner)) return no(missing('items', owner));
+  const begun = firstRow(context, owner);
+  const after = begun[0]?.id ?? (beside === null ? childrenOf(document.parts, owner).last() : topOf(document, beside));
+  const [row, ...rest] = rowOf(context, owner, GRID_COLUMNS, []);
+  if (row === undefined) return no(refusal('nothingChosen'));
+  const branch = [only === null ? row : { ...row, only }, ...rest];
+  const operations: Operation[] = [...asPanel(document, owner), ...additions(begun, owner), { kind: 'addPart', after, branch }];
+  return makeEdit(context, operations, { sentence: said('partAdded', document, row) });
+}
+
+/** The row that a part stands in. O(depth). */
+function topOf({ parts }: SiteDocument, id: Id): Id | null {
+  let top: Id | null = null;
+  for (let part = parts.nodes.get(id); part !== undefined; part = parts.nodes.get(part.parent)) top = part.id;
+  return top;
+}
+
+/** The nearest part of that kind around a part, itself included. */
+export function around({ parts }: SiteDocument, id: Id | null, kind: PartKind): Part | null {
+  for (let part = id === null ? undefined : parts.nodes.get(id); part !== undefined; part = parts.nodes.get(part.parent)) if (part.kind === kind) return part;
+  return null;
+}
+
+interface RowCells {
+  readonly cells: readonly Part[];
+  readonly spans: readonly number[];
+}
+
+function cellsOf({ parts }: SiteDocument, row: Id): RowCells {
+  const cells = [...childrenOf(parts, row)].map((id) => nodeAt(parts, id));
+  return { cells, spans: cells.map(({ span = 1 }) => span) };
+}
+
+/** The operations that give cells other spans. */
+function spanned(cells: readonly Part[], spans: readonly number[]): Operation[] {
+  return cells.flatMap(({ id, span = 1 }, at): Operation[] => {
+    const wanted = spans[at] ?? span;
+    return wanted === span ? [] : [{ kind: 'updatePart', id, set: { span: wanted }, was: { span } }];
+  });
+}
+
+/** Puts the edge of a cell so that it takes that many of the grid's columns; the one behind it gives way. */
+export function shapeCell(context: CommandContext, id: Id, span: number): Result<Edit> {
+  const { document } = context;
+  const cell = around(document, id, 'cell');
+  if (cell === null) return no(missing('parts', id));
+  const { cells, spans } = cellsOf(document, cell.parent);
+  const at = cells.indexOf(cell);
+  const shaped = shapeCells(spans, at, span);
+  if (shaped === spans && span < (cell.span ?? 1)) return no(refusal('narrowestAlready'));
+  if (shaped === spans) return no(refusal('widestAlready', { span: cell.span ?? 1, columns: GRID_COLUMNS }));
+  const words = sentence('cellShaped', { label: nameOf(document, 'items', panelOf(document, id)), span: shaped[at] ?? span });
+  return makeEdit(context, spanned(cells, shaped), { sentence: words });
+}
+
+/** Adds a cell behind another one: in what is free of the row, else in half of what that cell takes. */
+export function addCell(context: CommandContext, beside: Id): Result<Edit> {
+  const { document, random } = context;
+  const row = around(document, beside, 'row');
+  if (row === null) return no(missing('parts', beside));
+  const { cells, spans } = cellsOf(document, row.id);
+  const cell = around(document, beside, 'cell');
+  const at = cell === null ? cells.length - 1 : cells.indexOf(cell);
+  const made = spansWithCell(spans, at);
+  if (made === null) return no(refusal('noRoom', { columns: GRID_COLUMNS }));
+  const part: Part = { id: mintId('part', random), parent: row.id, kind: 'cell', span: made.own };
+  // What is free stands at the end of the row.
+  const after = made.spans === spans ? (cells.at(-1)?.id ?? null) : (cells[at]?.id ?? null);
+  return makeEdit(context, [...spanned(cells, made.spans), { kind: 'addPart', after, branch: [part] }], { sentence: said('partAdded', document, part) });
+}
+
+/** Takes a part out, with what stands in it; what a cell took goes to the one beside it. */
+export function removePartOf(context: CommandContext, id: Id): Result<Edit> {
+  const { document } = context;
+  const part = document.parts.nodes.get(id);
+  if (part === undefined) return no(missing('parts', id));
+  if (part.kind !== 'cell') return makeEdit(context, [removal(document, id)]);
+  const { cells, spans } = cellsOf(document, part.parent);
+  // A row without a cell is none.
+  if (cells.length === 1) return makeEdit(context, [removal(document, part.parent)]);
+  const left = spansWithout(spans, cells.indexOf(part));
+  const others = cells.filter((one) => one !== part);
+  return makeEdit(context, [removal(document, id), ...spanned(others, left)], { sentence: said('partRemoved', document, part) });
+}
+
+/** Puts a copy of a part, with what stands in it, behind it. */
+export function duplicatePart(context: CommandContext, id: Id): Result<Edit> {
+  const { document, random } = context;
+  const part = document.parts.nodes.get(id);
+  if (part === undefined) return no(missing('parts', id));
+  const copyOf = new Map<Id, Id>();
+  // All other groups are shown once.
+  const copies = branchOf(document.parts, id)
+    .filter(({ kind }) => kind !== 'groups')
+    .map((one): Part => {
+      const copy = mintId('part', random);
+      copyOf.set(one.id, copy);
+      return { ...one, id: copy, parent: copyOf.get(one.parent) ?? one.parent };
+    });
+  const [top, ...rest] = copies;
+  if (top === undefined) return no(refusal('shownAlready', { label: partWords.groups }));
+  const words = { sentence: said('partDuplicated', document, part) };
+  if (part.kind !== 'cell') return makeEdit(context, [{ kind: 'addPart', after: id, branch: copies }], words);
+  const { cells, spans } = cellsOf(document, part.parent);
+  const at = cells.indexOf(part);
+  const made = spansWithCell(spans, at);
+  if (made === null) return no(refusal('noRoom', { columns: GRID_COLUMNS }));
+  return makeEdit(context, [...spanned(cells, made.spans), { kind: 'addPart', after: id, branch: [{ ...top, span: made.own }, ...rest] }], words);
+}
+
+/** Moves a part one place on or back among those beside it; at the end of a cell or a tab, into the next one. */
+export function shiftPart(context: CommandContext, id: Id, way: 'up' | 'down'): Result<Edit> {
+  const { document } = context;
+  const { parts } = document;
+  const part = parts.nodes.get(id);
+  if (part === undefined) return no(missing('parts', id));
+  const naming = (one: Id): string => nameOf(document, 'parts', one);
+  const step = stepAlong(parts, [id], way, naming);
+  if (step.ok) return movePartTo(context, id, step.value.spot);
+  const holders = partsIn(document, panelOf(document, id)).filter(({ kind }) => heldBy[kind].includes(part.kind));
+  const at = holders.findIndex((one) => one.id === part.parent);
+  const next = holders[at + (way === 'up' ? -1 : 1)];
+  return next === undefined ? step : movePartTo(context, id, { parent: next.id, after: way === 'up' ? childrenOf(parts, next.id).last() : null });
+}
+
+/** Puts a part at a spot. A cell that comes into another row gets the room that is there. */
+export function movePartTo(context: CommandContext, id: Id, to: Spot): Result<Edit> {
+  const { document } = context;
+  const { parts } = document;
+  const part = parts.nodes.get(id);
+  if (part === undefined) return no(missing('parts', id));
+  const move: Operation = { kind: 'movePart', id, from: spotOf(parts, id), to };
+  if (part.kind !== 'cell' || part.parent === to.parent) return makeEdit(context, [move], { label: nameOf(document, 'parts', id) });
+  const there = cellsOf(document, to.parent);
+  const made =
+    there.cells.length === 0
+      ? { spans: [], own: GRID_COLUMNS }
+      : spansWithCell(
+          there.spans,
+          there.cells.findIndex((one) => one.id === to.after),
+        );
+  if (made === null) return no(refusal('noRoom', { columns: GRID_COLUMNS }));
+  const here = cellsOf(document, part.parent);
+  const left = here.cells.filter((one) => one !== part);
+  const was = spotOf(parts, part.parent);
+  const own: Operation[] = part.span === made.own ? [] : [{ kind: 'updatePart', id, set: { span: made.own }, was: { span: part.span ?? 1 } }];
+  const behind: Operation[] =
+    left.length > 0
+      ? spanned(left, spansWithout(here.spans, here.cells.indexOf(part)))
+      : [{ kind: 'removePart', after: was.after, branch: [nodeAt(parts, part.parent)] }];
+  return makeEdit(context, [move, ...own, ...spanned(there.cells, made.spans), ...behind]);
+}
+
+/** Sets facts of a part. */
+export function setPart(context: CommandContext, id: Id, typed: PartChanges): Result<Edit> {
+  const part = context.document.parts.nodes.get(id);
+  if (part === undefined) return no(missing('parts', id));
+  const checked = checkFacts(typed);
+  if (!checked.ok) return checked;
+  const set = checked.value;
+  const was = Object.fromEntries(Object.keys(set).map((field) => [field, part[field as PartField] ?? null]));
+  return makeEdit(context, [{ kind: 'updatePart', id, set, was }], { label: nameOf(context.document, 'parts', id) });
+}
+
+/** Facts as they are kept: lines without what does not show; what is empty is taken away where it need not be there. */
+function checkFacts(typed: PartChanges): Result<PartChanges> {
+  const set: Record<string, unknown> = { ...typed };
+  for (const name of ['text', 'alt'] as const) {
+    if (typed[name] == null) continue;
+    const line = plainLine(typed[name]);
+    if (line.length > LONGEST_LABEL)
+      return no(refusal('tooLong', { what: name === 'alt' ? 'a picture’s text' : 'a text', length: line.length, most: LONGEST_LABEL }));
+    set[name] = line === '' ? null : line;
+  }
+  if (typed.parameter != null && !new RegExp(PARAMETER_PATTERN, 'u').test(typed.parameter))
+    return no(refusal('badValue', { given: typed.parameter, what: 'the name of a parameter', expected: 'letters, digits, - _ and . after a letter' }));
+  if (typed.hiddenOn?.length === 0) set.hiddenOn = null;
+  return ok(set as PartChanges);
+}
+
+/** Where something that is added goes: into the chosen cell or tab, or behind the chosen part in it; else into the last cell there is. */
+function spotIn(document: SiteDocument, owner: Id, chosen: Id | null, kind: PartKind): Spot | null {
+  const { parts } = document;
+  let behind: Id | null = null;
+  for (let part = chosen === null ? undefined : parts.nodes.get(chosen); part !== undefined; part = parts.nodes.get(part.parent)) {
+    if (heldBy[part.kind].includes(kind)) return { parent: part.id, after: behind ?? childrenOf(parts, part.id).last() };
+    if (part.kind === 'row') {
+      const cell = childrenOf(parts, part.id).last();
+      if (cell !== null) return { parent: cell, after: childrenOf(parts, cell).last() };
+    }
+    behind = part.id;
+  }
+  const last = partsIn(document, owner).findLast((part) => part.kind === 'cell');
+  return last === undefined ? null : { parent: last.id, after: childrenOf(parts, last.id).last() };
+}
+
+/** Adds a part of a kind where the chosen one is; to a panel without rows, in a row of its own. */
+export function addPartOf(context: CommandContext, owner: Id, chosen: Id | null, kind: PartKind, facts: PartFacts = {}): Result<Edit> {
+  const { document, random } = context;
+  if (!document.items.nodes.has(owner)) return no(missing('items', owner));
+  const contents = beginnings[kind]?.(context, owner);
+  if (contents === undefined) return no(refusal('wrongPartPlace', { what: partWords[kind], place: 'cell' }));
+  if (!Array.isArray(contents)) return no(contents as Refusal);
+  const [first, ...within] = contents as readonly Omit<Part, 'id' | 'parent'>[];
+  if (first === undefined) return no(refusal('nothingChosen'));
+  const spot = spotIn(document, owner, chosen, kind);
+  const begun = spot === null ? firstRow(context, owner) : [];
+  const row = spot === null ? rowOf(context, owner, GRID_COLUMNS, []) : [];
+  const parent = spot?.parent ?? row.at(-1)?.id ?? owner;
+  const top: Part = { ...first, ...facts, id: mintId('part', random), parent };
+  const branch = [top, ...within.map((one): Part => ({ ...one, id: mintId('part', random), parent: top.id }))];
+  const operations: Operation[] =
+    spot === null
+      ? additions([...begun, ...row, ...branch], owner, childrenOf(document.parts, owner).last())
+      : [{ kind: 'addPart', after: spot.after, branch }];
+  return makeEdit(context, [...asPanel(document, owner), ...operations], {
+    sentence: sentence('partAdded', { what: partSaid(document, top), label: nameOf(document, 'items', owner) }),
+  });
+}
+
+/** Shows a child item that no part shows yet, in a group of its own. */
+export function placeItem(context: CommandContext, owner: Id, chosen: Id | null, item: Id): Result<Edit> {
+  const { document } = context;
+  if (document.items.nodes.get(item)?.parent !== owner) return no(missing('items', item));
+  if (!notYetShown(document, owner).includes(item)) return no(refusal('shownAlready', { label: nameOf(document, 'items', item) }));
+  return addPartOf(context, owner, chosen, 'group', { item });
+}
+
+const NEWEST = { depth: 20, order: 'date', limit: 3 } as const;
+
+const beginnings: Readonly<Partial<Record<PartKind, Beginning>>> = {
+  group({ document }, owner) {
+    const item = notYetShown(document, owner)[0] ?? [...childrenOf(document.items, owner)][0];
+    return item === undefined ? refusal('emptyMenu') : [{ kind: 'group', item }];
+  },
+  groups({ document }, owner) {
+    const isThere = partsIn(document, owner).some(({ kind }) => kind === 'groups');
+    return isThere ? refusal('shownAlready', { label: partWords.groups }) : [{ kind: 'groups' }];
+  },
+  links: () => [{ kind: 'links' }, { kind: 'link', text: 'Link', destination: { kind: 'undecided' } }],
+  link: () => [{ kind: 'link', text: 'Link', destination: { kind: 'undecided' } }],
+  heading: () => [{ kind: 'heading', text: 'Heading' }],
+  text: () => [{ kind: 'text', body: [{ kind: 'paragraph', runs: [{ text: 'Text' }] }] }],
+  picture: () => [{ kind: 'picture' }],
+  button: ({ document }, owner) => [{ kind: 'button', text: `All of ${nameOf(document, 'items', owner)}`, destination: ledTo(document, owner) }],
+  divider: () => [{ kind: 'divider' }],
+  search: () => [{ kind: 'search', text: 'Search', address: '/search', parameter: 'q' }],
+  pages: ({ document }, owner) => {
+    const destination = ledTo(document, owner);
+    return [{ kind: 'pages', source: { page: destination.kind === 'page' ? destination.page : null, ...NEWEST } }];
+  },
+  menu({ document }, owner) {
+    const own = panelMenu(document, owner);
+    const other = [...childrenOf(document.menus, document.site.id)].find((id) => id !== own);
+    return other === undefined ? refusal('wrongMenu', { id: 'another' }) : [{ kind: 'menu', menu: other }];
+  },
+  video: () => [{ kind: 'video', text: 'Video', destination: { kind: 'undecided' } }],
+  tabs: () => [{ kind: 'tabs' }, { kind: 'tab', text: 'First' }, { kind: 'tab', text: 'Second' }],
+  tab: () => [{ kind: 'tab', text: 'Tab' }],
+};
+
+/** Kinds that somebody may add, in the order in which they are offered. */
+export const addableKinds = Object.keys(beginnings) as PartKind[];
+
+function ledTo(document: SiteDocument, owner: Id): Exclude<Part['destination'], undefined> {
+  const { destination } = faceOf(document, nodeAt(document.items, owner));
+  return destination.kind === 'none' ? { kind: 'undecided' } : destination;
+}
+
+function panelMenu({ items }: SiteDocument, owner: Id): Id {
+  let at = owner;
+  for (let item = items.nodes.get(at); item !== undefined; item = items.nodes.get(at)) at = item.parent;
+  return at;
+}

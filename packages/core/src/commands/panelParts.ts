@@ -1,0 +1,66 @@
+import { mintId, type Id, type RandomBits } from '../base/ids.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { childrenOf, spotOf } from '../model/forest.ts';
+import { pagesNamed } from '../model/partProblem.ts';
+import type { Operation } from '../ops/registry.ts';
+import type { Part } from '../schema/part.ts';
+
+/** The parts of the panel of an item that is copied, in preorder; none where it has no panel of its own. */
+export type PartsOf = (item: Id) => readonly Part[];
+
+/** The operations that give copied items copies of their panels; `copyOf` has the copy of each item. */
+export function panelCopies(copyOf: ReadonlyMap<Id, Id>, partsOf: PartsOf, random: RandomBits): Operation[] {
+  return [...copyOf].flatMap(([item, copy]) => {
+    const made = new Map<Id, Id>([[item, copy]]);
+    const parts = partsOf(item).map((part) => {
+      const id = mintId('part', random);
+      made.set(part.id, id);
+      const shown = part.item === undefined ? {} : { item: copyOf.get(part.item) ?? part.item };
+      return { ...part, id, parent: made.get(part.parent) ?? copy, ...shown };
+    });
+    return additions(parts, copy);
+  });
+}
+
+/** The operations that add whole rows of parts, given in preorder, to the panel of an item, behind what is there. */
+export function additions(parts: readonly Part[], owner: Id, behind: Id | null = null): Operation[] {
+  const operations: { kind: 'addPart'; after: Id | null; branch: Part[] }[] = [];
+  let after = behind;
+  for (const part of parts) {
+    if (part.parent !== owner) {
+      operations.at(-1)?.branch.push(part);
+      continue;
+    }
+    operations.push({ kind: 'addPart', after, branch: [part] });
+    after = part.id;
+  }
+  return operations;
+}
+
+/** The operations that hand the panel of one item to another. */
+export function panelHandedOn({ parts }: SiteDocument, from: Id, to: Id): Operation[] {
+  let after: Id | null = childrenOf(parts, to).last();
+  return [...childrenOf(parts, from)].map((row): Operation => {
+    const operation: Operation = { kind: 'movePart', id: row, from: spotOf(parts, row), to: { parent: to, after } };
+    after = row;
+    return operation;
+  });
+}
+
+/** The operations that let groups show other items in the place of some. O(parts). */
+export function groupsLed({ parts }: SiteDocument, standIns: ReadonlyMap<Id, Id>): Operation[] {
+  return [...parts.nodes.values()].flatMap(({ id, item }): Operation[] => {
+    const other = item === undefined ? undefined : standIns.get(item);
+    return other === undefined || item === undefined ? [] : [{ kind: 'updatePart', id, set: { item: other }, was: { item } }];
+  });
+}
+
+/** Parts, in preorder, without those that name pages or menus that are not there, and without what stands in them. */
+export function withoutLost({ pages, menus }: SiteDocument, parts: readonly Part[]): Part[] {
+  const left = new Set<Id>();
+  return parts.filter((part) => {
+    const isLost = left.has(part.parent) || pagesNamed(part).some((page) => !pages.nodes.has(page)) || (part.menu !== undefined && !menus.nodes.has(part.menu));
+    if (isLost) left.add(part.id);
+    return !isLost;
+  });
+}

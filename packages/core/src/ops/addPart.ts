@@ -1,0 +1,30 @@
+import { sentence, type SentenceCode, type Sentence } from '../base/sentences.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { nameOf, partName } from '../model/labelOf.ts';
+import { panelOf } from '../model/panelOf.ts';
+import { partProblem } from '../model/partProblem.ts';
+import { PartShape, partWords, type Part } from '../schema/part.ts';
+import { defineAdd, topOf, type Branch } from './kit/defineAdd.ts';
+
+/** Adds a row, a cell or a part, with what stands in it, to the panel of an item. */
+export type AddPart = Branch<'addPart', 'parts'>;
+
+export const addPart = defineAdd(
+  'addPart',
+  'removePart',
+  'parts',
+  PartShape,
+  (document, operation) => said('partAdded', document, topOf(operation)),
+  partProblem,
+);
+
+/** What was done to a part, in a sentence. */
+export function said(code: SentenceCode, document: SiteDocument, part: Part): Sentence {
+  return sentence(code, { what: partSaid(document, part), label: nameOf(document, 'items', panelOf(document, part.parent)) });
+}
+
+/** A part as it is called in a sentence: what it is, and by its name if it has one. */
+export function partSaid(document: SiteDocument, part: Part): string {
+  const [word, name] = [partWords[part.kind], partName(document, part)];
+  return name === word ? `a ${word}` : `the ${word} “${name}”`;
+}

@@ -1,0 +1,17 @@
+import { sentence } from '../base/sentences.ts';
+import { partProblem } from '../model/partProblem.ts';
+import { said } from './addPart.ts';
+import { defineMove, type Move } from './kit/defineMove.ts';
+
+/** Puts a row, a cell or a part elsewhere in a panel, with what stands in it. */
+export type MovePart = Move<'movePart'>;
+
+export const movePart = defineMove(
+  'movePart',
+  'parts',
+  (document, { id }) => {
+    const part = document.parts.nodes.get(id);
+    return part === undefined ? sentence('partMoved', { what: 'a part', label: id }) : said('partMoved', document, part);
+  },
+  partProblem,
+);

@@ -1,0 +1,146 @@
+import type { Id } from '../base/ids.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { childrenOf, nodeAt, type Forest } from '../model/forest.ts';
+import { panelColumns } from '../panel/panelColumns.ts';
+import { shownApart } from '../panel/shownApart.ts';
+import type { PanelFacts } from '../schema/dropdown.ts';
+import type { Page } from '../schema/page.ts';
+import type { PageSource, Part, PartFacts } from '../schema/part.ts';
+import type { Block, Run } from '../schema/richText.ts';
+import { mapTree } from '../walk/mapTree.ts';
+import { followedPages, type CompareTitles } from './followedPages.ts';
+import { hrefOf } from './hrefOf.ts';
+import type { ResolvedItem } from './resolveMenu.ts';
+
+export type ResolvedRun = Omit<Run, 'to'> & { readonly href?: string };
+export type ResolvedBlock = Omit<Block, 'runs'> & { readonly runs: readonly ResolvedRun[] };
+
+/** A page as a live list shows it. */
+export type ResolvedPage = Pick<Page, 'picture' | 'summary'> & { readonly label: string; readonly href: string };
+
+/** A row, a cell or a part of a panel as a visitor gets it: what it takes from elsewhere is filled in. What is not said of it is not there. */
+export interface ResolvedPart extends Readonly<Omit<PartFacts, 'destination' | 'source' | 'menu' | 'body'>> {
+  readonly id: Id;
+  readonly kind: Part['kind'];
+  /** Of what may lead somewhere and does. */
+  readonly href?: string;
+  readonly body?: readonly ResolvedBlock[];
+  /** Of balanced groups: the child items in each column. */
+  readonly groups?: readonly (readonly Id[])[];
+  readonly pages?: readonly ResolvedPage[];
+  /** Of another menu: its items, without panels. */
+  readonly items?: readonly ResolvedItem[];
+  readonly parts?: readonly ResolvedPart[];
+}
+
+export interface PanelSources {
+  readonly document: SiteDocument;
+  readonly compareTitles: CompareTitles;
+  /** What is empty stays, so that it can be seen while it is composed. */
+  readonly keepsEmpty: boolean;
+  /** The items of another menu, as they are shown in a panel. */
+  readonly itemsOf: (menu: Id) => readonly ResolvedItem[];
+}
+
+/** The rows of an item's panel; none: nobody composed it. O(parts + items + pages looked at). */
+export function resolvePanel(sources: PanelSources, owner: Id, children: readonly ResolvedItem[], facts: PanelFacts): ResolvedPart[] {
+  const { parts } = sources.document;
+  const apart = shownApart(sources.document, owner);
+  // Balanced groups show what no other part does, once.
+  let left: readonly ResolvedItem[] = children.filter(({ id }) => !apart.has(id));
+  return mapTree<Id, ResolvedPart>(
+    childrenOf(parts, owner),
+    (id) => childrenOf(parts, id),
+    (id, within) => {
+      const part = nodeAt(parts, id);
+      const made = resolvePart(sources, part, within, children, left, facts);
+      if (part.kind === 'groups' && made !== null) left = [];
+      return made;
+    },
+  );
+}
+
+function resolvePart(
+  sources: PanelSources,
+  part: Part,
+  within: readonly ResolvedPart[],
+  children: readonly ResolvedItem[],
+  left: readonly ResolvedItem[],
+  facts: PanelFacts,
+): ResolvedPart | null {
+  const { document, keepsEmpty } = sources;
+  const { destination, source, menu, body, parent: _, ...plain } = part;
+  const href = destination === undefined ? null : hrefOf(document, destination);
+  const base: ResolvedPart = { ...plain, ...(href === null ? {} : { href }), ...(within.length > 0 ? { parts: within } : {}) };
+  const orEmpty = (isFull: boolean, made: ResolvedPart): ResolvedPart | null => (isFull || keepsEmpty ? made : null);
+  switch (part.kind) {
+    case 'row':
+    case 'tabs':
+    case 'tab':
+    case 'links':
+      return orEmpty(within.length > 0, base);
+    case 'cell':
+      // An empty cell keeps the place of those beside it.
+      return base;
+    case 'group':
+      return orEmpty(
+        children.some(({ id }) => id === part.item),
+        base,
+      );
+    case 'groups': {
+      const { groups, sizes } = panelColumns(left, { ...facts, ...(part.columns === undefined ? {} : { columns: part.columns }) });
+      let from = 0;
+      const columns = sizes.map((size) => groups.slice((from += size) - size, from).map(({ id }) => id));
+      return orEmpty(left.length > 0, { ...base, groups: columns });
+    }
+    case 'picture':
+      return orEmpty(part.picture !== undefined, base);
+    case 'link':
+    case 'button':
+    case 'video':
+      return orEmpty(href !== null, base);
+    case 'text':
+      return { ...base, body: (body ?? []).map((block) => ({ ...block, runs: block.runs.map((run) => resolveRun(document, run)) })) };
+    case 'pages': {
+      const pages = source === undefined ? [] : pagesOf(document, source, sources.compareTitles);
+      return orEmpty(pages.length > 0, { ...base, pages });
+    }
+    case 'menu': {
+      const items = menu === undefined ? [] : sources.itemsOf(menu);
+      return orEmpty(items.length > 0, { ...base, items });
+    }
+    case 'heading':
+    case 'divider':
+    case 'search':
+      return base;
+  }
+}
+
+function resolveRun(document: SiteDocument, { to, ...run }: Run): ResolvedRun {
+  const href = to === undefined ? null : hrefOf(document, to);
+  return href === null ? run : { ...run, href };
+}
+
+/** What was found is kept as long as the pages are the same: a panel is drawn at each letter that is typed into it. */
+const found = new WeakMap<Forest<Page>, Map<string, ResolvedPage[]>>();
+
+function pagesOf(document: SiteDocument, { page, limit, ...source }: PageSource, compareTitles: CompareTitles): ResolvedPage[] {
+  const known = found.get(document.pages) ?? new Map<string, ResolvedPage[]>();
+  found.set(document.pages, known);
+  const key = JSON.stringify({ page, limit, ...source });
+  const present = known.get(key);
+  if (present !== undefined) return present;
+  const below = page ?? document.site.id;
+  const rule = { of: { kind: 'pages' as const, page }, flat: true as const, ...source };
+  const pages = followedPages(document, rule, below, compareTitles)
+    .slice(0, limit)
+    .map(({ title, address, picture, summary }) => ({
+      label: title,
+      href: address,
+      // Nothing is loaded from another host unasked.
+      ...(picture === undefined || !/^\/(?!\/)/.test(picture) ? {} : { picture }),
+      ...(summary === undefined ? {} : { summary }),
+    }));
+  known.set(key, pages);
+  return pages;
+}

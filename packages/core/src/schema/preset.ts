@@ -1,0 +1,35 @@
+import Type, { type Static, type TSchema } from 'typebox';
+import { partFields, type PartFacts, partKinds, type PartKind } from './part.ts';
+import { closed, IdShape } from './shapes.ts';
+
+/**
+ * Part of a panel apart from any panel: what it is, and what stands in it. A group names its child item by its place among the children, from 0, so that it can be
+ * poured into another item.
+ */
+export type PartSketch = Omit<PartFacts, 'item'> & {
+  readonly kind: PartKind;
+  readonly child?: number;
+  readonly parts?: readonly PartSketch[];
+};
+
+/** A row with cells, with parts, with tabs, with parts: no sketch is deeper. */
+const LEVELS = 5;
+export const MOST_SKETCHED = 200;
+
+function sketchShape(level: number): TSchema {
+  const { item: _, ...facts } = partFields;
+  const parts = level === 1 ? {} : { parts: Type.Optional(Type.Array(sketchShape(level - 1), { maxItems: MOST_SKETCHED })) };
+  const own = { kind: Type.Enum(partKinds), child: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })) };
+  return Type.Object({ ...own, ...Type.Partial(Type.Object(facts)).properties, ...parts }, closed);
+}
+export const PartSketchShape = Type.Unsafe<PartSketch>(sketchShape(LEVELS));
+
+export const LONGEST_PRESET_NAME = 60;
+export const presetFields = {
+  name: Type.String({ minLength: 1, maxLength: LONGEST_PRESET_NAME }),
+  rows: Type.Array(PartSketchShape, { minItems: 1, maxItems: MOST_SKETCHED }),
+};
+
+/** A composition that somebody saved, to be used for other items. Its parent is the site. */
+export const PresetShape = Type.Object({ id: IdShape, parent: IdShape, ...presetFields }, closed);
+export type Preset = Static<typeof PresetShape>;
