@@ -31,7 +31,7 @@ async function served(pages: number): Promise<Served> {
   const document = randomDocument(random, { pages, menus: 1, items: ITEMS, branching: 12 });
   const kept = await testDatabase();
   const opened = await kept.open();
-  await storeDocument({ database: opened.database, cache: siteCache(), now: () => new Date() }, toStored(document), random, 'Bench');
+  await storeDocument({ database: opened.database, cache: siteCache(), now: () => new Date(), deliveryAddress: '' }, toStored(document), random, 'Bench');
   await opened.close();
   const run = await startProcess(kept.environment);
   const close = async (): Promise<void> => {

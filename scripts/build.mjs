@@ -6,7 +6,7 @@ import { root } from './freshness.mjs';
 
 const at = (...path) => join(root, ...path);
 
-/** One file for Node. PGlite stays outside: it loads its own WebAssembly from beside itself. */
+/** One file for Node. PGlite stays outside: it loads its own WebAssembly from beside itself; so do packages with native or many files. */
 async function bundleForNode(entry, outfile) {
   await bundle({
     entryPoints: [at(entry)],
@@ -16,7 +16,7 @@ async function bundleForNode(entry, outfile) {
     format: 'esm',
     target: 'node20',
     sourcemap: true,
-    external: ['@electric-sql/pglite', 'pg-native'],
+    external: ['@electric-sql/pglite', 'pg-native', 'sharp', 'jsdom', 'dompurify'],
     // Packages written for CommonJS ask for `require`.
     banner: { js: "import { createRequire as zorvikRequire } from 'node:module'; const require = zorvikRequire(import.meta.url);" },
     logLevel: 'warning',

@@ -1,5 +1,6 @@
 export * from './route.ts';
 export * from './messages.ts';
+export * from './pictures.ts';
 export * from './reading.ts';
 export * from './routes.ts';
 export { openApi } from './openApi.ts';

@@ -24,6 +24,7 @@ import {
   StoredDocumentShape,
 } from '@zorvik/core';
 import { PersonNameShape, PersonShape, ServerMessageShape } from './messages.ts';
+import { pictureRoutes } from './pictures.ts';
 import { readingRoutes } from './reading.ts';
 import { API, type Route } from './route.ts';
 
@@ -256,6 +257,7 @@ export const routes = {
     replyType: JSON_LINES,
   },
   ...readingRoutes,
+  ...pictureRoutes,
   readSite: {
     method: 'GET',
     path: `${API}/sites/:siteKey`,

@@ -12,6 +12,7 @@ import { eventRoutes } from './routes/events.ts';
 import { failures, unknownPath } from './routes/failures.ts';
 import { guard } from './routes/guard.ts';
 import { importRoutes } from './routes/imports.ts';
+import { pictureRoutes } from './routes/pictures.ts';
 import { readingRoutes } from './routes/reading.ts';
 import { siteRoutes } from './routes/sites.ts';
 
@@ -44,6 +45,7 @@ function api(deps: Deps, desk: ReadingDesk): RequestHandler {
   router.get(`${API}/openapi.json`, (_, response) => void response.json(description));
   archiveRoutes(router, deps);
   importRoutes(router, deps);
+  pictureRoutes(router, deps);
   router.use(API, express.json({ limit: deps.bodyLimit, strict: false, type: () => true }));
   editRoutes(router, deps);
   readingRoutes(router, deps, desk);

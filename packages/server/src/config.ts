@@ -7,6 +7,8 @@ export interface Config {
   /** Where editions are delivered. That is read by anybody, so it may be open to other machines, unlike the editor. */
   readonly deliveryHost: string;
   readonly deliveryPort: number;
+  /** How others reach what is delivered, where that is not the host and port above: pictures are named by it. */
+  readonly deliveryUrl: string | null;
   readonly sitePort: number;
   readonly dataFolder: string;
   readonly databaseUrl: string | null;
@@ -37,6 +39,7 @@ export function readConfig(environment: Readonly<Record<string, string | undefin
     port: whole('PORT', 4780, 65_535),
     deliveryHost: text('DELIVERY_HOST', '127.0.0.1'),
     deliveryPort: whole('DELIVERY_PORT', 4782, 65_535),
+    deliveryUrl: address('ZORVIK_DELIVERY_URL', text('ZORVIK_DELIVERY_URL', '')),
     sitePort: whole('SITE_PORT', 4781, 65_535),
     dataFolder: text('ZORVIK_DATA', 'data'),
     databaseUrl: environment.DATABASE_URL?.trim() || null,
@@ -47,6 +50,14 @@ export function readConfig(environment: Readonly<Record<string, string | undefin
     logLevel: text('ZORVIK_LOG', 'warn'),
     readOrigins: origins(text('ZORVIK_READ_ORIGINS', '')),
   };
+}
+
+/** Where something answers, without a slash at its end; null: nothing was said. */
+function address(name: string, given: string): string | null {
+  if (given === '') return null;
+  const url = URL.canParse(given) ? new URL(given) : null;
+  if (url !== null && /^https?:$/.test(url.protocol)) return url.href.replace(/\/+$/, '');
+  throw new Error(`${name} is “${given}”; an address such as https://menus.example.org was expected.`);
 }
 
 /** Schemes and hosts, parted by commas. */

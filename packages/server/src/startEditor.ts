@@ -22,6 +22,7 @@ import { listening, stopListening } from './listening.ts';
 import { ReadingDesk } from './reading/readingDesk.ts';
 import { readInThread } from './reading/readInThread.ts';
 import { readHere } from './reading/siteReader.ts';
+import { removeUnusedPictures } from './repositories/pictures.ts';
 import { listSites, siteIds } from './repositories/sites.ts';
 import { compileChecks } from './routes/serve.ts';
 
@@ -106,7 +107,7 @@ export async function startEditor(config: Config, parts: Parts, { deliveryAddres
       importLimit: config.importLimit,
       bodyLimit: config.bodyLimit,
       webFolder: parts.webFolder,
-      deliveryAddress: deliverAt,
+      deliveryAddress: config.deliveryUrl ?? deliverAt,
       readable: new Set([...config.readOrigins, ...(config.sitePort === 0 ? [] : [`http://127.0.0.1:${config.sitePort}`])]),
       openReading: parts.readingThread === null ? readHere : readInThread(parts.readingThread),
       standIn: config.sitePort === 0 ? null : `http://127.0.0.1:${config.sitePort}`,
@@ -151,9 +152,14 @@ export async function startEditor(config: Config, parts: Parts, { deliveryAddres
 const MINUTE = 60_000;
 const DAY = 86_400_000;
 
-/** Takes the oldest of each site's log away, one site after the other. What fails for one is told, and tried again the next day. */
+/** For so long a picture that was uploaded stays though nothing names it: somebody may be about to. */
+const PICTURE_REST = DAY;
+
+/** Takes the oldest of each site's log away, and the pictures that nothing names any more, one site after the other. What fails for one is told, and tried again the next day. */
 async function compactAll(deps: Deps, days: number): Promise<void> {
   for (const id of await siteIds(deps.database).catch(() => [])) {
-    await compactLog(deps, id, { ...retention, days }).catch((error: unknown) => deps.log.error({ id, error }, 'A log could not be compacted'));
+    const before = new Date(deps.now().getTime() - PICTURE_REST).toISOString();
+    const cleaning = compactLog(deps, id, { ...retention, days }).then(() => removeUnusedPictures(deps.database, id, before));
+    await cleaning.catch((error: unknown) => deps.log.error({ id, error }, 'A log could not be compacted'));
   }
 }

@@ -40,6 +40,7 @@ const entries = {
   widestAlready: { status: 409, sentence: 'The cell takes {span} of {columns} columns already, and nothing beside it can give way.' },
   narrowestAlready: { status: 409, sentence: 'The cell takes one column, which is the least.' },
   shownAlready: { status: 409, sentence: '“{label}” is in the panel already. Move it where you want it.' },
+  noPanelHere: { status: 409, sentence: 'Nothing drops from “{label}” where this menu stands. Panels are for bars: place the menu in one first.' },
   noParts: { status: 409, sentence: 'The panel of “{label}” has no parts of its own: its columns come from what stands below it.' },
   tooDeep: {
     status: 409,
@@ -110,6 +111,8 @@ const entries = {
   notEmptyThere: { status: 409, sentence: 'The database holds sites already. Restore into an empty one, or say --replace: what is there is archived first.' },
   badArchive: { status: 422, sentence: 'The archive cannot be read: {problem}. Nothing was changed; take another archive.' },
   newerArchive: { status: 422, sentence: 'The archive has version {version}; this Zorvik reads up to {known}. Restore it with the newer Zorvik.' },
+  notPicture: { status: 422, sentence: 'That is no picture that can be kept: {problem}. PNG, JPEG, WebP, AVIF, GIF and SVG up to 5 MB are taken.' },
+  noPicture: { status: 404, sentence: 'There is no picture “{name}” with this site. It may have been cleaned up since nothing used it.' },
   diskFull: { status: 503, sentence: 'The disk that holds the data is full. Nothing was changed; make room on it, and what waits is kept by itself.' },
   notWritable: { status: 503, sentence: 'The data cannot be written ({reason}). Nothing was changed; make it writable, and what waits is kept by itself.' },
   serverAway: { status: 503, sentence: 'The server is starting or stopping and takes no requests just now. Nothing was changed; try again in a moment.' },

@@ -107,7 +107,8 @@ function readyFile({ bytes, gzip, brotli, hash, type }: PackedFile): ReadyFile {
     };
     return { bytes: body, etag, headers };
   };
-  const variants = { plain: variant(bytes, ''), gzip: variant(gzip, 'gzip'), brotli: variant(brotli, 'br') };
+  const plain = variant(bytes, '');
+  const variants = { plain, gzip: gzip === null ? plain : variant(gzip, 'gzip'), brotli: brotli === null ? plain : variant(brotli, 'br') };
   return { ...variants, tags: new Set(Object.values(variants).map(({ etag }) => etag)) };
 }
 

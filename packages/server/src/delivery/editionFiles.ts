@@ -1,8 +1,11 @@
 import {
   childrenOf,
+  formOf,
+  isFetched,
   navigationScript,
   placementOf,
   renderMenu,
+  renderPanel,
   renderStyles,
   resolveMenu,
   withFollowed,
@@ -14,18 +17,21 @@ import type { EditionFile } from '../repositories/editions.ts';
 
 export interface EditionContent {
   readonly files: readonly EditionFile[];
+  /** The pictures that they name. */
+  readonly pictures: readonly string[];
   /** How many items visitors get, over all menus. */
   readonly items: number;
 }
 
 /**
  * All that a site is served of its working copy: each menu as data and as HTML, the style sheet, the script. A menu that stands in
- * no place is rendered as a list.
+ * no place is rendered as a list. `pictures` is what the names of picture files are put behind.
  */
-export function contentOf(stored: SiteDocument): EditionContent {
-  const document = withFollowed(stored, new Intl.Collator(stored.site.language, { numeric: true }).compare);
+export function contentOf(stored: SiteDocument, pictures: string): EditionContent {
+  const { compare } = new Intl.Collator(stored.site.language, { numeric: true });
+  const document = withFollowed(stored, compare);
   const menus = [...childrenOf(document.menus, document.site.id)].map((id) => ({
-    menu: resolveMenu(document, id),
+    menu: resolveMenu(document, id, { compareTitles: compare }),
     place: placementOf(document, id)?.place ?? 'inPage',
   }));
   const css = renderStyles(
@@ -40,10 +46,14 @@ export function contentOf(stored: SiteDocument): EditionContent {
   for (const { menu, place } of menus) {
     const { key } = menu;
     files.push({ path: `menus/${key}`, type: 'application/json; charset=utf-8', body: JSON.stringify(menu) });
-    files.push({ path: `menus/${key}.html`, type: 'text/html; charset=utf-8', body: renderMenu(menu, { place }) });
+    files.push({ path: `menus/${key}.html`, type: 'text/html; charset=utf-8', body: renderMenu(menu, { place, pictures, fetches: true }) });
+    for (const item of formOf(place) === 'bar' ? menu.items.filter(isFetched) : []) {
+      files.push({ path: `panels/${key}/${item.id}.html`, type: 'text/html; charset=utf-8', body: renderPanel(menu, item, { place, pictures }) });
+    }
     items += countOf(menu);
   }
-  return { files, items };
+  const named = files.flatMap(({ body }) => [...body.matchAll(/[0-9a-f]{32}(?=-\d+\.webp|\.svg)/g)].map(([file]) => file));
+  return { files, pictures: [...new Set(named)], items };
 }
 
 function countOf({ items }: ResolvedMenu): number {

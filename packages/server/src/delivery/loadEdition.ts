@@ -11,8 +11,9 @@ export interface PackedFile {
   /** The SHA-256 of its plain bytes, in hex. */
   readonly hash: string;
   readonly bytes: Uint8Array;
-  readonly gzip: Uint8Array;
-  readonly brotli: Uint8Array;
+  /** Null: it is packed by itself, as pictures are. */
+  readonly gzip: Uint8Array | null;
+  readonly brotli: Uint8Array | null;
 }
 
 /** The current edition of a site; plain data, so that it can go from one thread to another. */
@@ -30,6 +31,7 @@ export function editionsIn(database: Database): LoadEdition {
     if (current.number === null) return { kind: 'refused', refusal: refusal('nothingPublished', { key }) };
     const files = await filesOf(database, current.siteId, current.number);
     const packed = files.map(async ({ bytes, ...rest }): Promise<PackedFile> => {
+      if (rest.type === 'image/webp') return { ...rest, bytes, gzip: null, brotli: null };
       const [gz, br] = await Promise.all([packGzip(bytes, { level: 9 }), packBrotli(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } })]);
       return { ...rest, bytes, gzip: gz, brotli: br };
     });

@@ -1,7 +1,8 @@
+import { DELIVERY, type EditionSummary } from '@zorvik/contract';
 import { no, ok, refusal, type Result } from '@zorvik/core';
-import type { EditionSummary } from '@zorvik/contract';
 import { contentOf } from '../delivery/editionFiles.ts';
 import { insertEdition } from '../repositories/editions.ts';
+import { pictureFiles } from '../repositories/pictures.ts';
 import { lockSite, setEdition } from '../repositories/sites.ts';
 import { caughtUp, type EditingDeps } from './saveEdit.ts';
 
@@ -14,7 +15,7 @@ export interface ToPublish {
 
 /** Makes an edition of the working copy: the numbered, immutable state that the site is served from now on. */
 export async function publishSite(
-  { database, cache, now }: EditingDeps,
+  { database, cache, now, deliveryAddress }: EditingDeps & { readonly deliveryAddress: string },
   siteKey: string,
   { note, revision, actor }: ToPublish,
 ): Promise<Result<EditionSummary>> {
@@ -23,9 +24,10 @@ export async function publishSite(
     if (head === null) return no(refusal('unknownSite', { key: siteKey }));
     if (head.revision !== revision) return no(refusal('staleView', { revision: head.revision, seen: revision }));
     const { document } = await caughtUp(tx, await cache.at(tx, head), revision);
-    const { files, items } = contentOf(document);
+    const { files, pictures, items } = contentOf(document, `${deliveryAddress}${DELIVERY}/sites/${siteKey}/pictures/`);
+    const kept = (await pictureFiles(tx, head.id, pictures)).map(({ name, ...file }) => ({ ...file, path: `pictures/${name}` }));
     const edition = { number: (head.edition ?? 0) + 1, revision, at: now().toISOString(), actor, note, items };
-    await insertEdition(tx, head.id, edition, files);
+    await insertEdition(tx, head.id, edition, [...files, ...kept]);
     await setEdition(tx, head, edition.number);
     return ok(edition);
   });

@@ -23,7 +23,12 @@ import { publishSite } from './publishSite.ts';
 import { saveEdit, type EditingDeps } from './saveEdit.ts';
 
 /** Stores a whole document as a new site, through the log like everything else, and publishes it once. Throws when it is refused. */
-export async function storeDocument(deps: EditingDeps, stored: StoredDocument, random: RandomBits, actor: string): Promise<void> {
+export async function storeDocument(
+  deps: EditingDeps & { readonly deliveryAddress: string },
+  stored: StoredDocument,
+  random: RandomBits,
+  actor: string,
+): Promise<void> {
   const document = readStored(stored);
   const { site } = document;
   const session = mintId('session', random);

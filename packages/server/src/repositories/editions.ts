@@ -11,6 +11,13 @@ export interface EditionFile {
   readonly body: string;
 }
 
+/** A file of an edition whose bytes are kept already, under their hash. */
+export interface HeldFile {
+  readonly path: string;
+  readonly type: string;
+  readonly hash: string;
+}
+
 /** The same as it is kept: `hash` is the SHA-256 of its bytes, in hex. */
 export interface KeptFile {
   readonly path: string;
@@ -46,14 +53,19 @@ function inUtc(row: EditionSummary): EditionSummary {
 }
 
 /** Keeps an edition; bytes that another edition holds already are not stored again. */
-export async function insertEdition(tx: Database, siteId: string, edition: EditionSummary, files: readonly EditionFile[]): Promise<void> {
+export async function insertEdition(tx: Database, siteId: string, edition: EditionSummary, files: readonly (EditionFile | HeldFile)[]): Promise<void> {
   await tx.insert(editions).values({ siteId, ...edition });
-  for (const { path, type, body } of files) {
-    const bytes = Buffer.from(body, 'utf8');
-    const hash = createHash('sha256').update(bytes).digest('hex');
-    await tx.insert(blobs).values({ hash, body: bytes }).onConflictDoNothing();
-    await tx.insert(editionFiles).values({ siteId, number: edition.number, path, type, hash });
+  for (const file of files) {
+    const hash = 'hash' in file ? file.hash : await insertBlob(tx, Buffer.from(file.body, 'utf8'));
+    await tx.insert(editionFiles).values({ siteId, number: edition.number, path: file.path, type: file.type, hash });
   }
+}
+
+/** Keeps bytes once; gives their hash. */
+export async function insertBlob(tx: Database, body: Buffer): Promise<string> {
+  const hash = createHash('sha256').update(body).digest('hex');
+  await tx.insert(blobs).values({ hash, body }).onConflictDoNothing();
+  return hash;
 }
 
 /** All files of one edition of a site. */

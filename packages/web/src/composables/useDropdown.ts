@@ -48,7 +48,8 @@ export function useDropdown() {
     if (document === null || selection.chosen.length === 0) return false;
     return selection.chosen.every((id) => {
       const item = document.items.nodes.get(id);
-      return item !== undefined && document.menus.nodes.has(item.parent) && childrenOf(document.items, id).size > 0;
+      const isThere = childrenOf(document.items, id).size > 0 || childrenOf(document.parts, id).size > 0;
+      return item !== undefined && document.menus.nodes.has(item.parent) && isThere;
     });
   });
   const isMixed = computed(() => common('dropdown').isMixed);
@@ -68,12 +69,24 @@ export function useDropdown() {
     return panelColumns(groupsIn(document, only), panel.value);
   });
 
+  /** The panel is composed: what it shows is said by its parts. */
+  const isMadeOfRows = computed(
+    () => copy.document !== null && selection.chosen.some((id) => copy.document !== null && childrenOf(copy.document.parts, id).size > 0),
+  );
+
   /** Of a single group of a panel: its panel's item, how many columns there are, and the one that it is kept in. */
   const group = computed(() => {
     const { document } = copy;
     const { item } = selection;
     const above = document === null || item === null || selection.chosen.length !== 1 ? undefined : document.items.nodes.get(item.parent);
-    if (document === null || item === null || above?.dropdown?.form !== 'panel' || !document.menus.nodes.has(above.parent)) return null;
+    if (
+      document === null ||
+      item === null ||
+      above?.dropdown?.form !== 'panel' ||
+      childrenOf(document.parts, above.id).size > 0 ||
+      !document.menus.nodes.has(above.parent)
+    )
+      return null;
     const { groups, sizes } = panelColumns(groupsIn(document, above.id), above.dropdown.panel ?? {});
     let left = groups.findIndex(({ id }) => id === item.id);
     const now = sizes.findIndex((size) => (left -= size) < 0);
@@ -87,5 +100,5 @@ export function useDropdown() {
     if (item !== null) copy.perform((context) => keepInColumn(context, item.id, column));
   }
 
-  return { isTop, form, panel, list, dropdown, change, columns, group, keepIn };
+  return { isTop, form, panel, list, dropdown, change, columns, isMadeOfRows, group, keepIn };
 }

@@ -2,6 +2,7 @@ import { computed, nextTick, onMounted, ref, shallowRef, watch, type Ref } from 
 import { addLink, addPages, childrenOf, nestItems, removeItems, renameItem, unnestItems, type Id, type Spot } from '@zorvik/core';
 import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
 import { useArrange } from '../stores/arrange.ts';
+import { useComposer } from '../stores/composer.ts';
 import { useClipboard } from '../stores/clipboard.ts';
 import { useNotices } from '../stores/notices.ts';
 import { useSelection } from '../stores/selection.ts';
@@ -30,6 +31,7 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
   const selection = useSelection();
   const arrange = useArrange();
   const clipboard = useClipboard();
+  const composer = useComposer();
   const notices = useNotices();
   const { act, selectAdded } = useItemActions();
   const spotForNew = useSpotForNew(menu);
@@ -104,6 +106,7 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     add: startAdding,
     lead: () => arrange.ask('target'),
     more: () => arrange.ask('more'),
+    compose: () => selection.item !== null && composer.openFor(selection.item.id),
     nextUndecided: () => arrange.goToUndecided(),
     switchForm: () => arrange.switchForm(),
     beside: () => arrange.ask('beside'),

@@ -2,6 +2,7 @@ import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
 import './liveFrame.css';
 import '@zorvik/core/browser/navigation';
+import { composing } from './composing.ts';
 import { dragGroups } from './dragGroup.ts';
 import type { FromFrame, ToFrame } from './messages.ts';
 import { patchTree } from './patchTree.ts';
@@ -35,10 +36,13 @@ function show({ html, css, place, siteName: name }: Extract<ToFrame, { kind: 'sh
   placePanels();
   mark(false);
   measure();
+  compose.draw();
 }
 
+/** The entry of an item: the one that is seen, where a panel has it in more than one form. */
 function entryOf(id: string): HTMLElement | null {
-  return holder.querySelector(`[data-zv-item="${id}"]`);
+  const all = [...holder.querySelectorAll<HTMLElement>(`[data-zv-item="${id}"]`)];
+  return all.find((one) => one.checkVisibility()) ?? all[0] ?? null;
 }
 
 /** Marks the selected item; `opens` shows it where it stands: its own branch and all around it are open, and no others. */
@@ -46,7 +50,7 @@ function mark(opens: boolean): void {
   for (const old of holder.querySelectorAll('[data-zv-selected]')) old.removeAttribute('data-zv-selected');
   const entry = selected === null ? null : entryOf(selected);
   entry?.setAttribute('data-zv-selected', '');
-  if (!opens) return;
+  if (!opens || compose.isOn()) return;
   for (const button of holder.querySelectorAll('button[aria-expanded]')) {
     const isAround = entry !== null && button.parentElement?.contains(entry) === true;
     button.setAttribute('aria-expanded', String(isAround));
@@ -58,6 +62,24 @@ function mark(opens: boolean): void {
 /** The site's script puts open panels in their places when the window changes; here they open and change without it. */
 function placePanels(): void {
   window.dispatchEvent(new Event('resize'));
+}
+
+/** Tells where the panel that is composed stands, and what is around it. */
+function tellBoxes(owner: string): void {
+  const entry = entryOf(owner);
+  const panel = entry?.querySelector<HTMLElement>(':scope>.zv-panel');
+  const nav = entry?.closest('nav');
+  if (entry == null || panel == null || nav == null) return;
+  const span = (of: Element): { start: number; size: number } => {
+    const { left, width } = of.getBoundingClientRect();
+    return { start: left, size: width };
+  };
+  const { inlineSize } = panel.style;
+  panel.style.inlineSize = 'max-content';
+  const content = panel.getBoundingClientRect().width;
+  panel.style.inlineSize = inlineSize;
+  const container = span(nav.parentElement ?? nav);
+  tell({ kind: 'boxes', screen: document.documentElement.clientWidth, item: span(entry), bar: span(nav), container, content });
 }
 
 function measure(): void {
@@ -74,6 +96,15 @@ window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => 
   if (data.kind === 'select') {
     selected = data.id;
     mark(data.opens);
+  }
+  if (data.kind === 'compose') {
+    compose.set(data.owner, data.part);
+    if (data.owner !== null) {
+      placePanels();
+      tellBoxes(data.owner);
+    }
+    compose.draw();
+    measure();
   }
   if (data.kind === 'leave') leave();
   if (data.kind === 'heights') {
@@ -107,7 +138,7 @@ function setActive(pointed: boolean): void {
 
 /** The pointer has left: branches close, unless somebody is in them by keyboard. */
 function leave(): void {
-  if (!(document.hasFocus() && isByKey))
+  if (!compose.isOn() && !(document.hasFocus() && isByKey))
     for (const button of holder.querySelectorAll('button[aria-expanded=true]')) button.setAttribute('aria-expanded', 'false');
   setActive(false);
 }
@@ -121,7 +152,11 @@ window.addEventListener('blur', () => {
   isByKey = true;
   setActive(isPointed);
 });
-dragGroups(holder, (id, column) => tell({ kind: 'column', id, column }));
+const compose = composing(holder, tell);
+dragGroups(holder, (id, column) => !compose.isOn() && tell({ kind: 'column', id, column }));
 new MutationObserver(measure).observe(holder, { subtree: true, childList: true, attributeFilter: ['aria-expanded'] });
-new ResizeObserver(measure).observe(stage);
+new ResizeObserver(() => {
+  measure();
+  compose.draw();
+}).observe(stage);
 tell({ kind: 'ready' });

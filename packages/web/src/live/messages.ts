@@ -1,13 +1,32 @@
-import { MOST_COLUMNS, type Id, type Place } from '@zorvik/core';
+import { GRID_COLUMNS, HIGHEST_ROW, LEAST_ROW, MOST_COLUMNS, type Id, type Place, type Span } from '@zorvik/core';
 
 /** What the editor tells the live header. */
 export type ToFrame =
   | { readonly kind: 'show'; readonly html: string; readonly css: string; readonly place: Place; readonly siteName: string }
   | { readonly kind: 'select'; readonly id: Id | null; readonly opens: boolean }
+  /** The panel of this item is composed, and this part of it is chosen; null: none is. */
+  | { readonly kind: 'compose'; readonly owner: Id | null; readonly part: Id | null }
   /** The pointer is elsewhere now: a frame of its own process is not always told so. */
   | { readonly kind: 'leave' }
   /** How much of the frame is seen while nobody points at it (`peek`) and at the most while somebody does (`room`), in its own px. */
   | { readonly kind: 'heights'; readonly peek: number; readonly room: number };
+
+/** A key that was pressed in the frame while a panel is composed in it. */
+export interface FrameKey {
+  readonly key: string;
+  readonly ctrlKey: boolean;
+  readonly shiftKey: boolean;
+  readonly altKey: boolean;
+}
+
+/** Where the composed panel and what is around it stand, in the frame's own px. */
+export interface PanelBoxes {
+  readonly screen: number;
+  readonly item: Span;
+  readonly bar: Span;
+  readonly container: Span;
+  readonly content: number;
+}
 
 /** What the live header tells the editor. */
 export type FromFrame =
@@ -17,22 +36,64 @@ export type FromFrame =
   | { readonly kind: 'size'; readonly height: number }
   /** A group of a panel was dragged into a column, from 0. */
   | { readonly kind: 'column'; readonly id: Id; readonly column: number }
+  /** A part of the composed panel was pointed at; null: the panel beside all parts. */
+  | { readonly kind: 'part'; readonly id: Id | null }
+  /** The edge of a cell was put so that it takes so many columns. */
+  | { readonly kind: 'span'; readonly id: Id; readonly span: number }
+  /** The lower edge of a row was put so that it is at least so high, in px. */
+  | { readonly kind: 'rowHeight'; readonly id: Id; readonly height: number }
+  /** A part was dragged to stand in another one, behind a part of that; null: first. */
+  | { readonly kind: 'movePart'; readonly id: Id; readonly parent: Id; readonly after: Id | null }
+  /** A cell is wanted in what is free of a row. */
+  | { readonly kind: 'addCell'; readonly id: Id }
+  | ({ readonly kind: 'key' } & FrameKey)
+  | ({ readonly kind: 'boxes' } & PanelBoxes)
   /** Whether somebody points at it or has the focus in it. */
   | { readonly kind: 'active'; readonly isActive: boolean };
+
+type Reader = (said: Readonly<Record<string, unknown>>) => FromFrame | null;
+
+const readers: Readonly<Record<FromFrame['kind'], Reader>> = {
+  ready: () => ({ kind: 'ready' }),
+  select: ({ id }) => (isId(id) ? { kind: 'select', id } : null),
+  size: ({ height }) => (isWithin(height, 0, 99_999) ? { kind: 'size', height } : null),
+  column: ({ id, column }) => (isId(id) && isWhole(column, 0, MOST_COLUMNS - 1) ? { kind: 'column', id, column } : null),
+  part: ({ id }) => (id === null || isId(id) ? { kind: 'part', id } : null),
+  span: ({ id, span }) => (isId(id) && isWhole(span, 1, GRID_COLUMNS) ? { kind: 'span', id, span } : null),
+  rowHeight: ({ id, height }) => (isId(id) && isWhole(height, LEAST_ROW, HIGHEST_ROW) ? { kind: 'rowHeight', id, height } : null),
+  movePart: ({ id, parent, after }) => (isId(id) && isId(parent) && (after === null || isId(after)) ? { kind: 'movePart', id, parent, after } : null),
+  addCell: ({ id }) => (isId(id) ? { kind: 'addCell', id } : null),
+  key: ({ key, ctrlKey, shiftKey, altKey }) =>
+    typeof key === 'string' && key.length < 20 && typeof ctrlKey === 'boolean' && typeof shiftKey === 'boolean' && typeof altKey === 'boolean'
+      ? { kind: 'key', key, ctrlKey, shiftKey, altKey }
+      : null,
+  boxes: ({ screen, item, bar, container, content }) =>
+    isWithin(screen, 1, 20_000) && isSpan(item) && isSpan(bar) && isSpan(container) && isWithin(content, 0, 20_000)
+      ? { kind: 'boxes', screen, item, bar, container, content }
+      : null,
+  active: ({ isActive }) => (typeof isActive === 'boolean' ? { kind: 'active', isActive } : null),
+};
 
 /** The frame is a sandbox without an origin: what it says is believed only in this form. */
 export function fromFrame(message: unknown): FromFrame | null {
   if (typeof message !== 'object' || message === null) return null;
-  const { kind, id, height, isActive, column } = message as Record<string, unknown>;
-  if (kind === 'ready') return { kind };
-  if (kind === 'select' && isId(id)) return { kind, id };
-  if (kind === 'size' && typeof height === 'number' && height >= 0 && height < 100_000) return { kind, height };
-  if (kind === 'column' && isId(id) && Number.isInteger(column) && (column as number) >= 0 && (column as number) < MOST_COLUMNS)
-    return { kind, id, column: column as number };
-  if (kind === 'active' && typeof isActive === 'boolean') return { kind, isActive };
-  return null;
+  const said = message as Record<string, unknown>;
+  return typeof said.kind === 'string' && Object.hasOwn(readers, said.kind) ? readers[said.kind as FromFrame['kind']](said) : null;
 }
 
 function isId(id: unknown): id is Id {
   return typeof id === 'string' && /^[a-z][0-9a-z]{3,31}$/.test(id);
+}
+
+function isWithin(value: unknown, least: number, most: number): value is number {
+  return typeof value === 'number' && value >= least && value <= most;
+}
+
+function isWhole(value: unknown, least: number, most: number): value is number {
+  return isWithin(value, least, most) && Number.isInteger(value);
+}
+
+function isSpan(value: unknown): value is Span {
+  const { start, size } = (value ?? {}) as Record<string, unknown>;
+  return isWithin(start, -20_000, 20_000) && isWithin(size, 0, 20_000);
 }

@@ -1,6 +1,7 @@
 /** States that belong to the visitor and not to the HTML: patching leaves them. */
 const STATES = new Set(['aria-expanded', 'data-zv-on', 'data-zv-end', 'data-zv-selected']);
 const KEY = 'data-zv-item';
+const PART = 'data-zv-part';
 
 /**
  * Makes `present` like `wanted` and keeps the elements that can stay, so that an open dropdown stays open and the focus stays where
@@ -48,11 +49,11 @@ function patchChildren(old: Element, next: Element): (readonly [Element, Element
   return stays;
 }
 
-/** The children of an element by what each is among its siblings: the entry of an item, or the first, second … of its kind. */
+/** The children of an element by what each is among its siblings: the entry of an item, a part of a panel, or the first, second … of its kind. */
 function named(parent: Element): Map<string, Element> {
   const found = new Map<string, Element>();
   for (const child of parent.children) {
-    const kind = `${child.tagName} ${child.getAttribute(KEY) ?? ''}`;
+    const kind = `${child.tagName} ${child.getAttribute(KEY) ?? child.getAttribute(PART) ?? ''}`;
     let name = kind;
     for (let number = 2; found.has(name); number += 1) name = `${kind} ${number}`;
     found.set(name, child);

@@ -4,7 +4,7 @@ export interface Shortcut {
   /** As `KeyboardEvent.key`, with `Ctrl+`, `Shift+` and `Alt+` before it in this order; Command counts as Ctrl. */
   readonly keys: readonly string[];
   readonly does: string;
-  readonly where: 'anywhere' | 'tree' | 'drift' | 'pages';
+  readonly where: 'anywhere' | 'tree' | 'drift' | 'pages' | 'panel';
 }
 
 export type ShortcutName =
@@ -49,7 +49,14 @@ export type ShortcutName =
   | 'mend'
   | 'mendNth'
   | 'mendSafe'
-  | 'leaveFinding';
+  | 'leaveFinding'
+  | 'compose'
+  | 'addPart'
+  | 'addRow'
+  | 'addCell'
+  | 'narrower'
+  | 'wider'
+  | 'done';
 
 export const shortcuts: readonly Shortcut[] = [
   { name: 'up', keys: ['ArrowUp'], does: 'Select the item above', where: 'tree' },
@@ -79,6 +86,7 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'nextUndecided', keys: ['u'], does: 'Go to the next item that is not yet decided', where: 'tree' },
   { name: 'planPage', keys: ['p'], does: 'Plan a page that the site has not yet', where: 'tree' },
   { name: 'follow', keys: ['f'], does: 'Let the item take what is below it from pages or another menu', where: 'tree' },
+  { name: 'compose', keys: ['c'], does: 'Compose the panel that drops from the branch', where: 'tree' },
   { name: 'more', keys: ['m'], does: 'More settings of the item, or fewer', where: 'tree' },
   { name: 'switchForm', keys: ['s'], does: 'Switch between spread and outline', where: 'tree' },
   { name: 'beside', keys: ['b'], does: 'Another menu beside this one, or none', where: 'tree' },
@@ -107,6 +115,22 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'mendSafe', keys: ['a'], does: 'Mend all that is safe to mend', where: 'drift' },
   { name: 'previousMenu', keys: ['['], does: 'Go to the menu before', where: 'drift' },
   { name: 'nextMenu', keys: [']'], does: 'Go to the next menu', where: 'drift' },
+  { name: 'up', keys: ['ArrowUp'], does: 'Choose the part above', where: 'panel' },
+  { name: 'down', keys: ['ArrowDown'], does: 'Choose the part below', where: 'panel' },
+  { name: 'foldOrOut', keys: ['ArrowLeft'], does: 'Choose what the part stands in', where: 'panel' },
+  { name: 'unfoldOrIn', keys: ['ArrowRight'], does: 'Choose the first part in it', where: 'panel' },
+  { name: 'first', keys: ['Home'], does: 'Choose the panel itself', where: 'panel' },
+  { name: 'last', keys: ['End'], does: 'Choose the last part', where: 'panel' },
+  { name: 'moveUp', keys: ['Alt+ArrowUp'], does: 'Move the part back, also into the cell before', where: 'panel' },
+  { name: 'moveDown', keys: ['Alt+ArrowDown'], does: 'Move the part on, also into the next cell', where: 'panel' },
+  { name: 'narrower', keys: ['Alt+ArrowLeft'], does: 'Make its cell one column narrower', where: 'panel' },
+  { name: 'wider', keys: ['Alt+ArrowRight'], does: 'Make its cell one column wider', where: 'panel' },
+  { name: 'addPart', keys: ['p', 'Enter'], does: 'Add a part', where: 'panel' },
+  { name: 'addCell', keys: ['c'], does: 'Add a cell', where: 'panel' },
+  { name: 'addRow', keys: ['r'], does: 'Add a row', where: 'panel' },
+  { name: 'duplicate', keys: ['Ctrl+d'], does: 'Duplicate the part with what is in it', where: 'panel' },
+  { name: 'remove', keys: ['Delete', 'Backspace'], does: 'Take the part out', where: 'panel' },
+  { name: 'done', keys: ['Escape'], does: 'Back to the menu', where: 'panel' },
   { name: 'findPages', keys: ['/'], does: 'Find pages', where: 'anywhere' },
   { name: 'undo', keys: ['Ctrl+z'], does: 'Undo', where: 'anywhere' },
   { name: 'redo', keys: ['Ctrl+Shift+z', 'Ctrl+y'], does: 'Redo', where: 'anywhere' },
@@ -114,12 +138,15 @@ export const shortcuts: readonly Shortcut[] = [
 ];
 
 /** What a key press asks for in that place; null when it asks for nothing of ours. */
-export function shortcutFor(event: KeyboardEvent, where: Shortcut['where']): ShortcutName | null {
+export function shortcutFor(event: Pressed, where: Shortcut['where']): ShortcutName | null {
   const pressed = keysOf(event);
   return shortcuts.find((one) => one.where === where && one.keys.includes(pressed))?.name ?? null;
 }
 
-function keysOf({ key, ctrlKey, metaKey, shiftKey, altKey }: KeyboardEvent): string {
+/** As much of a key press as is looked at. */
+export type Pressed = Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey'>;
+
+function keysOf({ key, ctrlKey, metaKey, shiftKey, altKey }: Pressed): string {
   const isLetter = /^[a-z]$/i.test(key);
   // Signs such as ? need Shift on many keyboards: for them it is no modifier.
   const needsShift = shiftKey && (isLetter || key.length > 1);

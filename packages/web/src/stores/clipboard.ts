@@ -3,6 +3,7 @@ import { ref } from 'vue';
 import {
   branchesOf,
   bringIn,
+  panelsOf,
   pasteItems,
   planSketch,
   removeItems,
@@ -11,6 +12,7 @@ import {
   type Edit,
   type Id,
   type Item,
+  type Part,
   type Result,
   type Spot,
 } from '@zorvik/core';
@@ -23,6 +25,8 @@ interface Kept {
   readonly text: string;
   readonly site: Id;
   readonly branches: readonly (readonly Item[])[];
+  /** The parts of their panels. */
+  readonly panels?: readonly (readonly Part[])[];
 }
 const KEPT = 'zorvik-copied';
 
@@ -41,7 +45,8 @@ export const useClipboard = defineStore('clipboard', () => {
     if (document === null || chosen.length === 0) return null;
     const { outlineText } = await import('@zorvik/formats');
     const text = outlineText.write({ name: '', sketches: sketchOf(document, topmost(document.items, chosen)) });
-    const kept: Kept = { text, site: document.site.id, branches: branchesOf({ document }, chosen) };
+    const branches = branchesOf({ document }, chosen);
+    const kept: Kept = { text, site: document.site.id, branches, panels: panelsOf({ document }, branches) };
     try {
       localStorage.setItem(KEPT, JSON.stringify(kept));
     } catch {
@@ -64,7 +69,7 @@ export const useClipboard = defineStore('clipboard', () => {
     if (document === null) return null;
     const kept = readKept();
     if (kept !== null && kept.site === document.site.id && (isClosed.value || sameText(kept.text, text)))
-      return copy.perform((context) => pasteItems(context, kept.branches, spot));
+      return copy.perform((context) => pasteItems(context, kept.branches, spot, kept.panels));
     return text.trim() === '' ? null : pasteText(text, spot);
   }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { childrenOf, type Id } from '@zorvik/core';
 import ArrangeHead from '../components/arrange/ArrangeHead.vue';
@@ -10,6 +10,7 @@ import SpreadView from '../components/arrange/SpreadView.vue';
 import DetailBand from '../components/details/DetailBand.vue';
 import NewMenuDialog from '../components/shell/NewMenuDialog.vue';
 import { useArrange, type ArrangeSheet } from '../stores/arrange.ts';
+import { useComposer } from '../stores/composer.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
@@ -18,11 +19,13 @@ const BringInDialog = defineAsyncComponent(() => import('../components/arrange/B
 const FollowDialog = defineAsyncComponent(() => import('../components/arrange/FollowDialog.vue'));
 const MenuFactsDialog = defineAsyncComponent(() => import('../components/arrange/MenuFactsDialog.vue'));
 const SharedLinksSheet = defineAsyncComponent(() => import('../components/arrange/SharedLinksSheet.vue'));
+const PanelComposer = defineAsyncComponent(() => import('../components/composer/PanelComposer.vue'));
 const BesidePane = defineAsyncComponent(() => import('../components/arrange/BesidePane.vue'));
 
 const copy = useWorkingCopy();
 const selection = useSelection();
 const arrange = useArrange();
+const composer = useComposer();
 const router = useRouter();
 const spread = useTemplateRef<InstanceType<typeof SpreadView>>('spread');
 const outline = useTemplateRef<InstanceType<typeof OutlineList>>('outline');
@@ -53,6 +56,8 @@ watch(
   },
 );
 
+onBeforeUnmount(() => composer.close());
+
 async function startAdding(): Promise<void> {
   isAdding.value = true;
   tree.value?.startAdding();
@@ -72,6 +77,7 @@ async function show(key: string, item: Id | null = null): Promise<void> {
     <v-btn color="primary" @click="isNewOpen = true">New menu …</v-btn>
     <NewMenuDialog v-model="isNewOpen" @made="selection.showMenu" />
   </div>
+  <PanelComposer v-else-if="composer.owner !== null" />
   <div v-else class="arrange">
     <ArrangeHead @add="startAdding" @rename="tree?.startRenaming()" @back="tree?.focus()" />
     <div class="work" :class="{ two: arrange.beside !== null }">

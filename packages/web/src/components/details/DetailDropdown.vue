@@ -1,13 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { dropdownForms, LEAST_WIDTH, MOST_COLUMNS, MOST_WIDTH, type DropdownForm } from '@zorvik/core';
+import { dropdownForms, LEAST_WIDTH, MOST_COLUMNS, MOST_OFFSET, MOST_WIDTH, type DropdownForm } from '@zorvik/core';
 import { useDropdown } from '../../composables/useDropdown.ts';
+import { useComposer } from '../../stores/composer.ts';
+import { useSelection } from '../../stores/selection.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import LineField from '../common/LineField.vue';
 import ExtentChoice from './ExtentChoice.vue';
 
 /** What drops from an item of a bar: a list, flyouts, a row across it, or a panel of balanced columns; and how far, when, and as what on narrow screens. */
-const { form, panel, list, dropdown, change, columns } = useDropdown();
+defineProps<{ /** It is shown where the panel is composed. */ isComposed?: boolean }>();
+const { form, panel, list, dropdown, change, columns, isMadeOfRows } = useDropdown();
+const composer = useComposer();
+const selection = useSelection();
 const formWords: Readonly<Record<DropdownForm, { label: string; hint: string }>> = {
   list: { label: 'list', hint: 'Levels open inside it' },
   flyouts: { label: 'flyouts', hint: 'Each level opens beside the one above' },
@@ -31,16 +36,28 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
     const text = typed.trim();
     if (text === '') return keep(null);
     const value = Number(text);
-    return /^\d+$/.test(text) && value >= least && value <= most ? keep(value) : `${name} is a whole number of px from ${least} to ${most}; “${text}” is none.`;
+    return /^-?\d+$/.test(text) && value >= least && value <= most
+      ? keep(value)
+      : `${name} is a whole number of px from ${least} to ${most}; “${text}” is none.`;
   };
 }
 </script>
 
 <template>
   <section class="drops" aria-label="What drops from it">
-    <ChoiceRow :model-value="form" label="Drops as" :choices="forms" @update:model-value="$event !== null && change({ form: $event })" />
+    <ChoiceRow v-if="!isComposed" :model-value="form" label="Drops as" :choices="forms" @update:model-value="$event !== null && change({ form: $event })" />
     <template v-if="form === 'panel'">
-      <div>
+      <button
+        v-if="!isComposed && selection.chosen.length === 1"
+        type="button"
+        class="compose"
+        title="Compose the panel (C)"
+        @click="selection.item !== null && composer.open(selection.item.id)"
+      >
+        Compose it …
+        <span>{{ isMadeOfRows ? 'rows and parts of its own' : 'pictures, text, buttons, rows and cells' }}</span>
+      </button>
+      <div v-if="!isMadeOfRows">
         <ChoiceRow :model-value="count" label="Columns from what stands below" :choices="counts" @update:model-value="change({ panel: { columns: $event } })" />
         <p class="mute lines" role="status">{{ lines }}</p>
       </div>
@@ -72,15 +89,46 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
         placeholder="0"
         :keep="px('The gap', 0, 64, (value) => change({ panel: { gap: value } }))"
       />
+      <LineField
+        v-if="!isSpanning"
+        class="px"
+        label="Put on by, px"
+        :value="String(panel.offset ?? '')"
+        placeholder="0"
+        :keep="px('How far it is put on', -MOST_OFFSET, MOST_OFFSET, (value) => change({ panel: { offset: value === 0 ? null : value } }))"
+      />
       <ChoiceRow
         :model-value="panel.narrow ?? 'stacked'"
         label="On narrow screens"
         :choices="[
-          { value: 'stacked', label: 'stacked', hint: 'Its groups one below the other' },
-          { value: 'list', label: 'one list' },
+          { value: 'stacked', label: 'stacked', hint: 'One below the other' },
+          { value: 'list', label: 'one list', hint: 'Its links alone' },
+          ...(isMadeOfRows ? [{ value: 'own' as const, label: 'rows of its own', hint: 'Other content, made for them' }] : []),
           { value: 'item', label: 'only the item' },
         ]"
-        @update:model-value="$event !== null && change({ panel: { narrow: $event } })"
+        @update:model-value="$event !== null && change({ panel: { narrow: $event === 'stacked' ? null : $event } })"
+      />
+      <ChoiceRow
+        :model-value="panel.medium ?? 'grid'"
+        label="On medium ones"
+        :choices="[
+          { value: 'grid', label: 'as on wide' },
+          { value: 'two', label: 'two a row' },
+          { value: 'stacked', label: 'stacked' },
+          { value: 'list', label: 'one list' },
+          ...(isMadeOfRows ? [{ value: 'own' as const, label: 'rows of its own' }] : []),
+          { value: 'item', label: 'only the item' },
+        ]"
+        @update:model-value="$event !== null && change({ panel: { medium: $event === 'grid' ? null : $event } })"
+      />
+      <ChoiceRow
+        :model-value="panel.isFetched === true"
+        label="Its content comes"
+        :choices="[
+          { value: false, label: 'with the page' },
+          { value: true, label: 'on first opening', hint: 'Without a script, the item’s own link is what is left' },
+        ]"
+        @update:model-value="change({ panel: { isFetched: $event === true ? true : null } })"
       />
     </template>
     <template v-if="form === 'list'">
@@ -127,6 +175,24 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
   flex-wrap: wrap;
   align-items: start;
   gap: 8px 22px;
+}
+.compose {
+  display: grid;
+  justify-items: start;
+  padding: 7px 14px;
+  border: 0;
+  border-radius: var(--radius);
+  background: var(--persimmon);
+  color: var(--white);
+  font-weight: 650;
+  cursor: pointer;
+}
+.compose:hover {
+  background: #9c3614;
+}
+.compose span {
+  font-size: 12px;
+  font-weight: 400;
 }
 .px {
   width: 122px;

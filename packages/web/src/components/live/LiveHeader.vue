@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
-import { childrenOf, keepInColumn, placementOf, placeNames, renderMenu, renderStyles, resolveMenu } from '@zorvik/core';
-import { fromFrame, type ToFrame } from '../../live/messages.ts';
+import { childrenOf, keepInColumn, movePartTo, placementOf, placeNames, renderMenu, renderStyles, resolveMenu, setPart, shapeCell } from '@zorvik/core';
+import { PICTURES } from '@zorvik/contract';
+import { fromFrame, type FromFrame, type ToFrame } from '../../live/messages.ts';
+import { useComposing } from '../../composables/useComposing.ts';
+import { useComposer } from '../../stores/composer.ts';
 import { useDetails } from '../../stores/details.ts';
 import { useLiveView } from '../../stores/liveView.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import NarrowBeside from './NarrowBeside.vue';
 import WidthRuler from './WidthRuler.vue';
 
 /**
@@ -17,10 +21,14 @@ const STAGE = 132;
 const PANEL_STAGE = 330;
 /** Where the frame begins, and what is left free below it, in px of the window. */
 const TOP = 58 + 20;
+/** What is left to the band in which a panel is composed, with all around the live header, in px. */
+const COMPOSER = 372;
 const copy = useWorkingCopy();
 const selection = useSelection();
 const live = useLiveView();
 const details = useDetails();
+const composer = useComposer();
+const composing = useComposing();
 const frame = useTemplateRef<HTMLIFrameElement>('frame');
 const room = useTemplateRef<HTMLDivElement>('room');
 const available = ref(1252);
@@ -38,11 +46,17 @@ const shown = computed((): ToFrame | null => {
   const { document } = copy;
   const { menu } = selection;
   if (document === null || menu === null) return null;
-  const resolved = resolveMenu(document, menu.id);
-  const html = renderMenu(resolved, { place: place.value, marks: true });
+  const { compare } = new Intl.Collator(document.site.language, { numeric: true });
+  const resolved = resolveMenu(document, menu.id, { compareTitles: compare, keepsEmpty: composer.owner !== null });
+  const html = renderMenu(resolved, { place: place.value, marks: true, pictures: PICTURES.replace(':siteKey', document.site.key) });
   return { kind: 'show', html, css: renderStyles(document.site, [resolved]), place: place.value, siteName: document.site.name };
 });
-const scale = computed(() => Math.min(1, available.value / live.width));
+const isComposing = computed(() => composer.owner !== null && place.value !== 'inPage');
+/** What the narrow form beside takes of the room. */
+const NARROW_ROOM = 300;
+const isNarrowSeen = computed(() => isComposing.value && composer.isNarrowSeen);
+const wideRoom = computed(() => available.value - (isNarrowSeen.value ? NARROW_ROOM : 0));
+const scale = computed(() => Math.min(1, wideRoom.value / live.width));
 /** What drops from the selected item, or from the one above it, is being set: it is to be seen whole. */
 const isDropSeen = computed(() => {
   const { document } = copy;
@@ -51,10 +65,19 @@ const isDropSeen = computed(() => {
   for (let above = document.items.nodes.get(top.parent); above !== undefined; above = document.items.nodes.get(top.parent)) top = above;
   return childrenOf(document.items, top.id).size > 0;
 });
-const stage = computed(() => (isDropSeen.value ? Math.max(STAGE, Math.min(PANEL_STAGE, needed.value * scale.value)) : STAGE));
-const peek = computed(() => (isDropSeen.value ? PANEL_STAGE : STAGE) / scale.value);
+const composingStage = computed(() => Math.max(220, windowHeight.value - COMPOSER));
+const stage = computed(() =>
+  isComposing.value ? composingStage.value : isDropSeen.value ? Math.max(STAGE, Math.min(PANEL_STAGE, needed.value * scale.value)) : STAGE,
+);
+const peek = computed(() => (isComposing.value ? composingStage.value : isDropSeen.value ? PANEL_STAGE : STAGE) / scale.value);
 const most = computed(() => (windowHeight.value - TOP) / scale.value);
-const height = computed(() => (isActive.value ? Math.max(stage.value / scale.value, Math.min(needed.value, most.value)) : stage.value / scale.value));
+const height = computed(() =>
+  isComposing.value
+    ? stage.value / scale.value
+    : isActive.value
+      ? Math.max(stage.value / scale.value, Math.min(needed.value, most.value))
+      : stage.value / scale.value,
+);
 
 function tell(message: ToFrame | null): void {
   if (!isReady.value || message === null) return;
@@ -79,10 +102,42 @@ function hear({ source, data }: MessageEvent): void {
     tellHeights();
     tell(shown.value);
     tellSelection();
-  } else if (message.kind === 'select') selection.select(message.id);
-  else if (message.kind === 'column') copy.perform((context) => keepInColumn(context, message.id, message.column));
-  else if (message.kind === 'size') needed.value = message.height;
-  else isActive.value = message.isActive;
+    tellComposing();
+  } else heed(message);
+}
+
+function heed(message: FromFrame): void {
+  switch (message.kind) {
+    case 'ready':
+      return;
+    case 'select':
+      return selection.select(message.id);
+    case 'size':
+      return void (needed.value = message.height);
+    case 'active':
+      return void (isActive.value = message.isActive);
+    case 'boxes':
+      return void (composer.boxes = message);
+    case 'part':
+      return composing.choose(message.id);
+    case 'key':
+      return void composing.press(message);
+    case 'addCell':
+      return composing.addCell(message.id);
+    case 'column':
+      return void copy.perform((context) => keepInColumn(context, message.id, message.column));
+    case 'span':
+      return void copy.perform((context) => shapeCell(context, message.id, message.span));
+    case 'rowHeight':
+      return void copy.perform((context) => setPart(context, message.id, { height: message.height }));
+    case 'movePart':
+      copy.perform((context) => movePartTo(context, message.id, { parent: message.parent, after: message.after }));
+      return composing.choose(message.id);
+  }
+}
+
+function tellComposing(): void {
+  tell({ kind: 'compose', owner: isComposing.value ? composer.owner : null, part: composer.partId });
 }
 
 /** The pointer over anything but the frame means that it has left it; the way back has the grace that it has on the site. */
@@ -95,7 +150,7 @@ function pointerOver({ target, screenX, screenY }: PointerEvent): void {
   if (place === lastPlace) return;
   lastPlace = place;
   clearTimeout(leaving);
-  if (isActive.value && target !== frame.value) leaving = setTimeout(() => tell({ kind: 'leave' }), GRACE);
+  if (isActive.value && !isComposing.value && target !== frame.value) leaving = setTimeout(() => tell({ kind: 'leave' }), GRACE);
 }
 
 watch(isActive, (now) => !now && tellSelection());
@@ -106,6 +161,7 @@ watch(shown, (now) => {
 });
 watch([() => selection.item?.id, () => selection.menu?.id], tellSelection, { flush: 'post' });
 watch([peek, most], tellHeights);
+watch(() => [isComposing.value, composer.owner, composer.partId, shown.value, scale.value], tellComposing, { flush: 'post' });
 
 let observer: ResizeObserver | null = null;
 onMounted(() => {
@@ -130,7 +186,7 @@ onBeforeUnmount(() => {
 <template>
   <section class="live" :aria-label="`Live header: ${selection.menu?.name ?? ''}, ${placeNames[place]}`">
     <div ref="room" class="room" :style="{ height: `${stage}px` }">
-      <div class="page" :style="{ width: `${live.width * scale}px`, height: `${stage}px` }" />
+      <div class="page" :style="{ width: `${live.width * scale}px`, height: `${stage}px`, marginInlineStart: `${(wideRoom - live.width * scale) / 2}px` }" />
       <iframe
         ref="frame"
         title="Live header"
@@ -141,9 +197,10 @@ onBeforeUnmount(() => {
           width: `${live.width}px`,
           height: `${height}px`,
           transform: `scale(${scale})`,
-          marginInlineStart: `${(available - live.width * scale) / 2}px`,
+          marginInlineStart: `${(wideRoom - live.width * scale) / 2}px`,
         }"
       />
+      <NarrowBeside v-if="isNarrowSeen" :shown="shown" :owner="composer.owner" :height="stage" :room="NARROW_ROOM" />
     </div>
     <WidthRuler />
   </section>
@@ -161,7 +218,6 @@ onBeforeUnmount(() => {
   position: relative;
 }
 .page {
-  margin: 0 auto;
   border-radius: 4px 4px 0 0;
   background: linear-gradient(#fff 62px, #f4f6ef 62px, #fff);
   box-shadow:

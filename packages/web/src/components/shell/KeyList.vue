@@ -27,6 +27,7 @@ const inTree = (isGoing: boolean) => shortcuts.filter(({ name, where }) => where
 const groups = computed(() => [
   { title: 'Going through a menu', keys: inTree(true) },
   { title: 'Changing it', keys: inTree(false) },
+  { title: 'Composing a panel', keys: shortcuts.filter(({ where }) => where === 'panel') },
   { title: 'Anywhere', keys: shortcuts.filter(({ where }) => where === 'anywhere') },
 ]);
 </script>

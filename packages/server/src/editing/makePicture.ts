@@ -1,0 +1,110 @@
+import { createHash } from 'node:crypto';
+import { LARGEST_PICTURE, no, ok, pictureName, refusal, widthsOf, type Picture, type Result } from '@zorvik/core';
+
+/** One file of a picture, as it is kept and delivered. */
+export interface PictureFile {
+  readonly name: string;
+  readonly type: string;
+  readonly bytes: Buffer;
+}
+export interface MadePicture {
+  readonly picture: Picture;
+  readonly files: readonly PictureFile[];
+}
+
+/** The most dots that a picture may have when it is unpacked, over all frames: small files can hold enormous ones. */
+const MOST_DOTS = 50_000_000;
+const MOST_FRAMES = 200;
+const FORMATS = new Set(['png', 'jpeg', 'webp', 'heif', 'gif']);
+
+/**
+ * Bytes that somebody uploaded as the picture that is kept: told by their content and not by a name, unpacked within limits, put upright, without what cameras write
+ * beside it, and in several widths. Drawings (SVG) are sanitised: scripts, events, links and whatever is fetched from elsewhere are taken out.
+ */
+export async function makePicture(bytes: Buffer): Promise<Result<MadePicture>> {
+  if (bytes.length === 0) return no(refusal('notPicture', { problem: 'the file is empty' }));
+  return looksDrawn(bytes) ? drawnPicture(bytes) : dottedPicture(bytes);
+}
+
+async function dottedPicture(bytes: Buffer): Promise<Result<MadePicture>> {
+  // Loaded when the first picture comes: it takes a while, and nobody should wait for it at the start.
+  const { default: sharp } = await import('sharp');
+  const opened = (isMoving: boolean) => sharp(bytes, { limitInputPixels: MOST_DOTS, failOn: 'error', animated: isMoving });
+  try {
+    const { format = 'unknown', pages = 1 } = await sharp(bytes, { limitInputPixels: MOST_DOTS }).metadata();
+    if (!FORMATS.has(format)) return no(refusal('notPicture', { problem: `its content is ${format}` }));
+    if (pages > MOST_FRAMES) return no(refusal('notPicture', { problem: `it has ${pages} frames, and at most ${MOST_FRAMES} are taken` }));
+    const isMoving = pages > 1;
+    const upright = await opened(isMoving).autoOrient().webp({ quality: 90 }).toBuffer({ resolveWithObject: true });
+    const height = upright.info.pageHeight ?? upright.info.height;
+    const picture: Picture = { file: hashOf(bytes), width: upright.info.width, height };
+    const files: PictureFile[] = [];
+    for (const width of widthsOf(picture)) {
+      const resized = opened(isMoving).autoOrient().resize({ width, withoutEnlargement: true });
+      files.push({ name: pictureName(picture, width), type: 'image/webp', bytes: await resized.webp({ quality: 82 }).toBuffer() });
+    }
+    return ok({ picture: { ...picture, width: Math.min(picture.width, LARGEST_PICTURE), height: heightAt(picture) }, files });
+  } catch (error) {
+    return no(refusal('notPicture', { problem: plainReason(error) }));
+  }
+}
+
+/** Its height once it is no wider than the widest that is kept. */
+function heightAt({ width, height }: Picture): number {
+  return width <= LARGEST_PICTURE ? height : Math.max(1, Math.round((height * LARGEST_PICTURE) / width));
+}
+
+function plainReason(error: unknown): string {
+  const { message = '' } = error as { message?: string };
+  if (/pixel limit/i.test(message)) return `it has more than ${MOST_DOTS / 1_000_000} million dots`;
+  if (/unsupported image format/i.test(message)) return 'its content is none of these formats';
+  return `it cannot be unpacked (${message.split('\n')[0] ?? ''})`;
+}
+
+function looksDrawn(bytes: Buffer): boolean {
+  return /^(?:\ufeff)?\s*(?:<\?xml[^>]*\?>\s*)?(?:<!--[\s\S]*?-->\s*|<!DOCTYPE[^>[]*(?:\[[^\]]*\])?[^>]*>\s*)*<svg[\s>]/i.test(
+    bytes.subarray(0, 4096).toString('utf8'),
+  );
+}
+
+async function drawnPicture(bytes: Buffer): Promise<Result<MadePicture>> {
+  const [{ default: createPurify }, { JSDOM }] = await Promise.all([import('dompurify'), import('jsdom')]);
+  const { window } = new JSDOM('');
+  try {
+    const purify = createPurify(window as unknown as Parameters<typeof createPurify>[0]);
+    purify.addHook('uponSanitizeAttribute', (_, attribute) => {
+      // Only what is within the drawing itself may be named.
+      if (/(?:^|:)href$/i.test(attribute.attrName) && !attribute.attrValue.startsWith('#')) attribute.keepAttr = false;
+      if (/url\(\s*['"]?(?!#)/i.test(attribute.attrValue)) attribute.keepAttr = false;
+    });
+    const clean = purify.sanitize(bytes.toString('utf8'), {
+      USE_PROFILES: { svg: true, svgFilters: true },
+      FORBID_TAGS: ['style', 'image', 'foreignObject', 'a'],
+    });
+    const root = new window.DOMParser().parseFromString(clean, 'image/svg+xml').documentElement;
+    if (root.nodeName !== 'svg') return no(refusal('notPicture', { problem: 'nothing is left of the drawing once it is safe' }));
+    const size = sizeOf(root);
+    if (size === null) return no(refusal('notPicture', { problem: 'the drawing says neither its size nor its viewBox' }));
+    root.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
+    const kept = Buffer.from(new window.XMLSerializer().serializeToString(root), 'utf8');
+    const picture: Picture = { file: hashOf(kept), ...size, isDrawn: true };
+    return ok({ picture, files: [{ name: pictureName(picture, size.width), type: 'image/svg+xml', bytes: kept }] });
+  } finally {
+    window.close();
+  }
+}
+
+function sizeOf(root: Element): { width: number; height: number } | null {
+  const [, , boxWidth = 0, boxHeight = 0] = (root.getAttribute('viewBox') ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  const said = (name: string): number => Number(/^\s*([\d.]+)(?:px)?\s*$/.exec(root.getAttribute(name) ?? '')?.[1] ?? 0);
+  const whole = (value: number): number => Math.max(1, Math.min(LARGEST_PICTURE, Math.round(value)));
+  const [width, height] = [said('width') || boxWidth, said('height') || boxHeight];
+  return width > 0 && height > 0 ? { width: whole(width), height: whole(height) } : null;
+}
+
+function hashOf(bytes: Buffer): string {
+  return createHash('sha256').update(bytes).digest('hex').slice(0, 32);
+}

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { mdiPlus } from '@mdi/js';
+import { computed } from 'vue';
+import { addableKinds, heldBy, type PartKind } from '@zorvik/core';
+import { useComposing } from '../../composables/useComposing.ts';
+import { useComposer } from '../../stores/composer.ts';
+
+/** What may be added where one is, in words: what it is and what it does. */
+const composer = useComposer();
+const composing = useComposing();
+const emit = defineEmits<{ left: [] }>();
+const about: Readonly<Partial<Record<PartKind, readonly [string, string]>>> = {
+  group: ['Link group', 'one child item with its links'],
+  groups: ['All other groups', 'balanced in columns'],
+  links: ['Own links', 'a list that is in this panel alone'],
+  link: ['Link', 'one more in this list'],
+  heading: ['Heading', 'a line above other parts'],
+  text: ['Text', 'paragraphs and lists'],
+  picture: ['Picture', 'uploaded; may reach the edge'],
+  button: ['Button', 'one thing to do'],
+  divider: ['Divider', 'a line between parts'],
+  search: ['Search', 'a field that asks the site'],
+  pages: ['Live list', 'newest, most visited, A to Z; links or cards'],
+  menu: ['Menu', 'another menu, as a list'],
+  video: ['Video', 'a still that leads to it'],
+  tabs: ['Tabs', 'parts one behind the other'],
+  tab: ['Tab', 'one more of these'],
+};
+/** Links stand in lists and tabs in tabs alone: they are offered there. */
+const kinds = computed(() => {
+  const around = composer.part;
+  const holder =
+    around === null ? null : [around, ...composer.parts.filter(({ id }) => id === around.parent)].find(({ kind }) => kind === 'links' || kind === 'tabs');
+  const special = holder === null || holder === undefined ? [] : heldBy[holder.kind];
+  return [...special, ...addableKinds.filter((kind) => kind !== 'link' && kind !== 'tab')];
+});
+
+function add(kind: PartKind): void {
+  composer.isAdding = false;
+  composing.addKind(kind);
+  emit('left');
+}
+</script>
+
+<template>
+  <v-menu v-model="composer.isAdding" location="top start">
+    <template #activator="{ props: activator }">
+      <button type="button" class="plain-button" title="Add a part (P)" v-bind="activator">
+        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiPlus" fill="currentColor" /></svg>
+        Add a part
+      </button>
+    </template>
+    <v-list density="compact" class="kinds" aria-label="What to add">
+      <v-list-item v-for="kind in kinds" :key="kind" @click="add(kind)">
+        <span class="name">{{ about[kind]?.[0] }}</span>
+        <span class="mute">{{ about[kind]?.[1] }}</span>
+      </v-list-item>
+    </v-list>
+  </v-menu>
+</template>
+
+<style scoped>
+.kinds {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  width: 560px;
+  max-width: 92vw;
+}
+.name {
+  font-weight: 600;
+  margin-inline-end: 8px;
+}
+.mute {
+  font-size: 12px;
+}
+</style>

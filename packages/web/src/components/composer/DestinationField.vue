@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { destinationTyped, writtenOut, type Destination } from '@zorvik/core';
+import type { Picked } from '../../composables/picked.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import { destinationIcons, destinationWords } from '../arrange/destinationIcon.ts';
+import PagePick from '../arrange/PagePick.vue';
+
+/** Where a part leads, if anywhere. */
+const props = defineProps<{ label: string; destination: Destination | undefined; mayLeadNowhere?: boolean }>();
+const emit = defineEmits<{ lead: [to: Destination | null] }>();
+const copy = useWorkingCopy();
+const isAsking = ref(false);
+const shown = computed((): Destination => props.destination ?? { kind: 'none' });
+const icon = computed(() => destinationIcons[shown.value.kind]);
+const text = computed(() => {
+  const { value } = shown;
+  if (value.kind === 'page') return copy.document?.pages.nodes.get(value.page)?.title ?? 'a page that is not there';
+  return value.kind === 'none' ? 'nothing' : value.kind === 'undecided' ? 'not yet decided' : (writtenOut(value) ?? '');
+});
+const note = computed(() => {
+  const { value } = shown;
+  if (value.kind === 'page') return copy.document?.pages.nodes.get(value.page)?.address ?? '';
+  return value.kind === 'undecided' ? 'held back until then' : value.kind === 'none' ? '' : destinationWords[value.kind];
+});
+
+function pick(picked: Picked): void {
+  isAsking.value = false;
+  if (picked.kind === 'page') return emit('lead', { kind: 'page', page: picked.id, anchor: null });
+  if (picked.kind === 'link') {
+    const typed = destinationTyped(picked.address);
+    if (typed.ok) emit('lead', typed.value);
+    return;
+  }
+  emit('lead', props.mayLeadNowhere === true ? null : { kind: 'undecided' });
+}
+</script>
+
+<template>
+  <div class="leads">
+    <span class="caption">{{ label }}</span>
+    <PagePick v-if="isAsking" :label="`${label}: a page or an address`" placeholder="A page, /path, https://…" @pick="pick" @leave="isAsking = false" />
+    <button v-else type="button" class="target" :class="{ open: shown.kind === 'undecided' }" @click="isAsking = true">
+      <span class="only-heard">{{ label }}</span>
+      <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="icon" fill="currentColor" /></svg>
+      <span class="text">{{ text }}</span>
+      <span class="mute">{{ note }}</span>
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.leads {
+  min-width: 220px;
+}
+.caption {
+  display: block;
+  margin-bottom: 3px;
+  color: var(--mute);
+  font-size: 12px;
+}
+.target {
+  display: flex;
+  align-items: center;
+  gap: 7px;
+  width: 100%;
+  height: 32px;
+  padding: 0 9px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
+  text-align: start;
+  cursor: pointer;
+}
+.target:hover {
+  border-color: var(--ink);
+}
+.target.open {
+  border-style: dashed;
+  border-color: var(--ochre);
+  background: var(--ochre-tint);
+}
+svg {
+  flex: none;
+  color: #857f72;
+}
+.text {
+  flex: 1;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.mute {
+  max-width: 45%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  font-size: 12px;
+}
+</style>

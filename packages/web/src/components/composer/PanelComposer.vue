@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import { mdiArrowDown, mdiArrowUp, mdiCellphone, mdiContentDuplicate, mdiTableColumnPlusAfter, mdiTableRowPlusAfter, mdiTrashCanOutline } from '@mdi/js';
+import { computed, nextTick, onMounted, useTemplateRef } from 'vue';
+import { labelOf, makePlain, nodeAt, partWords, sweepPanel, type WidthRange } from '@zorvik/core';
+import { useComposing } from '../../composables/useComposing.ts';
+import { useDropdown } from '../../composables/useDropdown.ts';
+import { useComposer } from '../../stores/composer.ts';
+import { useLiveView, WIDEST } from '../../stores/liveView.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import IconButton from '../common/IconButton.vue';
+import RefusalNote from '../common/RefusalNote.vue';
+import DetailDropdown from '../details/DetailDropdown.vue';
+import AddPart from './AddPart.vue';
+import PartFacts from './PartFacts.vue';
+import PartTree from './PartTree.vue';
+import PresetMenu from './PresetMenu.vue';
+
+/** The band in which a panel is composed: what is in it, what is chosen of it, and what waits to be shown. The panel itself is above, in the live header. */
+const copy = useWorkingCopy();
+const composer = useComposer();
+const live = useLiveView();
+const composing = useComposing();
+const { panel } = useDropdown();
+const tree = useTemplateRef<InstanceType<typeof PartTree>>('tree');
+
+const title = computed(() => (copy.document === null || composer.item === null ? '' : labelOf(copy.document, composer.item)));
+const waiting = computed(() => {
+  const { document } = copy;
+  return document === null ? [] : composer.waiting.map((id) => ({ id, label: labelOf(document, nodeAt(document.items, id)) }));
+});
+const nothing = computed(() => (composer.part === null ? 'choose a part first' : null));
+const chosenWord = computed(() => (composer.part === null ? 'panel' : partWords[composer.part.kind]));
+
+/** What becomes of the panel on every screen that it drops on. */
+const fit = computed(() => {
+  const { boxes } = composer;
+  const from = live.breakpoints.medium;
+  if (boxes === null || boxes.screen < from) return null;
+  const { extent = 'bar', align = 'item', offset = 0 } = panel.value;
+  const { narrowed, shifted } = sweepPanel(extent, align, { ...boxes, offset, from, to: WIDEST });
+  const notes = [...narrowed.map((range) => `narrowed ${inWords(range)}`), ...shifted.map((range) => `shifted ${inWords(range)}`)];
+  return { words: `inside the screen from ${from} to ${WIDEST} px${notes.length > 0 ? `, ${notes.join(', ')}` : ''}`, isPlain: notes.length === 0 };
+});
+function inWords({ from, to }: WidthRange): string {
+  return to === WIDEST ? `from ${from} px on` : from === live.breakpoints.medium ? `up to ${to} px` : `from ${from} to ${to} px`;
+}
+
+async function done(): Promise<void> {
+  composer.close();
+  await nextTick();
+  document.querySelector<HTMLElement>('[role=tree]')?.focus({ preventScroll: true });
+}
+
+onMounted(() => tree.value?.focus());
+</script>
+
+<template>
+  <section class="composer" :aria-label="`Composing the panel of ${title}`">
+    <div class="strip">
+      <button type="button" class="plain-button" title="Back to the menu (Esc)" @click="done">Done</button>
+      <h1>Panel of {{ title }}</h1>
+      <AddPart @left="tree?.focus()" />
+      <IconButton label="Add a row" :icon="mdiTableRowPlusAfter" keys="R" @press="composing.newRow()" />
+      <IconButton
+        label="Add a cell"
+        :icon="mdiTableColumnPlusAfter"
+        keys="C"
+        :reason="nothing"
+        @press="composer.partId !== null && composing.addCell(composer.partId)"
+      />
+      <PresetMenu />
+      <i class="rule" />
+      <IconButton :label="`Move the ${chosenWord} back`" :icon="mdiArrowUp" keys="Alt ↑" :reason="nothing" @press="composing.deeds.moveUp?.()" />
+      <IconButton :label="`Move the ${chosenWord} on`" :icon="mdiArrowDown" keys="Alt ↓" :reason="nothing" @press="composing.deeds.moveDown?.()" />
+      <IconButton :label="`Duplicate the ${chosenWord}`" :icon="mdiContentDuplicate" keys="Ctrl D" :reason="nothing" @press="composing.deeds.duplicate?.()" />
+      <IconButton :label="`Take the ${chosenWord} out`" :icon="mdiTrashCanOutline" keys="Del" :reason="nothing" @press="composing.deeds.remove?.()" />
+      <IconButton
+        label="See the narrow form beside"
+        :icon="mdiCellphone"
+        :pressed="composer.isNarrowSeen"
+        @press="composer.isNarrowSeen = !composer.isNarrowSeen"
+      />
+      <RefusalNote />
+      <div v-if="waiting.length > 0" class="waiting" role="group" aria-label="Not yet shown">
+        <strong>Not yet shown:</strong>
+        <button v-for="one in waiting" :key="one.id" type="button" :title="`Show “${one.label}” in the panel`" @click="composing.place(one.id)">
+          {{ one.label }}
+        </button>
+      </div>
+      <p v-else-if="fit !== null" class="fit" :class="{ plain: fit.isPlain }">{{ fit.words }}</p>
+    </div>
+    <div class="below">
+      <PartTree ref="tree" />
+      <div class="chosen">
+        <PartFacts v-if="composer.part !== null" :key="composer.part.id" :part="composer.part" />
+        <template v-else>
+          <DetailDropdown is-composed />
+          <button
+            v-if="composer.parts.length > 0"
+            type="button"
+            class="plain-button"
+            @click="composer.owner !== null && copy.perform((context) => makePlain(context, composer.owner ?? ''))"
+          >
+            Plain columns again
+          </button>
+        </template>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.composer {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  height: 100%;
+  min-height: 0;
+  background: var(--sheet);
+}
+.strip {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 42px;
+  padding: 4px 14px;
+  border-bottom: 1px solid var(--line);
+  background: var(--paper);
+}
+h1 {
+  margin: 0 8px;
+  font-size: 15px;
+  font-weight: 650;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.rule {
+  width: 1px;
+  height: 20px;
+  margin: 0 4px;
+  background: var(--line);
+}
+.waiting,
+.fit {
+  margin-inline-start: auto;
+  font-size: 12px;
+}
+.waiting {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-width: 0;
+  overflow: auto;
+  color: var(--ochre);
+}
+.waiting strong {
+  white-space: nowrap;
+}
+.waiting button {
+  min-height: 26px;
+  padding: 0 10px;
+  border: 1px dashed var(--ochre);
+  border-radius: 13px;
+  background: var(--white);
+  color: var(--ochre);
+  font-weight: 600;
+  white-space: nowrap;
+  cursor: pointer;
+}
+.waiting button:hover {
+  background: var(--ochre-tint);
+}
+.fit {
+  color: var(--mute);
+  text-align: end;
+}
+.fit.plain {
+  color: var(--moss);
+}
+.below {
+  display: grid;
+  grid-template-columns: 250px minmax(0, 1fr);
+  gap: 18px;
+  min-height: 0;
+  padding: 10px 14px;
+}
+.chosen {
+  min-width: 0;
+  overflow: auto;
+}
+@media (max-width: 720px) {
+  .strip {
+    flex-wrap: wrap;
+  }
+  .below {
+    grid-template-columns: minmax(0, 1fr);
+    overflow: auto;
+  }
+}
+</style>

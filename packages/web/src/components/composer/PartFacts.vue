@@ -1,0 +1,300 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent } from 'vue';
+import {
+  childrenOf,
+  deviceClasses,
+  GRID_COLUMNS,
+  HIGHEST_ROW,
+  LEAST_ROW,
+  labelOf,
+  MOST_COLUMNS,
+  partFacts,
+  pictureRatios,
+  setPart,
+  type DeviceClass,
+  type Part,
+  type PartChanges,
+  type PartField,
+  type RichText,
+} from '@zorvik/core';
+import { useComposing } from '../../composables/useComposing.ts';
+import { useKeeping } from '../../composables/useKeeping.ts';
+import { searchPages } from '../../composables/pageSearch.ts';
+import { useComposer } from '../../stores/composer.ts';
+import { useSelection } from '../../stores/selection.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChipSet from '../common/ChipSet.vue';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import LineField from '../common/LineField.vue';
+import DestinationField from './DestinationField.vue';
+import PictureField from './PictureField.vue';
+import SourceField from './SourceField.vue';
+
+const RichTextField = defineAsyncComponent(() => import('./RichTextField.vue'));
+
+/** What may be said of the chosen part: the facts that its kind may have, each with its own control. */
+const props = defineProps<{ part: Part }>();
+const copy = useWorkingCopy();
+const selection = useSelection();
+const composer = useComposer();
+const composing = useComposing();
+const keepBy = useKeeping();
+
+const has = (field: PartField): boolean => partFacts[props.part.kind].always.includes(field) || partFacts[props.part.kind].maybe.includes(field);
+function set(changes: PartChanges): string | null {
+  const done = copy.perform((context) => setPart(context, props.part.id, changes));
+  return done.ok || done.refusal.code === 'changesNothing' ? null : done.refusal.message;
+}
+const line = (field: 'text' | 'alt' | 'address' | 'parameter') =>
+  keepBy(`${field} ${props.part.id}`, (context, typed) => setPart(context, props.part.id, { [field]: typed.trim() === '' ? null : typed.trim() }));
+
+const textLabel = computed(
+  () =>
+    (
+      ({ search: 'What it is called', pages: 'Heading, if any', links: 'Heading, if any', menu: 'Heading, if any', video: 'What it is called' }) as Partial<
+        Record<Part['kind'], string>
+      >
+    )[props.part.kind] ?? 'Text',
+);
+const children = computed(() => {
+  const { document } = copy;
+  if (document === null || composer.owner === null) return [];
+  return [...childrenOf(document.items, composer.owner)].flatMap((id) => {
+    const item = document.items.nodes.get(id);
+    return item === undefined ? [] : [{ value: id, label: labelOf(document, item) }];
+  });
+});
+const otherMenus = computed(() => selection.menus.filter(({ id }) => id !== selection.menu?.id).map(({ id, name }) => ({ value: id, label: name })));
+const shownOn = computed({
+  get: (): readonly DeviceClass[] => deviceClasses.filter((one) => props.part.hiddenOn?.includes(one) !== true),
+  set: (some) => {
+    const hidden = deviceClasses.filter((one) => !some.includes(one));
+    set({ hiddenOn: hidden.length === 0 ? null : hidden });
+  },
+});
+const devices = deviceClasses.map((value) => ({ value, label: value }));
+const counts = Array.from({ length: MOST_COLUMNS }, (_, at) => ({ value: at + 1, label: String(at + 1) }));
+const spans = Array.from({ length: GRID_COLUMNS }, (_, at) => ({ value: at + 1, label: String(at + 1) }));
+const ratios = [{ value: 'own', label: 'its own' }, ...pictureRatios.map((value) => ({ value, label: value.replace('/', ':') }))] as const;
+
+function keepHeight(typed: string): string | null {
+  const text = typed.trim();
+  if (text === '') return set({ height: null });
+  const height = Number(text);
+  const isFit = Number.isInteger(height) && height >= LEAST_ROW && height <= HIGHEST_ROW;
+  return isFit ? set({ height }) : `A height is a whole number of px from ${LEAST_ROW} to ${HIGHEST_ROW}; “${text}” is none.`;
+}
+
+function keepScope(typed: string): string | null {
+  const text = typed.trim();
+  if (text === '') return set({ scope: null });
+  const [, name = '', value = ''] = /^([A-Za-z][\w.-]*)\s*=\s*(.+)$/.exec(text) ?? [];
+  return name === '' ? 'A scope is written name=value, such as in=shop.' : set({ scope: { name, value } });
+}
+
+const pageAddress = (page: string): string | null => copy.document?.pages.nodes.get(page)?.address ?? null;
+const pageAt = (address: string): string | null =>
+  copy.document === null ? null : (searchPages(copy.document, address).find((page) => page.address === address)?.id ?? null);
+const keepBody = (body: RichText): string | null => {
+  const done = copy.perform((context) => setPart(context, props.part.id, { body }), `body ${props.part.id}`);
+  return done.ok || done.refusal.code === 'changesNothing' ? null : done.refusal.message;
+};
+const needsAlt = computed(
+  () => props.part.kind === 'picture' && props.part.picture !== undefined && props.part.alt === undefined && props.part.isOrnament !== true,
+);
+</script>
+
+<template>
+  <section class="facts" aria-label="What is set for the part">
+    <RichTextField
+      v-if="part.kind === 'text'"
+      :key="part.id"
+      class="wide"
+      :value="part.body ?? []"
+      :page-address="pageAddress"
+      :page-at="pageAt"
+      :keep="keepBody"
+    />
+    <LineField v-if="has('text')" class="line" :label="textLabel" :value="part.text ?? ''" :keep="line('text')" />
+    <PictureField v-if="has('picture')" :label="part.kind === 'video' ? 'Still' : 'Picture'" :picture="part.picture" :keep="(picture) => set({ picture })" />
+    <div v-if="has('alt') && part.isOrnament !== true" class="line">
+      <LineField label="What it says to those who do not see it" :value="part.alt ?? ''" :keep="line('alt')" />
+      <p v-if="needsAlt" class="look">Say it in a few words, or mark the picture as an ornament.</p>
+    </div>
+    <ChoiceRow
+      v-if="has('isOrnament')"
+      :model-value="part.isOrnament === true"
+      label="The picture"
+      :choices="[
+        { value: false, label: 'says something' },
+        { value: true, label: 'is an ornament' },
+      ]"
+      @update:model-value="set({ isOrnament: $event === true ? true : null })"
+    />
+    <DestinationField
+      v-if="has('destination')"
+      :label="part.kind === 'video' ? 'Where the video is' : 'Leads to'"
+      :destination="part.destination"
+      :may-lead-nowhere="partFacts[part.kind].maybe.includes('destination')"
+      @lead="set({ destination: $event })"
+    />
+    <ChoiceRow
+      v-if="has('opensNewTab') && part.destination !== undefined"
+      :model-value="part.opensNewTab === true"
+      label="Opens in"
+      :choices="[
+        { value: false, label: 'same tab' },
+        { value: true, label: 'new tab' },
+      ]"
+      @update:model-value="set({ opensNewTab: $event === true ? true : null })"
+    />
+    <ChoiceRow
+      v-if="part.kind === 'group'"
+      :model-value="part.item ?? null"
+      label="Shows the child"
+      :choices="children"
+      @update:model-value="$event !== null && set({ item: $event })"
+    />
+    <ChoiceRow
+      v-if="has('heading')"
+      :model-value="part.heading ?? 'link'"
+      label="Its heading"
+      :choices="[
+        { value: 'link', label: 'a link' },
+        { value: 'plain', label: 'plain' },
+        { value: 'none', label: 'none' },
+      ]"
+      @update:model-value="set({ heading: $event === 'plain' || $event === 'none' ? $event : null })"
+    />
+    <ChoiceRow
+      v-if="has('levels')"
+      :model-value="part.levels ?? 0"
+      label="Levels below it"
+      :choices="[
+        { value: 1, label: 'one' },
+        { value: 0, label: 'all' },
+      ]"
+      @update:model-value="set({ levels: $event === 1 ? 1 : null })"
+    />
+    <ChoiceRow
+      v-if="has('span')"
+      :model-value="part.span ?? null"
+      label="Columns of the twelve (Alt ← →)"
+      :choices="spans"
+      @update:model-value="$event !== null && composing.shape($event - (part.span ?? 1))"
+    />
+    <ChoiceRow
+      v-if="has('direction')"
+      :model-value="part.direction ?? 'down'"
+      label="Its parts stand"
+      :choices="[
+        { value: 'down', label: 'top to bottom' },
+        { value: 'across', label: 'side by side' },
+      ]"
+      @update:model-value="set({ direction: $event === 'across' ? 'across' : null })"
+    />
+    <LineField v-if="has('height')" class="small" label="Least height, px" placeholder="its content" :value="String(part.height ?? '')" :keep="keepHeight" />
+    <SourceField v-if="part.source !== undefined" :source="part.source" @set="set({ source: $event })" />
+    <ChoiceRow
+      v-if="has('look')"
+      :model-value="part.look ?? 'links'"
+      label="As"
+      :choices="[
+        { value: 'links', label: 'links' },
+        { value: 'cards', label: 'cards' },
+      ]"
+      @update:model-value="set({ look: $event === 'cards' ? 'cards' : null })"
+    />
+    <ChoiceRow
+      v-if="has('columns')"
+      :model-value="part.columns ?? null"
+      label="In columns"
+      :choices="counts"
+      @update:model-value="$event !== null && set({ columns: $event })"
+    />
+    <ChoiceRow
+      v-if="has('menu')"
+      :model-value="part.menu ?? null"
+      label="The menu"
+      :choices="otherMenus"
+      @update:model-value="$event !== null && set({ menu: $event })"
+    />
+    <template v-if="part.kind === 'search'">
+      <LineField class="line" label="Sends to" :value="part.address ?? ''" :keep="line('address')" />
+      <LineField class="small" label="As parameter" :value="part.parameter ?? ''" :keep="line('parameter')" />
+      <LineField
+        class="words"
+        label="Scope, if any"
+        placeholder="name=value"
+        :value="part.scope === undefined ? '' : `${part.scope.name}=${part.scope.value}`"
+        :keep="keepScope"
+      />
+    </template>
+    <ChoiceRow
+      v-if="has('ratio')"
+      :model-value="part.ratio ?? 'own'"
+      label="Cut to"
+      :choices="ratios"
+      @update:model-value="set({ ratio: $event === 'own' || $event === null ? null : $event })"
+    />
+    <ChoiceRow
+      v-if="has('fit') && part.ratio !== undefined"
+      :model-value="part.fit ?? 'fills'"
+      label="Within that"
+      :choices="[
+        { value: 'fills', label: 'fills it' },
+        { value: 'whole', label: 'seen whole' },
+      ]"
+      @update:model-value="set({ fit: $event === 'whole' ? 'whole' : null })"
+    />
+    <ChoiceRow
+      v-if="has('isRounded')"
+      :model-value="part.isRounded === true"
+      label="Corners"
+      :choices="[
+        { value: false, label: 'square' },
+        { value: true, label: 'rounded' },
+      ]"
+      @update:model-value="set({ isRounded: $event === true ? true : null })"
+    />
+    <ChoiceRow
+      v-if="has('isBled')"
+      :model-value="part.isBled === true"
+      label="Reaches"
+      :choices="[
+        { value: false, label: 'its cell' },
+        { value: true, label: 'the panel’s edge' },
+      ]"
+      @update:model-value="set({ isBled: $event === true ? true : null })"
+    />
+    <ChipSet v-if="has('hiddenOn')" v-model="shownOn" label="Shown on" :choices="devices" />
+  </section>
+</template>
+
+<style scoped>
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  align-content: start;
+  align-items: start;
+  gap: 8px 20px;
+}
+.wide {
+  flex: 1 1 420px;
+  max-width: 640px;
+}
+.line {
+  width: 250px;
+}
+.small {
+  width: 108px;
+}
+.words {
+  width: 150px;
+}
+.look {
+  margin-top: 3px;
+  color: var(--ochre);
+  font-size: 12px;
+}
+</style>

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { Editor } from '@tiptap/core';
+import StarterKit from '@tiptap/starter-kit';
+import { onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { isEqual, type RichText } from '@zorvik/core';
+import type { Picked } from '../../composables/picked.ts';
+import PagePick from '../arrange/PagePick.vue';
+import { docOf, richTextOf } from './richTextDoc.ts';
+
+/** A text with a small set of forms, kept as one types. Whatever is pasted comes down to these forms: there are no others to be in. */
+const props = defineProps<{
+  value: RichText;
+  pageAddress: (page: string) => string | null;
+  pageAt: (address: string) => string | null;
+  keep: (body: RichText) => string | null;
+}>();
+const PAUSE = 700;
+const place = useTemplateRef<HTMLDivElement>('place');
+const editor = shallowRef<Editor | null>(null);
+const problem = ref<string | null>(null);
+const isLinking = ref(false);
+/** Raised whenever the selection or the text changes, so that the buttons say what holds there. */
+const turn = ref(0);
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+function keepNow(): void {
+  clearTimeout(timer);
+  if (editor.value === null) return;
+  const body = richTextOf(editor.value.getJSON(), props.pageAt);
+  problem.value = body === null ? 'A text needs at least one visible character.' : isEqual(body, props.value) ? null : props.keep(body);
+}
+
+onMounted(() => {
+  editor.value = new Editor({
+    element: place.value as HTMLElement,
+    extensions: [
+      StarterKit.configure({
+        blockquote: false,
+        code: false,
+        codeBlock: false,
+        heading: false,
+        horizontalRule: false,
+        strike: false,
+        underline: false,
+        hardBreak: false,
+        link: { openOnClick: false, autolink: false, protocols: ['mailto', 'tel'] },
+      }),
+    ],
+    content: docOf(props.value, props.pageAddress),
+    editorProps: { attributes: { 'aria-label': 'The text', role: 'textbox', 'aria-multiline': 'true' } },
+    onUpdate: () => {
+      clearTimeout(timer);
+      timer = setTimeout(keepNow, PAUSE);
+    },
+    onTransaction: () => (turn.value += 1),
+    onBlur: keepNow,
+  });
+});
+onBeforeUnmount(() => {
+  keepNow();
+  editor.value?.destroy();
+});
+watch(
+  () => props.value,
+  (now) => {
+    if (editor.value === null || editor.value.isFocused || isEqual(now, richTextOf(editor.value.getJSON(), props.pageAt))) return;
+    editor.value.commands.setContent(docOf(now, props.pageAddress), { emitUpdate: false });
+  },
+);
+
+const isOn = (name: string): boolean => turn.value >= 0 && editor.value?.isActive(name) === true;
+const buttons = [
+  { name: 'bold', label: 'Bold', sign: 'B', act: (one: Editor) => one.chain().focus().toggleBold().run() },
+  { name: 'italic', label: 'Italic', sign: 'I', act: (one: Editor) => one.chain().focus().toggleItalic().run() },
+  { name: 'bulletList', label: 'List', sign: '•', act: (one: Editor) => one.chain().focus().toggleBulletList().run() },
+  { name: 'orderedList', label: 'Numbered list', sign: '1.', act: (one: Editor) => one.chain().focus().toggleOrderedList().run() },
+];
+
+function link(picked: Picked): void {
+  isLinking.value = false;
+  const address = picked.kind === 'page' ? props.pageAddress(picked.id) : picked.kind === 'link' ? picked.address : null;
+  const chain = editor.value?.chain().focus();
+  if (address === null) chain?.unsetLink().run();
+  else chain?.setLink({ href: address }).run();
+}
+</script>
+
+<template>
+  <div class="rich" @keydown.stop>
+    <div class="tools" role="toolbar" aria-label="Forms of the text">
+      <button
+        v-for="one in buttons"
+        :key="one.name"
+        type="button"
+        :aria-label="one.label"
+        :title="one.label"
+        :aria-pressed="isOn(one.name)"
+        :class="[one.name, { on: isOn(one.name) }]"
+        @click="editor !== null && one.act(editor)"
+      >
+        {{ one.sign }}
+      </button>
+      <button
+        type="button"
+        :aria-pressed="isOn('link')"
+        :class="{ on: isOn('link') }"
+        @click="isOn('link') ? editor?.chain().focus().unsetLink().run() : (isLinking = true)"
+      >
+        {{ isOn('link') ? 'No link' : 'Link' }}
+      </button>
+      <PagePick v-if="isLinking" label="Where the chosen words lead" placeholder="A page, /path, https://…" @pick="link" @leave="isLinking = false" />
+    </div>
+    <div ref="place" class="text" />
+    <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+  </div>
+</template>
+
+<style scoped>
+.rich {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  min-width: 300px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--white);
+}
+.tools {
+  display: flex;
+  gap: 2px;
+  padding: 2px;
+  border-bottom: 1px solid var(--line);
+}
+.tools button {
+  min-width: 28px;
+  height: 26px;
+  padding: 0 7px;
+  border: 0;
+  border-radius: 5px;
+  background: none;
+  cursor: pointer;
+}
+.tools button.bold {
+  font-weight: 700;
+}
+.tools button.italic {
+  font-style: italic;
+}
+.tools button:hover {
+  background: var(--paper-deep);
+}
+.tools button.on {
+  background: var(--ink);
+  color: var(--white);
+}
+.text {
+  max-height: 110px;
+  overflow: auto;
+}
+.text :deep([contenteditable]) {
+  min-height: 64px;
+  padding: 6px 9px;
+  outline: 0;
+}
+.text :deep(:is(ul, ol)) {
+  padding-inline-start: 1.3em;
+}
+.rich:focus-within {
+  border-color: var(--ink);
+  box-shadow: 0 0 0 1px var(--ink);
+}
+.problem {
+  padding: 4px 9px;
+  background: var(--brick-tint);
+  color: var(--brick);
+  font-size: 12px;
+}
+</style>

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { followOrders, MOST_PAGES, type FollowOrder, type PageKind, type PageSource } from '@zorvik/core';
+import type { Picked } from '../../composables/picked.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChipSet from '../common/ChipSet.vue';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import LineField from '../common/LineField.vue';
+import PagePick from '../arrange/PagePick.vue';
+
+/** Where a live list takes its pages from, in which order and how many. */
+const props = defineProps<{ source: PageSource }>();
+const emit = defineEmits<{ set: [source: PageSource] }>();
+const copy = useWorkingCopy();
+const isAsking = ref(false);
+const below = computed(() =>
+  props.source.page === null ? 'the whole site' : (copy.document?.pages.nodes.get(props.source.page)?.title ?? 'a page that is gone'),
+);
+const words: Readonly<Record<FollowOrder, string>> = { site: 'as the pages', title: 'A to Z', visits: 'most visited', date: 'newest' };
+const kinds = (['page', 'category', 'article', 'product', 'event'] as const).map((value) => ({ value, label: value }));
+const chosenKinds = computed({
+  get: () => props.source.kinds ?? [],
+  set: (some: readonly PageKind[]) => set({ kinds: some.length === 0 ? undefined : [...some] }),
+});
+
+function set(changes: { readonly [K in keyof PageSource]?: PageSource[K] | undefined }): void {
+  const made = Object.fromEntries(Object.entries({ ...props.source, ...changes }).filter(([, value]) => value !== undefined));
+  emit('set', made as PageSource);
+}
+
+function pick(picked: Picked): void {
+  isAsking.value = false;
+  if (picked.kind === 'page') set({ page: picked.id });
+}
+
+function count(typed: string): string | null {
+  const limit = Number(typed.trim());
+  if (!Number.isInteger(limit) || limit < 1 || limit > MOST_PAGES) return `How many is a whole number from 1 to ${MOST_PAGES}; “${typed.trim()}” is none.`;
+  set({ limit });
+  return null;
+}
+
+function categories(typed: string): string | null {
+  const all = [
+    ...new Set(
+      typed
+        .split(',')
+        .map((one) => one.trim())
+        .filter((one) => one !== ''),
+    ),
+  ].slice(0, 50);
+  set({ categories: all.length === 0 ? undefined : all });
+  return null;
+}
+</script>
+
+<template>
+  <div class="source">
+    <div class="below">
+      <span class="caption">Pages below</span>
+      <PagePick v-if="isAsking" label="Below which page" placeholder="A page" @pick="pick" @leave="isAsking = false" />
+      <template v-else>
+        <button type="button" class="plain-button" @click="isAsking = true">{{ below }}</button>
+        <button v-if="source.page !== null" type="button" class="plain-button" @click="set({ page: null })">The whole site</button>
+      </template>
+    </div>
+    <ChoiceRow
+      :model-value="source.order"
+      label="Order"
+      :choices="followOrders.map((value) => ({ value, label: words[value] }))"
+      @update:model-value="$event !== null && set({ order: $event })"
+    />
+    <LineField class="small" label="How many" :value="String(source.limit)" :keep="count" />
+    <ChoiceRow
+      :model-value="source.depth === 1 ? 1 : 20"
+      label="Levels"
+      :choices="[
+        { value: 1, label: 'the next' },
+        { value: 20, label: 'all' },
+      ]"
+      @update:model-value="$event !== null && set({ depth: $event })"
+    />
+    <ChipSet v-model="chosenKinds" label="Only these kinds" :choices="kinds" />
+    <LineField class="words" label="Only of categories" placeholder="any, parted by commas" :value="(source.categories ?? []).join(', ')" :keep="categories" />
+  </div>
+</template>
+
+<style scoped>
+.source {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: start;
+  gap: 8px 18px;
+}
+.below {
+  min-width: 180px;
+}
+.caption {
+  display: block;
+  margin-bottom: 3px;
+  color: var(--mute);
+  font-size: 12px;
+}
+.small {
+  width: 76px;
+}
+.words {
+  width: 190px;
+}
+</style>

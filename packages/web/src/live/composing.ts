@@ -1,0 +1,271 @@
+import { dropPlace } from './dropPlace.ts';
+import type { FromFrame } from './messages.ts';
+
+const COLUMNS = 12;
+/** The pointer has to go so far until it drags, in px: less is a click. */
+const FAR = 6;
+
+export interface Composing {
+  /** The panel of this item is composed, and this part of it is chosen. */
+  readonly set: (owner: string | null, part: string | null) => void;
+  /** Puts the marks where things are now. */
+  readonly draw: () => void;
+  readonly isOn: () => boolean;
+}
+
+/**
+ * Composing a panel where it is drawn: a click chooses a part, the edges of the chosen row's cells and its lower edge are dragged, and so are the parts themselves. The marks lie
+ * in a layer of their own above the page; what the site is served knows nothing of them.
+ */
+export function composing(holder: HTMLElement, tell: (message: FromFrame) => void): Composing {
+  let owner: string | null = null;
+  let chosen: string | null = null;
+  const layer = document.body.appendChild(element('div', 'marks'));
+  layer.hidden = true;
+
+  const panel = (): HTMLElement | null => (owner === null ? null : holder.querySelector(`[data-zv-item="${owner}"]>.zv-panel`));
+  const partAt = (id: string | null): HTMLElement | null => (id === null ? null : (panel()?.querySelector<HTMLElement>(`[data-zv-part="${id}"]`) ?? null));
+  const kept = (): void => {
+    const entry = owner === null ? null : holder.querySelector(`[data-zv-item="${owner}"]`);
+    for (const button of holder.querySelectorAll('button[aria-expanded]')) {
+      const wanted = String(button.parentElement === entry);
+      if (button.getAttribute('aria-expanded') !== wanted) button.setAttribute('aria-expanded', wanted);
+    }
+  };
+
+  function draw(): void {
+    layer.replaceChildren();
+    const open = panel();
+    layer.hidden = open === null;
+    if (open === null) return;
+    kept();
+    const part = partAt(chosen);
+    if (part === null) return;
+    const row = part.closest<HTMLElement>('.zv-r');
+    if (row !== null) drawRow(row, part);
+    layer.append(boxed('mark', part.getBoundingClientRect(), 3));
+  }
+
+  function drawRow(row: HTMLElement, part: HTMLElement): void {
+    const { left, width, top, bottom } = row.getBoundingClientRect();
+    const isRtl = getComputedStyle(row).direction === 'rtl';
+    const cells = [...row.children].filter((one): one is HTMLElement => one.matches('.zv-cell'));
+    const own = part.closest<HTMLElement>('.zv-cell');
+    const gap = parseFloat(getComputedStyle(row).columnGap) || 0;
+    const column = (width - gap * (COLUMNS - 1)) / COLUMNS;
+    const spans = cells.map(spanOf);
+    const from = cells.indexOf(own as HTMLElement);
+    const begun = spans.slice(0, Math.max(0, from)).reduce((sum, span) => sum + span, 0);
+    for (let at = 0; at < COLUMNS; at += 1) {
+      const isOwn = own !== null && at >= begun && at < begun + spanOf(own);
+      const start = at * (column + gap);
+      layer.append(placed(element('i', isOwn ? 'tick own' : 'tick'), isRtl ? left + width - start - column : left + start, top - 9, column, 3));
+    }
+    const isNarrow =
+      cells.length > 1 && cells[0] !== undefined && cells[1] !== undefined && cells[0].getBoundingClientRect().bottom <= cells[1].getBoundingClientRect().top;
+    if (isNarrow) return;
+    for (const cell of cells) layer.append(edgeOf(cell, row, cell === own, column + gap));
+    const free = COLUMNS - spans.reduce((sum, span) => sum + span, 0);
+    if (free > 0) {
+      const size = free * column + (free - 1) * gap;
+      const button = placed(element('button', 'free'), isRtl ? left : left + width - size, top, size, Math.max(32, bottom - top));
+      button.textContent = `Add a cell: ${free} of 12 free`;
+      button.addEventListener('click', () => tell({ kind: 'addCell', id: row.dataset.zvPart ?? '' }));
+      layer.append(button);
+    }
+    layer.append(lowerEdgeOf(row));
+  }
+
+  /** The edge of a cell, to be dragged: how many columns it takes is told when the pointer lets go. */
+  function edgeOf(cell: HTMLElement, row: HTMLElement, isOwn: boolean, step: number): HTMLElement {
+    const box = cell.getBoundingClientRect();
+    const high = row.getBoundingClientRect();
+    const isRtl = getComputedStyle(row).direction === 'rtl';
+    const was = spanOf(cell);
+    const at = isRtl ? box.left : box.right;
+    const handle = placed(element('i', isOwn ? 'edge own' : 'edge'), at - 4, high.top, 8, Math.max(24, high.height));
+    const number = isOwn ? placed(element('span', 'span'), isRtl ? box.left + 8 : box.right - 62, high.top + Math.max(4, high.height / 2 - 9), 54, 18) : null;
+    if (number !== null) {
+      number.textContent = `${was} of 12`;
+      layer.append(number);
+    }
+    dragged(handle, (event, isDone) => {
+      const span = Math.max(1, Math.min(COLUMNS, Math.round(((isRtl ? box.right - event.clientX : event.clientX - box.left) + step / 2) / step)));
+      const next = cell.nextElementSibling as HTMLElement | null;
+      const room = next === null ? COLUMNS : was + spanOf(next) - 1;
+      const wanted = Math.min(span, room);
+      preview(cell, isDone ? null : wanted);
+      if (next !== null) preview(next, isDone ? null : was + spanOf(next) - wanted);
+      placed(handle, event.clientX - 4, high.top, 8, high.height);
+      if (number !== null) number.textContent = `${wanted} of 12`;
+      if (isDone && wanted !== was) tell({ kind: 'span', id: cell.dataset.zvPart ?? '', span: wanted });
+    });
+    return handle;
+  }
+
+  /** The lower edge of a row, to be dragged: it is at least so high. */
+  function lowerEdgeOf(row: HTMLElement): HTMLElement {
+    const box = row.getBoundingClientRect();
+    const handle = placed(element('i', 'lower'), box.left + box.width / 2 - 28, box.bottom + 1, 56, 8);
+    dragged(handle, (event, isDone) => {
+      const height = Math.max(40, Math.min(800, Math.round((event.clientY - box.top) / 8) * 8));
+      row.style.minBlockSize = isDone ? '' : `${height}px`;
+      placed(handle, box.left + box.width / 2 - 28, event.clientY, 56, 8);
+      if (isDone) tell({ kind: 'rowHeight', id: row.dataset.zvPart ?? '', height });
+    });
+    return handle;
+  }
+
+  let begun: { readonly part: HTMLElement; readonly x: number; readonly y: number } | null = null;
+  let drop: ReturnType<typeof dropPlace> = null;
+  let line: HTMLElement | null = null;
+  const endDrag = (): void => {
+    begun?.part.removeAttribute('data-zv-dragged');
+    line?.remove();
+    [begun, drop, line] = [null, null, null];
+  };
+
+  holder.addEventListener(
+    'pointerdown',
+    (event) => {
+      const within = owner !== null && event.button === 0 && event.target instanceof Element ? event.target.closest<HTMLElement>('[data-zv-part]') : null;
+      if (within === null) return;
+      // What is chosen is dragged by any place in it; else what is pointed at itself.
+      const part = partAt(chosen)?.contains(within) === true ? (partAt(chosen) as HTMLElement) : within;
+      begun = { part, x: event.clientX, y: event.clientY };
+    },
+    true,
+  );
+  document.addEventListener('pointermove', (event) => {
+    const open = panel();
+    if (begun === null || open === null) return;
+    if (line === null && Math.hypot(event.clientX - begun.x, event.clientY - begun.y) < FAR) return;
+    begun.part.setAttribute('data-zv-dragged', '');
+    drop = dropPlace(open, begun.part, event.clientX, event.clientY);
+    line ??= layer.appendChild(element('i', 'drop'));
+    line.hidden = drop === null;
+    if (drop !== null) placed(line, drop.line.left, drop.line.top, drop.line.width, drop.line.height);
+  });
+  document.addEventListener('pointerup', () => {
+    const [part, to, isDrag] = [begun?.part.dataset.zvPart, drop, line !== null];
+    endDrag();
+    if (!isDrag) return;
+    swallowClick();
+    if (part !== undefined && to !== null) tell({ kind: 'movePart', id: part, parent: to.parent, after: to.after });
+  });
+  document.addEventListener('pointercancel', endDrag);
+
+  // A panel that is composed stays open, whatever the site's own script would do.
+  for (const name of ['pointerover', 'pointerleave', 'focusout'] as const) {
+    holder.addEventListener(name, (event) => void (owner !== null && event.stopPropagation()), true);
+  }
+  document.addEventListener(
+    'pointerdown',
+    (event) => {
+      if (owner !== null && event.target instanceof Element && layer.contains(event.target)) event.stopPropagation();
+    },
+    true,
+  );
+  window.addEventListener(
+    'click',
+    (event) => {
+      if (owner === null || !(event.target instanceof Element) || layer.contains(event.target)) return;
+      // Tabs are looked into by choosing them.
+      const isTab = event.target.closest('.zv-tabs>:is(label,input)') !== null;
+      if (!isTab) event.preventDefault();
+      event.stopPropagation();
+      const entry = event.target.closest('.zv-panel') === null ? event.target.closest<HTMLElement>('[data-zv-item]') : null;
+      if (entry?.dataset.zvItem !== undefined && entry.dataset.zvItem !== owner) tell({ kind: 'select', id: entry.dataset.zvItem });
+      else tell({ kind: 'part', id: event.target.closest<HTMLElement>('[data-zv-part]')?.dataset.zvPart ?? null });
+    },
+    true,
+  );
+  window.addEventListener(
+    'keydown',
+    (event) => {
+      if (owner === null) return;
+      if (event.key === 'Escape' && line !== null) {
+        endDrag();
+        event.stopPropagation();
+        return;
+      }
+      if (event.key === 'Tab') return;
+      const { key, ctrlKey, metaKey, shiftKey, altKey } = event;
+      event.preventDefault();
+      event.stopPropagation();
+      tell({ kind: 'key', key, ctrlKey: ctrlKey || metaKey, shiftKey, altKey });
+    },
+    true,
+  );
+  document.addEventListener('scroll', () => draw(), true);
+  new MutationObserver(() => owner !== null && kept()).observe(holder, { subtree: true, attributeFilter: ['aria-expanded'] });
+
+  return {
+    set(next, part) {
+      [owner, chosen] = [next, part];
+      document.documentElement.toggleAttribute('data-composing', owner !== null);
+      if (owner === null) endDrag();
+      // The tab that something chosen stands in is shown.
+      const tab = partAt(part)?.closest<HTMLElement>('.zv-tab');
+      const tabs = tab?.parentElement;
+      const at = tab == null ? -1 : [...(tabs?.querySelectorAll(':scope>.zv-tab') ?? [])].indexOf(tab);
+      const radio = tabs?.querySelectorAll<HTMLInputElement>(':scope>input')[at];
+      if (radio !== undefined) radio.checked = true;
+      partAt(part)?.scrollIntoView({ block: 'nearest' });
+      draw();
+    },
+    draw,
+    isOn: () => owner !== null,
+  };
+}
+
+function spanOf(cell: Element): number {
+  return Number(/\bzv-s(\d+)\b/.exec(cell.className)?.[1] ?? COLUMNS);
+}
+
+function preview(cell: HTMLElement, span: number | null): void {
+  cell.style.gridColumn = span === null ? '' : `span ${span}`;
+}
+
+function element<K extends keyof HTMLElementTagNameMap>(tag: K, name: string): HTMLElementTagNameMap[K] {
+  return Object.assign(document.createElement(tag), { className: name });
+}
+
+function placed<E extends HTMLElement>(one: E, left: number, top: number, width: number, height: number): E {
+  Object.assign(one.style, { left: `${left}px`, top: `${top}px`, width: `${width}px`, height: `${height}px` });
+  return one;
+}
+
+function boxed(name: string, { left, top, width, height }: DOMRect, around: number): HTMLElement {
+  return placed(element('i', name), left - around, top - around, width + 2 * around, height + 2 * around);
+}
+
+/** Tells where the pointer drags a handle, and at last where it let go. */
+function dragged(handle: HTMLElement, follow: (event: PointerEvent, isDone: boolean) => void): void {
+  handle.addEventListener('pointerdown', (event) => {
+    if (event.button !== 0) return;
+    event.preventDefault();
+    handle.setPointerCapture(event.pointerId);
+    const move = (moved: PointerEvent): void => follow(moved, false);
+    handle.addEventListener('pointermove', move);
+    handle.addEventListener(
+      'pointerup',
+      (last) => {
+        handle.removeEventListener('pointermove', move);
+        swallowClick();
+        follow(last, true);
+      },
+      { once: true },
+    );
+  });
+}
+
+/** The click that may follow a drag chooses nothing. */
+function swallowClick(): void {
+  const swallow = (event: Event): void => {
+    event.preventDefault();
+    event.stopImmediatePropagation();
+  };
+  window.addEventListener('click', swallow, true);
+  setTimeout(() => window.removeEventListener('click', swallow, true));
+}
