@@ -41,6 +41,7 @@ export async function buildDemo() {
     await cp(at(`node_modules/@fontsource-variable/${face}/files/${face}-latin-wght-normal.woff2`), at(`build/site/assets/${face}.woff2`));
   }
   await bundleForNode('demo/quillmere/quillmereDocument.ts', 'build/demo/quillmereDocument.js');
+  await cp(at('demo/quillmere/pictures'), at('build/demo/pictures'), { recursive: true });
   const { quillmereDocument } = await import(`${at('build/demo/quillmereDocument.js')}?${Date.now()}`);
   await mkdir(at('build/demo'), { recursive: true });
   await writeFile(at('build/demo/quillmere.json'), JSON.stringify(quillmereDocument()));

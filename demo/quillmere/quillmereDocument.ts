@@ -18,6 +18,7 @@ import {
 } from '@zorvik/core';
 import { menuOutlines } from './menus.ts';
 import { quillmerePages } from './pages.ts';
+import { withPanels } from './panels.ts';
 import { pageRecords } from './pageRecords.ts';
 import { withWaitingDrift } from './waitingDrift.ts';
 import { itemSettings } from './settings.ts';
@@ -70,13 +71,9 @@ export function quillmereDocument(): StoredDocument {
     placements: withNodesLast(empty.placements, placements),
     items: withNodesLast(empty.items, items),
   };
-  return toStored(
-    withWaitingDrift(
-      whole,
-      (path) => pageAt(idOf, path),
-      (kind) => mintId(kind, random),
-    ),
-  );
+  const at = (path: string): string => pageAt(idOf, path);
+  const drifted = withWaitingDrift(whole, at, (kind) => mintId(kind, random));
+  return toStored(withPanels(drifted, at, () => mintId('part', random)));
 }
 
 function pageAt(idOf: ReadonlyMap<string, string>, path: string): string {

@@ -19,6 +19,34 @@ export function createSite(deliveryAddress: string, origin: () => string): Expre
   app.get('/sitemap.xml', (_, response) => void response.type('application/xml').send(sitemap([...pages.values()], origin())));
   app.get('/navigation.css', (_, response, next) => void navigation.file('navigation.css').then((text) => response.type('css').send(text), next));
   app.get('/navigation.js', (_, response, next) => void navigation.file('navigation.js').then((text) => response.type('js').send(text), next));
+  // What the script fetches when a panel is opened first stands beside the script.
+  app.get('/panels/:menu/:file', (request, response, next) => {
+    const { menu, file } = request.params;
+    void navigation.file(`panels/${menu}/${file}`).then(
+      (text) =>
+        response
+          .status(text === '' ? 404 : 200)
+          .type('html')
+          .send(text),
+      next,
+    );
+  });
+  app.get('/search', async (request, response) => {
+    const asked = typeof request.query.q === 'string' ? request.query.q.trim() : '';
+    const scope = typeof request.query.in === 'string' ? `/${request.query.in}` : '/';
+    const found =
+      asked === '' ? [] : [...pages.values()].filter(({ path, title }) => path.startsWith(scope) && title.toLowerCase().includes(asked.toLowerCase()));
+    const menus = await navigation.menus(['main', 'second', 'plants', 'footer'], '/search');
+    const page = {
+      path: '/search',
+      parent: null,
+      title: 'Search',
+      kind: 'page' as const,
+      template: 'page',
+      text: asked === '' ? 'Type a word to search for.' : `${found.length} pages have “${asked}” in their title.`,
+    };
+    response.type('html').send(pageHtml({ path: '/search', page, trail: [], children: found.slice(0, 40), menus }));
+  });
   // What a real site does of itself, this one is told: it listens on this machine alone.
   app.post('/control', express.json(), (request, response) => {
     const problem = changing.change(request.body as SiteChange);

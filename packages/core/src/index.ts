@@ -139,7 +139,17 @@ export { addShared, createLink, detachItem, removeLink, shareItem } from './comm
 export * from './commands/pages.ts';
 export { keepInColumn } from './commands/panels.ts';
 export * from './commands/composing.ts';
-export { panelSketch, removePreset, renamePreset, savePreset, shippedPresets, usePreset, type PresetFor, type ShippedPreset } from './commands/presets.ts';
+export {
+  panelSketch,
+  partsFrom,
+  removePreset,
+  renamePreset,
+  savePreset,
+  shippedPresets,
+  usePreset,
+  type PresetFor,
+  type ShippedPreset,
+} from './commands/presets.ts';
 export { MOST_TAKEN, pagesToTake, partsOf, takePart } from './commands/takePages.ts';
 export { planPage, type PlannedPage } from './commands/planPage.ts';
 export { bringIn, planSketch, type ImportPlan, type PlannedItem } from './commands/bringIn.ts';

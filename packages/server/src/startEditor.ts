@@ -1,7 +1,7 @@
 import { randomFillSync } from 'node:crypto';
-import { readFile } from 'node:fs/promises';
+import { readdir, readFile } from 'node:fs/promises';
 import { createServer } from 'node:http';
-import { resolve } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { pino } from 'pino';
 import type { RandomBits, StoredDocument } from '@zorvik/core';
 import { announce } from './announcing/announce.ts';
@@ -114,7 +114,7 @@ export async function startEditor(config: Config, parts: Parts, { deliveryAddres
     };
     if (parts.firstSite !== null && (await listSites(database)).length === 0) {
       const stored = JSON.parse(await readFile(parts.firstSite, 'utf8')) as StoredDocument;
-      await storeDocument(deps, stored, deps.random, 'Zorvik');
+      await storeDocument(deps, stored, deps.random, 'Zorvik', await picturesIn(join(dirname(parts.firstSite), 'pictures')));
     }
     const desk = new ReadingDesk(deps);
     const server = createServer(createApp(deps, desk));
@@ -147,6 +147,12 @@ export async function startEditor(config: Config, parts: Parts, { deliveryAddres
     await close();
     throw error;
   }
+}
+
+/** The pictures that come with the first site; none where there is no folder of them. */
+async function picturesIn(folder: string): Promise<Buffer[]> {
+  const names = await readdir(folder).catch(() => []);
+  return Promise.all(names.sort().map((name) => readFile(join(folder, name))));
 }
 
 const MINUTE = 60_000;

@@ -19,15 +19,18 @@ import {
   type Rooted,
   type StoredDocument,
 } from '@zorvik/core';
+import { insertPicture } from '../repositories/pictures.ts';
+import { makePicture } from './makePicture.ts';
 import { publishSite } from './publishSite.ts';
 import { saveEdit, type EditingDeps } from './saveEdit.ts';
 
-/** Stores a whole document as a new site, through the log like everything else, and publishes it once. Throws when it is refused. */
+/** Stores a whole document as a new site, through the log like everything else, with the pictures that it names, and publishes it once. Throws when it is refused. */
 export async function storeDocument(
   deps: EditingDeps & { readonly deliveryAddress: string },
   stored: StoredDocument,
   random: RandomBits,
   actor: string,
+  pictures: readonly Buffer[] = [],
 ): Promise<void> {
   const document = readStored(stored);
   const { site } = document;
@@ -91,6 +94,12 @@ export async function storeDocument(
   for (const [at, one] of edits.entries()) {
     const saved = await saveEdit(deps, site.key, one, actor, at === 0 ? { newSite: site } : {});
     if (!saved.ok) throw new Error(`The site ${site.key} could not be stored: ${saved.refusal.message}`);
+  }
+  for (const bytes of pictures) {
+    const made = await makePicture(bytes);
+    if (!made.ok) throw new Error(`A picture of the site ${site.key} could not be kept: ${made.refusal.message}`);
+    const { picture, files } = made.value;
+    await deps.database.transaction((tx) => insertPicture(tx, site.id, picture.file, files, deps.now().toISOString()));
   }
   const published = await publishSite(deps, site.key, { note: 'The first edition', revision: edits.length, actor });
   if (!published.ok) throw new Error(`The site ${site.key} could not be published: ${published.refusal.message}`);

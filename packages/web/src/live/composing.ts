@@ -8,6 +8,8 @@ const FAR = 6;
 export interface Composing {
   /** The panel of this item is composed, and this part of it is chosen. */
   readonly set: (owner: string | null, part: string | null) => void;
+  /** Brings what is chosen into sight. */
+  readonly reveal: () => void;
   /** Puts the marks where things are now. */
   readonly draw: () => void;
   readonly isOn: () => boolean;
@@ -20,6 +22,9 @@ export interface Composing {
 export function composing(holder: HTMLElement, tell: (message: FromFrame) => void): Composing {
   let owner: string | null = null;
   let chosen: string | null = null;
+  let begun: { readonly part: HTMLElement; readonly x: number; readonly y: number } | null = null;
+  let drop: ReturnType<typeof dropPlace> = null;
+  let line: HTMLElement | null = null;
   const layer = document.body.appendChild(element('div', 'marks'));
   layer.hidden = true;
 
@@ -33,11 +38,18 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
     }
   };
 
+  /** A handle is dragged: drawing anew would take it from under the pointer. */
+  let isHeld = false;
+
   function draw(): void {
+    if (isHeld || line !== null) return;
     layer.replaceChildren();
     const open = panel();
     layer.hidden = open === null;
     if (open === null) return;
+    // What is scrolled out of the panel has no marks beside it.
+    const { top, bottom } = open.getBoundingClientRect();
+    layer.style.clipPath = `inset(${Math.max(0, top - 6)}px 0 ${Math.max(0, window.innerHeight - bottom - 8)}px 0)`;
     kept();
     const part = partAt(chosen);
     if (part === null) return;
@@ -76,6 +88,11 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
     layer.append(lowerEdgeOf(row));
   }
 
+  const held = (is: boolean): void => {
+    isHeld = is;
+    if (!is) draw();
+  };
+
   /** The edge of a cell, to be dragged: how many columns it takes is told when the pointer lets go. */
   function edgeOf(cell: HTMLElement, row: HTMLElement, isOwn: boolean, step: number): HTMLElement {
     const box = cell.getBoundingClientRect();
@@ -89,7 +106,7 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
       number.textContent = `${was} of 12`;
       layer.append(number);
     }
-    dragged(handle, (event, isDone) => {
+    dragged(handle, held, (event, isDone) => {
       const span = Math.max(1, Math.min(COLUMNS, Math.round(((isRtl ? box.right - event.clientX : event.clientX - box.left) + step / 2) / step)));
       const next = cell.nextElementSibling as HTMLElement | null;
       const room = next === null ? COLUMNS : was + spanOf(next) - 1;
@@ -107,7 +124,7 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
   function lowerEdgeOf(row: HTMLElement): HTMLElement {
     const box = row.getBoundingClientRect();
     const handle = placed(element('i', 'lower'), box.left + box.width / 2 - 28, box.bottom + 1, 56, 8);
-    dragged(handle, (event, isDone) => {
+    dragged(handle, held, (event, isDone) => {
       const height = Math.max(40, Math.min(800, Math.round((event.clientY - box.top) / 8) * 8));
       row.style.minBlockSize = isDone ? '' : `${height}px`;
       placed(handle, box.left + box.width / 2 - 28, event.clientY, 56, 8);
@@ -116,13 +133,12 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
     return handle;
   }
 
-  let begun: { readonly part: HTMLElement; readonly x: number; readonly y: number } | null = null;
-  let drop: ReturnType<typeof dropPlace> = null;
-  let line: HTMLElement | null = null;
   const endDrag = (): void => {
+    const isDrawn = line !== null;
     begun?.part.removeAttribute('data-zv-dragged');
     line?.remove();
     [begun, drop, line] = [null, null, null];
+    if (isDrawn) draw();
   };
 
   holder.addEventListener(
@@ -159,13 +175,6 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
   for (const name of ['pointerover', 'pointerleave', 'focusout'] as const) {
     holder.addEventListener(name, (event) => void (owner !== null && event.stopPropagation()), true);
   }
-  document.addEventListener(
-    'pointerdown',
-    (event) => {
-      if (owner !== null && event.target instanceof Element && layer.contains(event.target)) event.stopPropagation();
-    },
-    true,
-  );
   window.addEventListener(
     'click',
     (event) => {
@@ -211,9 +220,9 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
       const at = tab == null ? -1 : [...(tabs?.querySelectorAll(':scope>.zv-tab') ?? [])].indexOf(tab);
       const radio = tabs?.querySelectorAll<HTMLInputElement>(':scope>input')[at];
       if (radio !== undefined) radio.checked = true;
-      partAt(part)?.scrollIntoView({ block: 'nearest' });
       draw();
     },
+    reveal: () => partAt(chosen)?.scrollIntoView({ block: 'nearest' }),
     draw,
     isOn: () => owner !== null,
   };
@@ -241,10 +250,11 @@ function boxed(name: string, { left, top, width, height }: DOMRect, around: numb
 }
 
 /** Tells where the pointer drags a handle, and at last where it let go. */
-function dragged(handle: HTMLElement, follow: (event: PointerEvent, isDone: boolean) => void): void {
+function dragged(handle: HTMLElement, held: (is: boolean) => void, follow: (event: PointerEvent, isDone: boolean) => void): void {
   handle.addEventListener('pointerdown', (event) => {
     if (event.button !== 0) return;
     event.preventDefault();
+    held(true);
     handle.setPointerCapture(event.pointerId);
     const move = (moved: PointerEvent): void => follow(moved, false);
     handle.addEventListener('pointermove', move);
@@ -254,6 +264,7 @@ function dragged(handle: HTMLElement, follow: (event: PointerEvent, isDone: bool
         handle.removeEventListener('pointermove', move);
         swallowClick();
         follow(last, true);
+        held(false);
       },
       { once: true },
     );

@@ -102,6 +102,7 @@ window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => 
     if (data.owner !== null) {
       placePanels();
       tellBoxes(data.owner);
+      compose.reveal();
     }
     compose.draw();
     measure();

@@ -28,6 +28,8 @@ const waiting = computed(() => {
   const { document } = copy;
   return document === null ? [] : composer.waiting.map((id) => ({ id, label: labelOf(document, nodeAt(document.items, id)) }));
 });
+/** The device classes on which the panel shows rows of its own. */
+const ownForms = computed(() => (['medium', 'narrow'] as const).filter((device) => panel.value[device] === 'own'));
 const nothing = computed(() => (composer.part === null ? 'choose a part first' : null));
 const chosenWord = computed(() => (composer.part === null ? 'panel' : partWords[composer.part.kind]));
 
@@ -93,17 +95,22 @@ onMounted(() => tree.value?.focus());
       <PartTree ref="tree" />
       <div class="chosen">
         <PartFacts v-if="composer.part !== null" :key="composer.part.id" :part="composer.part" />
-        <template v-else>
-          <DetailDropdown is-composed />
+        <DetailDropdown v-else is-composed>
+          <div v-if="ownForms.length > 0" class="own">
+            <button v-for="device in ownForms" :key="device" type="button" class="plain-button" @click="composing.newRow(device)">
+              Add a row for {{ device }} screens
+            </button>
+          </div>
           <button
             v-if="composer.parts.length > 0"
             type="button"
             class="plain-button"
+            title="All rows go; undo brings them back"
             @click="composer.owner !== null && copy.perform((context) => makePlain(context, composer.owner ?? ''))"
           >
             Plain columns again
           </button>
-        </template>
+        </DetailDropdown>
       </div>
     </div>
   </section>
@@ -139,6 +146,10 @@ h1 {
   height: 20px;
   margin: 0 4px;
   background: var(--line);
+}
+.own {
+  display: flex;
+  gap: 6px;
 }
 .waiting,
 .fit {

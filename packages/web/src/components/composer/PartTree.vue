@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, useId, useTemplateRef, watch } from 'vue';
-import { partName, partWords, type Id, type Part } from '@zorvik/core';
+import { around, partName, partWords, type Id, type Part } from '@zorvik/core';
 import { useComposing } from '../../composables/useComposing.ts';
 import { useComposer } from '../../stores/composer.ts';
+import { useLiveView } from '../../stores/liveView.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
 /** What is in the panel, as one list: the twin of the picture above for keys and screen readers. */
 const copy = useWorkingCopy();
 const composer = useComposer();
 const composing = useComposing();
+const live = useLiveView();
 const tree = useTemplateRef<HTMLDivElement>('tree');
 const id = useId();
 
@@ -27,15 +29,16 @@ const rows = computed((): Row[] => {
     depths.set(part.id, depth);
     return { id: part.id, depth, ...calledBy(part, document === null ? '' : partName(document, part), numbers) };
   });
-  return [{ id: null, depth: 0, word: 'panel', name: '' }, ...own];
+  return [{ id: null, depth: 0, word: 'panel', name: own.length === 0 ? 'its groups, balanced' : '' }, ...own];
 });
 
 /** Rows and cells are numbered among their own; other parts are called by what they say. */
-function calledBy({ kind, parent, span }: Part, name: string, numbers: Map<Id, number>): Pick<Row, 'word' | 'name'> {
+function calledBy({ kind, parent, span, only, columns }: Part, name: string, numbers: Map<Id, number>): Pick<Row, 'word' | 'name'> {
+  if (kind === 'groups') return { word: partWords[kind], name: columns === undefined ? '' : `in ${columns} columns` };
   if (kind !== 'row' && kind !== 'cell') return { word: partWords[kind], name: name === partWords[kind] ? '' : name };
   const number = (numbers.get(parent) ?? 0) + 1;
   numbers.set(parent, number);
-  return { word: `${partWords[kind]} ${number}`, name: span === undefined ? '' : `${span} of 12` };
+  return { word: `${partWords[kind]} ${number}`, name: span !== undefined ? `${span} of 12` : only === undefined ? '' : `on ${only} screens` };
 }
 
 function press(event: KeyboardEvent): void {
@@ -44,6 +47,17 @@ function press(event: KeyboardEvent): void {
   if (composing.press({ key, ctrlKey: ctrlKey || metaKey, shiftKey, altKey })) event.preventDefault();
 }
 
+/** What is chosen is seen: rows of one device class alone are drawn on that one. */
+watch(
+  () => composer.partId,
+  (id) => {
+    const { document } = copy;
+    const only = document === null ? undefined : around(document, id, 'row')?.only;
+    if (only !== undefined && live.deviceClass !== only) live.showClass(only);
+    else if (id !== null && only === undefined && live.deviceClass !== 'wide' && composer.item?.dropdown?.panel?.[live.deviceClass] === 'own')
+      live.showClass('wide');
+  },
+);
 watch(
   () => composer.partId,
   async () => {
@@ -83,6 +97,7 @@ defineExpose({ focus });
       <span class="word">{{ row.word }}</span>
       <span class="name">{{ row.name }}</span>
     </div>
+    <p v-if="rows.length === 1" class="hint">Take a preset, or add a part or a row: what is there stays.</p>
   </div>
 </template>
 
@@ -111,6 +126,11 @@ defineExpose({ focus });
 .row.on {
   background: var(--persimmon-tint);
   box-shadow: inset 3px 0 var(--persimmon);
+}
+.hint {
+  padding: 8px 10px;
+  color: var(--mute);
+  font-size: 12px;
 }
 .word {
   flex: none;

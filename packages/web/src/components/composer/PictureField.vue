@@ -95,6 +95,9 @@ img {
   object-fit: cover;
   border-radius: 4px;
 }
+button + button {
+  margin-inline-start: 6px;
+}
 .mute {
   margin-top: 4px;
   font-size: 12px;

@@ -43,6 +43,7 @@ function save(typed: string, isFinal: boolean): string | null {
 /** What a cell has in it, for the drawing. */
 function drawnAs({ parts = [] }: PartSketch): string {
   const kinds = parts.map(({ kind }) => kind);
+  if (kinds.includes('tabs')) return 'tabs';
   if (kinds.includes('picture')) return 'picture';
   return kinds.includes('pages') ? 'cards' : kinds.includes('button') ? 'act' : 'links';
 }
@@ -138,6 +139,11 @@ function drawnAs({ parts = [] }: PartSketch): string {
 }
 .row i.cards {
   background: repeating-linear-gradient(90deg, #c3d3b9 0 20px, transparent 20px 24px);
+}
+.row i.tabs {
+  background:
+    repeating-linear-gradient(90deg, #8aa67c 0 24px, transparent 24px 28px) 0 0 / 100% 8px no-repeat,
+    repeating-linear-gradient(#c3d3b9 0 2px, transparent 2px 6px) 0 12px no-repeat;
 }
 .row i.act {
   background:

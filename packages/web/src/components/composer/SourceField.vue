@@ -95,6 +95,9 @@ function categories(typed: string): string | null {
 .below {
   min-width: 180px;
 }
+button + button {
+  margin-inline-start: 6px;
+}
 .caption {
   display: block;
   margin-bottom: 3px;

@@ -166,6 +166,7 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
       ]"
       @update:model-value="change({ opens: $event === 'rest' ? null : $event })"
     />
+    <slot />
   </section>
 </template>
 

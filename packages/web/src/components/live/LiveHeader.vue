@@ -22,7 +22,7 @@ const PANEL_STAGE = 330;
 /** Where the frame begins, and what is left free below it, in px of the window. */
 const TOP = 58 + 20;
 /** What is left to the band in which a panel is composed, with all around the live header, in px. */
-const COMPOSER = 372;
+const COMPOSER = 392;
 const copy = useWorkingCopy();
 const selection = useSelection();
 const live = useLiveView();

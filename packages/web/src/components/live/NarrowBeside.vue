@@ -46,10 +46,9 @@ onBeforeUnmount(() => window.removeEventListener('message', hear));
 </template>
 
 <style scoped>
-.narrow {
+iframe.narrow {
   position: absolute;
-  inset-block-start: 0;
-  inset-inline-end: 0;
+  inset: 0 0 auto auto;
   border: 0;
   border-radius: 6px;
   background: var(--white);
