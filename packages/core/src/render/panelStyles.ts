@@ -72,7 +72,10 @@ function formRules(letter: 'm' | 'n', device: 'medium' | 'narrow', tops: readonl
   const isComposed = tops.some(({ rows }) => rows !== undefined);
   const at = (form: string): string => `.zv-bar .zv-${letter}-${form}`;
   const rules: string[] = [];
-  if (device === 'narrow') rules.push('.zv-rows .zv-cell{grid-column:span 12}.zv-rows .zv-groups{--_columns:1}.zv-rows .zv-r{min-block-size:auto}');
+  if (device === 'narrow')
+    rules.push(
+      '.zv-rows .zv-cell{grid-column:span 12}.zv-rows .zv-groups{--_columns:1}.zv-rows .zv-r{min-block-size:auto}.zv-cell>.zv-bled.zv-bled{margin-inline:calc(-1*var(--_inset))}.zv-cell:not(:first-child)>.zv-bled.zv-bled{margin-block-start:0}',
+    );
   if (used.has('two')) {
     rules.push(`${at('two')}>.zv-panel:not(.zv-rows){--_columns:2}`);
     if (isComposed) rules.push(`${at('two')} .zv-cell{grid-column:span 6}${at('two')} :is(.zv-s7,.zv-s8,.zv-s9,.zv-s10,.zv-s11,.zv-s12){grid-column:span 12}`);

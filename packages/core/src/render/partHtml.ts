@@ -158,12 +158,15 @@ function cardOf({ label, href, picture, summary }: ResolvedPage): string {
   return `<li><a href="${escapeHtml(href)}">${image}<b>${escapeHtml(label)}</b>${line}</a></li>`;
 }
 
+const MAGNIFIER =
+  '<svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true"><path d="M10 4a6 6 0 1 0 3.7 10.7l5.3 5.3 1.4-1.4-5.3-5.3A6 6 0 0 0 10 4Zm0 2a4 4 0 1 1 0 8 4 4 0 0 1 0-8Z" fill="currentColor"/></svg>';
+
 function searchHtml(part: ResolvedPart, around: PanelAround, classes: string): string {
   const { address = '/', parameter = 'q', scope } = part;
   const id = `${around.prefix}-${part.id}`;
   const hidden = scope === undefined ? '' : `<input type="hidden" name="${escapeHtml(scope.name)}" value="${escapeHtml(scope.value)}">`;
   const action = isSafeAddress(address) && /^(?:\/|https?:)/i.test(address) ? address : '/';
-  return `<form${marked(part, around)}${classAttribute(` zv-search${classes}`)} role="search" action="${escapeHtml(action)}"><label for="${id}">${textOf(part)}</label><input id="${id}" type="search" name="${escapeHtml(parameter)}">${hidden}<button type="submit">${textOf(part)}</button></form>`;
+  return `<form${marked(part, around)}${classAttribute(` zv-search${classes}`)} role="search" action="${escapeHtml(action)}"><label for="${id}">${textOf(part)}</label><input id="${id}" type="search" name="${escapeHtml(parameter)}">${hidden}<button type="submit" aria-label="${textOf(part)}">${MAGNIFIER}</button></form>`;
 }
 
 /** Blocks as HTML: what is listed one after the other is one list. */

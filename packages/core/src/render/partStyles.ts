@@ -85,7 +85,8 @@ const PRESS = `.zv .zv-press{display:inline-flex;align-items:center;min-height:2
 const SEARCH = `.zv-search{display:grid;grid-template-columns:minmax(0,1fr) auto;gap:.25rem .5rem;padding:.25rem .5rem}
 .zv-search label{grid-column:1/-1;font-weight:600}
 .zv-search :is(input,button){box-sizing:border-box;min-inline-size:0;min-block-size:2.5rem;padding:.25rem .75rem;border:1px solid currentColor;border-radius:var(--_radius);background:var(--_paper);color:inherit;font:inherit}
-.zv-search button{border-color:#0000;background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);font-weight:600;cursor:pointer}
+.zv-search button{border-color:#0000;background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);cursor:pointer}
+.zv-search svg{display:block}
 .zv-bar .zv-search button::after{content:none}`;
 
 const PAGES = `.zv .zv-cards{display:grid;grid-template-columns:repeat(var(--_k,1),minmax(min(9rem,100%),1fr));gap:.75rem}

@@ -76,7 +76,7 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
     const isNarrow =
       cells.length > 1 && cells[0] !== undefined && cells[1] !== undefined && cells[0].getBoundingClientRect().bottom <= cells[1].getBoundingClientRect().top;
     if (isNarrow) return;
-    for (const cell of cells) layer.append(edgeOf(cell, row, cell === own, column + gap));
+    for (const cell of cells) layer.append(edgeOf(cell, row, cell === own, column + gap, gap));
     const free = COLUMNS - spans.reduce((sum, span) => sum + span, 0);
     if (free > 0) {
       const size = free * column + (free - 1) * gap;
@@ -94,7 +94,7 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
   };
 
   /** The edge of a cell, to be dragged: how many columns it takes is told when the pointer lets go. */
-  function edgeOf(cell: HTMLElement, row: HTMLElement, isOwn: boolean, step: number): HTMLElement {
+  function edgeOf(cell: HTMLElement, row: HTMLElement, isOwn: boolean, step: number, gap: number): HTMLElement {
     const box = cell.getBoundingClientRect();
     const high = row.getBoundingClientRect();
     const isRtl = getComputedStyle(row).direction === 'rtl';
@@ -107,7 +107,7 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
       layer.append(number);
     }
     dragged(handle, held, (event, isDone) => {
-      const span = Math.max(1, Math.min(COLUMNS, Math.round(((isRtl ? box.right - event.clientX : event.clientX - box.left) + step / 2) / step)));
+      const span = Math.max(1, Math.min(COLUMNS, Math.round(((isRtl ? box.right - event.clientX : event.clientX - box.left) + gap) / step)));
       const next = cell.nextElementSibling as HTMLElement | null;
       const room = next === null ? COLUMNS : was + spanOf(next) - 1;
       const wanted = Math.min(span, room);
