@@ -57,7 +57,7 @@ describe('a panel', () => {
 
   it('lets a group stay in a column, keeps what every form held, and all of it can be undone', async () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
-    await person.select('Seed house');
+    await person.select('Plant finder');
     await choose('What drops');
     await person.eventually('it is not drawn', async () => (await columnsShown()).length > 1);
     const [[first = ''] = []] = await columnsShown();
@@ -67,22 +67,22 @@ describe('a panel', () => {
     await person.eventually('it does not stay', async () => (await columnsShown())[2]?.includes(first) === true);
     await choose('balanced (3)');
     await person.eventually('it stays', async () => (await columnsShown())[0]?.[0] === first);
-    await person.select('Seed house');
-    const before = await dropdownOf('Seed house');
+    await person.select('Plant finder');
+    const before = await dropdownOf('Plant finder');
     await choose('What drops');
     await choose('flyouts');
     await choose('list');
     await choose('panel');
-    expect(await dropdownOf('Seed house')).toEqual(before);
+    expect(await dropdownOf('Plant finder')).toEqual(before);
     for (let step = 0; step < 3; step += 1) await person.click('Undo');
-    expect(await dropdownOf('Seed house')).toEqual(before);
+    expect(await dropdownOf('Plant finder')).toEqual(before);
   });
 
   it('lets a group be dragged into another column, where it stays; Escape leaves it where it was', async () => {
     const { driver } = browser;
     await driver.get(`${stack.editor}/quillmere/arrange/main`);
     await choose('Spread');
-    await person.select('Seed house');
+    await person.select('Plant finder');
     await choose('What drops');
     await person.eventually('it is not drawn', async () => (await columnsShown()).length > 2);
     const [[first = ''] = []] = await columnsShown();
@@ -108,19 +108,19 @@ describe('a panel', () => {
     expect((await columnsShown())[0]?.[0]).toBe(first);
     await drag(() => Promise.resolve());
     await person.eventually('it does not stay', async () => (await columnsShown())[2]?.includes(first) === true);
-    expect(Object.values(((await dropdownOf('Seed house')) as { panel: { kept: object } }).panel.kept)).toEqual([2]);
+    expect(Object.values(((await dropdownOf('Plant finder')) as { panel: { kept: object } }).panel.kept)).toEqual([2]);
     await person.click('Undo');
     await person.eventually('undo does not put it back', async () => (await columnsShown())[0]?.[0] === first);
   });
 
   it('says at the field what is no width, and keeps nothing of it', async () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
-    await person.select('Seed house');
+    await person.select('Learn');
     await choose('What drops');
     const field = await person.find('.drops input[placeholder="0"]');
     await field.sendKeys(Key.chord(Key.CONTROL, 'a'), '80', Key.ENTER);
     await person.byText('p', 'The gap is a whole number of px from 0 to 64; “80” is none.');
-    expect(await dropdownOf('Seed house')).toMatchObject({ panel: { gap: 8 } });
+    expect(await dropdownOf('Learn')).toMatchObject({ panel: { gap: 8 } });
   });
 });
 
@@ -153,7 +153,7 @@ describe('what drops, on the site', () => {
     await browser.driver.get(`${stack.site}/visit`);
     const found = new Map((await browser.driver.executeScript<{ name: string; left: number; width: number }[]>(boxes)).map((box) => [box.name, box]));
     expect(found.get('Seed house')).toMatchObject({ left: 0, width: await browser.driver.executeScript('return document.documentElement.clientWidth') });
-    expect(found.get('Visit')?.width).toBe(720);
+    expect(found.get('Visit')?.width).toBe(860);
     const item = await browser.driver.executeScript<number>(`return document.querySelector('#zv-main > ul > li').getBoundingClientRect().left`);
     expect(Math.abs((found.get('Visit')?.left ?? 0) - item)).toBeLessThan(1);
     await browser.driver.executeScript(`document.querySelector('#zv-main > ul > li > button[aria-expanded=true]').click()`);

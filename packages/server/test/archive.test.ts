@@ -20,13 +20,15 @@ import { replayEqualsRows } from './replayEqualsRows.ts';
 import { migrations, template, testDatabase, type TestDatabase } from './testDatabase.ts';
 import { editOf, testServer, type TestServer } from './testServer.ts';
 
-const start = toStored(randomDocument(seededRandom(21), { pages: 40, menus: 3, items: 60 }));
+const start = toStored(randomDocument(seededRandom(21), { pages: 40, menus: 3, items: 60, panels: 5 }));
 const NOW = new Date('2026-11-23T12:00:00Z');
 
 let server: TestServer;
 let archive: Buffer;
 beforeAll(async () => {
   server = await testServer(start);
+  const drawing = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 8 8"><path d="M0 0h8v8z"></path></svg>';
+  await request(server.app).post('/api/v1/sites/meadow/pictures').set('Content-Type', 'image/svg+xml').send(Buffer.from(drawing)).expect(201);
   const random = seededRandom(8);
   for (let step = 0; step < 40; step += 1) {
     const { body } = await request(server.app).get('/api/v1/sites/meadow');

@@ -15,6 +15,9 @@ export interface MadePicture {
 /** The most dots that a picture may have when it is unpacked, over all frames: small files can hold enormous ones. */
 const MOST_DOTS = 50_000_000;
 const MOST_FRAMES = 200;
+/** How files of these formats begin: PNG, JPEG, GIF, WebP, AVIF. */
+// eslint-disable-next-line no-control-regex -- they are what is looked for
+const BEGINNINGS = /^(?:\x89PNG\r\n\x1a\n|\xff\xd8\xff|GIF8[79]a|RIFF[\s\S]{4}WEBP|[\s\S]{4}ftyp(?:avif|avis|mif1))/;
 const FORMATS = new Set(['png', 'jpeg', 'webp', 'heif', 'gif']);
 
 /**
@@ -23,7 +26,11 @@ const FORMATS = new Set(['png', 'jpeg', 'webp', 'heif', 'gif']);
  */
 export async function makePicture(bytes: Buffer): Promise<Result<MadePicture>> {
   if (bytes.length === 0) return no(refusal('notPicture', { problem: 'the file is empty' }));
-  return looksDrawn(bytes) ? drawnPicture(bytes) : dottedPicture(bytes);
+  if (looksDrawn(bytes)) return drawnPicture(bytes);
+  // Nothing else is handed to what unpacks: it knows many more formats than are wanted.
+  return BEGINNINGS.test(bytes.subarray(0, 16).toString('latin1'))
+    ? dottedPicture(bytes)
+    : no(refusal('notPicture', { problem: 'its content is none of these formats' }));
 }
 
 async function dottedPicture(bytes: Buffer): Promise<Result<MadePicture>> {
@@ -61,6 +68,8 @@ function plainReason(error: unknown): string {
   return `it cannot be unpacked (${message.split('\n')[0] ?? ''})`;
 }
 
+const SVG = 'http://www.w3.org/2000/svg';
+
 function looksDrawn(bytes: Buffer): boolean {
   return /^(?:\ufeff)?\s*(?:<\?xml[^>]*\?>\s*)?(?:<!--[\s\S]*?-->\s*|<!DOCTYPE[^>[]*(?:\[[^\]]*\])?[^>]*>\s*)*<svg[\s>]/i.test(
     bytes.subarray(0, 4096).toString('utf8'),
@@ -77,18 +86,25 @@ async function drawnPicture(bytes: Buffer): Promise<Result<MadePicture>> {
       if (/(?:^|:)href$/i.test(attribute.attrName) && !attribute.attrValue.startsWith('#')) attribute.keepAttr = false;
       if (/url\(\s*['"]?(?!#)/i.test(attribute.attrValue)) attribute.keepAttr = false;
     });
-    const clean = purify.sanitize(bytes.toString('utf8'), {
+    const text = bytes.toString('utf8');
+    // Read as XML, which it is: read as HTML, an element that HTML knows otherwise would swallow what stands behind it. Without its prologue, which may declare entities.
+    const drawn = text.slice(text.search(/<svg[\s>]/i)).replace(/^<svg(?![^>]*\sxmlns=)/i, `<svg xmlns="${SVG}"`);
+    const root = new window.DOMParser().parseFromString(drawn, 'image/svg+xml').documentElement;
+    if (root.nodeName !== 'svg') return no(refusal('notPicture', { problem: 'the drawing is not well-formed XML' }));
+    purify.sanitize(root, {
+      IN_PLACE: true,
       USE_PROFILES: { svg: true, svgFilters: true },
-      FORBID_TAGS: ['style', 'image', 'foreignObject', 'a'],
+      ADD_TAGS: ['use'],
+      FORBID_TAGS: ['style', 'image', 'foreignObject', 'foreignobject', 'a'],
+      FORBID_ATTR: ['style'],
     });
-    const root = new window.DOMParser().parseFromString(clean, 'image/svg+xml').documentElement;
-    if (root.nodeName !== 'svg') return no(refusal('notPicture', { problem: 'nothing is left of the drawing once it is safe' }));
     const size = sizeOf(root);
     if (size === null) return no(refusal('notPicture', { problem: 'the drawing says neither its size nor its viewBox' }));
-    root.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
     const kept = Buffer.from(new window.XMLSerializer().serializeToString(root), 'utf8');
     const picture: Picture = { file: hashOf(kept), ...size, isDrawn: true };
     return ok({ picture, files: [{ name: pictureName(picture, size.width), type: 'image/svg+xml', bytes: kept }] });
+  } catch (error) {
+    return no(refusal('notPicture', { problem: plainReason(error) }));
   } finally {
     window.close();
   }
