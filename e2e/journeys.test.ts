@@ -444,7 +444,7 @@ describe('6. publishing', () => {
 
     await driver.get(`${stack.site}/visit/tickets`);
     const current = await driver.findElements(By.css('#zv-main [aria-current=page]'));
-    expect(await Promise.all(current.map((one) => one.getAttribute('textContent')))).toEqual(['What it costs']);
+    expect(await Promise.all(current.map((one) => one.getAttribute('textContent')))).toEqual(['What it costs', 'Tickets and prices']);
     const links = await driver.findElements(By.css('header a[href^="/"], footer a[href^="/"]'));
     const hrefs = [...new Set(await Promise.all(links.map((one) => one.getAttribute('href'))))].filter((href): href is string => href !== null);
     expect(hrefs.length).toBeGreaterThan(50);

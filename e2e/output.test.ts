@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { By, Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { readStored, renderMenu, renderStyles, resolveMenu } from '@zorvik/core';
 import { openBrowser, type TestBrowser } from './browser.ts';
 import { personAt, type Person } from './person.ts';
 import { openStack, type Stack } from './stack.ts';
@@ -49,6 +50,15 @@ describe('what the site is served', () => {
       return (JSON.parse(stderr) as { messages: { type: string }[] }).messages.filter(({ type }) => type === 'error');
     };
     expect(await check(page)).toEqual([]);
+    const every = readStored(JSON.parse(await readFile(new URL('../packages/core/laws/samples/format-4.json', import.meta.url), 'utf8')) as { format: number });
+    const menu = [...every.menus.nodes.values()].find(({ key }) => key === 'menu-1')?.id ?? '';
+    const drawn = renderMenu(resolveMenu(every, menu, { keepsEmpty: true }), { place: 'bar', pictures: '/pictures/' });
+    for (const name of ['zv-tabs', 'zv-search', 'zv-video', 'zv-picture', 'zv-prose', 'zv-groups', 'zv-own', 'zv-cards']) expect(drawn).toContain(name);
+    await writeFile(page, `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Parts</title></head><body>${drawn}</body></html>`);
+    await writeFile(css, renderStyles(every.site, [resolveMenu(every, menu, { keepsEmpty: true })]));
+    expect(await check(page), 'every kind of part').toEqual([]);
+    expect(await check('--css', css), 'and its style sheet').toEqual([]);
+    await writeFile(css, await (await fetch(`${delivery}/navigation.css`)).text());
     expect(await check('--css', css)).toEqual([]);
     const whole = join(stack.data, 'whole.html');
     await writeFile(whole, await (await fetch(`${stack.site}/plants/trees`)).text());
@@ -110,6 +120,28 @@ describe('the editor for axe', () => {
         await person.select('Seed house');
         await (await person.byText('label', 'What drops')).click();
         await person.find('.drops .tile');
+      },
+    ],
+    [
+      'composing a panel: the panel, a picture, a text, a live list, the narrow form beside',
+      '/quillmere/arrange/main',
+      async () => {
+        await person.select('Seed house');
+        await (await person.find('[role=tree]')).sendKeys('c');
+        const parts = await person.find('.composer [role=tree]');
+        await person.click('See the narrow form beside');
+        for (const word of ['picture', 'live list', 'search']) {
+          await (await person.byText('span', word)).click();
+          await person.find('.facts');
+          expect(await violations(), word).toEqual([]);
+        }
+        await parts.sendKeys('p');
+        await person.find('.kinds');
+        expect(await violations(), 'what may be added').toEqual([]);
+        await (await person.byText('span', 'Text')).click();
+        await person.find('.rich [contenteditable]');
+        await person.click('Presets');
+        await person.find('.presets');
       },
     ],
     [

@@ -12,10 +12,14 @@ import type { Sketch } from '../model/sketch.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import type { Destination, Item } from '../schema/item.ts';
+import type { PartSketch } from '../schema/preset.ts';
 import type { Settings } from '../schema/settings.ts';
 import { LONGEST_LABEL } from '../schema/shapes.ts';
 import { checkLabel } from './checkLabel.ts';
 import { makeEdit, type CommandContext } from './context.ts';
+import { additions, withoutLost } from './panelParts.ts';
+import { panelOnSite } from './portablePanel.ts';
+import { partsFrom } from './presets.ts';
 import { destinationTyped } from './destinationTyped.ts';
 
 /** What becomes of one entry of a sketch. */
@@ -29,6 +33,8 @@ export interface PlannedItem {
   readonly foundBy: 'address' | 'title' | null;
   readonly opensNewTab: boolean;
   readonly settings: Settings;
+  /** The rows of its panel. */
+  readonly panel?: readonly PartSketch[];
   readonly depth: number;
   /** Why it is left out, with all below it; null: it is brought in. */
   readonly dropped: string | null;
@@ -71,9 +77,10 @@ export function planSketch(document: SiteDocument, sketches: readonly Sketch[]):
 
 function planItem(document: SiteDocument, index: PageIndex, sketch: Sketch, depth: number, near: Id | null): PlannedItem {
   const { target, opensNewTab = false, settings = {} } = sketch;
+  const panel = sketch.panel === undefined ? [] : panelOnSite(document, index, sketch.panel);
   const checked = checkLabel(sketch.label.slice(0, LONGEST_LABEL));
   const source = checked.ok ? checked.value : '';
-  const base = { source, opensNewTab, settings, depth, dropped: null };
+  const base = { source, opensNewTab, settings, ...(panel.length === 0 ? {} : { panel }), depth, dropped: null };
   const page = target.kind === 'address' ? index.byAddress(target.address) : target.kind === 'find' ? index.byTitle(source, near) : null;
   if (page !== null) {
     const anchor = target.kind === 'address' ? (/#(.+)$/.exec(target.address)?.[1]?.slice(0, 200) ?? null) : null;
@@ -101,19 +108,32 @@ export function bringIn(context: CommandContext, { items }: Pick<ImportPlan, 'it
   return makeEdit(context, operations, { sentence: sentence(code, { count, parent }) });
 }
 
-/** The operations that add planned items at a spot: one for each branch. */
+/** The operations that add planned items at a spot: one for each branch, and behind them those that add their panels. */
 export function itemsToAdd({ document, random }: CommandContext, items: readonly PlannedItem[], spot: Spot): Operation[] {
   const operations: { kind: 'addItem'; after: Id | null; branch: Item[] }[] = [];
   const open: Id[] = [];
-  for (const { label, destination, opensNewTab, settings, depth, dropped } of items) {
+  const children = new Map<Id, Id[]>();
+  const panels: { readonly owner: Id; readonly rows: readonly PartSketch[] }[] = [];
+  for (const { label, destination, opensNewTab, settings, panel, depth, dropped } of items) {
     if (dropped !== null) continue;
     const id = mintId('item', random);
     const parent = depth === 0 ? spot.parent : (open[depth - 1] ?? spot.parent);
     const agreed = destination.kind === 'page' ? agreedFacts(document, destination.page) : null;
     const item: Item = { id, parent, label, destination, opensNewTab, agreed, ...settings };
     open[depth] = id;
+    if (panel !== undefined) panels.push({ owner: id, rows: panel });
+    children.set(parent, [...(children.get(parent) ?? []), id]);
     if (depth > 0) operations.at(-1)?.branch.push(item);
     else operations.push({ kind: 'addItem', after: operations.at(-1)?.branch[0]?.id ?? spot.after, branch: [item] });
   }
-  return operations;
+  const composed = panels.flatMap(({ owner, rows }) =>
+    additions(
+      withoutLost(
+        document,
+        partsFrom(document, rows, owner, children.get(owner) ?? [], () => mintId('part', random)),
+      ),
+      owner,
+    ),
+  );
+  return [...operations, ...composed];
 }

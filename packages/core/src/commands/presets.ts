@@ -139,7 +139,12 @@ export function partsFrom(document: SiteDocument, rows: readonly PartSketch[], o
     const item = child === undefined ? undefined : children[child];
     if (kind === 'group' && item === undefined) continue;
     const id = mint();
-    const named = kind === 'tab' && item !== undefined ? { text: nameOf(document, 'items', item) } : kind === 'group' && item !== undefined ? { item } : {};
+    const named =
+      kind === 'tab' && item !== undefined && facts.text === undefined
+        ? { text: nameOf(document, 'items', item) }
+        : kind === 'group' && item !== undefined
+          ? { item }
+          : {};
     made.push({ ...facts, ...named, id, parent: next.parent, kind });
     for (const one of parts.toReversed()) stack.push({ sketch: one, parent: id });
   }

@@ -5,6 +5,8 @@ import { childrenOf, nodeAt } from '../model/forest.ts';
 import { labelOf } from '../model/labelOf.ts';
 import type { Sketch, SketchTarget } from '../model/sketch.ts';
 import { settingNames, type Settings } from '../schema/settings.ts';
+import { portablePanel } from './portablePanel.ts';
+import { panelSketch } from './presets.ts';
 import { mapTree } from '../walk/mapTree.ts';
 
 /** Items, with those below them, as formats write them: pages by their address, shared links by what they show. O(items). */
@@ -20,6 +22,7 @@ export function sketchOf(document: SiteDocument, items: Iterable<Id>): Sketch[] 
         target: targetOf(document, face),
         ...(face.opensNewTab ? { opensNewTab: true } : {}),
         ...(Object.keys(settings).length === 0 ? {} : { settings }),
+        ...(childrenOf(document.parts, id).size === 0 ? {} : { panel: portablePanel(document, panelSketch(document, id)) }),
         children,
       };
     },

@@ -14,5 +14,7 @@ export interface Sketch {
   readonly target: SketchTarget;
   readonly opensNewTab?: boolean;
   readonly settings?: Settings;
+  /** The rows of the panel that drops from it, as `portablePanel` writes them; whether they fit is told when they are put on a site. */
+  readonly panel?: readonly unknown[];
   readonly children: readonly Sketch[];
 }

@@ -69,7 +69,7 @@ const makers: Readonly<Record<PartKind, Made>> = {
     const { picture, isOrnament, alt = '', isRounded, isBled, fit } = part;
     const looks = `${isRounded === true ? ' zv-rounded' : ''}${isBled === true ? ' zv-bled' : ''}${fit === undefined ? '' : ' zv-whole'}${ratioClass(part)}`;
     const image = picture === undefined ? '' : imageOf(picture, isOrnament === true ? '' : alt, around);
-    return [`<div${marked(part, around)}${classAttribute(` zv-picture${looks}${classes}`)}>${linkTo(part, image)}</div>`];
+    return [`<div${marked(part, around)}${classAttribute(` zv-picture${looks}${classes}`)}>${pictureLink(part, image)}</div>`];
   },
   button: (part, around, classes) => [
     `<div${marked(part, around)}${classAttribute(` zv-act${classes}`)}>${linkTo(part, textOf(part), ' class="zv-press"')}</div>`,
@@ -137,6 +137,12 @@ function titleOf(part: ResolvedPart): string {
 function linkTo({ href, opensNewTab }: ResolvedPart, inner: string, attributes = ''): string {
   if (href === undefined || !isSafeAddress(href)) return attributes === '' ? inner : `<span${attributes}>${inner}</span>`;
   return `<a href="${escapeHtml(href)}"${attributes}${opensNewTab === true ? ' target="_blank" rel="noopener"' : ''}>${inner}</a>`;
+}
+
+/** A picture that says nothing is no link for those who do not see it: what it leads to stands beside it in words. */
+function pictureLink(part: ResolvedPart, image: string): string {
+  const isSaid = part.isOrnament !== true && part.alt !== undefined;
+  return isSaid || image === '' ? linkTo(part, image) : linkTo(part, image, part.href === undefined ? '' : ' tabindex="-1" aria-hidden="true"');
 }
 
 function ratioClass({ ratio }: ResolvedPart): string {

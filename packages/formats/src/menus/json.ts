@@ -40,15 +40,17 @@ interface Written {
   address?: string;
   opensNewTab?: true;
   settings?: Sketch['settings'];
+  panel?: Sketch['panel'];
   items?: Written[];
 }
 
-function itemOf({ label, target, opensNewTab, settings, children }: Sketch): Written {
+function itemOf({ label, target, opensNewTab, settings, panel, children }: Sketch): Written {
   return {
     label,
     ...(target.kind === 'address' ? { address: target.address } : { kind: target.kind === 'heading' ? ('heading' as const) : ('undecided' as const) }),
     ...(opensNewTab === true ? { opensNewTab: true as const } : {}),
     ...(settings === undefined ? {} : { settings }),
+    ...(panel === undefined ? {} : { panel }),
     ...(children.length === 0 ? {} : { items: children.map(itemOf) }),
   };
 }
@@ -62,10 +64,11 @@ function itemsIn(list: readonly unknown[], place: string, problems: string[], de
       problems.push(`${where} is no item`);
       return [];
     }
-    const { label = '', address, kind, opensNewTab, settings, items = [] } = one as Record<string, unknown>;
+    const { label = '', address, kind, opensNewTab, settings, panel, items = [] } = one as Record<string, unknown>;
     if (typeof label !== 'string') problems.push(`the label of ${where} is no text`);
     if (address !== undefined && typeof address !== 'string') problems.push(`the address of ${where} is no text`);
     if (!Array.isArray(items)) problems.push(`the items of ${where} are no list`);
+    if (panel !== undefined && !Array.isArray(panel)) problems.push(`the panel of ${where} is no list of rows`);
     if (problems.length > 0) return [];
     const read = readSettings(settings);
     const target: SketchTarget = typeof address === 'string' ? { kind: 'address', address } : { kind: kind === 'heading' ? 'heading' : 'find' };
@@ -74,6 +77,7 @@ function itemsIn(list: readonly unknown[], place: string, problems: string[], de
       target,
       ...(opensNewTab === true ? { opensNewTab: true } : {}),
       ...(Object.keys(read).length === 0 ? {} : { settings: read }),
+      ...(Array.isArray(panel) ? { panel: panel as unknown[] } : {}),
       children: itemsIn(items as unknown[], `${where}.items`, problems, depth + 1),
     };
     return [sketch];

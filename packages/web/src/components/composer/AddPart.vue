@@ -50,12 +50,14 @@ function add(kind: PartKind): void {
         Add a part
       </button>
     </template>
-    <v-list density="compact" class="kinds" aria-label="What to add">
-      <v-list-item v-for="kind in kinds" :key="kind" @click="add(kind)">
-        <span class="name">{{ about[kind]?.[0] }}</span>
-        <span class="mute">{{ about[kind]?.[1] }}</span>
-      </v-list-item>
-    </v-list>
+    <section aria-label="What to add">
+      <v-list density="compact" class="kinds">
+        <v-list-item v-for="kind in kinds" :key="kind" @click="add(kind)">
+          <span class="name">{{ about[kind]?.[0] }}</span>
+          <span class="mute">{{ about[kind]?.[1] }}</span>
+        </v-list-item>
+      </v-list>
+    </section>
   </v-menu>
 </template>
 

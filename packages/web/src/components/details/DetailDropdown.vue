@@ -90,7 +90,7 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
         :keep="px('The gap', 0, 64, (value) => change({ panel: { gap: value } }))"
       />
       <LineField
-        v-if="!isSpanning"
+        v-if="isComposed && !isSpanning"
         class="px"
         label="Put on by, px"
         :value="String(panel.offset ?? '')"
@@ -109,6 +109,7 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
         @update:model-value="$event !== null && change({ panel: { narrow: $event === 'stacked' ? null : $event } })"
       />
       <ChoiceRow
+        v-if="isComposed"
         :model-value="panel.medium ?? 'grid'"
         label="On medium ones"
         :choices="[
@@ -122,6 +123,7 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
         @update:model-value="$event !== null && change({ panel: { medium: $event === 'grid' ? null : $event } })"
       />
       <ChoiceRow
+        v-if="isComposed"
         :model-value="panel.isFetched === true"
         label="Its content comes"
         :choices="[
