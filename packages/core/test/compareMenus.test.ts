@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../src/base/seededRandom.ts';
+import { addPartOf } from '../src/commands/composing.ts';
+import { setItems } from '../src/commands/settings.ts';
 import { moveItems, removeItems, renameItem } from '../src/commands/items.ts';
 import { changeInWords, compareMenus } from '../src/diff/compareMenus.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
@@ -42,6 +44,11 @@ describe('what changed between two states of a menu', () => {
       '“A” is new under “Menu”, with 4 below it',
       '“B” is new under “Menu”, with 1 below it',
     ]);
+  });
+
+  it('tells that what drops is otherwise: its form, or what was composed', () => {
+    expect(changes((context) => setItems(context, [id('A')], { dropdown: { form: 'flyouts' } }))).toEqual(['What drops from “A” is otherwise now']);
+    expect(changes((context) => addPartOf(context, id('A'), null, 'heading'))).toEqual(['What drops from “A” is otherwise now']);
   });
 
   it('tells renaming', () => {

@@ -21,7 +21,8 @@ import { panelSketch, savePreset, shippedPresets, usePreset } from '../src/comma
 import { follow, unfollow } from '../src/commands/follow.ts';
 import { retireMenu } from '../src/commands/menus.ts';
 import type { SiteDocument } from '../src/model/document.ts';
-import { childrenOf } from '../src/model/forest.ts';
+import { childrenOf, withNodeChanged } from '../src/model/forest.ts';
+import type { PanelFacts } from '../src/schema/dropdown.ts';
 import { labelOf } from '../src/model/labelOf.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
 import type { Edit } from '../src/ops/edit.ts';
@@ -347,6 +348,28 @@ describe('the HTML of composed panels', () => {
     expect(css).toContain('.zv-tabs>input:nth-of-type(1):checked~.zv-tab:nth-of-type(1)');
     expect(css).not.toContain('zv-search');
     expect(renderStyles(site.document.site, [resolveMenu(site.document, site.menu)])).not.toContain('zv-cell');
+  });
+
+  it('has its vertical form where nothing drops: its rows one below the other, its list, or nothing, as on narrow screens', () => {
+    const titled = after(composed, (context) => addPartOf(context, shop, nth(composed, 'cell').id, 'heading'));
+    const own = after(titled, (context) => addRow(context, shop, null, 'narrow'));
+    const told = after(own, (context) => addPartOf(context, shop, nth(own, 'cell', 1).id, 'heading', { text: 'On phones' }));
+    const as = (narrow: PanelFacts['narrow']): string => {
+      const item = told.items.nodes.get(shop)!;
+      const document = {
+        ...told,
+        items: withNodeChanged(told.items, { ...item, dropdown: { form: 'panel', panel: { ...(narrow === undefined ? {} : { narrow }) } } }),
+      };
+      return renderMenu(resolveMenu(document, site.menu), { place: 'drawer' });
+    };
+    expect(as('stacked')).toMatch(/zv-stacked.*>Heading</);
+    expect(as('stacked')).not.toContain('On phones');
+    expect(as('own')).toContain('On phones');
+    expect(as('own')).not.toContain('Herbs');
+    expect(as('list')).not.toContain('zv-stacked');
+    expect(as('list')).toContain('Herbs');
+    expect(as('item')).not.toContain('Herbs');
+    expect(renderMenu(resolveMenu(told, site.menu), { place: 'footer' }), 'a footer has its links').not.toContain('zv-rows');
   });
 
   it('is fetched when it is opened first, where that is wanted and the item leads somewhere', () => {

@@ -1,4 +1,5 @@
 import type { Id } from '../base/ids.ts';
+import { isEqual } from '../base/isEqual.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolveMenu.ts';
 import { preorder } from '../walk/preorder.ts';
 
@@ -8,6 +9,7 @@ export type MenuChange =
   | { readonly kind: 'renamed'; readonly id: Id; readonly label: string; readonly was: string }
   | { readonly kind: 'moved' | 'reordered'; readonly id: Id; readonly label: string; readonly below: string }
   | { readonly kind: 'leads'; readonly id: Id; readonly label: string; readonly href: string | null; readonly was: string | null }
+  | { readonly kind: 'drops'; readonly id: Id; readonly label: string }
   | { readonly kind: 'tab'; readonly id: Id; readonly label: string; readonly opensNewTab: boolean };
 
 interface Standing {
@@ -36,6 +38,8 @@ export function compareMenus(before: ResolvedMenu | null, after: ResolvedMenu): 
     if (was.item.label !== item.label) changes.push({ kind: 'renamed', id, label: item.label, was: was.item.label });
     if (was.item.href !== item.href) changes.push({ kind: 'leads', id, label: item.label, href: item.href, was: was.item.href });
     if (was.item.opensNewTab !== item.opensNewTab) changes.push({ kind: 'tab', id, label: item.label, opensNewTab: item.opensNewTab });
+    if (!isEqual([was.item.dropdown ?? null, was.item.rows ?? null], [item.dropdown ?? null, item.rows ?? null]))
+      changes.push({ kind: 'drops', id, label: item.label });
     if (was.parent?.id !== parent?.id) changes.push({ kind: 'moved', id, label: item.label, below });
     else if (reordered.has(id)) changes.push({ kind: 'reordered', id, label: item.label, below });
   }
@@ -62,6 +66,8 @@ export function changeInWords(change: MenuChange): string {
       return `“${change.label}” has another place within “${change.below}”`;
     case 'leads':
       return change.href === null ? `“${change.label}” leads nowhere now` : `“${change.label}” leads to ${change.href} now`;
+    case 'drops':
+      return `What drops from “${change.label}” is otherwise now`;
     case 'tab':
       return `“${change.label}” opens in ${change.opensNewTab ? 'a new' : 'the same'} tab now`;
   }

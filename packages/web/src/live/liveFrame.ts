@@ -70,16 +70,18 @@ function tellBoxes(owner: string): void {
   const panel = entry?.querySelector<HTMLElement>(':scope>.zv-panel');
   const nav = entry?.closest('nav');
   if (entry == null || panel == null || nav == null) return;
+  const screen = document.documentElement.clientWidth;
+  const isRtl = getComputedStyle(nav).direction === 'rtl';
   const span = (of: Element): { start: number; size: number } => {
-    const { left, width } = of.getBoundingClientRect();
-    return { start: left, size: width };
+    const { left, right, width } = of.getBoundingClientRect();
+    return { start: isRtl ? screen - right : left, size: width };
   };
   const { inlineSize } = panel.style;
   panel.style.inlineSize = 'max-content';
   const content = panel.getBoundingClientRect().width;
   panel.style.inlineSize = inlineSize;
   const container = span(nav.parentElement ?? nav);
-  tell({ kind: 'boxes', screen: document.documentElement.clientWidth, item: span(entry), bar: span(nav), container, content });
+  tell({ kind: 'boxes', screen, item: span(entry), bar: span(nav), container, content });
 }
 
 function measure(): void {

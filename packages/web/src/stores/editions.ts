@@ -72,7 +72,7 @@ export const useEditions = defineStore('editions', () => {
 
 function differencesOf(document: SiteDocument, published: readonly ResolvedMenu[]): MenuDifference[] {
   const ids = [...childrenOf(document.menus, document.site.id)];
-  const now = ids.map((id) => resolveMenu(document, id));
+  const now = ids.map((id) => resolveMenu(document, id, { compareTitles: new Intl.Collator(document.site.language, { numeric: true }).compare }));
   const present = now.map((menu): MenuDifference => {
     const before = published.find(({ key }) => key === menu.key) ?? null;
     const sentences = compareMenus(before, menu).map(changeInWords);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiFormatBold, mdiFormatItalic, mdiFormatListBulleted, mdiFormatListNumbered } from '@mdi/js';
 import { Editor } from '@tiptap/core';
 import StarterKit from '@tiptap/starter-kit';
 import { onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue';
@@ -70,10 +71,10 @@ watch(
 
 const isOn = (name: string): boolean => turn.value >= 0 && editor.value?.isActive(name) === true;
 const buttons = [
-  { name: 'bold', label: 'Bold', sign: 'B', act: (one: Editor) => one.chain().focus().toggleBold().run() },
-  { name: 'italic', label: 'Italic', sign: 'I', act: (one: Editor) => one.chain().focus().toggleItalic().run() },
-  { name: 'bulletList', label: 'List', sign: '•', act: (one: Editor) => one.chain().focus().toggleBulletList().run() },
-  { name: 'orderedList', label: 'Numbered list', sign: '1.', act: (one: Editor) => one.chain().focus().toggleOrderedList().run() },
+  { name: 'bold', label: 'Bold', icon: mdiFormatBold, act: (one: Editor) => one.chain().focus().toggleBold().run() },
+  { name: 'italic', label: 'Italic', icon: mdiFormatItalic, act: (one: Editor) => one.chain().focus().toggleItalic().run() },
+  { name: 'bulletList', label: 'List', icon: mdiFormatListBulleted, act: (one: Editor) => one.chain().focus().toggleBulletList().run() },
+  { name: 'orderedList', label: 'Numbered list', icon: mdiFormatListNumbered, act: (one: Editor) => one.chain().focus().toggleOrderedList().run() },
 ];
 
 function link(picked: Picked): void {
@@ -95,10 +96,10 @@ function link(picked: Picked): void {
         :aria-label="one.label"
         :title="one.label"
         :aria-pressed="isOn(one.name)"
-        :class="[one.name, { on: isOn(one.name) }]"
+        :class="{ on: isOn(one.name) }"
         @click="editor !== null && one.act(editor)"
       >
-        {{ one.sign }}
+        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="one.icon" fill="currentColor" /></svg>
       </button>
       <button
         type="button"
@@ -131,6 +132,8 @@ function link(picked: Picked): void {
   border-bottom: 1px solid var(--line);
 }
 .tools button {
+  display: inline-grid;
+  place-items: center;
   min-width: 28px;
   height: 26px;
   padding: 0 7px;
@@ -138,12 +141,6 @@ function link(picked: Picked): void {
   border-radius: 5px;
   background: none;
   cursor: pointer;
-}
-.tools button.bold {
-  font-weight: 700;
-}
-.tools button.italic {
-  font-style: italic;
 }
 .tools button:hover {
   background: var(--paper-deep);
