@@ -20,20 +20,9 @@ import {
 import { bringIn, planSketch } from '../src/commands/bringIn.ts';
 import { createMenu, placeMenu, retireMenu, setMenu } from '../src/commands/menus.ts';
 import { declareField, removeField } from '../src/commands/ownFields.ts';
-import {
-  addableKinds,
-  addCell,
-  addPartOf,
-  addRow,
-  composePanel,
-  duplicatePart,
-  makePlain,
-  movePartTo,
-  removePartOf,
-  setPart,
-  shapeCell,
-  shiftPart,
-} from '../src/commands/composing.ts';
+import { addPartOf, addRow, composePanel, duplicatePart, makePlain, movePartTo, removePartOf, setPart, shiftPart } from '../src/commands/composing.ts';
+import { addCell, shapeCell } from '../src/commands/panelCells.ts';
+import { addableKinds } from '../src/commands/partBeginnings.ts';
 import { removePreset, savePreset, shippedPresets, usePreset } from '../src/commands/presets.ts';
 import { panelOf } from '../src/model/panelOf.ts';
 import { planPage } from '../src/commands/planPage.ts';

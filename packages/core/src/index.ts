@@ -89,8 +89,8 @@ export { compareMenus, changeInWords, type MenuChange } from './diff/compareMenu
 
 export { createFilling, withFollowed, followedId, type FillFollowed } from './resolve/withFollowed.ts';
 export type { CompareTitles } from './resolve/followedPages.ts';
-export { resolveMenu, fitsType, type OwnValues, type ResolveChoices, type ResolvedItem, type ResolvedMenu } from './resolve/resolveMenu.ts';
-export type { ResolvedPart } from './resolve/resolvePanel.ts';
+export type { OwnValues, ResolvedItem, ResolvedMenu, ResolvedPart } from './resolve/resolved.ts';
+export { resolveMenu, fitsType, type ResolveChoices } from './resolve/resolveMenu.ts';
 export { placementOf } from './resolve/placementOf.ts';
 
 export { renderMenu, renderPanel, formOf, type RenderChoices, type MenuForm } from './render/renderMenu.ts';
@@ -139,6 +139,8 @@ export { addShared, createLink, detachItem, removeLink, shareItem } from './comm
 export * from './commands/pages.ts';
 export { keepInColumn } from './commands/panels.ts';
 export * from './commands/composing.ts';
+export { addCell, around, shapeCell } from './commands/panelCells.ts';
+export { addableKinds } from './commands/partBeginnings.ts';
 export {
   panelSketch,
   partsFrom,

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import type { Id } from '../src/base/ids.ts';
 import type { Result } from '../src/base/result.ts';
 import {
-  addCell,
   addPartOf,
   addRow,
   composePanel,
@@ -12,9 +11,9 @@ import {
   placeItem,
   removePartOf,
   setPart,
-  shapeCell,
   shiftPart,
 } from '../src/commands/composing.ts';
+import { addCell, shapeCell } from '../src/commands/panelCells.ts';
 import type { CommandContext } from '../src/commands/context.ts';
 import { duplicateItems, moveItems, pasteItems, removeItems } from '../src/commands/items.ts';
 import { panelSketch, savePreset, shippedPresets, usePreset } from '../src/commands/presets.ts';

@@ -14,20 +14,19 @@ import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { dropdownWith } from '../panel/dropdownWith.ts';
-import { shapeCells, spansWithCell, spansWithout } from '../panel/shapeCells.ts';
+import { spansWithCell, spansWithout } from '../panel/shapeCells.ts';
 import { notYetShown, partsIn } from '../panel/shownApart.ts';
 import { GRID_COLUMNS, heldBy, PARAMETER_PATTERN, partWords, type Part, type PartFacts, type PartField, type PartKind } from '../schema/part.ts';
 import { LONGEST_LABEL } from '../schema/shapes.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { faceUpdate } from './faceUpdate.ts';
+import { beginnings } from './partBeginnings.ts';
+import { cellsOf, spanned } from './panelCells.ts';
 import { additions } from './panelParts.ts';
 import { stepAlong } from './spots.ts';
 
 /** Facts of a part that are set; null takes one away. */
 export type PartChanges = { readonly [F in PartField]?: Exclude<Part[F], undefined> | null };
-
-/** What a part is made with when somebody adds it, until they say otherwise. */
-type Beginning = (context: CommandContext, owner: Id) => readonly Omit<Part, 'id' | 'parent'>[] | Refusal;
 
 /** Lets a panel be composed: one row that shows all its groups balanced, which is what it showed before. */
 export function composePanel(context: CommandContext, owner: Id): Result<Edit> {
@@ -96,60 +95,6 @@ function topOf({ parts }: SiteDocument, id: Id): Id | null {
   let top: Id | null = null;
   for (let part = parts.nodes.get(id); part !== undefined; part = parts.nodes.get(part.parent)) top = part.id;
   return top;
-}
-
-/** The nearest part of that kind around a part, itself included. */
-export function around({ parts }: SiteDocument, id: Id | null, kind: PartKind): Part | null {
-  for (let part = id === null ? undefined : parts.nodes.get(id); part !== undefined; part = parts.nodes.get(part.parent)) if (part.kind === kind) return part;
-  return null;
-}
-
-interface RowCells {
-  readonly cells: readonly Part[];
-  readonly spans: readonly number[];
-}
-
-function cellsOf({ parts }: SiteDocument, row: Id): RowCells {
-  const cells = [...childrenOf(parts, row)].map((id) => nodeAt(parts, id));
-  return { cells, spans: cells.map(({ span = 1 }) => span) };
-}
-
-/** The operations that give cells other spans. */
-function spanned(cells: readonly Part[], spans: readonly number[]): Operation[] {
-  return cells.flatMap(({ id, span = 1 }, at): Operation[] => {
-    const wanted = spans[at] ?? span;
-    return wanted === span ? [] : [{ kind: 'updatePart', id, set: { span: wanted }, was: { span } }];
-  });
-}
-
-/** Puts the edge of a cell so that it takes that many of the grid's columns; the one behind it gives way. */
-export function shapeCell(context: CommandContext, id: Id, span: number): Result<Edit> {
-  const { document } = context;
-  const cell = around(document, id, 'cell');
-  if (cell === null) return no(missing('parts', id));
-  const { cells, spans } = cellsOf(document, cell.parent);
-  const at = cells.indexOf(cell);
-  const shaped = shapeCells(spans, at, span);
-  if (shaped === spans && span < (cell.span ?? 1)) return no(refusal('narrowestAlready'));
-  if (shaped === spans) return no(refusal('widestAlready', { span: cell.span ?? 1, columns: GRID_COLUMNS }));
-  const words = sentence('cellShaped', { label: nameOf(document, 'items', panelOf(document, id)), span: shaped[at] ?? span });
-  return makeEdit(context, spanned(cells, shaped), { sentence: words });
-}
-
-/** Adds a cell behind another one: in what is free of the row, else in half of what that cell takes. */
-export function addCell(context: CommandContext, beside: Id): Result<Edit> {
-  const { document, random } = context;
-  const row = around(document, beside, 'row');
-  if (row === null) return no(missing('parts', beside));
-  const { cells, spans } = cellsOf(document, row.id);
-  const cell = around(document, beside, 'cell');
-  const at = cell === null ? cells.length - 1 : cells.indexOf(cell);
-  const made = spansWithCell(spans, at);
-  if (made === null) return no(refusal('noRoom', { columns: GRID_COLUMNS }));
-  const part: Part = { id: mintId('part', random), parent: row.id, kind: 'cell', span: made.own };
-  // What is free stands at the end of the row.
-  const after = made.spans === spans ? (cells.at(-1)?.id ?? null) : (cells[at]?.id ?? null);
-  return makeEdit(context, [...spanned(cells, made.spans), { kind: 'addPart', after, branch: [part] }], { sentence: said('partAdded', document, part) });
 }
 
 /** Takes a part out, with what stands in it; what a cell took goes to the one beside it. */
@@ -307,51 +252,4 @@ export function placeItem(context: CommandContext, owner: Id, chosen: Id | null,
   if (document.items.nodes.get(item)?.parent !== owner) return no(missing('items', item));
   if (!notYetShown(document, owner).includes(item)) return no(refusal('shownAlready', { label: nameOf(document, 'items', item) }));
   return addPartOf(context, owner, chosen, 'group', { item });
-}
-
-const NEWEST = { depth: 20, order: 'date', limit: 3 } as const;
-
-const beginnings: Readonly<Partial<Record<PartKind, Beginning>>> = {
-  group({ document }, owner) {
-    const item = notYetShown(document, owner)[0] ?? [...childrenOf(document.items, owner)][0];
-    return item === undefined ? refusal('emptyMenu') : [{ kind: 'group', item }];
-  },
-  groups({ document }, owner) {
-    const isThere = partsIn(document, owner).some(({ kind }) => kind === 'groups');
-    return isThere ? refusal('shownAlready', { label: partWords.groups }) : [{ kind: 'groups' }];
-  },
-  links: () => [{ kind: 'links' }, { kind: 'link', text: 'Link', destination: { kind: 'undecided' } }],
-  link: () => [{ kind: 'link', text: 'Link', destination: { kind: 'undecided' } }],
-  heading: () => [{ kind: 'heading', text: 'Heading' }],
-  text: () => [{ kind: 'text', body: [{ kind: 'paragraph', runs: [{ text: 'Text' }] }] }],
-  picture: () => [{ kind: 'picture' }],
-  button: ({ document }, owner) => [{ kind: 'button', text: `All of ${nameOf(document, 'items', owner)}`, destination: ledTo(document, owner) }],
-  divider: () => [{ kind: 'divider' }],
-  search: () => [{ kind: 'search', text: 'Search', address: '/search', parameter: 'q' }],
-  pages: ({ document }, owner) => {
-    const destination = ledTo(document, owner);
-    return [{ kind: 'pages', source: { page: destination.kind === 'page' ? destination.page : null, ...NEWEST } }];
-  },
-  menu({ document }, owner) {
-    const own = panelMenu(document, owner);
-    const other = [...childrenOf(document.menus, document.site.id)].find((id) => id !== own);
-    return other === undefined ? refusal('wrongMenu', { id: 'another' }) : [{ kind: 'menu', menu: other }];
-  },
-  video: () => [{ kind: 'video', text: 'Video', destination: { kind: 'undecided' } }],
-  tabs: () => [{ kind: 'tabs' }, { kind: 'tab', text: 'First' }, { kind: 'tab', text: 'Second' }],
-  tab: () => [{ kind: 'tab', text: 'Tab' }],
-};
-
-/** Kinds that somebody may add, in the order in which they are offered. */
-export const addableKinds = Object.keys(beginnings) as PartKind[];
-
-function ledTo(document: SiteDocument, owner: Id): Exclude<Part['destination'], undefined> {
-  const { destination } = faceOf(document, nodeAt(document.items, owner));
-  return destination.kind === 'none' ? { kind: 'undecided' } : destination;
-}
-
-function panelMenu({ items }: SiteDocument, owner: Id): Id {
-  let at = owner;
-  for (let item = items.nodes.get(at); item !== undefined; item = items.nodes.get(at)) at = item.parent;
-  return at;
 }

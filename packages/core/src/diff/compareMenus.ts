@@ -1,6 +1,6 @@
 import type { Id } from '../base/ids.ts';
 import { isEqual } from '../base/isEqual.ts';
-import type { ResolvedItem, ResolvedMenu } from '../resolve/resolveMenu.ts';
+import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import { preorder } from '../walk/preorder.ts';
 
 /** One difference between two states of a menu, as a visitor would meet it. `below` names what the item stands under. */

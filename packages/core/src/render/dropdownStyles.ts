@@ -1,4 +1,4 @@
-import type { ResolvedItem, ResolvedMenu } from '../resolve/resolveMenu.ts';
+import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import type { Site } from '../schema/site.ts';
 import { hasPanel } from './panelHtml.ts';
 import { panelStyles } from './panelStyles.ts';

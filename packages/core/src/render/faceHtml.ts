@@ -1,5 +1,5 @@
 import { isSafeAddress } from '../base/address.ts';
-import type { ResolvedItem } from '../resolve/resolveMenu.ts';
+import type { ResolvedItem } from '../resolve/resolved.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import type { Activation, Badge } from '../schema/settings.ts';
 import { classAttribute, each } from './attributes.ts';

@@ -1,4 +1,4 @@
-import type { ResolvedItem } from '../resolve/resolveMenu.ts';
+import type { ResolvedItem } from '../resolve/resolved.ts';
 import { rowsHtml, type PanelAround, type Piece } from './partHtml.ts';
 
 /** Whether an entry of a bar drops as a panel. */

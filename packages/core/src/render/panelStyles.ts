@@ -1,4 +1,4 @@
-import type { ResolvedItem } from '../resolve/resolveMenu.ts';
+import type { ResolvedItem } from '../resolve/resolved.ts';
 import { isFetched } from './panelHtml.ts';
 import { SURFACE } from './surface.ts';
 

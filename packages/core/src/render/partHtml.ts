@@ -1,6 +1,6 @@
 import { isSafeAddress } from '../base/address.ts';
-import type { ResolvedItem } from '../resolve/resolveMenu.ts';
-import type { ResolvedBlock, ResolvedPage, ResolvedPart, ResolvedRun } from '../resolve/resolvePanel.ts';
+import type { ResolvedItem } from '../resolve/resolved.ts';
+import type { ResolvedBlock, ResolvedPage, ResolvedPart, ResolvedRun } from '../resolve/resolved.ts';
 import type { PartKind } from '../schema/part.ts';
 import { pictureName, widthsOf, type Picture } from '../schema/picture.ts';
 import { classAttribute, each } from './attributes.ts';

@@ -1,5 +1,5 @@
-import type { ResolvedItem, ResolvedMenu } from '../resolve/resolveMenu.ts';
-import type { ResolvedPart } from '../resolve/resolvePanel.ts';
+import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
+import type { ResolvedPart } from '../resolve/resolved.ts';
 import { pictureRatios, type PartKind } from '../schema/part.ts';
 
 /** What composed panels need of the style sheet, for the kinds of part that are in use; empty where nobody composed one. O(parts). */

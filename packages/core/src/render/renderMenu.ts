@@ -1,4 +1,4 @@
-import type { ResolvedItem, ResolvedMenu } from '../resolve/resolveMenu.ts';
+import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import type { Place } from '../schema/placement.ts';
 import { escapeHtml } from './escape.ts';
 import { entryClass, faceHtml } from './faceHtml.ts';

@@ -1,4 +1,4 @@
-import type { ResolvedMenu } from '../resolve/resolveMenu.ts';
+import type { ResolvedMenu } from '../resolve/resolved.ts';
 import type { Site } from '../schema/site.ts';
 import { dropdownStyles } from './dropdownStyles.ts';
 import { settingStyles } from './settingStyles.ts';

@@ -1,4 +1,4 @@
-import type { ResolvedItem, ResolvedMenu } from '../resolve/resolveMenu.ts';
+import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import { settingNames } from '../schema/settings.ts';
 import type { Site } from '../schema/site.ts';

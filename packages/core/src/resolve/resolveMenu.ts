@@ -7,38 +7,12 @@ import { labelOf } from '../model/labelOf.ts';
 import { panelColumns } from '../panel/panelColumns.ts';
 import type { Dropdown } from '../schema/dropdown.ts';
 import type { OwnField } from '../schema/ownField.ts';
-import { settingNames, type OwnValue, type Settings } from '../schema/settings.ts';
+import { settingNames, type Settings } from '../schema/settings.ts';
 import { mapTree } from '../walk/mapTree.ts';
 import type { CompareTitles } from './followedPages.ts';
 import { hrefOf } from './hrefOf.ts';
-import { resolvePanel, type PanelSources, type ResolvedPart } from './resolvePanel.ts';
-
-/** Values of the site's own fields, by their keys. */
-export type OwnValues = Readonly<Record<string, OwnValue>>;
-
-/** An item as a visitor gets it: all that it takes from elsewhere is filled in. What is not set for it is not there. */
-export interface ResolvedItem extends Readonly<Omit<Settings, 'heldBack' | 'own'>> {
-  readonly id: Id;
-  readonly label: string;
-  /** Null: it leads nowhere, and is a heading. */
-  readonly href: string | null;
-  readonly opensNewTab: boolean;
-  readonly fields?: OwnValues;
-  /** Of a panel: how many of the children each column has. They are in the order of the columns. */
-  readonly columns?: readonly number[];
-  /** Of a panel that somebody composed: its rows. The children are as they are in the menu then. */
-  readonly rows?: readonly ResolvedPart[];
-  readonly children: readonly ResolvedItem[];
-}
-
-export interface ResolvedMenu {
-  readonly key: string;
-  readonly name: string;
-  readonly language: string;
-  readonly direction: 'ltr' | 'rtl';
-  readonly fields?: OwnValues;
-  readonly items: readonly ResolvedItem[];
-}
+import type { OwnValues, ResolvedItem, ResolvedMenu } from './resolved.ts';
+import { resolvePanel, type PanelSources } from './resolvePanel.ts';
 
 /**
  * The tree that a visitor gets of a menu. What leads to a page that is not live, or is not decided yet, is held back: such an item is

@@ -5,33 +5,12 @@ import { panelColumns } from '../panel/panelColumns.ts';
 import { shownApart } from '../panel/shownApart.ts';
 import type { PanelFacts } from '../schema/dropdown.ts';
 import type { Page } from '../schema/page.ts';
-import type { PageSource, Part, PartFacts } from '../schema/part.ts';
-import type { Block, Run } from '../schema/richText.ts';
+import type { PageSource, Part } from '../schema/part.ts';
+import type { Run } from '../schema/richText.ts';
 import { mapTree } from '../walk/mapTree.ts';
 import { followedPages, type CompareTitles } from './followedPages.ts';
 import { hrefOf } from './hrefOf.ts';
-import type { ResolvedItem } from './resolveMenu.ts';
-
-export type ResolvedRun = Omit<Run, 'to'> & { readonly href?: string };
-export type ResolvedBlock = Omit<Block, 'runs'> & { readonly runs: readonly ResolvedRun[] };
-
-/** A page as a live list shows it. */
-export type ResolvedPage = Pick<Page, 'picture' | 'summary'> & { readonly label: string; readonly href: string };
-
-/** A row, a cell or a part of a panel as a visitor gets it: what it takes from elsewhere is filled in. What is not said of it is not there. */
-export interface ResolvedPart extends Readonly<Omit<PartFacts, 'destination' | 'source' | 'menu' | 'body'>> {
-  readonly id: Id;
-  readonly kind: Part['kind'];
-  /** Of what may lead somewhere and does. */
-  readonly href?: string;
-  readonly body?: readonly ResolvedBlock[];
-  /** Of balanced groups: the child items in each column. */
-  readonly groups?: readonly (readonly Id[])[];
-  readonly pages?: readonly ResolvedPage[];
-  /** Of another menu: its items, without panels. */
-  readonly items?: readonly ResolvedItem[];
-  readonly parts?: readonly ResolvedPart[];
-}
+import type { ResolvedItem, ResolvedPage, ResolvedPart, ResolvedRun } from './resolved.ts';
 
 export interface PanelSources {
   readonly document: SiteDocument;

@@ -25,6 +25,7 @@ import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChipSet from '../common/ChipSet.vue';
 import ChoiceRow from '../common/ChoiceRow.vue';
+import FlagRow from '../common/FlagRow.vue';
 import LineField from '../common/LineField.vue';
 import DestinationField from './DestinationField.vue';
 import PictureField from './PictureField.vue';
@@ -121,15 +122,13 @@ const needsAlt = computed(
       <LineField label="What it says to those who do not see it" :value="part.alt ?? ''" :keep="line('alt')" />
       <p v-if="needsAlt" class="look">Say it in a few words, or mark the picture as an ornament.</p>
     </div>
-    <ChoiceRow
+    <FlagRow
       v-if="has('isOrnament')"
       :model-value="part.isOrnament === true"
       label="The picture"
-      :choices="[
-        { value: false, label: 'says something' },
-        { value: true, label: 'is an ornament' },
-      ]"
-      @update:model-value="set({ isOrnament: $event === true ? true : null })"
+      off="says something"
+      on="is an ornament"
+      @update:model-value="set({ isOrnament: $event ? true : null })"
     />
     <DestinationField
       v-if="has('destination')"
@@ -138,15 +137,13 @@ const needsAlt = computed(
       :may-lead-nowhere="partFacts[part.kind].maybe.includes('destination')"
       @lead="set({ destination: $event })"
     />
-    <ChoiceRow
+    <FlagRow
       v-if="has('opensNewTab') && part.destination !== undefined"
       :model-value="part.opensNewTab === true"
       label="Opens in"
-      :choices="[
-        { value: false, label: 'same tab' },
-        { value: true, label: 'new tab' },
-      ]"
-      @update:model-value="set({ opensNewTab: $event === true ? true : null })"
+      off="same tab"
+      on="new tab"
+      @update:model-value="set({ opensNewTab: $event ? true : null })"
     />
     <ChoiceRow
       v-if="part.kind === 'group'"
@@ -166,15 +163,13 @@ const needsAlt = computed(
       ]"
       @update:model-value="set({ heading: $event === 'plain' || $event === 'none' ? $event : null })"
     />
-    <ChoiceRow
+    <FlagRow
       v-if="has('levels')"
-      :model-value="part.levels ?? 0"
+      :model-value="part.levels !== undefined"
       label="Levels below it"
-      :choices="[
-        { value: 1, label: 'one' },
-        { value: 0, label: 'all' },
-      ]"
-      @update:model-value="set({ levels: $event === 1 ? 1 : null })"
+      off="all"
+      on="one"
+      @update:model-value="set({ levels: $event ? 1 : null })"
     />
     <ChoiceRow
       v-if="has('span')"
@@ -183,27 +178,23 @@ const needsAlt = computed(
       :choices="spans"
       @update:model-value="$event !== null && composing.shape($event - (part.span ?? 1))"
     />
-    <ChoiceRow
+    <FlagRow
       v-if="has('direction')"
-      :model-value="part.direction ?? 'down'"
+      :model-value="part.direction !== undefined"
       label="Its parts stand"
-      :choices="[
-        { value: 'down', label: 'top to bottom' },
-        { value: 'across', label: 'side by side' },
-      ]"
-      @update:model-value="set({ direction: $event === 'across' ? 'across' : null })"
+      off="top to bottom"
+      on="side by side"
+      @update:model-value="set({ direction: $event ? 'across' : null })"
     />
     <LineField v-if="has('height')" class="small" label="Least height, px" placeholder="its content" :value="String(part.height ?? '')" :keep="keepHeight" />
     <SourceField v-if="part.source !== undefined" :source="part.source" @set="set({ source: $event })" />
-    <ChoiceRow
+    <FlagRow
       v-if="has('look')"
-      :model-value="part.look ?? 'links'"
+      :model-value="part.look !== undefined"
       label="As"
-      :choices="[
-        { value: 'links', label: 'links' },
-        { value: 'cards', label: 'cards' },
-      ]"
-      @update:model-value="set({ look: $event === 'cards' ? 'cards' : null })"
+      off="links"
+      on="cards"
+      @update:model-value="set({ look: $event ? 'cards' : null })"
     />
     <ChoiceRow
       v-if="has('columns')"
@@ -237,35 +228,29 @@ const needsAlt = computed(
       :choices="ratios"
       @update:model-value="set({ ratio: $event === 'own' || $event === null ? null : $event })"
     />
-    <ChoiceRow
+    <FlagRow
       v-if="has('fit') && part.ratio !== undefined"
-      :model-value="part.fit ?? 'fills'"
+      :model-value="part.fit !== undefined"
       label="Within that"
-      :choices="[
-        { value: 'fills', label: 'fills it' },
-        { value: 'whole', label: 'seen whole' },
-      ]"
-      @update:model-value="set({ fit: $event === 'whole' ? 'whole' : null })"
+      off="fills it"
+      on="seen whole"
+      @update:model-value="set({ fit: $event ? 'whole' : null })"
     />
-    <ChoiceRow
+    <FlagRow
       v-if="has('isRounded')"
       :model-value="part.isRounded === true"
       label="Corners"
-      :choices="[
-        { value: false, label: 'square' },
-        { value: true, label: 'rounded' },
-      ]"
-      @update:model-value="set({ isRounded: $event === true ? true : null })"
+      off="square"
+      on="rounded"
+      @update:model-value="set({ isRounded: $event ? true : null })"
     />
-    <ChoiceRow
+    <FlagRow
       v-if="has('isBled')"
       :model-value="part.isBled === true"
       label="Reaches"
-      :choices="[
-        { value: false, label: 'its cell' },
-        { value: true, label: 'the panel’s edge' },
-      ]"
-      @update:model-value="set({ isBled: $event === true ? true : null })"
+      off="its cell"
+      on="the panel’s edge"
+      @update:model-value="set({ isBled: $event ? true : null })"
     />
     <ChipSet v-if="has('hiddenOn')" v-model="shownOn" label="Shown on" :choices="devices" />
   </section>
