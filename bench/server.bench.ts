@@ -61,7 +61,12 @@ interface BareDatabase {
 async function bareDatabase(): Promise<BareDatabase> {
   const kept = await testDatabase();
   const opened = await kept.open();
-  await storeDocument({ database: opened.database, cache: siteCache(), now: () => new Date(), deliveryAddress: '' }, quillmereDocument(), seededRandom(9), 'Bench');
+  await storeDocument(
+    { database: opened.database, cache: siteCache(), now: () => new Date(), deliveryAddress: '' },
+    quillmereDocument(),
+    seededRandom(9),
+    'Bench',
+  );
   await opened.close();
   const url = kept.environment.DATABASE_URL;
   if (url === undefined) {

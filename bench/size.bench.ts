@@ -17,18 +17,20 @@ function bareList(items: readonly ResolvedItem[]): string {
   return `<ul>${entries.join('')}</ul>`;
 }
 
-/** What the first load of Arrange brings: the entry, what it imports statically, and the view, with their styles. */
+/** What the first load of Arrange brings: what the page names, the view, and all that these import statically, with the styles of each. */
 function firstLoad(): number {
   const assets = readdirSync(join(web, 'assets'));
-  const wanted = new Set(
-    assets.filter(
-      (name) =>
-        /\.(?:js|css)$/.test(name) &&
-        !/^(?:live|DesignView|EditionsView|PagesView|SitesView|SitemapForm|ReadPages|_virtual_icon-set|src-|formats|findPages|PlanPage|BringIn|MenuFacts|SharedLinks|BesidePane|ImportPreview|DriftView|drift\.worker|FollowDialog|ReadSite|PageFile|DetailDropdown|DetailColumn)/.test(
-          name,
-        ),
-    ),
-  );
+  const page = readFileSync(join(web, 'index.html'), 'utf8');
+  const wanted = new Set([...page.matchAll(/assets\/([^"]+\.(?:js|css))/g)].map(([, name = '']) => name));
+  for (const name of assets) if (/^ArrangeView-.*\.(?:js|css)$/.test(name)) wanted.add(name);
+  // A set goes on over what is added to it meanwhile.
+  for (const name of wanted) {
+    if (!name.endsWith('.js')) continue;
+    const text = readFileSync(join(web, 'assets', name), 'utf8');
+    for (const [, found = ''] of text.matchAll(/(?:from|import)\s*["'`]\.\/([^"'`]+\.js)["'`]/g)) wanted.add(found);
+    const [stem = ''] = name.split('-');
+    for (const sheet of assets) if (sheet.startsWith(`${stem}-`) && sheet.endsWith('.css')) wanted.add(sheet);
+  }
   return [...wanted].reduce((sum, name) => sum + packed(readFileSync(join(web, 'assets', name))), 0);
 }
 

@@ -47,6 +47,7 @@ export { PlacementShape, PlaceShape, places, placeNames, type Placement, type Pl
 export { SharedLinkShape, type SharedLink } from './schema/sharedLink.ts';
 export { OwnFieldShape, type OwnField, type OwnFieldType } from './schema/ownField.ts';
 export { settingFields, settingNames, type Activation, type Badge, type Icon, type OwnValue, type SettingName, type Settings } from './schema/settings.ts';
+export { readPanel } from './schema/readPanel.ts';
 export { readSettings } from './schema/readSettings.ts';
 export { FORMAT, StoredDocumentShape, type StoredDocument } from './schema/format.ts';
 

@@ -1,3 +1,4 @@
+import type { PortableSketch } from '../schema/preset.ts';
 import type { Settings } from '../schema/settings.ts';
 
 /** What an item of a sketch leads to, as far as its source says. */
@@ -14,7 +15,7 @@ export interface Sketch {
   readonly target: SketchTarget;
   readonly opensNewTab?: boolean;
   readonly settings?: Settings;
-  /** The rows of the panel that drops from it, as `portablePanel` writes them; whether they fit is told when they are put on a site. */
-  readonly panel?: readonly unknown[];
+  /** The rows of the panel that drops from it. */
+  readonly panel?: readonly PortableSketch[];
   readonly children: readonly Sketch[];
 }

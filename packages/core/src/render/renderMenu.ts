@@ -74,10 +74,9 @@ function written(pieces: readonly Piece[], { place, prefix, isTop, isUnfolded, m
     const { item } = next;
     const drops = next.isTop && hasPanel(item);
     const branch = !next.isUnfolded && (drops || item.children.length > 0) ? `${prefix}-${item.id}` : null;
-    out.push(
-      `<li${marks ? ` data-zv-item="${item.id}"` : ''}${entryClass(item, next.isTop ? dropClasses(item) : '')}${next.isTop ? opensAttribute(item) : ''}>`,
-    );
-    out.push(faceHtml(item, branch));
+    const mark = marks ? ` data-zv-item="${item.id}"` : '';
+    const entry = next.isTop ? `<li${mark}${entryClass(item, dropClasses(item))}${opensAttribute(item)}>` : `<li${mark}${entryClass(item)}>`;
+    out.push(entry, faceHtml(item, branch));
     stack.push('</li>');
     if (drops && branch !== null) {
       stack.push('</div>');

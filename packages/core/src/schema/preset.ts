@@ -1,6 +1,6 @@
 import Type, { type Static, type TSchema } from 'typebox';
-import { partFields, type PartFacts, partKinds, type PartKind } from './part.ts';
-import { closed, IdShape } from './shapes.ts';
+import { PageSourceShape, partFields, type PageSource, type PartFacts, partKinds, type PartKind } from './part.ts';
+import { AddressShape, closed, IdShape, KeyShape } from './shapes.ts';
 
 /**
  * Part of a panel apart from any panel: what it is, and what stands in it. A group names its child item by its place among the children, from 0, so that it can be
@@ -16,13 +16,25 @@ export type PartSketch = Omit<PartFacts, 'item'> & {
 const LEVELS = 5;
 export const MOST_SKETCHED = 200;
 
-function sketchShape(level: number): TSchema {
-  const { item: _, ...facts } = partFields;
-  const parts = level === 1 ? {} : { parts: Type.Optional(Type.Array(sketchShape(level - 1), { maxItems: MOST_SKETCHED })) };
+function sketchShape(level: number, { item: _, ...facts }: Record<string, TSchema> = partFields): TSchema {
+  const parts = level === 1 ? {} : { parts: Type.Optional(Type.Array(sketchShape(level - 1, facts), { maxItems: MOST_SKETCHED })) };
   const own = { kind: Type.Enum(partKinds), child: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })) };
   return Type.Object({ ...own, ...Type.Partial(Type.Object(facts)).properties, ...parts }, closed);
 }
 export const PartSketchShape = Type.Unsafe<PartSketch>(sketchShape(LEVELS));
+
+/** Made when it is asked for: only whoever reads a file needs it. */
+export function portableShape(): TSchema {
+  const { picture: _, ...facts } = partFields;
+  const source = Type.Object({ ...PageSourceShape.properties, page: Type.Union([AddressShape, Type.Null()]) }, closed);
+  return sketchShape(LEVELS, { ...facts, source, menu: KeyShape });
+}
+
+/** The same as it goes from one site to another: pages by their addresses, menus by their keys, without uploaded pictures. */
+export type PortableSketch = Omit<PartSketch, 'picture' | 'source' | 'parts'> & {
+  readonly source?: Omit<PageSource, 'page'> & { readonly page: string | null };
+  readonly parts?: readonly PortableSketch[];
+};
 
 export const LONGEST_PRESET_NAME = 60;
 export const presetFields = {

@@ -1,4 +1,4 @@
-import { no, ok, readSettings, refusal, type Sketch, type SketchTarget } from '@zorvik/core';
+import { no, ok, readPanel, readSettings, refusal, type Sketch, type SketchTarget } from '@zorvik/core';
 import { DEEPEST, type MenuFormat } from './menuFormat.ts';
 
 /** Where the schema of this format can be read; docs/formats/menu-1.schema.json is the same. */
@@ -71,13 +71,14 @@ function itemsIn(list: readonly unknown[], place: string, problems: string[], de
     if (panel !== undefined && !Array.isArray(panel)) problems.push(`the panel of ${where} is no list of rows`);
     if (problems.length > 0) return [];
     const read = readSettings(settings);
+    const rows = Array.isArray(panel) ? readPanel(panel) : [];
     const target: SketchTarget = typeof address === 'string' ? { kind: 'address', address } : { kind: kind === 'heading' ? 'heading' : 'find' };
     const sketch: Sketch = {
       label: label as string,
       target,
       ...(opensNewTab === true ? { opensNewTab: true } : {}),
       ...(Object.keys(read).length === 0 ? {} : { settings: read }),
-      ...(Array.isArray(panel) ? { panel: panel as unknown[] } : {}),
+      ...(rows.length === 0 ? {} : { panel: rows }),
       children: itemsIn(items as unknown[], `${where}.items`, problems, depth + 1),
     };
     return [sketch];
