@@ -381,6 +381,22 @@ export const deliveryRoutes = {
     reply: Type.String(),
     replyType: 'text/html',
   },
+  panelHtml: {
+    method: 'GET',
+    path: `${DELIVERY}/sites/:siteKey/panels/:menuKey/:itemId.html`,
+    summary: 'What stands in a panel that is fetched when it is opened first.',
+    status: 200,
+    reply: Type.String(),
+    replyType: 'text/html',
+  },
+  picture: {
+    method: 'GET',
+    path: `${DELIVERY}/sites/:siteKey/pictures/:name`,
+    summary: 'A file of a picture of the edition’s panels.',
+    status: 200,
+    reply: Type.String(),
+    replyType: 'image/webp',
+  },
   styles: {
     method: 'GET',
     path: `${DELIVERY}/sites/:siteKey/navigation.css`,

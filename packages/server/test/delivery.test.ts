@@ -164,6 +164,8 @@ describe('the editor’s API', () => {
       '/api/v1/sites/{siteKey}/reading/plan',
       '/api/v1/sites/{siteKey}/reading/take',
       '/api/v1/sites/{siteKey}/links/check',
+      '/api/v1/sites/{siteKey}/pictures',
+      '/api/v1/sites/{siteKey}/pictures/{name}',
       '/api/v1/sites/{siteKey}',
       '/api/v1/sites/{siteKey}/pieces',
       '/api/v1/sites/{siteKey}/edits',
@@ -175,6 +177,8 @@ describe('the editor’s API', () => {
       '/api/v1/sites/{siteKey}/editions/{number}',
       '/delivery/v1/sites/{siteKey}/menus/{menuKey}',
       '/delivery/v1/sites/{siteKey}/menus/{menuKey}.html',
+      '/delivery/v1/sites/{siteKey}/panels/{menuKey}/{itemId}.html',
+      '/delivery/v1/sites/{siteKey}/pictures/{name}',
       '/delivery/v1/sites/{siteKey}/navigation.css',
       '/delivery/v1/sites/{siteKey}/navigation.js',
     ]);
