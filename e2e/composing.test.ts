@@ -157,7 +157,10 @@ describe('a panel', () => {
     const before = await (await person.find('.waiting')).findElements(By.css('button'));
     expect(before.length).toBeGreaterThan(0);
     await before[0]!.click();
-    await person.eventually('it still waits', async () => (await browser.driver.findElements(By.css('.waiting button'))).length === before.length - 1);
+    const waits = async (count: number): Promise<boolean> => (await browser.driver.findElements(By.css('.waiting button'))).length === count;
+    await person.eventually('it still waits', () => waits(before.length - 1));
+    await keys('n');
+    await person.eventually('the key shows nothing', () => waits(before.length - 2));
   });
 
   it('begins with a preset in three actions, is saved as one of one’s own, and that is used for another item', async () => {

@@ -89,6 +89,10 @@ export function useComposing() {
     narrower: () => shape(-1),
     wider: () => shape(1),
     addRow: () => newRow(),
+    placeNext: () => {
+      const [first] = composer.waiting;
+      if (first !== undefined) place(first);
+    },
     addCell: () => composer.partId !== null && newCell(composer.partId),
     duplicate: () => onChosen(duplicatePart),
     remove: () => onChosen(removePartOf),

@@ -56,6 +56,7 @@ export type ShortcutName =
   | 'addCell'
   | 'narrower'
   | 'wider'
+  | 'placeNext'
   | 'done';
 
 export const shortcuts: readonly Shortcut[] = [
@@ -128,6 +129,7 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'addPart', keys: ['p', 'Enter'], does: 'Add a part', where: 'panel' },
   { name: 'addCell', keys: ['c'], does: 'Add a cell', where: 'panel' },
   { name: 'addRow', keys: ['r'], does: 'Add a row', where: 'panel' },
+  { name: 'placeNext', keys: ['n'], does: 'Show the first item that no part shows yet', where: 'panel' },
   { name: 'duplicate', keys: ['Ctrl+d'], does: 'Duplicate the part with what is in it', where: 'panel' },
   { name: 'remove', keys: ['Delete', 'Backspace'], does: 'Take the part out', where: 'panel' },
   { name: 'done', keys: ['Escape'], does: 'Back to the menu', where: 'panel' },

@@ -85,7 +85,13 @@ onMounted(() => tree.value?.focus());
       <RefusalNote />
       <div v-if="waiting.length > 0" class="waiting" role="group" aria-label="Not yet shown">
         <strong>Not yet shown:</strong>
-        <button v-for="one in waiting" :key="one.id" type="button" :title="`Show “${one.label}” in the panel`" @click="composing.place(one.id)">
+        <button
+          v-for="(one, at) in waiting"
+          :key="one.id"
+          type="button"
+          :title="`Show “${one.label}” in the panel${at === 0 ? ' (N)' : ''}`"
+          @click="composing.place(one.id)"
+        >
           {{ one.label }}
         </button>
       </div>
