@@ -21,8 +21,8 @@ import { LONGEST_LABEL } from '../schema/shapes.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { faceUpdate } from './faceUpdate.ts';
 import { beginnings } from './partBeginnings.ts';
-import { cellsOf, spanned } from './panelCells.ts';
-import { additions } from './panelParts.ts';
+import { around, cellsOf, spanned } from './panelCells.ts';
+import { additions, removal } from './panelParts.ts';
 import { stepAlong } from './spots.ts';
 
 /** Facts of a part that are set; null takes one away. */
@@ -67,10 +67,6 @@ export function makePlain(context: CommandContext, owner: Id): Result<Edit> {
   );
 }
 
-function removal({ parts }: SiteDocument, id: Id): Operation {
-  return { kind: 'removePart', after: spotOf(parts, id).after, branch: branchOf(parts, id) };
-}
-
 function rowOf({ random }: CommandContext, owner: Id, span: number, contents: readonly Omit<Part, 'id' | 'parent'>[]): Part[] {
   const row: Part = { id: mintId('part', random), parent: owner, kind: 'row' };
   const cell: Part = { id: mintId('part', random), parent: row.id, kind: 'cell', span };
@@ -82,19 +78,12 @@ export function addRow(context: CommandContext, owner: Id, beside: Id | null, on
   const { document } = context;
   if (!document.items.nodes.has(owner)) return no(missing('items', owner));
   const begun = firstRow(context, owner);
-  const after = begun[0]?.id ?? (beside === null ? childrenOf(document.parts, owner).last() : topOf(document, beside));
+  const after = begun[0]?.id ?? (beside === null ? childrenOf(document.parts, owner).last() : (around(document, beside, 'row')?.id ?? null));
   const [row, ...rest] = rowOf(context, owner, GRID_COLUMNS, []);
   if (row === undefined) return no(refusal('nothingChosen'));
   const branch = [only === null ? row : { ...row, only }, ...rest];
   const operations: Operation[] = [...asPanel(document, owner), ...additions(begun, owner), { kind: 'addPart', after, branch }];
   return makeEdit(context, operations, { sentence: said('partAdded', document, row) });
-}
-
-/** The row that a part stands in. O(depth). */
-function topOf({ parts }: SiteDocument, id: Id): Id | null {
-  let top: Id | null = null;
-  for (let part = parts.nodes.get(id); part !== undefined; part = parts.nodes.get(part.parent)) top = part.id;
-  return top;
 }
 
 /** Takes a part out, with what stands in it; what a cell took goes to the one beside it. */

@@ -4,13 +4,14 @@ import { no, ok, type Result } from '../base/result.ts';
 import type { Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { branchOf } from '../model/branchOf.ts';
-import { childrenOf, spotOf } from '../model/forest.ts';
+import { childrenOf } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { menuOf } from '../model/menuOf.ts';
 import { applyEdit } from '../ops/applyEdit.ts';
 import { EDIT_VERSION, type Edit } from '../ops/edit.ts';
 import { kindOf, type Operation } from '../ops/registry.ts';
 import { preorder } from '../walk/preorder.ts';
+import { removal } from './panelParts.ts';
 import { throughFollowed, type FilledFrom } from './throughFollowed.ts';
 
 /** What a command needs to know besides its intention. */
@@ -82,10 +83,7 @@ function withPanelsRemoved(document: SiteDocument, operations: readonly Operatio
     const [top] = operation.branch;
     const branch = top !== undefined && document.items.nodes.has(top.id) ? branchOf(document.items, top.id) : [];
     const rows = branch.flatMap(({ id }) => [...childrenOf(document.parts, id)]).filter((row) => !elsewhere.has(row));
-    return [
-      ...rows.map((row): Operation => ({ kind: 'removePart', after: spotOf(document.parts, row).after, branch: branchOf(document.parts, row) })),
-      operation,
-    ];
+    return [...rows.map((row) => removal(document, row)), operation];
   });
 }
 

@@ -1,4 +1,5 @@
 import { mintId, type Id, type RandomBits } from '../base/ids.ts';
+import { branchOf } from '../model/branchOf.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, spotOf } from '../model/forest.ts';
 import { pagesNamed } from '../model/partProblem.ts';
@@ -35,6 +36,11 @@ export function additions(parts: readonly Part[], owner: Id, behind: Id | null =
     after = part.id;
   }
   return operations;
+}
+
+/** The operation that takes a part out, with what stands in it. */
+export function removal({ parts }: SiteDocument, id: Id): Operation {
+  return { kind: 'removePart', after: spotOf(parts, id).after, branch: branchOf(parts, id) };
 }
 
 /** The operations that hand the panel of one item to another. */

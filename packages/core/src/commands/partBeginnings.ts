@@ -4,6 +4,7 @@ import type { SiteDocument } from '../model/document.ts';
 import { faceOf } from '../model/faceOf.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
+import { menuOf } from '../model/menuOf.ts';
 import { notYetShown, partsIn } from '../panel/shownApart.ts';
 import { partWords, type Part, type PartKind } from '../schema/part.ts';
 import type { CommandContext } from './context.ts';
@@ -36,7 +37,7 @@ export const beginnings: Readonly<Partial<Record<PartKind, Beginning>>> = {
     return [{ kind: 'pages', source: { page: destination.kind === 'page' ? destination.page : null, ...NEWEST } }];
   },
   menu({ document }, owner) {
-    const own = panelMenu(document, owner);
+    const own = menuOf(document, owner).id;
     const other = [...childrenOf(document.menus, document.site.id)].find((id) => id !== own);
     return other === undefined ? refusal('wrongMenu', { id: 'another' }) : [{ kind: 'menu', menu: other }];
   },
@@ -51,10 +52,4 @@ export const addableKinds = Object.keys(beginnings) as PartKind[];
 function ledTo(document: SiteDocument, owner: Id): Exclude<Part['destination'], undefined> {
   const { destination } = faceOf(document, nodeAt(document.items, owner));
   return destination.kind === 'none' ? { kind: 'undecided' } : destination;
-}
-
-function panelMenu({ items }: SiteDocument, owner: Id): Id {
-  let at = owner;
-  for (let item = items.nodes.get(at); item !== undefined; item = items.nodes.get(at)) at = item.parent;
-  return at;
 }

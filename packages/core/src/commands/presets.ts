@@ -6,17 +6,15 @@ import type { SiteDocument } from '../model/document.ts';
 import { faceOf } from '../model/faceOf.ts';
 import { childrenOf, nodeAt, spotOf } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
-import { branchOf } from '../model/branchOf.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
-import type { Operation } from '../ops/registry.ts';
 import type { Part } from '../schema/part.ts';
 import { LONGEST_PRESET_NAME, type PartSketch } from '../schema/preset.ts';
 import { mapTree } from '../walk/mapTree.ts';
 import { checkLabel } from './checkLabel.ts';
 import { asPanel } from './composing.ts';
 import { makeEdit, type CommandContext } from './context.ts';
-import { additions, withoutLost } from './panelParts.ts';
+import { additions, removal, withoutLost } from './panelParts.ts';
 
 /** What a preset may go by when it is poured into an item. */
 export interface PresetFor {
@@ -119,11 +117,7 @@ export function usePreset(context: CommandContext, owner: Id, of: ShippedPreset 
     document,
     partsFrom(document, rows, owner, children, () => mintId('part', random)),
   );
-  const gone = [...childrenOf(document.parts, owner)].map((id): Operation => ({
-    kind: 'removePart',
-    after: spotOf(document.parts, id).after,
-    branch: branchOf(document.parts, id),
-  }));
+  const gone = [...childrenOf(document.parts, owner)].map((row) => removal(document, row));
   const name = own?.name ?? ('name' in of ? of.name : '');
   return makeEdit(context, [...asPanel(document, owner), ...gone, ...additions(parts, owner)], {
     sentence: sentence('presetUsed', { preset: name, label: nameOf(document, 'items', owner) }),

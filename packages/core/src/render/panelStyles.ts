@@ -1,5 +1,6 @@
 import type { ResolvedItem } from '../resolve/resolved.ts';
 import { isFetched } from './panelHtml.ts';
+import { resolvedParts } from './resolvedParts.ts';
 import { SURFACE } from './surface.ts';
 
 /** The media conditions of the three device classes. */
@@ -51,14 +52,9 @@ function numbersOf(panels: readonly ResolvedItem[], { medium, wide }: MediaByDev
     .join('');
 }
 
-function countsIn({ columns, rows = [] }: ResolvedItem): number[] {
-  const own = columns === undefined ? [] : [columns.length];
-  const stack = [...rows];
-  for (let part = stack.pop(); part !== undefined; part = stack.pop()) {
-    if (part.groups !== undefined) own.push(Math.max(1, part.groups.length));
-    stack.push(...(part.parts ?? []));
-  }
-  return own;
+function countsIn(item: ResolvedItem): number[] {
+  const own = item.columns === undefined ? [] : [item.columns.length];
+  return [...own, ...resolvedParts(item).flatMap(({ groups }) => (groups === undefined ? [] : [Math.max(1, groups.length)]))];
 }
 
 /** The columns, from 1, that stand behind one without anything in it. */

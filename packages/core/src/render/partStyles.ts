@@ -1,10 +1,10 @@
-import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
-import type { ResolvedPart } from '../resolve/resolved.ts';
+import type { ResolvedMenu } from '../resolve/resolved.ts';
+import { resolvedParts } from './resolvedParts.ts';
 import { pictureRatios, type PartKind } from '../schema/part.ts';
 
 /** What composed panels need of the style sheet, for the kinds of part that are in use; empty where nobody composed one. O(parts). */
 export function partStyles(menus: readonly ResolvedMenu[]): string {
-  const parts = menus.flatMap(({ items }) => items.flatMap(partsOf));
+  const parts = menus.flatMap(({ items }) => items.flatMap(resolvedParts));
   if (parts.length === 0) return '';
   const kinds = new Set(parts.map(({ kind }) => kind));
   const used = (...some: PartKind[]): boolean => some.some((kind) => kinds.has(kind));
@@ -45,16 +45,6 @@ export function partStyles(menus: readonly ResolvedMenu[]): string {
     .filter((rule) => rule !== '')
     .map((rule) => (rule.endsWith('\n') ? rule : `${rule}\n`))
     .join('');
-}
-
-function partsOf({ rows = [] }: ResolvedItem): ResolvedPart[] {
-  const all: ResolvedPart[] = [];
-  const stack = [...rows];
-  for (let part = stack.pop(); part !== undefined; part = stack.pop()) {
-    all.push(part);
-    stack.push(...(part.parts ?? []));
-  }
-  return all;
 }
 
 const PROSE = `.zv-prose{padding:.25rem .5rem;font-weight:400}

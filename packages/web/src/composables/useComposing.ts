@@ -4,7 +4,6 @@ import {
   addRow,
   around,
   childrenOf,
-  composePanel,
   duplicatePart,
   placeItem,
   removePartOf,
@@ -47,7 +46,6 @@ export function useComposing() {
   const newRow = (only: Part['only'] | null = null): void => act((context, owner, chosen) => addRow(context, owner, chosen, only));
   const newCell = (beside: Id): void => act((context) => addCell(context, beside));
   const place = (item: Id): void => act((context, owner, chosen) => placeItem(context, owner, chosen, item));
-  const begin = (): void => act((context, owner) => composePanel(context, owner));
 
   function onChosen(command: (context: CommandContext, id: Id) => Result<Edit>, kind: string | null = null): void {
     const id = composer.partId;
@@ -110,5 +108,5 @@ export function useComposing() {
     return deed !== undefined;
   }
 
-  return { act, choose, addKind, newRow, addCell: newCell, place, begin, shape, press, deeds };
+  return { act, choose, addKind, newRow, addCell: newCell, place, shape, press, deeds };
 }
