@@ -29,7 +29,16 @@ export default defineConfig({
           server: { deps: { inline: ['vuetify'] } },
         },
       },
-      { test: { name: 'journeys', include: ['e2e/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 180_000, fileParallelism: false } },
+      {
+        test: {
+          name: 'journeys',
+          include: ['e2e/**/*.test.ts'],
+          globalSetup: ['e2e/stages.ts'],
+          // They only decide when to give up: how fast a machine is must not decide whether a journey passes.
+          testTimeout: 300_000,
+          hookTimeout: 300_000,
+        },
+      },
     ],
   },
 });

@@ -3,25 +3,18 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key, type WebElement } from 'selenium-webdriver';
 import type { Driver } from 'selenium-webdriver/chrome.js';
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { Sketch, StoredDocument } from '@zorvik/core';
 import { readMenus } from '@zorvik/formats';
-import { openBrowser, type TestBrowser } from './browser.ts';
-import { personAt, type Person } from './person.ts';
-import { openStack, type Stack } from './stack.ts';
+import type { Person } from './person.ts';
+import { enterStage, type Stage } from './stage.ts';
 
 /** Arrange at full strength, as a person goes through it: each journey has a menu of its own, or leaves the main one as it was. */
-let stack: Stack;
-let browser: TestBrowser;
+let stack: Stage['stack'];
+let browser: Stage['browser'];
 let person: Person;
 beforeAll(async () => {
-  stack = await openStack();
-  browser = await openBrowser(1280, 800, 'spread');
-  person = personAt(browser.driver);
-});
-afterAll(async () => {
-  await browser?.close();
-  await stack?.remove();
+  ({ stack, browser, person } = await enterStage('spread'));
 });
 
 const open = async (menu: string): Promise<void> => {
@@ -224,7 +217,7 @@ describe('the page finder', () => {
     const before = await counted();
     await (await person.find('.finder .unused input')).click();
     await person.eventually('the filter does nothing', async () => (await counted()) !== before);
-    await browser.driver.sleep(300);
+    await person.settled();
     const page = await person.find('.finder .page');
     const title = await (await person.find('.finder .page .title')).getText();
     const words = await dragTo(page, await person.row('Calendar'), { x: -40, y: 10 });
@@ -335,7 +328,7 @@ describe('many menus', () => {
     try {
       await open('main');
       await person.select('Tickets and prices');
-      await driver.sleep(400);
+      await person.settled();
       const before = await outline('main');
       const middle = async (label: string) => {
         const { x, y, width, height } = await (await person.row(label)).getRect();
@@ -346,7 +339,7 @@ describe('many menus', () => {
       const goThere = async (): Promise<void> => {
         for (let step = 1; step <= 8; step += 1) {
           await touch('touchMove', { x: from.x + ((to.x - from.x) * step) / 8, y: from.y + ((to.y + 10 - from.y) * step) / 8 });
-          await driver.sleep(20);
+          await person.settled();
         }
       };
       await touch('touchStart', from);
@@ -354,11 +347,12 @@ describe('many menus', () => {
       await touch('touchEnd');
       expect(await outline('main'), 'it scrolled').toEqual(before);
       await open('main');
-      await driver.sleep(400);
+      await person.settled();
       for (const isLetGo of [true, false]) {
         from = await middle('Tickets and prices');
+        await driver.executeScript("window.isTakenUp = false; addEventListener('dragstart', () => { window.isTakenUp = true; }, { once: true })");
         await touch('touchStart', from);
-        await driver.sleep(700);
+        await person.eventually('it is not taken up', () => driver.executeScript<boolean>('return window.isTakenUp'));
         await goThere();
         expect(await (await person.find('.drop span, .between span')).getText()).toBe('into The garden, level 2, after Walled garden');
         await touch(isLetGo ? 'touchCancel' : 'touchEnd');
@@ -507,7 +501,7 @@ describe('a menu of sixty items, by the pointer alone', () => {
     await newMenu('By pointer');
     await clickOn(await person.byText('button', 'Pages /'));
     await person.find('.finder .page');
-    await driver.sleep(400);
+    await person.settled();
     const found = await person.find('.finder .found');
     const picked = new Set<string>();
     while (picked.size < 60) {
@@ -520,15 +514,18 @@ describe('a menu of sixty items, by the pointer alone', () => {
       }
       actions += 1;
       const { x, y } = await found.getRect();
+      const top = (): Promise<number> => driver.executeScript<number>('return arguments[0].scrollTop', found);
+      const before = await top();
       await (driver as Driver).sendDevToolsCommand('Input.dispatchMouseEvent', { type: 'mouseWheel', x: x + 50, y: y + 50, deltaX: 0, deltaY: 256 });
-      await driver.sleep(150);
+      await person.eventually('it does not scroll', async () => (await top()) >= before + 256);
+      await person.settled();
     }
     await clickOn(await person.find('.finder .go'));
     await person.eventually('they are not there', async () => (await outline('by-pointer')).length === 60);
     await clickOn(await person.find('.finder header button'));
     await clickOn(await person.byText('label', 'Outline'));
     await person.find('.outline [role=treeitem]');
-    await driver.sleep(500);
+    await person.settled();
     const rows = await driver.findElements({ css: '.outline [role=treeitem]' });
     actions += 1;
     const words = await dragTo(rows[3]!, rows[1]!, { x: -400, y: 10 });

@@ -1,8 +1,9 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, type WebDriver } from 'selenium-webdriver';
-import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
+import { Session, type WebDriver } from 'selenium-webdriver';
+import { Driver, Options, ServiceBuilder } from 'selenium-webdriver/chrome.js';
+import { Executor, HttpClient } from 'selenium-webdriver/http/index.js';
 
 export interface TestBrowser {
   readonly driver: WebDriver;
@@ -11,8 +12,19 @@ export interface TestBrowser {
   readonly close: () => Promise<void>;
 }
 
-/** Debian's headless Chromium with a profile of its own, which reaches nothing but this machine. `form`: how Arrange first shows menus there. */
-export async function openBrowser(width = 1280, height = 800, form: 'spread' | 'outline' = 'outline'): Promise<TestBrowser> {
+/** How Arrange first shows menus. */
+export type ArrangeForm = 'spread' | 'outline';
+
+/** A browser that is already running, as another process can reach it. */
+export interface RunningBrowser {
+  /** ChromeDriver's address. */
+  readonly address: string;
+  /** The id of the WebDriver session. */
+  readonly session: string;
+}
+
+/** Debian's headless Chromium with a profile of its own. It reaches this machine only. */
+export async function startBrowser(width = 1280, height = 800): Promise<RunningBrowser & { readonly close: () => Promise<void> }> {
   const profile = await mkdtemp(join(tmpdir(), 'zorvik-browser-'));
   const options = new Options();
   options.setChromeBinaryPath('/usr/bin/chromium');
@@ -33,20 +45,48 @@ export async function openBrowser(width = 1280, height = 800, form: 'spread' | '
     `--user-data-dir=${profile}`,
     '--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1',
   );
-  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new ServiceBuilder('/usr/bin/chromedriver')).build();
-  const resize = async (w: number, h: number): Promise<void> => {
-    const metrics = { width: w, height: h, deviceScaleFactor: 1, mobile: false };
-    await (driver as Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', metrics);
+  const service = new ServiceBuilder('/usr/bin/chromedriver').build();
+  const address = await service.start();
+  const driver = Driver.createSession(options, executorAt(address));
+  const session = (await driver.getSession()).getId();
+  const close = async (): Promise<void> => {
+    await driver.quit().catch(() => undefined);
+    await service.kill();
+    await rm(profile, { recursive: true, force: true, maxRetries: 5 });
   };
-  await resize(width, height);
+  return { address, session, close };
+}
+
+/** Drives a browser that runs already. Closing it is left to whoever started it. */
+export function driverOf({ address, session }: RunningBrowser): Driver {
+  const executor = executorAt(address);
+  executor.defineCommand('sendDevToolsCommand', 'POST', '/session/:sessionId/chromium/send_command');
+  executor.defineCommand('sendAndGetDevToolsCommand', 'POST', '/session/:sessionId/chromium/send_command_and_get_result');
+  return new Driver(new Session(session, {}), executor);
+}
+
+/** Opens a browser for one caller. `form`: how Arrange first shows menus there. */
+export async function openBrowser(width = 1280, height = 800, form: ArrangeForm = 'outline'): Promise<TestBrowser> {
+  const running = await startBrowser(width, height);
+  const driver = driverOf(running);
+  await resizerOf(driver)(width, height);
+  await beginWith(driver, form);
+  return { driver, resize: resizerOf(driver), close: running.close };
+}
+
+/** Sets the viewport of a browser exactly, in CSS px. */
+export function resizerOf(driver: Driver): TestBrowser['resize'] {
+  return (width, height) =>
+    driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+}
+
+/** Lets Arrange begin in a form, unless a person has chosen one. Gives the script's id, by which it can be removed. */
+export async function beginWith(driver: Driver, form: ArrangeForm): Promise<string> {
   const source = `try { localStorage.getItem('zorvik-arrange-form') ?? localStorage.setItem('zorvik-arrange-form', '${form}'); } catch {}`;
-  await (driver as Driver).sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', { source });
-  return {
-    driver,
-    resize,
-    async close() {
-      await driver.quit();
-      await rm(profile, { recursive: true, force: true, maxRetries: 5 });
-    },
-  };
+  const added: unknown = await driver.sendAndGetDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', { source });
+  return (added as { identifier: string }).identifier;
+}
+
+function executorAt(address: string): Executor {
+  return new Executor(Promise.resolve(address).then((url) => new HttpClient(url)));
 }

@@ -5,24 +5,19 @@ import { By, Key, Origin, type WebElement } from 'selenium-webdriver';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { partsIn, readStored, type Part, type SiteDocument, type StoredDocument } from '@zorvik/core';
-import { openBrowser, type TestBrowser } from './browser.ts';
-import { personAt, type Person } from './person.ts';
-import { openStack, type Stack } from './stack.ts';
+import type { Person } from './person.ts';
+import { enterStage, type Stage } from './stage.ts';
 
 /** Panels composed where they are drawn: by pointer and by keys, filled, saved as presets, published. */
-let stack: Stack;
-let browser: TestBrowser;
+let stack: Stage['stack'];
+let browser: Stage['browser'];
 let person: Person;
 let folder: string;
 beforeAll(async () => {
-  stack = await openStack();
-  browser = await openBrowser();
-  person = personAt(browser.driver);
+  ({ stack, browser, person } = await enterStage());
   folder = await mkdtemp(join(tmpdir(), 'zorvik-pictures-'));
 });
 afterAll(async () => {
-  await browser?.close();
-  await stack?.remove();
   await rm(folder, { recursive: true, force: true });
 });
 
@@ -172,7 +167,7 @@ describe('a panel', () => {
     });
     await person.click('Presets');
     const field = await person.find('.presets input');
-    await browser.driver.sleep(300);
+    await person.settled();
     await field.sendKeys('Ours', Key.ENTER);
     await person.byText('span', 'Ours');
     await compose('The garden');

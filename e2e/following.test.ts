@@ -1,22 +1,15 @@
 import { Key, type WebElement } from 'selenium-webdriver';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import type { ResolvedItem, ResolvedMenu } from '@zorvik/core';
-import { openBrowser, type TestBrowser } from './browser.ts';
-import { personAt, type Person } from './person.ts';
-import { openStack, type Stack } from './stack.ts';
+import type { Person } from './person.ts';
+import { enterStage, type Stage } from './stage.ts';
 
 /** Menus and items that take what is below them from the pages, or from another menu, as a person makes and changes them. */
-let stack: Stack;
-let browser: TestBrowser;
+let stack: Stage['stack'];
+let browser: Stage['browser'];
 let person: Person;
 beforeAll(async () => {
-  stack = await openStack();
-  browser = await openBrowser();
-  person = personAt(browser.driver);
-});
-afterAll(async () => {
-  await browser?.close();
-  await stack?.remove();
+  ({ stack, browser, person } = await enterStage());
 });
 
 const open = async (menu: string): Promise<void> => {
@@ -29,7 +22,7 @@ const press = async (...keys: string[]): Promise<void> => (await tree()).sendKey
 const letFollow = async (): Promise<void> => {
   await press('f');
   await person.byText('button', 'Follow it');
-  await browser.driver.sleep(500);
+  await person.settled();
 };
 const alt = (key: string): string => Key.chord(Key.ALT, key);
 

@@ -1,22 +1,16 @@
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { openBrowser, type TestBrowser } from './browser.ts';
-import { personAt, type Person, type SeenRow } from './person.ts';
-import { openStack, type Stack } from './stack.ts';
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { Person, SeenRow } from './person.ts';
+import { enterStage, type Stage } from './stage.ts';
 
 /** One server and one browser for all journeys: each begins where a person would, at an address. */
-let stack: Stack;
-let browser: TestBrowser;
+let stack: Stage['stack'];
+let browser: Stage['browser'];
 let person: Person;
 beforeAll(async () => {
-  [stack, browser] = await Promise.all([openStack(), openBrowser()]);
-  person = personAt(browser.driver);
-});
-afterAll(async () => {
-  await browser?.close();
-  await stack?.remove();
+  ({ stack, browser, person } = await enterStage());
 });
 
 const labels = (rows: readonly SeenRow[]): string[] => rows.map(({ label }) => label);

@@ -1,23 +1,16 @@
 import { readFile, writeFile } from 'node:fs/promises';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { Key } from 'selenium-webdriver';
 import type { ResolvedItem, ResolvedMenu } from '@zorvik/core';
-import { openBrowser, type TestBrowser } from './browser.ts';
-import { personAt, type Person } from './person.ts';
-import { openStack, type Stack } from './stack.ts';
+import type { Person } from './person.ts';
+import { enterStage, type Stage } from './stage.ts';
 
 /** A site is read, a month passes on it, it is read again, the menus are mended and published. */
-let stack: Stack;
-let browser: TestBrowser;
+let stack: Stage['stack'];
+let browser: Stage['browser'];
 let person: Person;
 beforeAll(async () => {
-  stack = await openStack();
-  browser = await openBrowser();
-  person = personAt(browser.driver);
-});
-afterAll(async () => {
-  await browser?.close();
-  await stack?.remove();
+  ({ stack, browser, person } = await enterStage());
 });
 
 const EXPECTED = new URL('./afterAMonth.txt', import.meta.url);
@@ -29,7 +22,7 @@ async function read(button: 'Read it' | 'Read again'): Promise<void> {
   await browser.driver.get(`${stack.editor}/quillmere/pages`);
   await person.click('Read the site …');
   await person.byText('button', button);
-  await browser.driver.sleep(500);
+  await person.settled();
   await person.click(button);
 }
 
@@ -56,11 +49,12 @@ describe('a month passes', () => {
       await person.eventually('it is not compared', async () => (await (await person.find('h1')).getText()) !== 'Comparing …');
       const list = await person.find('.list');
       await list.sendKeys('a');
-      for (let round = 0; round < 60; round += 1) {
-        await driver.sleep(350);
-        const title = await (await person.find('h1')).getText();
-        if (title === 'Menu and site agree') break;
+      const shown = (): Promise<string> => driver.executeScript<string>("return [...document.querySelectorAll('h1, .card .what')].map((one) => one.textContent).join()");
+      for (let round = 0; round < 60 && (await (await person.find('h1')).getText()) !== 'Menu and site agree'; round += 1) {
+        await person.settled();
+        const before = await shown();
         await list.sendKeys(Key.ENTER);
+        await person.eventually('nothing is mended', async () => (await shown()) !== before);
       }
       expect(await (await person.find('h1')).getText(), menu).toBe('Menu and site agree');
       await person.kept();

@@ -4,30 +4,26 @@ import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { By, Key } from 'selenium-webdriver';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { readStored, renderMenu, renderStyles, resolveMenu } from '@zorvik/core';
-import { openBrowser, type TestBrowser } from './browser.ts';
-import { personAt, type Person } from './person.ts';
-import { openStack, type Stack } from './stack.ts';
+import type { Person } from './person.ts';
+import { enterStage, type Stage } from './stage.ts';
 
 const run = promisify(execFile);
 const require = createRequire(import.meta.url);
 
-let stack: Stack;
-let browser: TestBrowser;
+let stack: Stage['stack'];
+let browser: Stage['browser'];
 let person: Person;
 let axe: string;
 beforeAll(async () => {
-  [stack, browser, axe] = await Promise.all([openStack(), openBrowser(), readFile(require.resolve('axe-core/axe.min.js'), 'utf8')]);
-  person = personAt(browser.driver);
-});
-afterAll(async () => {
-  await browser?.close();
-  await stack?.remove();
+  ({ stack, browser, person } = await enterStage());
+  axe = await readFile(require.resolve('axe-core/axe.min.js'), 'utf8');
 });
 
 /** What axe finds against WCAG 2.2 A and AA in the page as it stands, a line each. */
 async function violations(): Promise<string[]> {
+  await person.settled();
   await browser.driver.executeScript(axe);
   const script = `const done = arguments[arguments.length - 1];
     axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'], iframes: false }).then(
@@ -171,7 +167,6 @@ describe('the editor for axe', () => {
         await person.click('Bring items in …');
         await (await person.find('.source textarea')).sendKeys('Visit');
         await person.find('.preview li');
-        await browser.driver.sleep(500);
       },
     ],
     [
@@ -181,7 +176,6 @@ describe('the editor for axe', () => {
         await person.click('Menu');
         await person.click('Shared links');
         await person.find('.sheet .none');
-        await browser.driver.sleep(500);
       },
     ],
     [
@@ -191,7 +185,6 @@ describe('the editor for axe', () => {
         await person.click('Menu');
         await person.click('About this menu …');
         await person.find('.retire');
-        await browser.driver.sleep(500);
       },
     ],
     [
@@ -201,7 +194,6 @@ describe('the editor for axe', () => {
         await person.select('Walled garden');
         await (await person.find('[role=tree]')).sendKeys('p');
         await person.byText('h1', 'Plan a page');
-        await browser.driver.sleep(500);
       },
     ],
     [
@@ -210,7 +202,6 @@ describe('the editor for axe', () => {
       async () => {
         await person.click('Pages /');
         await person.find('.finder [role=option]');
-        await browser.driver.sleep(300);
       },
     ],
     [
@@ -219,7 +210,6 @@ describe('the editor for axe', () => {
       async () => {
         await person.click('All keys');
         await person.byText('h1', 'All keys');
-        await browser.driver.sleep(500);
       },
     ],
     [
@@ -229,7 +219,6 @@ describe('the editor for axe', () => {
         await person.click('Choose a menu');
         await person.click('New menu …');
         await person.byText('h1', 'A new menu');
-        await browser.driver.sleep(500);
       },
     ],
     [
@@ -239,7 +228,6 @@ describe('the editor for axe', () => {
         await person.select('Walled garden');
         await person.find('[data-state]').then((state) => state.click());
         await person.find('aside li .back');
-        await browser.driver.sleep(300);
       },
     ],
     ['Pages', '/quillmere/pages', async () => void (await person.byText('span', 'Plant finder'))],
@@ -249,7 +237,6 @@ describe('the editor for axe', () => {
       async () => {
         await person.click('Read a sitemap …');
         await person.byText('h1', 'Read the site’s pages');
-        await browser.driver.sleep(500);
       },
     ],
     [
@@ -258,7 +245,6 @@ describe('the editor for axe', () => {
       async () => {
         await person.click('Read the site …');
         await person.byText('h1', 'Read the site');
-        await browser.driver.sleep(500);
       },
     ],
     [
@@ -286,7 +272,6 @@ describe('the editor for axe', () => {
         await person.select('Visit');
         await (await person.find('[role=tree]')).sendKeys('f');
         await person.byText('button', 'Follow it');
-        await browser.driver.sleep(500);
       },
     ],
     ['Editions', '/quillmere/editions', async () => void (await person.byText('span', 'The first edition'))],
@@ -297,7 +282,6 @@ describe('the editor for axe', () => {
       async () => {
         await person.click('New site …');
         await person.byText('h1', 'A new site');
-        await browser.driver.sleep(500);
       },
     ],
     ['the design sheet', '/design', async () => void (await person.byText('h1', 'Design sheet'))],

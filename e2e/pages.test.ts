@@ -1,22 +1,15 @@
 import { Key } from 'selenium-webdriver';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import type { StoredDocument } from '@zorvik/core';
-import { openBrowser, type TestBrowser } from './browser.ts';
-import { personAt, type Person } from './person.ts';
-import { openStack, type Stack } from './stack.ts';
+import type { Person } from './person.ts';
+import { enterStage, type Stage } from './stage.ts';
 
 /** Work on the pages themselves. */
-let stack: Stack;
-let browser: TestBrowser;
+let stack: Stage['stack'];
+let browser: Stage['browser'];
 let person: Person;
 beforeAll(async () => {
-  stack = await openStack();
-  browser = await openBrowser();
-  person = personAt(browser.driver);
-});
-afterAll(async () => {
-  await browser?.close();
-  await stack?.remove();
+  ({ stack, browser, person } = await enterStage());
 });
 
 const open = async (): Promise<void> => {
@@ -114,7 +107,7 @@ describe('the pages', () => {
     await open();
     await person.click('From a file …');
     const field = await person.find('textarea');
-    await browser.driver.sleep(500);
+    await person.settled();
     await field.sendKeys('Name,Where,Under,Seen\nBat walk,/whats-on/bat-walk,/whats-on,120\nSeed swap,/whats-on/seed-swap,/whats-on,\nOdd,/odd,Nobody,x');
     await person.byText('h2', '3 pages in it');
     const select = await person.find('select[aria-label="What “Where” holds"]');
@@ -139,31 +132,32 @@ describe('the pages', () => {
         `no row ${title}`,
         async () => (await driver.findElements({ xpath: `//*[@role='row'][.//*[contains(@class,'text') and normalize-space(.)='${title}']]` }))[0],
       );
-    const drag = async (from: string, to: string, y: number): Promise<string> => {
+    const drag = async (from: string, to: string, y: number, expected: RegExp): Promise<void> => {
       const [source, target] = [await row(from), await row(to)];
       await driver.actions().move({ origin: source, x: -400 }).press().move({ origin: target, x: -390 }).perform();
-      // A browser tells of a drag some times a second, not with every move.
-      for (const x of [-380, -370]) {
+      let x = -380;
+      // A browser tells of a drag some times a second, not with every move: as a hand does, this one goes on to move.
+      await person.eventually(`the drop is not shown as ${expected}`, async () => {
+        x = x === -380 ? -370 : -380;
         await driver.actions().move({ origin: target, x, y }).perform();
-        await driver.sleep(200);
-      }
-      const words = await (await person.find('.drop span')).getText();
+        const [words] = await driver.findElements({ css: '.drop span' });
+        return words !== undefined && expected.test(await words.getText());
+      });
       await driver.actions().release().perform();
-      return words;
     };
     const under = async (title: string): Promise<string | undefined> => {
       const { pages } = await stored();
       const page = pages.find((one) => one.title === title);
       return pages.find(({ id }) => id === page?.parent)?.title;
     };
-    expect(await drag('Plant finder', 'What’s on', -13)).toBe('under Quillmere, after Learn');
+    await drag('Plant finder', 'What’s on', -13, /^under Quillmere, after Learn$/);
     await person.eventually('it did not move', async () => {
       const all = await titles();
       return all.indexOf('Plant finder') === all.indexOf('Learn') + 1;
     });
-    expect(await drag('Learn', 'Visit', 0)).toMatch(/^under Visit, after /);
+    await drag('Learn', 'Visit', 0, /^under Visit, after /);
     await person.eventually('it did not go in', async () => (await under('Learn')) === 'Visit');
-    expect(await drag('Visit', 'Opening times', 0)).toContain('that is inside “Visit” itself');
+    await drag('Visit', 'Opening times', 0, /that is inside “Visit” itself/);
     expect(await under('Learn')).toBe('Visit');
     await press(Key.chord(Key.CONTROL, 'z'), Key.chord(Key.CONTROL, 'z'));
     await person.eventually('undo', async () => (await under('Learn')) === undefined);

@@ -1,7 +1,7 @@
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 
-/** How long a person waits for something to appear, in ms; it is far more than it takes. */
-const PATIENCE = 15_000;
+/** How long a person waits for something to appear, in ms. Far more than it takes: it only decides when to give up. */
+const PATIENCE = 60_000;
 
 /** One row of the outline as it is seen. */
 export interface SeenRow {
@@ -30,12 +30,22 @@ export function personAt(driver: WebDriver) {
     return found as T;
   }
 
+  /** Waits until nothing moves: two frames after each other without a running animation or transition that ends by itself. */
+  const settled = (): Promise<void> =>
+    driver.executeAsyncScript(`const done = arguments[arguments.length - 1];
+      const isMoving = () => document.getAnimations().some((one) => one.playState === 'running' && one.effect?.getComputedTiming().endTime !== Infinity);
+      let still = 0;
+      const look = () => { still = isMoving() ? 0 : still + 1; if (still > 2) done(); else requestAnimationFrame(look); };
+      document.fonts.ready.then(() => requestAnimationFrame(look));`);
+
   /** Clicks a button, link or list entry by its name, as soon as it can be. */
   async function click(name: string): Promise<void> {
     await eventually(`cannot click “${name}”`, async () => {
       const xpath = `//*[self::button or self::a or @role='option' or @role='menuitem' or contains(@class,'v-list-item')][normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)} or @title=${quoted(name)}]`;
       for (const element of await driver.findElements(By.xpath(xpath))) {
         if (await element.isDisplayed()) {
+          // What is still coming in would be clicked where it no longer is.
+          await settled();
           await element.click().catch((error: Error) => {
             throw new Error(`cannot click “${name}”: ${error.message}`);
           });
@@ -90,7 +100,7 @@ export function personAt(driver: WebDriver) {
     }
   }
 
-  return { driver, find, byText, eventually, click, focused, type, rows, row, select, selected, kept, inLiveHeader, Key, By };
+  return { driver, find, byText, eventually, click, focused, type, rows, row, select, selected, kept, settled, inLiveHeader, Key, By };
 }
 
 /** Whether two people see the same rows, as far down as both see them: what is selected decides how much room there is. */

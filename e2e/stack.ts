@@ -1,11 +1,11 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { cp, mkdtemp, rm } from 'node:fs/promises';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
-/** Zorvik with its stand-in site, as `npm start` runs them, on free ports and data of its own. */
+/** Zorvik with its stand-in site, as `npm start` runs them, on free ports and its own data. */
 export interface Stack {
   readonly editor: string;
   readonly site: string;
@@ -15,47 +15,62 @@ export interface Stack {
   readonly stop: (signal?: NodeJS.Signals) => Promise<void>;
   /** Starts it again on the same ports and the same data. */
   readonly start: () => Promise<void>;
+}
+
+/** A stack that this process owns. */
+export interface OwnStack extends Stack {
+  /** Starts it again on the same ports, with the data of a first start. */
+  readonly renew: () => Promise<void>;
   readonly remove: () => Promise<void>;
 }
 
 const script = fileURLToPath(new URL('../scripts/start.mjs', import.meta.url));
+/** A data folder as it is after a first start; `scripts/setup.mjs` makes it. */
+const firstData = fileURLToPath(new URL('../build/quillmere-data', import.meta.url));
 
-export async function openStack(): Promise<Stack> {
+export async function openStack(): Promise<OwnStack> {
   const data = await mkdtemp(join(tmpdir(), 'zorvik-data-'));
   const [port, sitePort, deliveryPort] = [await freePort(), await freePort(), await freePort()];
   let child: ChildProcess | null = null;
   const start = async (): Promise<void> => {
     const environment = { ...process.env, PORT: String(port), SITE_PORT: String(sitePort), DELIVERY_PORT: String(deliveryPort), ZORVIK_DATA: data };
     child = spawn(process.execPath, [script], { env: environment, stdio: ['ignore', 'pipe', 'pipe'] });
-    await said(child, 'The stand-in site at');
+    await printed(child, 'The stand-in site at');
   };
   const stop = async (signal: NodeJS.Signals = 'SIGTERM'): Promise<void> => {
     const running = child;
     child = null;
-    if (running === null || running.exitCode !== null) return;
+    if (running === null || running.exitCode !== null || running.signalCode !== null) return;
     const gone = new Promise((done) => running.once('exit', done));
     running.kill(signal);
     await gone;
   };
-  await start();
+  const renew = async (): Promise<void> => {
+    await stop('SIGKILL');
+    await rm(data, { recursive: true, force: true, maxRetries: 5 });
+    await cp(firstData, data, { recursive: true });
+    await start();
+  };
   const remove = async (): Promise<void> => {
     await stop();
     await rm(data, { recursive: true, force: true, maxRetries: 5 });
   };
-  return { editor: `http://127.0.0.1:${port}`, site: `http://127.0.0.1:${sitePort}`, delivery: `http://127.0.0.1:${deliveryPort}`, data, stop, start, remove };
+  await renew();
+  const at = (where: number): string => `http://127.0.0.1:${where}`;
+  return { editor: at(port), site: at(sitePort), delivery: at(deliveryPort), data, stop, start, renew, remove };
 }
 
 /** Waits until a process has printed a text; fails with all that it printed when it ends before. */
-function said(child: ChildProcess, text: string): Promise<void> {
+function printed(child: ChildProcess, text: string): Promise<void> {
   return new Promise((done, fail) => {
     let output = '';
-    const hear = (piece: Buffer): void => {
+    const add = (piece: Buffer): void => {
       output += piece.toString();
       if (output.includes(text)) done();
     };
-    child.stdout?.on('data', hear);
-    child.stderr?.on('data', hear);
-    child.once('exit', () => fail(new Error(`It ended before it said “${text}”: ${output}`)));
+    child.stdout?.on('data', add);
+    child.stderr?.on('data', add);
+    child.once('exit', () => fail(new Error(`It ended before it printed “${text}”: ${output}`)));
   });
 }
 

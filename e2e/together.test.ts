@@ -2,17 +2,18 @@ import { By, Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBrowser, type TestBrowser } from './browser.ts';
 import { personAt, sameRows, type Person } from './person.ts';
-import { openStack, type Stack } from './stack.ts';
+import { enterStage, type Stage } from './stage.ts';
 
 /** Two people in browsers of their own, and two windows of one browser, on one site. */
-let stack: Stack;
-let browsers: readonly [TestBrowser, TestBrowser];
+let stack: Stage['stack'];
+let browsers: readonly [Stage['browser'], TestBrowser];
 let noor: Person;
 let sam: Person;
 beforeAll(async () => {
-  stack = await openStack();
-  browsers = [await openBrowser(), await openBrowser()];
-  [noor, sam] = [personAt(browsers[0].driver), personAt(browsers[1].driver)];
+  const stage = await enterStage();
+  stack = stage.stack;
+  browsers = [stage.browser, await openBrowser()];
+  [noor, sam] = [stage.person, personAt(browsers[1].driver)];
   for (const [person, name] of [
     [noor, 'Noor'],
     [sam, 'Sam'],
@@ -25,8 +26,7 @@ beforeAll(async () => {
   }
 });
 afterAll(async () => {
-  for (const browser of browsers ?? []) await browser.close();
-  await stack?.remove();
+  await browsers?.[1].close();
 });
 
 async function arrange(person: Person): Promise<void> {

@@ -1,4 +1,5 @@
 // Builds each part into build/. Called by setup.mjs when the part is stale.
+import { spawn } from 'node:child_process';
 import { cp, mkdir, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { build as bundle } from 'esbuild';
@@ -28,6 +29,7 @@ export async function buildServer() {
   await bundleForNode('packages/server/src/main.ts', 'build/server/main.js');
   await bundleForNode('packages/server/src/editorThread.ts', 'build/server/editorThread.js');
   await bundleForNode('packages/server/src/reading/readingThread.ts', 'build/server/readingThread.js');
+  await bundleForNode('packages/server/src/editing/pictureThread.ts', 'build/server/pictureThread.js');
   await bundleForNode('packages/server/src/archiveMain.ts', 'build/server/archive.js');
   await rm(at('build/migrations'), { recursive: true, force: true });
   await cp(at('packages/server/src/db/migrations'), at('build/migrations'), { recursive: true });
@@ -54,6 +56,17 @@ export async function buildTemplate() {
   await mkdir(at('build'), { recursive: true });
   const client = await PGlite.create(at('build/pglite-template'));
   await client.close();
+}
+
+/** The data folder of a server that was started once and stopped: a first start takes seconds, a copy of its result does not. */
+export async function buildQuillmereData() {
+  const folder = at('build/quillmere-data');
+  await rm(folder, { recursive: true, force: true });
+  const environment = { ...process.env, PORT: '0', DELIVERY_PORT: '0', SITE_PORT: '0', ZORVIK_DATA: folder };
+  const child = spawn(process.execPath, [at('build/server/main.js')], { env: environment, stdio: ['ignore', 'pipe', 'inherit'] });
+  child.stdout.on('data', (piece) => String(piece).includes('Zorvik ready') && child.kill('SIGTERM'));
+  const code = await new Promise((done) => child.once('exit', done));
+  if (code !== 0) throw new Error('The server did not start, so there is no data for the tests. The lines above say why.');
 }
 
 export async function buildWeb() {

@@ -35,6 +35,16 @@ export async function ensureBuilt() {
   await unlessFresh('build/.web', [...SHARED, 'packages/web'], () => told('Building the editor', build('buildWeb')), 'build/web/index.html');
 }
 
+/** Makes what only the tests need: a data folder as it is after a first start. */
+export async function ensureTestData() {
+  await unlessFresh(
+    'build/.quillmere-data',
+    [...SHARED, 'packages/server', 'packages/formats', 'demo'],
+    async () => told('Preparing the test data', (await import('./build.mjs')).buildQuillmereData()),
+    'build/quillmere-data/pglite',
+  );
+}
+
 async function told(what, work) {
   console.log(`${what} …`);
   await work;
@@ -53,4 +63,5 @@ if (process.argv[1] === fileURLToPath(import.meta.url)) {
   process.chdir(join(root));
   await ensureInstalled();
   await ensureBuilt();
+  if (process.argv.includes('--tests')) await ensureTestData();
 }

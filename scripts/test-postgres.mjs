@@ -5,7 +5,8 @@ import { fileURLToPath } from 'node:url';
 import { root } from './freshness.mjs';
 import { ensureBrowser } from './browser.mjs';
 import { ensurePostgres, openCluster } from './postgres.mjs';
-import { ensureBuilt, ensureInstalled } from './setup.mjs';
+import { POSTGRES_FILES } from './postgres-files.mjs';
+import { ensureBuilt, ensureInstalled, ensureTestData } from './setup.mjs';
 
 /** Runs the tests on a cluster of their own; `words` go to the test runner. Gives its exit code, or null where PostgreSQL cannot be had. */
 export async function testOnPostgres(words = []) {
@@ -17,8 +18,7 @@ export async function testOnPostgres(words = []) {
         stdio: ['ignore', 'inherit', 'inherit'],
         env: { ...process.env, ZORVIK_TEST_POSTGRES: cluster.url },
       }).status ?? 1;
-    const server = vitest('--project', 'server', ...words);
-    return words.length > 0 ? server : Math.max(server, vitest('--project', 'journeys', 'e2e/twoProcesses.test.ts'));
+    return words.length > 0 ? vitest('--project', 'server', ...words) : vitest('--project', 'server', '--project', 'journeys', ...POSTGRES_FILES);
   } finally {
     await cluster.remove();
   }
@@ -29,6 +29,7 @@ if (process.argv[1] === fileURLToPath(import.meta.url)) {
   await ensureInstalled();
   ensureBrowser();
   await ensureBuilt();
+  await ensureTestData();
   const status = await testOnPostgres(process.argv.slice(2));
   if (status === null) console.log('PostgreSQL is not installed here and cannot be: nothing was tested on it. Install Debian’s postgresql and run this again.');
   process.exitCode = status ?? 0;

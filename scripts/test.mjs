@@ -1,58 +1,80 @@
-// `npm test`: all set-up that the tests need, then formatting, lint, types, and every test there is. Ends with the runner's own count.
+// `npm test`: all set-up that the tests need, then formatting, lint, types, and every test there is. Ends with the slowest files and the runner's own count.
 import { spawn } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { ensureBrowser } from './browser.mjs';
 import { root } from './freshness.mjs';
 import { ensurePostgres, openCluster } from './postgres.mjs';
-import { ensureBuilt, ensureInstalled } from './setup.mjs';
+import { POSTGRES_FILES } from './postgres-files.mjs';
+import { ensureBuilt, ensureInstalled, ensureTestData } from './setup.mjs';
 
 process.chdir(root);
 await ensureInstalled();
 ensureBrowser();
 await ensureBuilt();
+await ensureTestData();
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
+const seconds = (from) => Math.round((performance.now() - from) / 1000);
+const begin = performance.now();
 
-/** Runs a command; its output is shown when it is over, so that those that run together do not mix. */
+/** Runs a command; its output is shown when it is over, so that the output of commands that run together does not mix. */
 function run(what, command, words) {
   return new Promise((done) => {
-    const begin = performance.now();
+    const from = performance.now();
     const child = spawn(command, words, { stdio: ['ignore', 'pipe', 'pipe'] });
     let output = '';
     child.stdout.on('data', (piece) => (output += piece));
     child.stderr.on('data', (piece) => (output += piece));
     child.on('close', (code) => {
-      console.log(`${code === 0 ? 'ok  ' : 'FAIL'} ${what} (${Math.round((performance.now() - begin) / 1000)} s)`);
+      console.log(`${code === 0 ? 'ok  ' : 'FAIL'} ${what} (${seconds(from)} s)`);
       if (code !== 0) console.log(output);
       done(code === 0);
     });
   });
 }
 
-const checks = [
-  await run('format', bin('prettier'), ['--check', '.', '--log-level', 'warn']),
-  ...(await Promise.all([run('lint', bin('eslint'), ['.', '--max-warnings', '0']), types()])),
-];
-
-async function types() {
-  const core = await run('types of core', bin('tsc'), ['-p', 'packages/core']);
-  const node = await run('types of the rest', bin('tsc'), ['-p', 'tsconfig.node.json']);
-  const web = await run('types of the editor', bin('vue-tsc'), ['-p', 'packages/web']);
-  return core && node && web;
+/** Runs commands one after the other. Gives whether all of them were fine. */
+async function inTurn(...steps) {
+  let isFine = true;
+  for (const step of steps) isFine = (await step()) && isFine;
+  return isFine;
 }
 
-/** Runs the tests of some projects; gives how many passed, failed and were skipped. */
+/** What is checked without running anything. Each tool remembers in `build/` what it has checked, and looks again only at what has changed. */
+function staticChecks() {
+  const types = (what, tool, project, name) => () =>
+    run(what, bin(tool), ['-p', project, '--incremental', '--tsBuildInfoFile', `build/types/${name}.tsbuildinfo`]);
+  return Promise.all([
+    run('lint', bin('eslint'), ['.', '--max-warnings', '0', '--cache', '--cache-strategy', 'content', '--cache-location', 'build/eslint-cache']),
+    inTurn(
+      types('types of core', 'tsc', 'packages/core', 'core'),
+      types('types of the rest', 'tsc', 'tsconfig.node.json', 'node'),
+      types('types of the editor', 'vue-tsc', 'packages/web', 'web'),
+      () =>
+        run('format', bin('prettier'), ['--check', '.', '--log-level', 'warn', '--cache', '--cache-strategy', 'content', '--cache-location', 'build/prettier-cache']),
+    ),
+  ]);
+}
+
+/** Two test files side by side, whatever the runner thinks of the machine: it leaves one of two cores idle. */
+const WORKERS = '--maxWorkers=2';
+
+/** Runs the tests of some projects; gives how many passed, failed and were skipped, and how long each file took. */
 async function tests(projects, { name = projects[0], environment = {}, files = [] } = {}) {
+  const from = performance.now();
   const report = `build/test-report-${name}.json`;
-  const words = ['run', ...files, ...projects.flatMap((name) => ['--project', name]), '--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
+  const chosen = projects.flatMap((project) => ['--project', project]);
+  const words = ['run', ...files, ...chosen, WORKERS, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
   const child = spawn(bin('vitest'), words, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...environment } });
   const code = await new Promise((done) => child.on('close', done));
-  const { numPassedTests, numFailedTests, numPendingTests } = JSON.parse(await readFile(report, 'utf8'));
-  return { passed: numPassedTests, failed: numFailedTests, skipped: numPendingTests, isGreen: code === 0 };
+  console.log(`${code === 0 ? 'ok  ' : 'FAIL'} ${name} (${seconds(from)} s)`);
+  const { numPassedTests, numFailedTests, numPendingTests, testResults } = JSON.parse(await readFile(report, 'utf8'));
+  const times = testResults.map(({ name: file, startTime, endTime }) => ({ file: `${relative(root, file)} (${name})`, time: endTime - startTime }));
+  return { passed: numPassedTests, failed: numFailedTests, skipped: numPendingTests, isGreen: code === 0, times };
 }
 
-/** The server's tests once more, and two processes on one site, on PostgreSQL; where it cannot be had, that is said. */
+/** What can differ on PostgreSQL, run there; where it cannot be had, that is said. */
 async function postgresTests() {
   if (!ensurePostgres()) {
     console.log('PostgreSQL is not installed here and cannot be: nothing was tested on it. Install Debian’s postgresql to have it tested.');
@@ -61,18 +83,19 @@ async function postgresTests() {
   const cluster = await openCluster();
   try {
     const environment = { ZORVIK_TEST_POSTGRES: cluster.url };
-    return [
-      await tests(['server'], { name: 'postgres', environment }),
-      await tests(['journeys'], { name: 'postgres-journey', environment, files: ['e2e/twoProcesses.test.ts'] }),
-    ];
+    return [await tests(['server', 'journeys'], { name: 'postgres', environment, files: POSTGRES_FILES })];
   } finally {
     await cluster.remove();
   }
 }
 
-// The browser has the machine to itself: a person's journey should not wait for somebody else's work.
-const runs = [await tests(['core', 'server', 'web']), ...(await postgresTests()), await tests(['journeys'])];
-const sum = (what) => runs.reduce((total, run) => total + run[what], 0);
-if (!checks.every(Boolean)) console.log('Formatting, lint or types are not as they should be: see above.');
+const checks = await staticChecks();
+const runs = [await tests(['core', 'server', 'web'], { name: 'units' }), ...(await postgresTests()), await tests(['journeys'])];
+
+const sum = (what) => runs.reduce((total, one) => total + one[what], 0);
+const slowest = runs.flatMap(({ times }) => times).sort((a, b) => b.time - a.time);
+console.log('The ten slowest files:');
+for (const { file, time } of slowest.slice(0, 10)) console.log(`${(time / 1000).toFixed(1).padStart(7)} s  ${file}`);
+if (!checks.every(Boolean)) console.log('Formatting, lint or types have problems: see above.');
 if (!checks.every(Boolean) || !runs.every(({ isGreen }) => isGreen)) process.exitCode = 1;
-console.log(`${sum('passed')} passed, ${sum('failed')} failed${sum('skipped') > 0 ? `, ${sum('skipped')} skipped` : ''}`);
+console.log(`${sum('passed')} passed, ${sum('failed')} failed${sum('skipped') > 0 ? `, ${sum('skipped')} skipped` : ''} in ${seconds(begin)} s`);

@@ -1,11 +1,11 @@
 import Type, { type Static } from 'typebox';
-import { AddressShape, closed, IdShape, PlacingShape } from '@zorvik/core';
+import { AddressShape, closed, IdShape, PlacingShape, recordOf } from '@zorvik/core';
 import { PersonNameShape } from './messages.ts';
 import { API, type Route } from './route.ts';
 
 const whole = Type.Integer({ minimum: 0 });
 const mostPages = Type.Integer({ minimum: 1, maximum: 20_000 });
-const someTexts = Type.Array(Type.Record(Type.String(), Type.String()), { maxItems: 100 });
+const someTexts = Type.Array(recordOf(Type.String(), Type.String()), { maxItems: 100 });
 
 /** How often the server reads a site by itself. */
 export const ReadingRhythmShape = Type.Enum(['never', 'hourly', 'daily'] as const);
@@ -69,7 +69,7 @@ export const ReadingShape = Type.Object(
           /** Known pages of which nothing but facts is otherwise: headings, dates, what placed them. */
           facts: whole,
           /** How many pages each kind of evidence placed. */
-          placedBy: Type.Record(Type.String(), whole),
+          placedBy: recordOf(Type.String(), whole),
           /** Pages whose evidence says different things of their place. */
           contradictions: Type.Array(
             Type.Object({ title: Type.String(), by: PlacingShape, under: Type.String(), other: PlacingShape, otherUnder: Type.String() }, closed),

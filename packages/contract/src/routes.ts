@@ -18,6 +18,7 @@ import {
   PartShape,
   PlacementShape,
   PresetShape,
+  recordOf,
   SentenceShape,
   settingFields,
   SiteShape,
@@ -35,7 +36,7 @@ const whole = Type.Integer({ minimum: 0 });
 /** What every refusal comes back as, whatever the status. */
 export const ErrorEnvelopeShape = Type.Object(
   {
-    error: Type.Object({ code: Type.String(), message: Type.String(), params: Type.Record(Type.String(), Type.Union([Type.String(), Type.Number()])) }, closed),
+    error: Type.Object({ code: Type.String(), message: Type.String(), params: recordOf(Type.String(), Type.Union([Type.String(), Type.Number()])) }, closed),
   },
   closed,
 );
@@ -330,7 +331,7 @@ export const routes = {
     query: Type.Object({ replace: Type.Optional(Type.Literal('yes')) }, closed),
     body: 'application/gzip',
     status: 200,
-    reply: Type.Object({ madeAt: Type.String(), rows: Type.Record(Type.String(), whole) }, closed),
+    reply: Type.Object({ madeAt: Type.String(), rows: recordOf(Type.String(), whole) }, closed),
   },
   events: {
     method: 'GET',

@@ -6,14 +6,14 @@ export { mintId, ID_PATTERN, type Id, type IdKind, type RandomBits } from './bas
 export { seededRandom } from './base/seededRandom.ts';
 export { inWords, sentence, type Sentence, type SentenceCode } from './base/sentences.ts';
 export { plainLine } from './base/plainLine.ts';
-export { isSafeAddress, completeAddress } from './base/address.ts';
+export { addressFormats, isPagePath, isSafeAddress, completeAddress, plainPath } from './base/address.ts';
 export { directionOf } from './base/directionOf.ts';
 export { isEqual } from './base/isEqual.ts';
 export { Table } from './base/table.ts';
 export { Sequence } from './base/sequence.ts';
 
-export { closed, IdShape, SentenceShape, KeyShape, LabelShape, LanguageShape, AddressShape, LONGEST_LABEL, LONGEST_ADDRESS } from './schema/shapes.ts';
-export { SiteShape, type Site } from './schema/site.ts';
+export { closed, recordOf, someOf, IdShape, SentenceShape, KeyShape, LabelShape, LanguageShape, AddressShape, LONGEST_LABEL, LONGEST_ADDRESS } from './schema/shapes.ts';
+export { SiteShape, isReservedKey, type Site } from './schema/site.ts';
 export { placings, PlacingShape, type Placing } from './schema/page.ts';
 export { PageShape, PageStateShape, PageKindShape, type Page, type PageAnchor, type PageKind, type PageState } from './schema/page.ts';
 export { FollowShape, followOrders, MOST_LEVELS, type Follow, type FollowOrder, type FollowException, type Pin } from './schema/follow.ts';
@@ -70,6 +70,7 @@ export { agreedFacts } from './model/agreedFacts.ts';
 export { latestSince } from './model/latestSince.ts';
 export { storedOrder } from './model/storedOrder.ts';
 export { findBreach } from './model/findBreach.ts';
+export { breachAmong, type NodeName } from './model/breachAmong.ts';
 export { partProblem } from './model/partProblem.ts';
 export { panelOf } from './model/panelOf.ts';
 export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces.ts';

@@ -26,7 +26,8 @@ import { labelOf } from '../src/model/labelOf.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
 import type { Edit } from '../src/ops/edit.ts';
 import { invertEdit } from '../src/ops/invertEdit.ts';
-import { toStored } from '../src/model/stored.ts';
+import { updatePart } from '../src/ops/updatePart.ts';
+import { readStored, toStored } from '../src/model/stored.ts';
 import { freeColumns, shapeCells, spansWithCell, spansWithout } from '../src/panel/shapeCells.ts';
 import { notYetShown, partsIn } from '../src/panel/shownApart.ts';
 import { sweepPanel } from '../src/panel/sweepPanel.ts';
@@ -34,7 +35,7 @@ import { renderMenu } from '../src/render/renderMenu.ts';
 import { renderStyles } from '../src/render/renderStyles.ts';
 import { resolveMenu } from '../src/resolve/resolveMenu.ts';
 import { createFilling } from '../src/resolve/withFollowed.ts';
-import type { Part, PartKind } from '../src/schema/part.ts';
+import type { Part, PartFacts, PartKind } from '../src/schema/part.ts';
 import { contextOf } from '../testing/contextOf.ts';
 import { outlined } from '../testing/outlined.ts';
 
@@ -309,24 +310,46 @@ describe('the HTML of composed panels', () => {
     return after(added, (context) => setPart(context, nth(added, kind).id, facts));
   };
 
-  it('escapes what is typed, leads nowhere that is no address, and says the size of every picture', () => {
+  it('escapes what is typed, and says the size of every picture', () => {
     const hostile = '<img src=x onerror=alert(1)>';
-    let document = filled(composed, 'heading', { text: hostile, destination: { kind: 'address', address: 'javascript:alert(1)' } });
-    document = filled(document, 'text', {
-      body: [{ kind: 'listed', runs: [{ text: hostile, bold: true, to: { kind: 'address', address: 'javascript:alert(2)' } }] }],
-    });
-    document = filled(document, 'search', { text: hostile, address: 'javascript:alert(3)', scope: { name: 'in', value: '"><script>' } });
+    let document = filled(composed, 'heading', { text: hostile });
+    document = filled(document, 'text', { body: [{ kind: 'listed', runs: [{ text: hostile, bold: true }] }] });
+    document = filled(document, 'search', { text: hostile, address: '/search', scope: { name: 'in', value: '"><script>' } });
     document = filled(document, 'picture', {
       picture: { file: 'a'.repeat(32), width: 1200, height: 800 },
       alt: hostile,
-      destination: { kind: 'address', address: '/x"y' },
+      destination: { kind: 'address', address: '/x?y=z&w' },
     });
     const made = html(document);
-    expect(made).not.toMatch(/<img src=x|javascript:|"><script/);
-    expect(made).toContain('action="/"');
+    expect(made).not.toMatch(/<img src=x|"><script/);
+    expect(made).toContain('action="/search"');
     expect(made).toMatch(
       /<img src="a{32}-1200\.webp" srcset="a{32}-320\.webp 320w, [^"]+" sizes="[^"]+" width="1200" height="800" alt="&lt;img[^"]+" loading="lazy" decoding="async">/,
     );
+  });
+
+  it('takes no address that no link may lead to, and delivers none that an older document holds: neither as HTML nor as JSON', () => {
+    const script = { kind: 'address', address: 'javascript:alert(1)' } as const;
+    const unsafe: readonly (readonly [PartKind, PartFacts])[] = [
+      ['heading', { text: 'Heading', destination: script }],
+      ['text', { body: [{ kind: 'listed', runs: [{ text: 'In the text', to: script }] }] }],
+      ['search', { text: 'Search', address: '//evil.example/' }],
+      ['button', { text: 'Button', destination: { kind: 'address', address: 'data:text/html,x' } }],
+    ];
+    let document = composed;
+    for (const [kind, facts] of unsafe) {
+      document = after(document, (context) => addPartOf(context, shop, nth(composed, 'cell').id, kind));
+      const { id } = nth(document, kind);
+      expect(why(document, (context) => setPart(context, id, facts))).toBe('badAddress');
+      // As an edit from before the rule has left it.
+      const older = updatePart.apply(document, { kind: 'updatePart', id, set: facts, was: {} });
+      if (!older.ok) throw new Error(older.refusal.message);
+      document = older.value.document;
+    }
+    expect(toStored(readStored(toStored(document))), 'it can be read').toEqual(toStored(document));
+    const made = html(document);
+    expect(made).toContain('In the text');
+    expect(made + JSON.stringify(resolveMenu(document, site.menu))).not.toMatch(/javascript:|data:|evil\.example/);
   });
 
   it('holds back what is empty or leads nowhere yet, and shows it while it is composed', () => {

@@ -8,3 +8,5 @@ export { outlined, type Outlined } from './outlined.ts';
 export { simulate, type SimulatedServer, type Simulated } from './simulate.ts';
 export { simulateInMemory } from './simulateInMemory.ts';
 export { judge, type Verdict } from './judge.ts';
+export { seedsWithin, type SeedBudget } from './seedsWithin.ts';
+export { portableShape } from '../src/schema/preset.ts';

@@ -1,4 +1,4 @@
-import { no, ok, preorder, refusal, type IncomingPage, type Result } from '@zorvik/core';
+import { no, ok, plainPath, preorder, refusal, type IncomingPage, type Result } from '@zorvik/core';
 import type { SitemapEntry } from './sitemap.ts';
 import { titleFromSlug } from './titleFromSlug.ts';
 
@@ -30,7 +30,7 @@ export function pagesFromAddresses(entries: readonly SitemapEntry[]): Result<Pag
     if (url === null || problem !== null) return no(refusal('badLocation', { line, address: location, problem: problem ?? 'not an absolute address' }));
     origin ??= url.origin;
     if (url.origin !== origin) return no(refusal('otherHost', { line, address: location, host: new URL(origin).host }));
-    const address = url.pathname + url.search;
+    const address = plainPath(url.pathname) + url.search;
     const key = keyOf(address);
     if (pages.has(key)) duplicates += 1;
     else pages.set(key, { key, address, title: titleOf(url), kind: 'page', above: keysAbove(key) });

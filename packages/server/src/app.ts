@@ -10,7 +10,7 @@ import { editRoutes } from './routes/edits.ts';
 import { editionRoutes } from './routes/editions.ts';
 import { eventRoutes } from './routes/events.ts';
 import { failures, unknownPath } from './routes/failures.ts';
-import { guard } from './routes/guard.ts';
+import { guardHost, guardOrigin } from './routes/guard.ts';
 import { importRoutes } from './routes/imports.ts';
 import { pictureRoutes } from './routes/pictures.ts';
 import { readingRoutes } from './routes/reading.ts';
@@ -20,16 +20,17 @@ import { siteRoutes } from './routes/sites.ts';
 export function createApp(deps: Deps, desk: ReadingDesk = new ReadingDesk(deps)): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.use(lost, readablePath);
   app.set('etag', false);
   // Delivery comes first: it is asked most and needs none of what follows.
   app.use(DELIVERY, (request, response, next) => {
-    deps.delivery.answer(request, response).catch(next);
+    deps.delivery.answer(request, response, request.url).catch(next);
   });
   app.get('/healthz', (_, response) => void response.json({ status: 'ok', version: 1 }));
   // What answers a POST is small, or a stream that must not be held back.
   const packed = compression();
   app.use((request, response, next) => (request.method === 'GET' ? packed(request, response, next) : next()));
-  app.use(API, guard, plainAnswers);
+  app.use(API, plainAnswers, guardHost, guardOrigin);
   app.use(api(deps, desk));
   app.use(API, unknownPath);
   if (deps.webFolder !== null) app.use(editor(deps.webFolder));
@@ -54,6 +55,15 @@ function api(deps: Deps, desk: ReadingDesk): RequestHandler {
   eventRoutes(router, deps);
   return router;
 }
+
+/** A client that goes away is the end of its request, whatever is being sent or read then. */
+const lost: RequestHandler = (request, response, next) => {
+  for (const stream of [request, response]) stream.on('error', () => undefined);
+  next();
+};
+
+/** No path of ours has the character U+0000, and no database takes it. */
+const readablePath: RequestHandler = (request, response, next) => (/%00/.test(request.path) ? unknownPath(request, response) : next());
 
 /** Answers of the API are data: nobody is to guess that they are something else, or to show them in a frame. */
 const plainAnswers: RequestHandler = (_, response, next) => {
@@ -100,8 +110,8 @@ function editor(folder: string): RequestHandler {
     setHeaders: (response) => void response.set('Access-Control-Allow-Origin', '*'),
   });
   router.use('/assets', assets, unknownPath);
-  router.get('/live.html', guard, liveHeaders, (_, response) => response.sendFile(join(folder, 'live.html')));
-  router.use(guard, editorPolicy, express.static(folder, { index: false, cacheControl: false }));
+  router.get('/live.html', liveHeaders, guardHost, (_, response) => response.sendFile(join(folder, 'live.html')));
+  router.use(editorPolicy, guardHost, express.static(folder, { index: false, cacheControl: false }));
   router.get('/{*splat}', (_, response) => void response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html')));
   return router;
 }

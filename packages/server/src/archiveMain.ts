@@ -5,7 +5,8 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { fileURLToPath } from 'node:url';
 import type { Manifest } from './repositories/archive.ts';
-import { readArchive, writeArchive } from './repositories/archive.ts';
+import { restoreArchive } from './editing/restoreArchive.ts';
+import { writeArchive } from './repositories/archive.ts';
 import { readConfig, type Config } from './config.ts';
 import { addressOfHolder } from './db/folderLock.ts';
 import { openPglite, openPostgres, type OpenDatabase } from './db/openDatabase.ts';
@@ -72,7 +73,7 @@ function placeOf({ database, close }: OpenDatabase): Place {
   return {
     backUp: async (file) => void (await writeArchive(database, new Date(), createWriteStream(file))),
     async restore(file, isReplacing) {
-      const restored = await readArchive(database, createReadStream(file), { isReplacing });
+      const restored = await restoreArchive(database, createReadStream(file), { isReplacing });
       if (!restored.ok) throw new Error(restored.refusal.message);
       return restored.value;
     },

@@ -4,6 +4,7 @@ import type { Hub } from './announcing/hub.ts';
 import type { Presence } from './announcing/presence.ts';
 import type { PublicSide } from './delivery/publicSide.ts';
 import type { OpenReading } from './reading/siteReader.ts';
+import type { PictureMaker } from './editing/pictureMaker.ts';
 import type { EditingDeps } from './editing/saveEdit.ts';
 
 /** All that the application stands on; `main.ts` makes it for real, tests make it with what they need. */
@@ -25,6 +26,8 @@ export interface Deps extends EditingDeps {
   readonly readable: ReadonlySet<string>;
   /** How a site is read: in a thread of its own, or here. */
   readonly openReading: OpenReading;
+  /** What makes the pictures that are stored of those that are uploaded. */
+  readonly pictures: PictureMaker;
   /** Where editions are delivered, without a slash at its end. */
   readonly deliveryAddress: string;
 }

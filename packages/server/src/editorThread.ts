@@ -3,7 +3,7 @@ import { startEditor, type RunningEditor } from './startEditor.ts';
 import type { EditorWork, FromEditor, ToEditor } from './threads.ts';
 
 /** The thread in which all editing happens. Whatever it is busy with, delivery goes on in its own. */
-const { config, parts } = workerData as EditorWork;
+const { config, parts, isRestart } = workerData as EditorWork;
 const port = parentPort;
 if (port === null) throw new Error('This runs as a thread of main.ts.');
 
@@ -13,6 +13,7 @@ let tickets = 0;
 let deliveryIs: { readonly at: (address: string) => void; readonly nowhere: (error: Error) => void } | null = null;
 
 const starting: Promise<RunningEditor> = startEditor(config, parts, {
+  isRestart,
   deliveryAddress: () =>
     new Promise((at, nowhere) => {
       deliveryIs = { at, nowhere };

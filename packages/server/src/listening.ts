@@ -1,4 +1,4 @@
-import type { Server } from 'node:http';
+import { createServer, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 
 /** Where to listen, and the variable by which that is set. Port 0 is any free one. */
@@ -6,6 +6,19 @@ export interface Place {
   readonly host: string;
   readonly port: number;
   readonly variable: string;
+}
+
+/** How long a request may take to arrive, in ms. */
+export interface ArrivalLimits {
+  readonly head: number;
+  /** The whole of it, with its body. */
+  readonly whole: number;
+}
+const usual: ArrivalLimits = { head: 15_000, whole: 120_000 };
+
+/** A server that closes connections on which a request does not arrive in time. */
+export function serverFor(answer: RequestListener, { head, whole }: ArrivalLimits = usual): Server {
+  return createServer({ headersTimeout: head, requestTimeout: whole, connectionsCheckingInterval: Math.min(5000, head) }, answer);
 }
 
 /** Listens and gives the address, or fails with a sentence that says what to do. */

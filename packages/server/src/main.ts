@@ -19,6 +19,7 @@ try {
       webFolder: part('web'),
       firstSite: part('demo/quillmere.json'),
       readingThread: part('server/readingThread.js'),
+      pictureThread: part('server/pictureThread.js'),
     },
     new URL('./editorThread.js', import.meta.url),
   );
@@ -32,11 +33,6 @@ try {
   // Before anybody can read that it is ready: they may ask it to stop at once.
   process.on('SIGINT', stop).on('SIGTERM', stop);
   console.log(`Menus are delivered at ${server.deliveryAddress}\nZorvik ready at ${server.address}`);
-  server.ended.catch((error: unknown) => {
-    // Without its editing thread it would answer nothing but what is in memory: better it ends, and is started anew.
-    console.error(error);
-    process.exit(1);
-  });
 } catch (error) {
   console.error(error instanceof Error ? error.message : error);
   process.exitCode = 1;

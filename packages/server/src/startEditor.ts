@@ -1,6 +1,5 @@
 import { randomFillSync } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
-import { createServer } from 'node:http';
 import { dirname, join, resolve } from 'node:path';
 import { pino } from 'pino';
 import type { RandomBits, StoredDocument } from '@zorvik/core';
@@ -16,15 +15,16 @@ import { editionsIn, type LoadEdition } from './delivery/loadEdition.ts';
 import type { PublicSide } from './delivery/publicSide.ts';
 import type { Deps } from './deps.ts';
 import { compactLog, retention } from './editing/compactLog.ts';
+import { picturesHere, picturesInThread } from './editing/pictureMaker.ts';
 import { siteCache } from './editing/siteCache.ts';
 import { storeDocument } from './editing/storeDocument.ts';
-import { listening, stopListening } from './listening.ts';
+import { listening, serverFor, stopListening } from './listening.ts';
 import { ReadingDesk } from './reading/readingDesk.ts';
 import { readInThread } from './reading/readInThread.ts';
 import { readHere } from './reading/siteReader.ts';
 import { removeUnusedPictures } from './repositories/pictures.ts';
 import { listSites, siteIds } from './repositories/sites.ts';
-import { compileChecks } from './routes/serve.ts';
+import { compileChecks } from './shapeCheck.ts';
 
 /** Where the parts are that a server is delivered with. */
 export interface Parts {
@@ -35,6 +35,8 @@ export interface Parts {
   readonly firstSite: string | null;
   /** The thread in which sites are read; null: they are read between other work. */
   readonly readingThread: string | null;
+  /** The thread in which pictures are made; null: they are made between other work. */
+  readonly pictureThread: string | null;
 }
 
 /** Cryptographic bits, fetched in blocks: ids must not be guessable from one another. */
@@ -52,6 +54,8 @@ export function cryptoRandom(): RandomBits {
 
 /** What the editing side has to do with delivery. */
 export interface EditorChoices {
+  /** An earlier thread of this process ended by an error: what it had locked is taken over. */
+  readonly isRestart: boolean;
   /** Where it is; asked once the database is open. */
   readonly deliveryAddress: () => Promise<string>;
   /** Lets it read a site's edition anew, of all sites when it is null; settles when it will. */
@@ -66,10 +70,10 @@ export interface RunningEditor {
 }
 
 /** Opens the database, puts the first site into an empty one, and listens: all of Zorvik but delivery. */
-export async function startEditor(config: Config, parts: Parts, { deliveryAddress, forget }: EditorChoices): Promise<RunningEditor> {
+export async function startEditor(config: Config, parts: Parts, { isRestart, deliveryAddress, forget }: EditorChoices): Promise<RunningEditor> {
   const { database, listen, close } =
     config.databaseUrl === null
-      ? await openPglite({ folder: resolve(config.dataFolder), template: parts.template, migrations: parts.migrations })
+      ? await openPglite({ folder: resolve(config.dataFolder), template: parts.template, migrations: parts.migrations, isRestart })
       : await openPostgres(config.databaseUrl, parts.migrations);
   const now = (): Date => new Date();
   const streams = hub();
@@ -94,8 +98,10 @@ export async function startEditor(config: Config, parts: Parts, { deliveryAddres
     }, PRESENCE_BEAT);
     sweeping.unref();
     const deliverAt = await deliveryAddress();
+    const pictures = parts.pictureThread === null ? picturesHere() : picturesInThread(parts.pictureThread);
     const deps: Deps = {
       database,
+      pictures,
       cache: siteCache(config.cacheNodes),
       delivery: publicSide,
       hub: streams,
@@ -117,7 +123,7 @@ export async function startEditor(config: Config, parts: Parts, { deliveryAddres
       await storeDocument(deps, stored, deps.random, 'Zorvik', await picturesIn(join(dirname(parts.firstSite), 'pictures')));
     }
     const desk = new ReadingDesk(deps);
-    const server = createServer(createApp(deps, desk));
+    const server = serverFor(createApp(deps, desk));
     const address = await listening(server, { host: config.host, port: config.port, variable: 'PORT' });
     if (config.databaseUrl === null) await tellAddress(resolve(config.dataFolder), address);
     void compileChecks();
@@ -137,6 +143,7 @@ export async function startEditor(config: Config, parts: Parts, { deliveryAddres
         clearInterval(compacting);
         clearInterval(reading);
         desk.close();
+        await pictures.close();
         streams.close();
         await stopListening(server);
         await deafen();

@@ -6,6 +6,8 @@ import type { Parts } from './startEditor.ts';
 export interface EditorWork {
   readonly config: Config;
   readonly parts: Parts;
+  /** An earlier thread of this process ended by an error; its lock on the data folder is still there. */
+  readonly isRestart: boolean;
 }
 
 /** What the editing thread says. */

@@ -13,7 +13,8 @@ import { randomDocument, randomOperation } from '@zorvik/core/testing';
 import type { Database } from '../src/db/database.ts';
 import { openPglite } from '../src/db/openDatabase.ts';
 import { compactLog } from '../src/editing/compactLog.ts';
-import { readArchive, tableNames, writeArchive } from '../src/repositories/archive.ts';
+import { restoreArchive } from '../src/editing/restoreArchive.ts';
+import { tableNames, writeArchive } from '../src/repositories/archive.ts';
 import { maybeSite } from '../src/repositories/sites.ts';
 import { begin } from './processes.ts';
 import { replayEqualsRows } from './replayEqualsRows.ts';
@@ -69,13 +70,13 @@ describe('an archive', () => {
     const house = await testDatabase();
     // From where the tests run to a PGlite folder, and back: on PostgreSQL that is moving house, both ways.
     const pglite = await openPglite({ folder: house.folder, template, migrations });
-    expect(await readArchive(pglite.database, Readable.from(archive), { isReplacing: false })).toMatchObject({ ok: true });
+    expect(await restoreArchive(pglite.database, Readable.from(archive), { isReplacing: false })).toMatchObject({ ok: true });
     expect(await everything(pglite.database)).toEqual(before);
     const again = await archived(pglite.database);
     await pglite.close();
     await house.remove();
     const back = await testServer();
-    expect(await readArchive(back.deps.database, Readable.from(again), { isReplacing: false })).toMatchObject({ ok: true });
+    expect(await restoreArchive(back.deps.database, Readable.from(again), { isReplacing: false })).toMatchObject({ ok: true });
     expect(await everything(back.deps.database)).toEqual(before);
     const head = await maybeSite(back.deps.database, 'meadow');
     await replayEqualsRows(back.deps.database, start.site.id, head!.revision);
@@ -175,7 +176,7 @@ describe('npm run backup and npm run restore', () => {
 
   it('write a file and read it, and archive what was there before it is replaced', async () => {
     const opened = await house.open();
-    await readArchive(opened.database, Readable.from(archive), { isReplacing: true });
+    await restoreArchive(opened.database, Readable.from(archive), { isReplacing: true });
     await opened.close();
     const file = join(house.folder, 'all.tar.gz');
     const backup = built(['backup', file], house.environment);

@@ -10,12 +10,12 @@ import { editOf } from './testServer.ts';
  * acknowledged edit that is not in the log, one that is there twice, a gap, or rows that the log does not replay to. Gives how many
  * edits were acknowledged.
  */
-export async function killManyTimes(kills: number, database: TestDatabase, onKill?: (kill: number) => void): Promise<number> {
+export async function killManyTimes(kills: Iterable<number>, database: TestDatabase, onKill?: (kill: number) => void): Promise<number> {
   const acknowledged: string[] = [];
-  for (let round = 0; round < kills; round += 1) {
+  for (const kill of kills) {
     const run = await startProcess(database.environment);
-    await killWhileSaving(run, round, acknowledged);
-    onKill?.(round + 1);
+    await killWhileSaving(run, kill - 1, acknowledged);
+    onKill?.(kill);
   }
   await look(database, acknowledged);
   return acknowledged.length;

@@ -4,6 +4,7 @@ import { sql } from 'drizzle-orm';
 import request from 'supertest';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { quillmereDocument } from '../../../demo/quillmere/quillmereDocument.ts';
+import type { StoredDocument } from '@zorvik/core';
 import type { Reading } from '@zorvik/contract';
 import { rowsOf } from '../src/db/database.ts';
 import { createApp } from '../src/app.ts';
@@ -12,6 +13,19 @@ import { testServer, type TestServer } from './testServer.ts';
 
 const HOUR = 3_600_000;
 const PATH = '/api/v1/sites/quillmere/reading';
+/** Quillmere with its start page alone: what is asked here needs no more, and every test stores it anew. */
+const start: StoredDocument = {
+  ...quillmereDocument(),
+  pages: quillmereDocument().pages.filter(({ address }) => address === '/'),
+  menus: [],
+  items: [],
+  placements: [],
+  sharedLinks: [],
+  leftFindings: [],
+  parts: [],
+  presets: [],
+};
+
 let server: TestServer;
 let desk: ReadingDesk;
 let clock: number;
@@ -29,7 +43,7 @@ beforeEach(async () => {
   });
   await new Promise<void>((done) => site.listen(0, '127.0.0.1', done));
   origin = `http://127.0.0.1:${(site.address() as AddressInfo).port}`;
-  server = await testServer(quillmereDocument(), { readable: new Set([origin]), now: () => new Date(clock) });
+  server = await testServer(start, { readable: new Set([origin]), now: () => new Date(clock) });
   desk = new ReadingDesk(server.deps);
 });
 afterEach(async () => {

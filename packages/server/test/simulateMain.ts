@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { simulateInMemory } from '@zorvik/core/testing';
+import { seedsWithin, simulateInMemory } from '@zorvik/core/testing';
 import { killManyTimes } from './killing.ts';
 import { simulateOnDatabase } from './simulateOnDatabase.ts';
 import { postgres, testDatabase } from './testDatabase.ts';
@@ -51,7 +51,7 @@ if (values.seed !== undefined) {
   if (kills > 0) {
     const begin = performance.now();
     const database = await testDatabase();
-    const acknowledged = await killManyTimes(kills, database, (kill) => void (kill % 20 === 0 && told(`${kill} kills`, begin)));
+    const acknowledged = await killManyTimes(seedsWithin({ least: kills, most: kills, time: 0 }), database, (kill) => void (kill % 20 === 0 && told(`${kill} kills`, begin)));
     await database.remove();
     told(`${kills} kills ${where}: ${acknowledged} edits acknowledged, each of them in the log once`, begin);
   }

@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync } from 'node:fs';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { cp, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -9,6 +9,15 @@ import { openPglite, openPostgres, type OpenDatabase } from '../src/db/openDatab
 
 export const migrations = fileURLToPath(new URL('../src/db/migrations', import.meta.url));
 export const template = fileURLToPath(new URL('../../../build/pglite-template', import.meta.url));
+
+/** The data folder of a server that was started once: Quillmere is in it. */
+const quillmereData = fileURLToPath(new URL('../../../build/quillmere-data', import.meta.url));
+
+/** Makes a data folder as it is after a first start, which takes seconds. */
+export async function putQuillmere(folder: string): Promise<void> {
+  if (!existsSync(quillmereData)) throw new Error('There is no test data. Run `node scripts/setup.mjs --tests` first.');
+  await cp(quillmereData, folder, { recursive: true });
+}
 
 /** The address of a PostgreSQL cluster that the tests may fill with databases; empty: they run on PGlite. */
 export const postgres = process.env.ZORVIK_TEST_POSTGRES ?? '';

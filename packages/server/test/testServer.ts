@@ -9,6 +9,7 @@ import { delivery } from '../src/delivery/delivery.ts';
 import { editionsIn } from '../src/delivery/loadEdition.ts';
 import type { Deps } from '../src/deps.ts';
 import { readHere } from '../src/reading/siteReader.ts';
+import { picturesHere } from '../src/editing/pictureMaker.ts';
 import { siteCache } from '../src/editing/siteCache.ts';
 import { storeDocument } from '../src/editing/storeDocument.ts';
 import { testDatabase } from './testDatabase.ts';
@@ -45,6 +46,7 @@ export async function testServer(site: StoredDocument | null = null, changes: Pa
     standIn: null,
     readable: new Set(),
     openReading: readHere,
+    pictures: picturesHere(),
     deliveryAddress: 'http://127.0.0.1:4782',
     ...changes,
   };

@@ -89,7 +89,7 @@ describe.skipIf(postgres !== '' || !canMount())('a disk', () => {
     spawnSync('mount', ['-o', 'remount,ro', disk]);
     const begun = begin({ ZORVIK_DATA: join(disk, 'data') });
     expect(await begun.gone).toBe(1);
-    expect(begun.output()).toMatch(/^The data folder \/.* cannot be written: it is read-only\. Make it writable, or set ZORVIK_DATA to another folder\.$/m);
+    expect(begun.output()).toMatch(/^The data folder \/.* cannot be used: it is read-only\. Make it writable, or set ZORVIK_DATA to another folder\.$/m);
     spawnSync('mount', ['-o', 'remount,rw', disk]);
     spawnSync('dd', ['if=/dev/zero', `of=${join(disk, 'filler')}`, 'bs=64k']);
     const full = begin({ ZORVIK_DATA: join(disk, 'data') });

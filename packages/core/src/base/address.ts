@@ -6,11 +6,28 @@ export function isSafeAddress(address: string): boolean {
   return SAFE.test(address);
 }
 
+/** Whether this is the address of a page of the site itself: a path from its root, with a query if it has one. */
+export function isPagePath(address: string): boolean {
+  return PAGE_PATH.test(address);
+}
+
+/** A path as pages have it: of several slashes at its start one is kept, since `//host` would be another host. */
+export function plainPath(path: string): string {
+  return path.replace(/^\/{2,}/, '/');
+}
+
+/**
+ * The names of both rules in JSON Schema (`format`). Whoever checks what comes in asserts them; in what goes out they only describe, so that
+ * documents which held other addresses before can still be read.
+ */
+export const addressFormats = { 'link-address': isSafeAddress, 'page-path': isPagePath } as const;
+
 /** An e-mail address, and a phone number with what people put between its digits. */
 export const EMAIL_PATTERN = '^[^\\s@/<>"]+@[^\\s@/<>"]+\\.[^\\s@/<>"]+$';
 export const PHONE_PATTERN = '^\\+?[0-9][0-9 ()./-]{1,38}[0-9]$';
 
 const SAFE = /^(?:\/(?!\/)|[?#]|https?:\/\/[^/?#]|mailto:.|tel:.)[^\s\p{Cc}\\<>"]*$/iu;
+const PAGE_PATH = /^\/(?!\/)[^\s\p{Cc}\\<>"#]*$/u;
 const HOST_ONLY = /^(?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+\p{L}{2,}(?=[/?#:]|$)/u;
 
 /** What was meant by an address typed without its scheme: `example.org/a` is a host. */

@@ -7,6 +7,7 @@ import { branchOf } from '../model/branchOf.ts';
 import { childrenOf } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { menuOf } from '../model/menuOf.ts';
+import { addressProblem } from '../ops/addressProblem.ts';
 import { applyEdit } from '../ops/applyEdit.ts';
 import { EDIT_VERSION, type Edit } from '../ops/edit.ts';
 import { kindOf, type Operation } from '../ops/registry.ts';
@@ -63,6 +64,8 @@ export function makeEdit(context: CommandContext, wanted: readonly Operation[], 
     sentence: choices.sentence ?? kindOf(first).describe(shown, first),
     operations,
   };
+  const unsafe = edit.undoes === null ? operations.map(addressProblem).find((problem) => problem !== null) : undefined;
+  if (unsafe != null) return no(unsafe);
   const applied = applyEdit(document, edit);
   if (!applied.ok) return applied;
   // What is taken back may be as deep as it was: the limit is for what is new.

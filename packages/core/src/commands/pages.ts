@@ -1,3 +1,4 @@
+import { isPagePath } from '../base/address.ts';
 import { mintId, type Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
@@ -122,8 +123,7 @@ export function readdressPage(context: CommandContext, id: Id, typed: string): R
 
 function checkPath(document: SiteDocument, id: Id, typed: string): Result<string> {
   const address = typed.trim();
-  const isPath = /^\/(?!\/)[^\s#]*$/.test(address);
-  if (!isPath || address.length > LONGEST_ADDRESS) return no(refusal('badPath', { address }));
+  if (!isPagePath(address) || address.length > LONGEST_ADDRESS) return no(refusal('badPath', { address }));
   for (const page of document.pages.nodes.values()) {
     if (page.id !== id && page.address === address && page.state !== 'gone') return no(refusal('addressTaken', { address, title: page.title }));
   }

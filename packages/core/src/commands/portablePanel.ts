@@ -1,3 +1,4 @@
+import { isSafeAddress } from '../base/address.ts';
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import type { PageIndex } from '../model/pageIndex.ts';
@@ -23,10 +24,14 @@ export function portablePanel(document: SiteDocument, rows: readonly PartSketch[
   }));
 }
 
-/** The same back on a site: parts that name a menu, or look below a page, that is not there are left out. */
+/**
+ * The same back on a site: parts that name a menu, or look below a page, that is not there are left out, and so are searches at an address that
+ * no link may lead to; a link to such an address waits for another one.
+ */
 export function panelOnSite(document: SiteDocument, index: PageIndex, rows: readonly PortableSketch[]): PartSketch[] {
   const led: Led = (to) => {
     const page = to.kind === 'address' ? index.byAddress(to.address) : null;
+    if (to.kind === 'address' && page === null && !isSafeAddress(to.address)) return { kind: 'undecided' };
     if (to.kind !== 'address' || page === null) return to;
     const [, anchor] = /#(.+)$/.exec(to.address) ?? [];
     return { kind: 'page', page: page.id, anchor: anchor === undefined ? null : decoded(anchor).slice(0, 200) };
@@ -35,7 +40,8 @@ export function panelOnSite(document: SiteDocument, index: PageIndex, rows: read
     const below = source == null || source.page === null ? null : index.byAddress(source.page);
     const shown = menu === undefined ? undefined : [...document.menus.nodes.values()].find(({ key }) => key === menu)?.id;
     const isLost = (source != null && source.page !== null && below === null) || (menu !== undefined && shown === undefined);
-    if (isLost) return [];
+    const isUnsafe = sketch.address != null && !isSafeAddress(sketch.address);
+    if (isLost || isUnsafe) return [];
     return [
       {
         ...withLinks(sketch, led),

@@ -1,3 +1,4 @@
+import { isPagePath, isSafeAddress } from '../base/address.ts';
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, type Forest } from '../model/forest.ts';
@@ -88,9 +89,12 @@ function resolvePart(
       const items = menu === undefined ? [] : sources.itemsOf(menu);
       return orEmpty(items.length > 0, { ...base, items });
     }
+    case 'search': {
+      const { address, ...rest } = base;
+      return address !== undefined && isSafeAddress(address) ? base : orEmpty(false, rest);
+    }
     case 'heading':
     case 'divider':
-    case 'search':
       return base;
   }
 }
@@ -112,12 +116,13 @@ function pagesOf(document: SiteDocument, { page, limit, ...source }: PageSource,
   const below = page ?? document.site.id;
   const rule = { of: { kind: 'pages' as const, page }, flat: true as const, ...source };
   const pages = followedPages(document, rule, below, compareTitles)
+    .filter(({ address }) => isPagePath(address))
     .slice(0, limit)
     .map(({ title, address, picture, summary }) => ({
       label: title,
       href: address,
       // Nothing is loaded from another host unasked.
-      ...(picture === undefined || !/^\/(?!\/)/.test(picture) ? {} : { picture }),
+      ...(picture === undefined || !isPagePath(picture) ? {} : { picture }),
       ...(summary === undefined ? {} : { summary }),
     }));
   known.set(key, pages);

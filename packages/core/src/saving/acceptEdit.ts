@@ -3,6 +3,7 @@ import { no, type Result } from '../base/result.ts';
 import { inWords } from '../base/sentences.ts';
 import { takeBack } from '../history/takeBack.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { addressProblem } from '../ops/addressProblem.ts';
 import { applyEdit } from '../ops/applyEdit.ts';
 import type { Edit, LoggedEdit } from '../ops/edit.ts';
 import { standing } from '../ops/standing.ts';
@@ -24,7 +25,13 @@ export type Accepted = { readonly document: SiteDocument; readonly edit: Edit };
  * it stands in the log: so it is exact, and so that a large one need not be sent.
  */
 export function acceptEdit(document: SiteDocument, edit: Edit, { since, undone }: Past): Result<Accepted> {
-  if (edit.undoes === null) return applyEdit(document, ledThrough(edit, since));
+  if (edit.undoes === null) {
+    for (const operation of edit.operations) {
+      const problem = addressProblem(operation);
+      if (problem !== null) return no(problem);
+    }
+    return applyEdit(document, ledThrough(edit, since));
+  }
   if (undone === null) return no(refusal('unknownEdit', { id: edit.undoes }));
   if (undone.edit.session !== edit.session) return no(refusal('notYours'));
   const before = standing(undone.since).find(({ undoes }) => undoes === edit.undoes);

@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { closed, IdShape } from './shapes.ts';
+import { closed, IdShape, recordOf } from './shapes.ts';
 
 /** The forms in which what stands below an item of a bar can drop from it. */
 export const dropdownForms = ['list', 'flyouts', 'row', 'panel'] as const;
@@ -45,7 +45,7 @@ export const DropdownShape = Type.Object(
         {
           columns: Type.Optional(Type.Integer({ minimum: 1, maximum: MOST_COLUMNS })),
           /** Groups that stay in a column, from 0, wherever balance would put them; by their items. */
-          kept: Type.Optional(Type.Record(IdShape, Type.Integer({ minimum: 0, maximum: MOST_COLUMNS - 1 }), { minProperties: 1, maxProperties: 100 })),
+          kept: Type.Optional(recordOf(IdShape, Type.Integer({ minimum: 0, maximum: MOST_COLUMNS - 1 }), { minProperties: 1, maxProperties: 100 })),
           extent: Type.Optional(Type.Union([Type.Enum(extents), WidthShape])),
           align: Type.Optional(Type.Enum(panelAligns)),
           /** Between the bar and the panel, in px. */

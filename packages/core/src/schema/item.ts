@@ -3,7 +3,7 @@ import { EMAIL_PATTERN, PHONE_PATTERN } from '../base/address.ts';
 import { followOptions } from './follow.ts';
 import { PageKindShape } from './page.ts';
 import { settingFields } from './settings.ts';
-import { AddressShape, closed, IdShape, LabelShape } from './shapes.ts';
+import { AddressShape, closed, IdShape, LabelShape, LinkAddressShape, someOf } from './shapes.ts';
 
 /**
  * What an item leads to. A page is named by its id, so that it may change its address; `none` makes the item a heading; `undecided` is to be
@@ -11,7 +11,7 @@ import { AddressShape, closed, IdShape, LabelShape } from './shapes.ts';
  */
 export const DestinationShape = Type.Union([
   Type.Object({ kind: Type.Literal('page'), page: IdShape, anchor: Type.Union([Type.String({ maxLength: 200 }), Type.Null()]) }, closed),
-  Type.Object({ kind: Type.Literal('address'), address: AddressShape }, closed),
+  Type.Object({ kind: Type.Literal('address'), address: LinkAddressShape }, closed),
   Type.Object({ kind: Type.Literal('email'), address: Type.String({ pattern: EMAIL_PATTERN, maxLength: 320 }) }, closed),
   Type.Object({ kind: Type.Literal('phone'), number: Type.String({ pattern: PHONE_PATTERN }) }, closed),
   Type.Object({ kind: Type.Literal('none') }, closed),
@@ -60,5 +60,5 @@ export const itemOptions = {
 };
 
 /** An item; its parent is another item, or its menu on the top level. */
-export const ItemShape = Type.Object({ id: IdShape, parent: IdShape, ...linkFields, ...Type.Partial(Type.Object(itemOptions)).properties }, closed);
+export const ItemShape = Type.Object({ id: IdShape, parent: IdShape, ...linkFields, ...someOf(itemOptions).properties }, closed);
 export type Item = Static<typeof ItemShape>;

@@ -1,7 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { FollowShape } from './follow.ts';
 import { settingFields } from './settings.ts';
-import { closed, IdShape, KeyShape, LabelShape, LanguageShape } from './shapes.ts';
+import { closed, IdShape, KeyShape, LabelShape, LanguageShape, someOf } from './shapes.ts';
 
 export const menuFields = {
   /** Readable and stable: the delivery address holds it. */
@@ -19,5 +19,5 @@ export const menuOptions = {
 };
 
 /** A menu; its parent is the site, its items have it as their parent. */
-export const MenuShape = Type.Object({ id: IdShape, parent: IdShape, ...menuFields, ...Type.Partial(Type.Object(menuOptions)).properties }, closed);
+export const MenuShape = Type.Object({ id: IdShape, parent: IdShape, ...menuFields, ...someOf(menuOptions).properties }, closed);
 export type Menu = Static<typeof MenuShape>;

@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { AddressShape, closed, IdShape, LabelShape, LanguageShape } from './shapes.ts';
+import { closed, IdShape, LabelShape, LanguageShape, LinkAddressShape, PagePathShape, someOf } from './shapes.ts';
 
 export const PageKindShape = Type.Union([
   Type.Literal('page'),
@@ -20,7 +20,7 @@ export const pageFields = {
   kind: PageKindShape,
   title: LabelShape,
   /** Path from the site's root, with query if it has one: `/seeds/autumn`. */
-  address: AddressShape,
+  address: PagePathShape,
   state: PageStateShape,
   /** Null: the site's main language. */
   language: Type.Union([LanguageShape, Type.Null()]),
@@ -47,7 +47,7 @@ export const pageOptions = {
   visits: Type.Integer({ minimum: 0, maximum: Number.MAX_SAFE_INTEGER }),
   categories: Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { minItems: 1, maxItems: 50, uniqueItems: true }),
   /** Address of a picture that stands for it. */
-  picture: AddressShape,
+  picture: LinkAddressShape,
   summary: Type.String({ minLength: 1, maxLength: 1000 }),
   /** In the order of the page. */
   anchors: Type.Array(AnchorShape, { minItems: 1, maxItems: 500 }),
@@ -61,11 +61,11 @@ export const pageOptions = {
    */
   since: Type.Integer({ minimum: 1, maximum: Number.MAX_SAFE_INTEGER }),
   /** Addresses that it had before; the site answers them with the present one. */
-  formerAddresses: Type.Array(AddressShape, { minItems: 1, maxItems: 50, uniqueItems: true }),
+  formerAddresses: Type.Array(PagePathShape, { minItems: 1, maxItems: 50, uniqueItems: true }),
   /** A placeholder: somebody has a place for it in a menu, but the site has it not yet. The next import that names it makes it real. */
   planned: Type.Literal(true),
 };
 
 /** A page of the site. `parent` is another page, or the site itself on the top level. */
-export const PageShape = Type.Object({ id: IdShape, parent: IdShape, ...pageFields, ...Type.Partial(Type.Object(pageOptions)).properties }, closed);
+export const PageShape = Type.Object({ id: IdShape, parent: IdShape, ...pageFields, ...someOf(pageOptions).properties }, closed);
 export type Page = Static<typeof PageShape>;

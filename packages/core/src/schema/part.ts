@@ -6,7 +6,7 @@ import { DestinationShape } from './item.ts';
 import { PageKindShape } from './page.ts';
 import { PictureShape } from './picture.ts';
 import { RichTextShape } from './richText.ts';
-import { AddressShape, closed, IdShape, LONGEST_LABEL } from './shapes.ts';
+import { closed, IdShape, LinkAddressShape, LONGEST_LABEL, someOf } from './shapes.ts';
 
 /** Columns of the grid that a row is parted into. */
 export const GRID_COLUMNS = 12;
@@ -94,7 +94,7 @@ export const partFields = {
   /** The picture reaches the edges of the panel that its cell stands at. */
   isBled: Type.Literal(true),
   /** Of a search: where it sends what was typed, under which name. */
-  address: AddressShape,
+  address: LinkAddressShape,
   parameter: parameterName,
   /** Of a search: what else it sends, such as the part of the site to search in. */
   scope: Type.Object({ name: parameterName, value: Type.String({ minLength: 1, maxLength: 200 }) }, closed),
@@ -107,7 +107,7 @@ export type PartField = keyof typeof partFields;
 export const partFieldNames = Object.keys(partFields) as PartField[];
 
 /** A row, a cell or a part. The parent of a row is the item whose panel it stands in; all others stand in each other as `heldBy` says. */
-export const PartShape = Type.Object({ id: IdShape, parent: IdShape, kind: Type.Enum(partKinds), ...Type.Partial(Type.Object(partFields)).properties }, closed);
+export const PartShape = Type.Object({ id: IdShape, parent: IdShape, kind: Type.Enum(partKinds), ...someOf(partFields).properties }, closed);
 export type Part = Static<typeof PartShape>;
 export type PartFacts = Omit<Part, 'id' | 'parent' | 'kind'>;
 

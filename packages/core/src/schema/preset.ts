@@ -1,6 +1,6 @@
 import Type, { type Static, type TSchema } from 'typebox';
 import { PageSourceShape, partFields, type PageSource, type PartFacts, partKinds, type PartKind } from './part.ts';
-import { AddressShape, closed, IdShape, KeyShape } from './shapes.ts';
+import { AddressShape, closed, IdShape, KeyShape, someOf } from './shapes.ts';
 
 /**
  * Part of a panel apart from any panel: what it is, and what stands in it. A group names its child item by its place among the children, from 0, so that it can be
@@ -19,7 +19,7 @@ export const MOST_SKETCHED = 200;
 function sketchShape(level: number, { item: _, ...facts }: Record<string, TSchema> = partFields): TSchema {
   const parts = level === 1 ? {} : { parts: Type.Optional(Type.Array(sketchShape(level - 1, facts), { maxItems: MOST_SKETCHED })) };
   const own = { kind: Type.Enum(partKinds), child: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })) };
-  return Type.Object({ ...own, ...Type.Partial(Type.Object(facts)).properties, ...parts }, closed);
+  return Type.Object({ ...own, ...someOf(facts).properties, ...parts }, closed);
 }
 export const PartSketchShape = Type.Unsafe<PartSketch>(sketchShape(LEVELS));
 

@@ -1,7 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { DropdownShape } from './dropdown.ts';
 import { deviceClasses } from './deviceClass.ts';
-import { closed, KeyShape } from './shapes.ts';
+import { closed, KeyShape, recordOf, someOf } from './shapes.ts';
 
 /** An opaque colour, `#rrggbb`. */
 export const ColorShape = Type.String({ pattern: '^#[0-9a-f]{6}$' });
@@ -71,10 +71,10 @@ export const settingFields = {
   /** Not published, with all below it, until somebody says so. */
   heldBack: Type.Literal(true),
   /** Values of the site's own fields, by their keys. */
-  own: Type.Record(KeyShape, OwnValueShape, { minProperties: 1, maxProperties: 40 }),
+  own: recordOf(KeyShape, OwnValueShape, { minProperties: 1, maxProperties: 40 }),
 };
 
-export const SettingsShape = Type.Partial(Type.Object(settingFields, closed));
+export const SettingsShape = someOf(settingFields);
 export type Settings = Static<typeof SettingsShape>;
 export type SettingName = keyof Settings;
 export const settingNames = Object.keys(settingFields) as SettingName[];

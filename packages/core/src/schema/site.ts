@@ -17,3 +17,11 @@ export const SiteShape = Type.Object(
   closed,
 );
 export type Site = Static<typeof SiteShape>;
+
+/** First parts of paths that the editor and its server use themselves: a site with such a key could not be opened at its address. */
+const reservedKeys: ReadonlySet<string> = new Set(['api', 'assets', 'delivery', 'design', 'healthz', 'live', 'sites']);
+
+/** Whether a new site may not have this key. */
+export function isReservedKey(key: string): boolean {
+  return reservedKeys.has(key);
+}

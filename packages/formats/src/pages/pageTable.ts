@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { no, ok, plainLine, refusal, type IncomingPage, type PageKind, type PageState, type Result, type Sketch } from '@zorvik/core';
+import { isPagePath, no, ok, plainLine, plainPath, refusal, type IncomingPage, type PageKind, type PageState, type Result, type Sketch } from '@zorvik/core';
 import { plainCell } from '../formulaCells.ts';
 import { titleFromSlug } from '../titleFromSlug.ts';
 
@@ -194,10 +194,10 @@ function pathOf(address: string): string | null {
   if (/^https?:\/\//i.test(address)) {
     if (!URL.canParse(address)) return null;
     const url = new URL(address);
-    return url.pathname + url.search;
+    return plainPath(url.pathname) + url.search;
   }
   const path = address.startsWith('/') ? address : `/${address}`;
-  return /^\/(?!\/)[^\s#]*$/.test(path) && path.length <= 2048 ? path : null;
+  return isPagePath(path) && path.length <= 2048 ? path : null;
 }
 
 function slug(text: string): string {

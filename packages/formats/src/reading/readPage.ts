@@ -1,5 +1,5 @@
 import { parse } from 'parse5';
-import { plainLine, type PageAnchor, type PageKind } from '@zorvik/core';
+import { plainLine, plainPath, type PageAnchor, type PageKind } from '@zorvik/core';
 import { attributeOf, elementsBelow, isElement, textOf, type HtmlElement } from './htmlTree.ts';
 import { trailsOf, type Trail } from './trails.ts';
 
@@ -112,7 +112,7 @@ export function ownAddress(address: string | null, base: string, origin: string)
 /** One form for addresses that lead to one page: without index.html, and the parts of a query in their order. */
 export function addressKey(address: string): string {
   const [path = '', query] = address.split('?');
-  const plain = path.replace(/\/index\.(?:html?|php)$/i, '/');
+  const plain = plainPath(path).replace(/\/index\.(?:html?|php)$/i, '/');
   if (query === undefined || query === '') return plain;
   return `${plain}?${query.split('&').sort().join('&')}`;
 }

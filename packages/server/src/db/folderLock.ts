@@ -14,15 +14,17 @@ interface Holder {
 
 /**
  * Locks a data folder for this process: two processes on one folder would corrupt it silently. A lock that a killed process left
- * behind is recognised and taken over. Gives the release; throws a sentence when the folder is in use.
+ * behind is recognised and taken over. Gives the release; throws a sentence when the folder is in use. `isRestart`: a lock of this very process
+ * was left behind by a thread that ended, and is taken over as well.
  */
-export async function lockFolder(folder: string): Promise<() => Promise<void>> {
+export async function lockFolder(folder: string, isRestart = false): Promise<() => Promise<void>> {
   const path = join(folder, 'zorvik.lock');
   const own: Holder = { pid: process.pid, started: startOf(process.pid), host: hostname() };
   for (let attempt = 0; attempt < 3; attempt += 1) {
     if (await createdWith(path, JSON.stringify(own))) return () => rm(path, { force: true });
     const holder = await readHolder(path);
-    if (holder !== null && isAlive(holder)) {
+    const isOwn = isRestart && holder?.pid === own.pid && holder.started === own.started && holder.host === own.host;
+    if (holder !== null && !isOwn && isAlive(holder)) {
       throw new Error(
         `The data folder ${folder} is in use by another Zorvik (process ${holder.pid} on ${holder.host}). Stop that one, or set ZORVIK_DATA to another folder.`,
       );

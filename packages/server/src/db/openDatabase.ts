@@ -21,20 +21,22 @@ export interface OpenChoices {
   readonly template: string | null;
   /** The migrations, as drizzle-kit writes them. */
   readonly migrations: string;
+  /** An earlier thread of this process held the folder and ended by an error. */
+  readonly isRestart?: boolean;
 }
 
 /** Opens PGlite in a folder of this machine, upgraded to the present schema. Throws a sentence when it cannot be. */
-export async function openPglite({ folder, template, migrations }: OpenChoices): Promise<OpenDatabase> {
+export async function openPglite({ folder, template, migrations, isRestart = false }: OpenChoices): Promise<OpenDatabase> {
   const [{ quickPglite }, { drizzle }, { migrate }] = await Promise.all([
     import('./quickPglite.ts'),
     import('drizzle-orm/pglite'),
     import('drizzle-orm/pglite/migrator'),
   ]);
-  const release = await writable(folder);
+  const release = await writable(folder, isRestart);
   try {
     const files = join(folder, 'pglite');
     if (template !== null && !(await exists(files))) await copyWhole(template, files);
-    const client = await quickPglite(files);
+    const client = await quickPglite(files).catch((error: unknown) => Promise.reject(damaged(folder, error)));
     const database = drizzle(client) as unknown as Database;
     await refuseNewer(database, migrations);
     await migrate(drizzle(client), { migrationsFolder: migrations });
@@ -50,24 +52,36 @@ export async function openPglite({ folder, template, migrations }: OpenChoices):
   }
 }
 
+/** PGlite ends with “Aborted(). Build with -sASSERTIONS …” or a WebAssembly trap when its files are damaged: that helps nobody. */
+function damaged(folder: string, error: unknown): Error {
+  const found = error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error);
+  const said = /abort|assertions|unreachable|RuntimeError/i.test(found) ? 'its files are damaged or incomplete' : found;
+  return new Error(
+    `The database in the data folder ${folder} cannot be opened: ${said}. Nothing was changed. Move that folder away, and restore a backup into a new one with “npm run restore -- FILE”; archives made before a restore are in its folder “archives”.`,
+    { cause: error },
+  );
+}
+
 const folderProblems: Readonly<Record<string, string>> = {
   ENOSPC: 'its disk is full',
   EROFS: 'it is read-only',
   EACCES: 'this user may not',
   // Also what Node says of a folder that would have to be made on a read-only disk.
   ENOENT: 'it is not there and cannot be made',
+  EEXIST: 'it is a file, not a folder',
+  ENOTDIR: 'a part of its path is a file, not a folder',
 };
 
 /** Makes the folder and locks it; throws a sentence where it cannot be written. */
-async function writable(folder: string): Promise<() => Promise<void>> {
+async function writable(folder: string, isRestart: boolean): Promise<() => Promise<void>> {
   try {
     await mkdir(folder, { recursive: true });
-    return await lockFolder(folder);
+    return await lockFolder(folder, isRestart);
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     if (code === undefined) throw error;
     const problem = folderProblems[code] ?? `the system says ${code}`;
-    throw new Error(`The data folder ${folder} cannot be written: ${problem}. Make it writable, or set ZORVIK_DATA to another folder.`, { cause: error });
+    throw new Error(`The data folder ${folder} cannot be used: ${problem}. ${code === 'EEXIST' || code === 'ENOTDIR' ? 'Set' : 'Make it writable, or set'} ZORVIK_DATA to another folder.`, { cause: error });
   }
 }
 

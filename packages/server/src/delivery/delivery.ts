@@ -19,12 +19,15 @@ type ReadySite = ReadonlyMap<string, ReadyFile>;
 
 /** What the public reads: the current edition of each site and nothing else, from memory. */
 export interface Delivery {
-  /** Answers a request below the delivery address; any other method, origin and host may ask. */
-  readonly answer: (request: IncomingMessage, response: ServerResponse) => Promise<void>;
+  /** Answers a request; `path` is what stands behind the delivery address, with its query. Any origin and host may ask. */
+  readonly answer: (request: IncomingMessage, response: ServerResponse, path: string) => Promise<void>;
   /** Lets the next request read the site's current edition anew. */
   readonly forget: (siteKey: string) => void;
   readonly forgetAll: () => void;
 }
+
+/** A site's key (with any other text nothing need be looked up), and the file. */
+const PATH = /^\/sites\/([a-z][a-z0-9-]{0,39})\/([^?]+)(?:\?.*)?$/;
 
 /** For browsers and caches between: ask again each time, which costs a 304. A published change is seen at once. */
 const CACHE = 'public, no-cache';
@@ -72,13 +75,14 @@ export function delivery(load: LoadEdition, most = MOST_BYTES): Delivery {
   return {
     forget: drop,
     forgetAll: () => [...ready.keys()].forEach(drop),
-    async answer(request, response) {
+    async answer(request, response, asked) {
       if (request.method === 'OPTIONS') return preflight(response);
       if (request.method !== 'GET' && request.method !== 'HEAD')
         return refuse(response, refusal('unknownPath', { method: request.method ?? '', path: DELIVERY }), 404);
-      const [, siteKey, path] = /\/sites\/([^/?]+)\/([^?]+)/.exec(request.url ?? '') ?? [];
-      if (siteKey === undefined || path === undefined) return refuse(response, refusal('unknownPath', { method: 'GET', path: request.url ?? '' }), 404);
-      const site = await siteAt(siteKey);
+      const [, siteKey, path] = PATH.exec(asked) ?? [];
+      if (siteKey === undefined || path === undefined) return refuse(response, refusal('unknownPath', { method: 'GET', path: `${DELIVERY}${asked}` }), 404);
+      const site = await siteAt(siteKey).catch(() => null);
+      if (site === null) return refuse(response, refusal('serverAway'), 503);
       if (!(site instanceof Map)) return refuse(response, site as Refusal, 404);
       const file = site.get(path) as ReadyFile | undefined;
       if (file === undefined) return refuse(response, unknownFile(site, path), 404);
@@ -125,8 +129,8 @@ function cacheHeaders(etag: string): Record<string, string> {
 
 function send(request: IncomingMessage, response: ServerResponse, file: ReadyFile): void {
   const asked = request.headers['if-none-match'];
-  const known = asked === undefined ? undefined : tagsIn(asked).find((tag) => file.tags.has(tag));
   const chosen = variantFor(request.headers['accept-encoding'], file);
+  const known = asked === undefined ? undefined : asked.trim() === '*' ? chosen.etag : tagsIn(asked).find((tag) => file.tags.has(tag));
   if (known !== undefined) {
     response.writeHead(304, cacheHeaders(known)).end();
     return;

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { LARGEST_PICTURE, no, ok, pictureName, refusal, widthsOf, type Picture, type Result } from '@zorvik/core';
+import { scanDrawing } from './scanDrawing.ts';
 
 /** One file of a picture, as it is kept and delivered. */
 export interface PictureFile {
@@ -38,13 +39,11 @@ async function dottedPicture(bytes: Buffer): Promise<Result<MadePicture>> {
   const { default: sharp } = await import('sharp');
   const opened = (isMoving: boolean) => sharp(bytes, { limitInputPixels: MOST_DOTS, failOn: 'error', animated: isMoving });
   try {
-    const { format = 'unknown', pages = 1 } = await sharp(bytes, { limitInputPixels: MOST_DOTS }).metadata();
+    const { format = 'unknown', pages = 1, pageHeight, autoOrient } = await opened(true).metadata();
     if (!FORMATS.has(format)) return no(refusal('notPicture', { problem: `its content is ${format}` }));
     if (pages > MOST_FRAMES) return no(refusal('notPicture', { problem: `it has ${pages} frames, and at most ${MOST_FRAMES} are taken` }));
     const isMoving = pages > 1;
-    const upright = await opened(isMoving).autoOrient().webp({ quality: 90 }).toBuffer({ resolveWithObject: true });
-    const height = upright.info.pageHeight ?? upright.info.height;
-    const picture: Picture = { file: hashOf(bytes), width: upright.info.width, height };
+    const picture: Picture = { file: hashOf(bytes), width: autoOrient.width, height: pageHeight ?? autoOrient.height };
     const files: PictureFile[] = [];
     for (const width of widthsOf(picture)) {
       const resized = opened(isMoving).autoOrient().resize({ width, withoutEnlargement: true });
@@ -77,6 +76,9 @@ function looksDrawn(bytes: Buffer): boolean {
 }
 
 async function drawnPicture(bytes: Buffer): Promise<Result<MadePicture>> {
+  const text = bytes.toString('utf8');
+  const problem = scanDrawing(text.slice(text.search(/<svg[\s>]/i))) ?? prologueProblem(text);
+  if (problem !== null) return no(refusal('notPicture', { problem }));
   const [{ default: createPurify }, { JSDOM }] = await Promise.all([import('dompurify'), import('jsdom')]);
   const { window } = new JSDOM('');
   try {
@@ -84,9 +86,10 @@ async function drawnPicture(bytes: Buffer): Promise<Result<MadePicture>> {
     purify.addHook('uponSanitizeAttribute', (_, attribute) => {
       // Only what is within the drawing itself may be named.
       if (/(?:^|:)href$/i.test(attribute.attrName) && !attribute.attrValue.startsWith('#')) attribute.keepAttr = false;
+      // A CSS escape (`u\72l`) would hide what is named from the line after it.
+      if (attribute.attrValue.includes('\\')) attribute.keepAttr = false;
       if (/url\(\s*['"]?(?!#)/i.test(attribute.attrValue)) attribute.keepAttr = false;
     });
-    const text = bytes.toString('utf8');
     // Read as XML, which it is: read as HTML, an element that HTML knows otherwise would swallow what stands behind it. Without its prologue, which may declare entities.
     const drawn = text.slice(text.search(/<svg[\s>]/i)).replace(/^<svg(?![^>]*\sxmlns=)/i, `<svg xmlns="${SVG}"`);
     const root = new window.DOMParser().parseFromString(drawn, 'image/svg+xml').documentElement;
@@ -108,6 +111,12 @@ async function drawnPicture(bytes: Buffer): Promise<Result<MadePicture>> {
   } finally {
     window.close();
   }
+}
+
+/** An instruction before the drawing itself, such as one that names a style sheet; the XML declaration is none. */
+function prologueProblem(text: string): string | null {
+  const found = /<\?(?!xml\s)([^\s?>]*)/i.exec(text.slice(0, text.search(/<svg[\s>]/i)));
+  return found === null ? null : `the drawing has an instruction <?${found[1] ?? ''}?>, which could load a style sheet`;
 }
 
 function sizeOf(root: Element): { width: number; height: number } | null {

@@ -19,6 +19,7 @@ import type { Database } from '../db/database.ts';
 import { appendEdit, bodyOf, editById, editsSince, editsToSend, keepRefusal } from '../repositories/log.ts';
 import { deleteNodes, writeNodes, type NodeRow, type Progress } from '../repositories/nodes.ts';
 import { insertSite, lockSite, setRevision, type SiteHead } from '../repositories/sites.ts';
+import { damageDone } from './damageDone.ts';
 import { ranksFor } from './ranksFor.ts';
 import { withEdit, type KnownSite, type SiteCache } from './siteCache.ts';
 
@@ -79,7 +80,7 @@ export async function keepDecided({ database, cache, now }: EditingDeps, siteKey
     if (head.refused !== null) return { result: no(head.refused), site: null };
     if (head.known !== null) return { result: ok(await answerAgain(tx, head, id, known)), site: null };
     const present = await caughtUp(tx, await cache.at(tx, head), head.revision);
-    const decided = await decide(tx, present);
+    const decided = sound(await decide(tx, present));
     if (!decided.ok) {
       await keepRefusal(tx, head.id, id, decided.refusal, now().toISOString());
       return { result: decided, site: present };
@@ -97,6 +98,12 @@ export async function keepDecided({ database, cache, now }: EditingDeps, siteKey
   // Only now is it committed: a transaction that failed must leave the cache as it was.
   if (site !== null) cache.keep(site);
   return result;
+}
+
+/** What was decided, unless it would damage the site. */
+function sound(decided: Result<Accepted>): Result<Accepted> {
+  const damage = decided.ok ? damageDone(decided.value.document, decided.value.edit) : null;
+  return damage === null ? decided : no(damage);
 }
 
 /** Edits that write more nodes than this are not sent along: to load the whole site is less. */

@@ -20,21 +20,25 @@ for (const [net, prefix] of [
 ] as const)
   closed.addSubnet(net, prefix, 'ipv4');
 for (const [net, prefix] of [
-  ['::', 128],
-  ['::1', 128],
+  // This machine itself, and IPv4 addresses written as IPv6 in a way that nobody uses any more (`::a.b.c.d`).
+  ['::', 96],
   ['64:ff9b::', 96],
+  ['64:ff9b:1::', 48],
   ['100::', 64],
   ['2001:db8::', 32],
+  // 6to4: the IPv4 address of a relay is in it, which may be a private one.
+  ['2002::', 16],
+  ['3fff::', 20],
   ['fc00::', 7],
   ['fe80::', 10],
+  ['fec0::', 10],
   ['ff00::', 8],
 ] as const)
   closed.addSubnet(net, prefix, 'ipv6');
 
 /** Whether an IP address is one of the open web. An IPv4 address in IPv6's clothes counts as what it is. */
 export function isPublicAddress(address: string): boolean {
-  const mapped = /^::ffff:(\d+\.\d+\.\d+\.\d+)$/i.exec(address)?.[1];
-  const plain = mapped ?? address;
-  if (isIP(plain) === 0) return false;
-  return !closed.check(plain, isIPv4(plain) ? 'ipv4' : 'ipv6');
+  if (isIP(address) === 0) return false;
+  // Node's list looks up an IPv4 address in IPv6's clothes (`::ffff:a.b.c.d`, however it is written) among those of IPv4.
+  return !closed.check(address, isIPv4(address) ? 'ipv4' : 'ipv6');
 }

@@ -62,10 +62,16 @@ export async function writeArchive(database: Database, now: Date, to: Writable):
       for (const name of tableNames) rows[name] = await countOf(tx, name);
       const manifest: Manifest = { format: 'zorvik-archive', version: ARCHIVE_VERSION, madeAt: now.toISOString(), rows };
       const tar = pack();
-      const entry = (path: string, text: string): Promise<void> =>
-        new Promise((done, fail) => {
+      // When its reader goes away, `sending` says so; without a listener here the same error would end the process.
+      tar.on('error', () => undefined);
+      const sending = pipeline(tar as unknown as Readable, createGzip({ level: 6 }), to);
+      sending.catch(() => undefined);
+      const entry = (path: string, text: string): Promise<void> => {
+        const written = new Promise<void>((done, fail) => {
           tar.entry({ name: path, mtime: now }, text, (error) => (error ? fail(error) : done()));
         });
+        return Promise.race([written, sending]);
+      };
       const fill = async (): Promise<void> => {
         await entry(MANIFEST, JSON.stringify(manifest));
         for (const name of tableNames) {
@@ -77,7 +83,13 @@ export async function writeArchive(database: Database, now: Date, to: Writable):
         }
         tar.finalize();
       };
-      await Promise.all([fill().catch((error: unknown) => tar.destroy(error as Error)), pipeline(tar as unknown as Readable, createGzip({ level: 6 }), to)]);
+      try {
+        await fill();
+      } catch (error) {
+        tar.destroy(error as Error);
+        throw error;
+      }
+      await sending;
       return manifest;
     },
     { isolationLevel: 'repeatable read', accessMode: 'read only' },
@@ -118,13 +130,15 @@ const upgrades: Readonly<Record<number, (name: string, row: Record<string, unkno
 export interface ToRestore {
   /** Whether what is there may go; without it, only an empty database is filled. */
   readonly isReplacing: boolean;
+  /** What is wrong with a site as it was restored, in words; null: nothing. Asked of every site before anything is switched. */
+  readonly problemOf: (tx: Database, siteId: string) => Promise<string | null>;
 }
 
 /**
  * Fills the database from an archive, wholly or not at all, and tells all processes. Every site begins a new epoch, so that windows which
  * know the old one load it again.
  */
-export async function readArchive(database: Database, from: Readable, { isReplacing }: ToRestore): Promise<Result<Manifest>> {
+export async function readArchive(database: Database, from: Readable, { isReplacing, problemOf }: ToRestore): Promise<Result<Manifest>> {
   try {
     return ok(
       await database.transaction(async (tx) => {
@@ -140,6 +154,10 @@ export async function readArchive(database: Database, from: Readable, { isReplac
         for (const name of tableNames) {
           const [found, said] = [await countOf(tx, name), manifest.rows[name] ?? 0];
           if (found !== said) throw new Refused('badArchive', { problem: `it should hold ${said} rows of ${name}, but holds ${found}` });
+        }
+        for (const { id, key } of await rowsOf<{ id: string; key: string }>(tx, sql`select id, key from sites order by key`)) {
+          const problem = await problemOf(tx, id);
+          if (problem !== null) throw new Refused('badArchive', { problem: `the site “${key}” is damaged: ${problem}` });
         }
         await rowsOf(tx, sql`update sites set epoch = md5(random()::text)`);
         const notice: Notice = { kind: 'restored' };
@@ -168,7 +186,7 @@ class Refused extends Error {
 function unreadable(error: unknown): Refused | null {
   const { code = '', message = '', cause } = error as { code?: string; message?: string; cause?: { code?: string; message?: string } };
   const isBroken = code.startsWith('Z_') || error instanceof SyntaxError || /tar|header|checksum|Unexpected end/i.test(message);
-  const isUnfit = /^(?:22|23|42)/.test(cause?.code ?? '');
+  const isUnfit = /^(?:22|23|42|54)/.test(cause?.code ?? '');
   return isBroken || isUnfit ? new Refused('badArchive', { problem: cause?.message ?? message }) : null;
 }
 
@@ -198,10 +216,32 @@ async function textOf(entry: Readable & { readonly header: Header }): Promise<st
 }
 
 function readManifest(name: string, text: string): Manifest {
-  const manifest = name === MANIFEST ? (JSON.parse(text) as Manifest) : null;
-  if (manifest?.format !== 'zorvik-archive') throw new Refused('badArchive', { problem: `it should begin with ${MANIFEST}` });
-  if (manifest.version > ARCHIVE_VERSION) throw new Refused('newerArchive', { version: manifest.version, known: ARCHIVE_VERSION });
-  return manifest;
+  const found: unknown = name === MANIFEST ? JSON.parse(text) : null;
+  if (!isManifest(found)) throw new Refused('badArchive', { problem: `it should begin with ${MANIFEST}, which says its version and its rows` });
+  if (found.version > ARCHIVE_VERSION) throw new Refused('newerArchive', { version: found.version, known: ARCHIVE_VERSION });
+  return found;
+}
+
+function isManifest(value: unknown): value is Manifest {
+  const { format, version, madeAt, rows } = (value ?? {}) as Partial<Record<keyof Manifest, unknown>>;
+  const isCount = (one: unknown): boolean => Number.isSafeInteger(one) && (one as number) >= 0;
+  if (format !== 'zorvik-archive' || typeof madeAt !== 'string') return false;
+  if (!Number.isSafeInteger(version) || (version as number) < 1) return false;
+  return typeof rows === 'object' && rows !== null && !Array.isArray(rows) && Object.values(rows).every(isCount);
+}
+
+/** No row of ours is nested as deep. Deeper ones exhaust the stack of whoever writes them as JSON, here and in the database. */
+const DEEPEST = 100;
+
+function isTooDeep(row: unknown): boolean {
+  const stack: { readonly value: unknown; readonly depth: number }[] = [{ value: row, depth: 1 }];
+  for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
+    const { value, depth } = next;
+    if (typeof value !== 'object' || value === null) continue;
+    if (depth > DEEPEST) return true;
+    for (const inner of Object.values(value)) stack.push({ value: inner, depth: depth + 1 });
+  }
+  return false;
 }
 
 async function fillTable(tx: Database, path: string, text: string, version: number): Promise<void> {
@@ -210,9 +250,16 @@ async function fillTable(tx: Database, path: string, text: string, version: numb
   const rows = text
     .split('\n')
     .filter(Boolean)
-    .map((line) => upgraded(name, JSON.parse(line) as Record<string, unknown>, version));
+    .map((line) => upgraded(name, rowOf(line, path), version));
   const table = sql.identifier(name);
   await rowsOf(tx, sql`insert into ${table} select * from json_populate_recordset(null::${table}, ${JSON.stringify(rows)}::json)`);
+}
+
+function rowOf(line: string, path: string): Record<string, unknown> {
+  const row: unknown = JSON.parse(line);
+  if (typeof row !== 'object' || row === null || Array.isArray(row)) throw new Refused('badArchive', { problem: `a line of ${path} is no row` });
+  if (isTooDeep(row)) throw new Refused('badArchive', { problem: `a row of ${path} is nested more than ${DEEPEST} levels deep` });
+  return row as Record<string, unknown>;
 }
 
 function upgraded(name: string, row: Record<string, unknown>, version: number): Record<string, unknown> {

@@ -89,6 +89,20 @@ export async function appendEdit(tx: Database, siteId: string, edit: Omit<Logged
   if (packed !== null) await tx.insert(editBodies).values({ siteId, revision, body: packed });
 }
 
+/** What is missing of a site's log between where it begins and the revision of its row, in words; null: nothing. */
+export async function gapInLog(tx: Database, siteId: string): Promise<string | null> {
+  const [found] = await rowsOf<{ revision: number; start: number; count: number; last: number | null }>(
+    tx,
+    sql`select s.revision::int as revision, coalesce((select c.revision from checkpoints c where c.site_id = s.id), 0)::int as start,
+          (select count(*)::int from edits e where e.site_id = s.id) as count, (select max(e.revision)::int from edits e where e.site_id = s.id) as last
+        from sites s where s.id = ${siteId}`,
+  );
+  if (found === undefined) return 'it has no row';
+  const { revision, start, count, last } = found;
+  if ((last ?? start) !== revision) return `it is at revision ${revision}, but its log ends at ${last ?? start}`;
+  return count === revision - start ? null : `its log should have ${revision - start} edits after revision ${start}, but has ${count}`;
+}
+
 /** Keeps that an edit was refused, for the case that it arrives again. */
 export async function keepRefusal(tx: Database, siteId: string, id: Id, refusal: Refusal, at: string): Promise<void> {
   await rowsOf(

@@ -11,12 +11,14 @@ export function unknownPath(request: Request, response: Response): void {
 export function failures({ log, random, bodyLimit, importLimit }: Deps) {
   // Express knows an error handler by its four parameters.
   return (error: unknown, request: Request, response: Response, _next: NextFunction): void => {
+    // Who asked has gone: there is nobody to answer, and nothing to repair.
+    if (response.destroyed || (error as BodyError).type === 'request.aborted') return void response.destroy();
     if (response.headersSent) {
-      log.error({ error }, 'A reply failed midway');
+      log.error({ stack: stackOf(error) }, 'A reply failed midway');
       response.destroy();
       return;
     }
-    const known = bodyProblem(error, request.path.endsWith('/edits') ? bodyLimit : importLimit);
+    const known = bodyProblem(error, isImport(request.path) ? { limit: importLimit, setting: 'ZORVIK_IMPORT_MB' } : { limit: bodyLimit, setting: 'ZORVIK_BODY_MB' });
     if (known !== null) return sendRefusal(response, known);
     const trouble = troubleIn(error);
     const id = mintId('session', random);
@@ -35,18 +37,28 @@ function stackOf(error: unknown): string {
 
 interface BodyError {
   readonly type?: string;
-  readonly limit?: number;
+  readonly code?: string;
   readonly message?: string;
 }
 
-/** The errors that body parsers throw, by their `type`. */
-function bodyProblem(error: unknown, limit: number): Refusal | null {
-  const { type, message = '', limit: own } = error as BodyError;
-  if (type === 'entity.too.large') {
-    const most = own ?? limit;
-    return refusal('tooLarge', { most: `${Math.round(most / 1_048_576)} MB`, setting: most === limit ? 'ZORVIK_IMPORT_MB' : 'ZORVIK_BODY_MB' });
-  }
+/** How large a body may be, and what sets that. */
+interface BodyLimit {
+  readonly limit: number;
+  readonly setting: string;
+}
+
+/** Whether a path takes a sitemap: those may be larger than other bodies. */
+function isImport(path: string): boolean {
+  return path.endsWith('/imports') || path.endsWith('/from-sitemap');
+}
+
+/** The errors that body parsers throw, by their `type`; a body that cannot be unpacked has only the code of zlib. */
+function bodyProblem(error: unknown, { limit, setting }: BodyLimit): Refusal | null {
+  const { type, code = '', message = '' } = error as BodyError;
+  if (type === 'entity.too.large') return refusal('tooLarge', { most: `${Math.round(limit / 1_048_576)} MB`, setting });
   if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'charset.unsupported') return refusal('badJson', { reason: message });
+  if (type === 'request.size.invalid') return refusal('badJson', { reason: 'it is shorter than its Content-Length says' });
+  if (/^Z_|^ERR_(?:_ERROR|BROTLI|PADDING)|^ERR__/.test(code)) return refusal('badPacking', { reason: message });
   return error instanceof URIError ? refusal('badJson', { reason: 'the address holds a broken percent-encoding' }) : null;
 }
 

@@ -4,10 +4,10 @@ import { ImportLineShape, routes, type ImportLine, type NewSite } from '@zorvik/
 import type { Deps } from '../deps.ts';
 import { importPageList, makeSiteOfPages, readPageList, type Imported } from '../editing/importSitemap.ts';
 import { newSiteFacts } from '../editing/makeSite.ts';
-import { checkOf, problemIn } from './serve.ts';
+import { checkOf, checkStoredOf, problemIn } from '../shapeCheck.ts';
 import { envelope, sendRefusal } from './sendRefusal.ts';
 
-const checkLine = checkOf(ImportLineShape);
+const checkLine = checkStoredOf(ImportLineShape);
 
 /**
  * Sitemaps come as bytes. A file that cannot be read is refused before anything is stored; from then on the reply is a stream of

@@ -2,7 +2,6 @@ import express, { type IRouter, type NextFunction, type Request, type Response }
 import { can, refusal } from '@zorvik/core';
 import { LARGEST_PICTURE_FILE, routes } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
-import { makePicture } from '../editing/makePicture.ts';
 import { insertPicture, maybePicture } from '../repositories/pictures.ts';
 import { sendRefusal } from './sendRefusal.ts';
 import { siteHead } from './sites.ts';
@@ -24,7 +23,7 @@ export function pictureRoutes(router: IRouter, deps: Deps): void {
       if (!leave.ok) return sendRefusal(response, leave.refusal);
       const head = await siteHead(deps, String(request.params.siteKey));
       if (!head.ok) return sendRefusal(response, head.refusal);
-      const made = await makePicture(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0));
+      const made = await deps.pictures.make(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0));
       if (!made.ok) return sendRefusal(response, made.refusal);
       const { picture, files } = made.value;
       await database.transaction((tx) => insertPicture(tx, head.value.id, picture.file, files, now().toISOString()));

@@ -1,31 +1,9 @@
 import type { IRouter, Request, Response } from 'express';
-import { Ajv, type ValidateFunction } from 'ajv';
-import { OperationShape, refusal, type Refusal, type Result } from '@zorvik/core';
-import { ResolvedItemShape, ResolvedPartShape, type BodyOf, type QueryOf, type ReplyOf, type Route } from '@zorvik/contract';
-import { sendRefusal } from './sendRefusal.ts';
+import type { Result } from '@zorvik/core';
+import type { BodyOf, QueryOf, ReplyOf, Route } from '@zorvik/contract';
+import { checkOf, checkStoredOf, problemIn } from '../shapeCheck.ts';
 import { findBadText } from './findBadText.ts';
-
-const ajv = new Ajv({ discriminator: true, strict: false, allErrors: false, code: { optimize: false } });
-ajv.addSchema([ResolvedItemShape, ResolvedPartShape, OperationShape]);
-
-/** A check that is compiled when it is first asked for: compiling all at once would hold up the start. */
-type Check = () => ValidateFunction;
-const waiting: Check[] = [];
-
-export function checkOf(schema: object): Check {
-  let compiled: ValidateFunction | null = null;
-  const check = (): ValidateFunction => (compiled ??= ajv.compile(schema));
-  waiting.push(check);
-  return check;
-}
-
-/** Compiles what nobody has asked for yet, one at a time between other work, so that no request has to wait for it. */
-export async function compileChecks(): Promise<void> {
-  for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
-    await new Promise(setImmediate);
-    next();
-  }
-}
+import { sendRefusal } from './sendRefusal.ts';
 
 export interface Asked<R extends Route> {
   readonly params: Readonly<Record<string, string>>;
@@ -40,10 +18,10 @@ export interface Asked<R extends Route> {
 export function serve<R extends Route>(router: IRouter, route: R, answer: (asked: Asked<R>) => Promise<Result<ReplyOf<R>>>): void {
   const checkQuery = route.query === undefined ? null : checkOf(route.query);
   const checkBody = typeof route.body === 'object' ? checkOf(route.body) : null;
-  const checkReply = checkOf(route.reply);
+  const checkReply = checkStoredOf(route.reply);
   const listen = async (request: Request, response: Response): Promise<void> => {
     const query = numbered(request.query as Record<string, unknown>, route.query);
-    const wrong = problemIn(checkQuery, query, 'the query') ?? problemIn(checkBody, request.body, 'the body') ?? findBadText(request.body);
+    const wrong = problemIn(checkQuery, query, 'the query') ?? problemIn(checkBody, request.body, 'the body') ?? findBadText(request.query) ?? findBadText(request.params) ?? findBadText(request.body);
     if (wrong !== null) return sendRefusal(response, wrong);
     const result = await answer({ params: request.params as Record<string, string>, query: query as QueryOf<R>, body: request.body as BodyOf<R> });
     if (!result.ok) return sendRefusal(response, result.refusal);
@@ -59,17 +37,6 @@ export function serve<R extends Route>(router: IRouter, route: R, answer: (asked
 function sendJson(response: Response, status: number, value: unknown): void {
   const bytes = Buffer.from(JSON.stringify(value), 'utf8');
   response.writeHead(status, { 'Content-Type': 'application/json; charset=utf-8', 'Content-Length': bytes.length, 'Cache-Control': 'no-store' }).end(bytes);
-}
-
-/** What a value has against its schema, as a refusal that names the place. */
-export function problemIn(check: Check | null, value: unknown, what: string): Refusal | null {
-  if (check === null) return null;
-  const fits = check();
-  if (fits(value)) return null;
-  const [first] = fits.errors ?? [];
-  const place = first === undefined || first.instancePath === '' ? what : `${what} at ${first.instancePath}`;
-  const extra = (first?.params as { additionalProperty?: string } | undefined)?.additionalProperty;
-  return refusal('badShape', { place, problem: `${first?.message ?? 'does not fit'}${extra === undefined ? '' : ` (${extra})`}` });
 }
 
 /** Queries arrive as text; what the schema calls a whole number becomes one. */

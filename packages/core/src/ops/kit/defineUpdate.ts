@@ -6,7 +6,7 @@ import { no, ok, type Result } from '../../base/result.ts';
 import type { Sentence } from '../../base/sentences.ts';
 import { forestOf, withForest, type ForestName, type NodeOf, type SiteDocument } from '../../model/document.ts';
 import { withNodeChanged } from '../../model/forest.ts';
-import { closed, IdShape } from '../../schema/shapes.ts';
+import { closed, IdShape, someOf } from '../../schema/shapes.ts';
 import { missing } from './missing.ts';
 import type { Applied, OperationKind } from './operationKind.ts';
 
@@ -43,7 +43,7 @@ export function defineUpdate<K extends string, F extends ForestName>(
   refuses: (document: SiteDocument, node: NodeOf[F]) => Refusal | null = () => null,
 ): OperationKind<Update<K, F>, Update<K, F>> {
   const orNull = Object.fromEntries(Object.entries(maybe).map(([field, shape]) => [field, Type.Union([shape, Type.Null()])]));
-  const someFields = Type.Partial(Type.Object({ ...always, ...orNull }, closed));
+  const someFields = someOf({ ...always, ...orNull });
   return {
     kind,
     shape: Type.Object({ kind: Type.Literal(kind), id: IdShape, set: someFields, was: someFields }, closed),

@@ -1,0 +1,46 @@
+import {
+  breachAmong,
+  ItemShape,
+  kindOf,
+  LeftFindingShape,
+  MenuShape,
+  OwnFieldShape,
+  PageShape,
+  PartShape,
+  PlacementShape,
+  PresetShape,
+  refusal,
+  SharedLinkShape,
+  type Edit,
+  type ForestName,
+  type Refusal,
+  type SiteDocument,
+} from '@zorvik/core';
+import { checkStoredOf, problemIn, type Check } from '../shapeCheck.ts';
+
+const checks: Readonly<Record<ForestName, Check>> = {
+  pages: checkStoredOf(PageShape),
+  menus: checkStoredOf(MenuShape),
+  items: checkStoredOf(ItemShape),
+  placements: checkStoredOf(PlacementShape),
+  sharedLinks: checkStoredOf(SharedLinkShape),
+  ownFields: checkStoredOf(OwnFieldShape),
+  leftFindings: checkStoredOf(LeftFindingShape),
+  parts: checkStoredOf(PartShape),
+  presets: checkStoredOf(PresetShape),
+};
+
+/**
+ * What an edit would damage, as a refusal; null: nothing. The last defence before it is stored: every node that it touched has the shape of its
+ * kind and breaks no invariant, whatever schemas and operations have let through.
+ */
+export function damageDone(document: SiteDocument, { operations }: Pick<Edit, 'operations'>): Refusal | null {
+  const touched = operations.flatMap((operation) => kindOf(operation).touches(operation));
+  for (const { forest, id } of touched) {
+    const node = document[forest].nodes.get(id);
+    const misshapen = node === undefined ? null : problemIn(checks[forest], node, id);
+    if (misshapen !== null) return refusal('breaksSite', { problem: `${misshapen.params.place} ${misshapen.params.problem}` });
+  }
+  const breach = breachAmong(document, touched);
+  return breach === null ? null : refusal('breaksSite', { problem: breach });
+}

@@ -1,0 +1,87 @@
+import { Worker } from 'node:worker_threads';
+import type { LoadedEdition } from './delivery/loadEdition.ts';
+import type { EditorWork, FromEditor, ToEditor } from './threads.ts';
+
+/** The editor's thread, as the thread that started it sees it. */
+export interface EditorThread {
+  /** The database is open. Fails with a sentence where it cannot be opened. */
+  readonly opened: Promise<void>;
+  /** Lets it listen, and gives its address. */
+  readonly begin: (deliveryAddress: string) => Promise<string>;
+  /** Loads a site's edition. Fails when the thread ends before it has answered. */
+  readonly load: (siteKey: string) => Promise<LoadedEdition>;
+  /** Settles when the thread has ended: null when it ended by itself, else the error that ended it. */
+  readonly ended: Promise<Error | null>;
+  /** Lets requests under way finish and closes the database. */
+  readonly close: () => Promise<void>;
+}
+
+interface Waiting {
+  readonly done: (edition: LoadedEdition) => void;
+  readonly fail: (error: Error) => void;
+}
+
+/** Starts the editor's thread. `forget` is called when a site's edition is out of date; with null, when all are. */
+export function startEditorThread(file: URL, work: EditorWork, forget: (siteKey: string | null) => void): EditorThread {
+  const worker = new Worker(file, { workerData: work });
+  const tell = (message: ToEditor): void => worker.postMessage(message);
+  const waiting = new Map<number, Waiting>();
+  let tickets = 0;
+  const opened = later<undefined>();
+  const ready = later<string>();
+  const ended = new Promise<Error | null>((done) => {
+    worker.once('error', done);
+    worker.once('exit', () => done(null));
+  });
+  void ended.then((error) => {
+    const gone = error ?? new Error('The editing thread ended before it was ready.');
+    for (const step of [opened, ready, ...waiting.values()]) step.fail(gone);
+    waiting.clear();
+  });
+  worker.on('message', (message: FromEditor) => {
+    if (message.kind === 'opened') opened.done(undefined);
+    else if (message.kind === 'ready') ready.done(message.address);
+    else if (message.kind === 'failed') for (const step of [opened, ready]) step.fail(new Error(message.message));
+    else if (message.kind === 'forget') {
+      forget(message.siteKey);
+      tell({ kind: 'forgotten', ticket: message.ticket });
+    } else {
+      const asked = waiting.get(message.ticket);
+      waiting.delete(message.ticket);
+      if (message.kind === 'edition') asked?.done(message.edition);
+      else asked?.fail(new Error(message.message));
+    }
+  });
+  return {
+    opened: opened.promise,
+    begin(address) {
+      tell({ kind: 'deliveryAt', address });
+      return ready.promise;
+    },
+    load: (siteKey) =>
+      new Promise((done, fail) => {
+        tickets += 1;
+        waiting.set(tickets, { done, fail });
+        tell({ kind: 'load', ticket: tickets, siteKey });
+      }),
+    ended,
+    async close() {
+      tell({ kind: 'close' });
+      await ended;
+    },
+  };
+}
+
+interface Later<T> {
+  readonly promise: Promise<T>;
+  readonly done: (value: T) => void;
+  readonly fail: (error: Error) => void;
+}
+
+function later<T>(): Later<T> {
+  let settle: Pick<Later<T>, 'done' | 'fail'> | undefined;
+  const promise = new Promise<T>((done, fail) => (settle = { done, fail }));
+  // Whoever waits for it gets the error; nobody need be waiting.
+  promise.catch(() => undefined);
+  return { promise, done: (value) => settle?.done(value), fail: (error) => settle?.fail(error) };
+}

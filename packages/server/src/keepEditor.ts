@@ -1,0 +1,81 @@
+import type { Logger } from 'pino';
+import type { LoadedEdition } from './delivery/loadEdition.ts';
+import { startEditorThread, type EditorThread } from './editorThreadClient.ts';
+import type { EditorWork } from './threads.ts';
+
+/** An editor that is started again whenever its thread ends by an error. */
+export interface KeptEditor extends Pick<EditorThread, 'opened' | 'begin' | 'close'> {
+  /** Loads a site's edition; while the editor is being started again, this waits for it. */
+  readonly load: (siteKey: string) => Promise<LoadedEdition>;
+  readonly onForget: (act: (siteKey: string | null) => void) => void;
+}
+
+/** How long a visitor's request waits for an editor that is being started again, in ms. */
+const PATIENCE = 10_000;
+
+/** How long to wait before the editor is started again, in ms: twice as long after each try that failed. */
+const FIRST_WAIT = 250;
+const LONGEST_WAIT = 30_000;
+
+/**
+ * Starts the editor's thread. The first start may fail, with a sentence for the person who started Zorvik. From then on an error ends only the
+ * thread: it is logged, and the editor is started again at the same address, on what was committed.
+ */
+export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: Logger): KeptEditor {
+  let forget: (siteKey: string | null) => void = () => undefined;
+  const start = (given: EditorWork): EditorThread => startEditorThread(file, given, (siteKey) => forget(siteKey));
+  let isClosing = false;
+  let thread = start({ ...work, isRestart: false });
+  /** Settles when the thread that is there now answers. */
+  let answering: Promise<unknown> = thread.opened;
+  answering.catch(() => undefined);
+
+  function watch(deliveryAddress: string, port: number): void {
+    void thread.ended.then((error) => {
+      if (isClosing) return;
+      log.error({ stack: error?.stack }, 'The editor ended by an error and is started again; delivery goes on');
+      answering = startAgain(deliveryAddress, port);
+    });
+  }
+
+  async function startAgain(deliveryAddress: string, port: number): Promise<void> {
+    const again: EditorWork = { ...work, config: { ...work.config, port }, isRestart: true };
+    for (let wait = FIRST_WAIT; !isClosing; wait = Math.min(2 * wait, LONGEST_WAIT)) {
+      thread = start(again);
+      try {
+        await thread.opened;
+        await thread.begin(deliveryAddress);
+        // It may have published just before it ended, and not have said so.
+        forget(null);
+        log.warn('The editor is back');
+        return watch(deliveryAddress, port);
+      } catch (error) {
+        log.error({ error }, 'The editor could not be started again; the next try follows');
+        await thread.ended;
+        await new Promise((done) => setTimeout(done, wait).unref());
+      }
+    }
+  }
+
+  return {
+    opened: thread.opened,
+    async begin(deliveryAddress) {
+      const address = await thread.begin(deliveryAddress);
+      watch(deliveryAddress, Number(new URL(address).port));
+      return address;
+    },
+    async load(siteKey) {
+      await Promise.race([answering, tooLong()]);
+      return thread.load(siteKey);
+    },
+    onForget: (act) => void (forget = act),
+    async close() {
+      isClosing = true;
+      await thread.close();
+    },
+  };
+}
+
+function tooLong(): Promise<never> {
+  return new Promise((_, fail) => setTimeout(() => fail(new Error('The editor is not back yet.')), PATIENCE).unref());
+}
