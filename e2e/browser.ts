@@ -76,8 +76,7 @@ export async function openBrowser(width = 1280, height = 800, form: ArrangeForm 
 
 /** Sets the viewport of a browser exactly, in CSS px. */
 export function resizerOf(driver: Driver): TestBrowser['resize'] {
-  return (width, height) =>
-    driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+  return (width, height) => driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
 }
 
 /** Lets Arrange begin in a form, unless a person has chosen one. Gives the script's id, by which it can be removed. */

@@ -49,7 +49,8 @@ describe('a month passes', () => {
       await person.eventually('it is not compared', async () => (await (await person.find('h1')).getText()) !== 'Comparing …');
       const list = await person.find('.list');
       await list.sendKeys('a');
-      const shown = (): Promise<string> => driver.executeScript<string>("return [...document.querySelectorAll('h1, .card .what')].map((one) => one.textContent).join()");
+      const shown = (): Promise<string> =>
+        driver.executeScript<string>("return [...document.querySelectorAll('h1, .card .what')].map((one) => one.textContent).join()");
       for (let round = 0; round < 60 && (await (await person.find('h1')).getText()) !== 'Menu and site agree'; round += 1) {
         await person.settled();
         const before = await shown();

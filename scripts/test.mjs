@@ -52,7 +52,17 @@ function staticChecks() {
       types('types of the rest', 'tsc', 'tsconfig.node.json', 'node'),
       types('types of the editor', 'vue-tsc', 'packages/web', 'web'),
       () =>
-        run('format', bin('prettier'), ['--check', '.', '--log-level', 'warn', '--cache', '--cache-strategy', 'content', '--cache-location', 'build/prettier-cache']),
+        run('format', bin('prettier'), [
+          '--check',
+          '.',
+          '--log-level',
+          'warn',
+          '--cache',
+          '--cache-strategy',
+          'content',
+          '--cache-location',
+          'build/prettier-cache',
+        ]),
     ),
   ]);
 }

@@ -1,64 +1,147 @@
-import { EDIT_VERSION, OperationShape } from '@zorvik/core';
+import { catalogue, EDIT_VERSION, operationKinds, type ErrorCode } from '@zorvik/core';
 import type { Route } from './route.ts';
-import { deliveryRoutes, ErrorEnvelopeShape, ResolvedItemShape, ResolvedPartShape, routes } from './routes.ts';
+import { deliveryRoutes, routes } from './routes.ts';
+import { referring, sharedShapes } from './sharedShapes.ts';
 
 type Json = Record<string, unknown>;
+
+/** Where both sides answer when nothing else is set. */
+const EDITOR = 'http://127.0.0.1:4780';
+const DELIVERED = 'http://127.0.0.1:4782';
+
+const component = (name: string): string => `#/components/schemas/${name}`;
 
 /** The HTTP contract as OpenAPI 3.1, made of the very schemas that the server checks with. */
 export function openApi(): Json {
   const paths: Record<string, Json> = {};
-  for (const [name, route] of Object.entries<Route>({ ...routes, ...deliveryRoutes })) {
-    const path = route.path.replaceAll(/:(\w+)/g, '{$1}');
-    paths[path] = { ...paths[path], [route.method.toLowerCase()]: operationOf(name, route) };
+  const sides = [
+    [routes, 'editor'],
+    [deliveryRoutes, 'delivery'],
+  ] as const;
+  for (const [side, tag] of sides) {
+    for (const [name, route] of Object.entries<Route>(side)) {
+      const path = route.path.replaceAll(/:(\w+)/g, '{$1}');
+      const servers = tag === 'delivery' ? { servers: [{ url: DELIVERED, description: 'Delivery, at its usual port' }] } : {};
+      paths[path] = { ...paths[path], ...servers, [route.method.toLowerCase()]: operationOf(name, route, tag) };
+    }
   }
   return {
     openapi: '3.1.0',
-    info: { title: 'Zorvik', version: `1.${EDIT_VERSION}`, description: 'The editor’s API, and what sites are delivered.' },
-    paths,
-    components: {
-      schemas: {
-        ResolvedItem: withoutIds(ResolvedItemShape),
-        ResolvedPart: withoutIds(ResolvedPartShape),
-        Operation: withoutIds(OperationShape),
-        Error: ErrorEnvelopeShape,
-      },
+    info: {
+      title: 'Zorvik',
+      version: `1.${EDIT_VERSION}`,
+      description: 'The API that the editor uses, and what sites are delivered.',
+      license: { name: 'MIT', identifier: 'MIT' },
+      contact: { name: 'The people who run this Zorvik', url: EDITOR },
     },
+    servers: [{ url: EDITOR, description: 'The editor, at its usual port' }],
+    security: [],
+    tags: [
+      { name: 'delivery', description: 'What sites and their visitors read: the current edition of each site. Any origin may ask.' },
+      { name: 'editor', description: 'What the editor asks of its server. Only the editor’s own pages on this machine may use it.' },
+    ],
+    paths,
+    components: { schemas: described(sharedShapes(component)), responses: refusals() },
   };
 }
 
-function operationOf(name: string, route: Route): Json {
+/** With a discriminator that says which component each kind of operation is. */
+function described(schemas: Record<string, unknown>): Record<string, unknown> {
+  const mapping = Object.fromEntries(Object.keys(operationKinds).map((kind) => [kind, component(kind.charAt(0).toUpperCase() + kind.slice(1))]));
+  return { ...schemas, Operation: { ...(schemas.Operation as Json), discriminator: { propertyName: 'kind', mapping } } };
+}
+
+/** What each status of a refusal means. */
+const statuses: Readonly<Record<number, string>> = {
+  400: 'The request cannot be read, or does not fit its schema.',
+  403: 'This may not be asked from there, or not by this person.',
+  404: 'There is no such site, menu, edition, picture or path.',
+  409: 'The site is not, or no longer, as the request assumes.',
+  413: 'The body is larger than the server takes.',
+  422: 'What was sent can be read, but not be used.',
+  500: 'A fault of the server itself. Its log has it under the id that is named.',
+  503: 'The database, its disk or the editor cannot be reached just now.',
+};
+
+/** A response for each status, with the codes that come with it. */
+function refusals(): Json {
+  return Object.fromEntries(
+    Object.entries(statuses).map(([status, description]) => {
+      const codes = (Object.keys(catalogue) as ErrorCode[]).filter((code) => catalogue[code].status === Number(status));
+      const schema = { $ref: component('Error') };
+      return [`Refused${status}`, { description: `${description} Codes: ${codes.join(', ')}.`, content: { 'application/json': { schema } } }];
+    }),
+  );
+}
+
+/** The statuses with which a route may be refused. */
+function refusedWith({ path, method, body, query }: Route, tag: 'editor' | 'delivery'): number[] {
+  if (tag === 'delivery') return [404, 503];
+  const isAsked = body !== undefined || query !== undefined || path.includes(':');
+  const isTaking = method === 'POST';
+  return [...(isAsked ? [400] : []), 403, ...(path.includes(':') ? [404] : []), ...(isTaking ? [409, 413, 422] : []), 500, 503];
+}
+
+function operationOf(name: string, route: Route, tag: 'editor' | 'delivery'): Json {
   const { summary, body, status, reply, replyType = 'application/json' } = route;
-  const content = typeof body === 'string' ? { [body]: { schema: { type: 'string' } } } : { 'application/json': { schema: withoutIds(body) } };
+  const content =
+    typeof body === 'string' ? { [body]: { schema: { type: 'string', format: 'binary' } } } : { 'application/json': { schema: referring(body, component) } };
+  const refused = refusedWith(route, tag).map((one) => [String(one), { $ref: `#/components/responses/Refused${one}` }]);
   return {
     operationId: name,
+    tags: [tag],
     summary,
+    description: summary,
     parameters: [...pathParameters(route), ...queryParameters(route)],
     ...(body === undefined ? {} : { requestBody: { required: true, content } }),
     responses: {
-      [status]: { description: summary, content: { [replyType]: { schema: withoutIds(reply) } } },
-      default: {
-        description: 'A refusal: what, where, what was expected.',
-        content: { 'application/json': { schema: { $ref: '#/components/schemas/Error' } } },
-      },
+      [status]: { description: summary, content: { [replyType]: { schema: referring(reply, component) } } },
+      ...Object.fromEntries(refused),
     },
   };
 }
 
 function pathParameters({ path }: Route): Json[] {
-  return [...path.matchAll(/:(\w+)/g)].map(([, name]) => ({ name, in: 'path', required: true, schema: { type: 'string' } }));
+  const isPicture = path.includes('/pictures/');
+  return [...path.matchAll(/:(\w+)/g)].map(([, name = '']) => {
+    const description = isPicture && name === 'name' ? 'The name of a picture’s file.' : pathWords[name];
+    return { name, in: 'path', required: true, description, schema: { type: 'string' } };
+  });
 }
 
 function queryParameters({ query }: Route): Json[] {
   const shape = query as { properties?: Record<string, unknown>; required?: string[] } | undefined;
-  return Object.entries(shape?.properties ?? {}).map(([name, schema]) => ({ name, in: 'query', required: shape?.required?.includes(name) ?? false, schema }));
+  return Object.entries(shape?.properties ?? {}).map(([name, schema]) => ({
+    name,
+    in: 'query',
+    required: shape?.required?.includes(name) ?? false,
+    description: queryWords[name],
+    schema: referring(schema, component),
+  }));
 }
 
-/** The same schema with references that OpenAPI resolves within the document. */
-function withoutIds(schema: unknown): unknown {
-  if (schema === undefined) return undefined;
-  const led = (key: string, value: unknown): unknown => {
-    if (key === '$id') return undefined;
-    return key === '$ref' ? `#/components/schemas/${String(value)}` : value;
-  };
-  return JSON.parse(JSON.stringify(schema, led));
-}
+/** What parameters of a path mean. A test holds that none is missing. */
+const pathWords: Readonly<Record<string, string>> = {
+  siteKey: 'The ID of a site, as its delivery address has it.',
+  menuKey: 'The ID of a menu, as its delivery address has it.',
+  itemId: 'The id of an item.',
+  number: 'The number of an edition.',
+};
+
+/** What parameters of a query mean. A test holds that none is missing. */
+const queryWords: Readonly<Record<string, string>> = {
+  name: 'The name of the new site; for an edit or an import, the name of the person who makes it.',
+  key: 'The ID of the new site; without it, one is made of its name.',
+  language: 'The main language of the new site (BCP 47).',
+  direction: 'The writing direction of the new site; without it, that of its language.',
+  timeZone: 'The time zone of the new site (IANA).',
+  missing: 'What becomes of pages that are no longer found: they stay as they are, or are deleted (which undo restores).',
+  session: 'The window whose edit this is, or whose edits are wanted.',
+  since: 'The revision after which edits are wanted.',
+  known: 'The revision that the sender knows.',
+  epoch: 'The epoch that the sender knows; it changes when a site is restored from an archive.',
+  before: 'The revision before which lines are wanted.',
+  about: 'The id of the page, item, menu or part that the lines are to be about.',
+  replace: 'Whether the data that is there may be replaced.',
+  trust: 'The kind of evidence that decides where pages that contradict each other stand.',
+};

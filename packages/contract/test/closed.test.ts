@@ -38,7 +38,9 @@ const shapes: readonly (readonly [string, unknown])[] = [
 
 describe('laws of every schema', () => {
   it('an open object is found, at any depth', () => {
-    expect(openPlaces('it', { type: 'object', additionalProperties: false, properties: { a: { type: 'array', items: { anyOf: [{ type: 'object' }] } } } })).toHaveLength(1);
+    expect(
+      openPlaces('it', { type: 'object', additionalProperties: false, properties: { a: { type: 'array', items: { anyOf: [{ type: 'object' }] } } } }),
+    ).toHaveLength(1);
   });
 
   it.each(shapes)('%s refuses a field that nobody knows, at every depth', (name, schema) => {

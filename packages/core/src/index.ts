@@ -12,7 +12,19 @@ export { isEqual } from './base/isEqual.ts';
 export { Table } from './base/table.ts';
 export { Sequence } from './base/sequence.ts';
 
-export { closed, recordOf, someOf, IdShape, SentenceShape, KeyShape, LabelShape, LanguageShape, AddressShape, LONGEST_LABEL, LONGEST_ADDRESS } from './schema/shapes.ts';
+export {
+  closed,
+  recordOf,
+  someOf,
+  IdShape,
+  SentenceShape,
+  KeyShape,
+  LabelShape,
+  LanguageShape,
+  AddressShape,
+  LONGEST_LABEL,
+  LONGEST_ADDRESS,
+} from './schema/shapes.ts';
 export { SiteShape, isReservedKey, type Site } from './schema/site.ts';
 export { placings, PlacingShape, type Placing } from './schema/page.ts';
 export { PageShape, PageStateShape, PageKindShape, type Page, type PageAnchor, type PageKind, type PageState } from './schema/page.ts';
@@ -22,6 +34,7 @@ export { MenuShape, type Menu } from './schema/menu.ts';
 export { ItemShape, DestinationShape, type Item, type Destination, type AgreedFacts } from './schema/item.ts';
 export { deviceClasses, type DeviceClass } from './schema/deviceClass.ts';
 export {
+  PageSourceShape,
   contentKinds,
   GRID_COLUMNS,
   HIGHEST_ROW,
@@ -40,13 +53,24 @@ export {
   type PartField,
   type PartKind,
 } from './schema/part.ts';
-export { MOST_BLOCKS, type Block, type RichText, type Run } from './schema/richText.ts';
+export { RichTextShape, MOST_BLOCKS, type Block, type RichText, type Run } from './schema/richText.ts';
 export { LARGEST_PICTURE, pictureName, PictureShape, pictureWidths, widthsOf, type Picture } from './schema/picture.ts';
 export { PartSketchShape, PresetShape, type PartSketch, type Preset } from './schema/preset.ts';
 export { PlacementShape, PlaceShape, places, placeNames, type Placement, type Place } from './schema/placement.ts';
 export { SharedLinkShape, type SharedLink } from './schema/sharedLink.ts';
 export { OwnFieldShape, type OwnField, type OwnFieldType } from './schema/ownField.ts';
-export { settingFields, settingNames, type Activation, type Badge, type Icon, type OwnValue, type SettingName, type Settings } from './schema/settings.ts';
+export {
+  BadgeShape,
+  IconShape,
+  settingFields,
+  settingNames,
+  type Activation,
+  type Badge,
+  type Icon,
+  type OwnValue,
+  type SettingName,
+  type Settings,
+} from './schema/settings.ts';
 export { readPanel } from './schema/readPanel.ts';
 export { readSettings } from './schema/readSettings.ts';
 export { FORMAT, StoredDocumentShape, type StoredDocument } from './schema/format.ts';
@@ -109,6 +133,7 @@ export { sweepPanel, type PanelSweep, type WidthRange } from './panel/sweepPanel
 export { panelColumns, type PanelColumns } from './panel/panelColumns.ts';
 export { placePanel, PANEL_MARGIN, type Extent, type PanelAlign, type PanelPlace, type PanelSurroundings, type Span } from './panel/placePanel.ts';
 export {
+  DropdownShape,
   dropdownForms,
   extents,
   LEAST_WIDTH,

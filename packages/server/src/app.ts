@@ -42,8 +42,8 @@ export function createApp(deps: Deps, desk: ReadingDesk = new ReadingDesk(deps))
 /** The editor's API. The contract's paths are whole ones, so the router stands at the root. */
 function api(deps: Deps, desk: ReadingDesk): RequestHandler {
   const router = express.Router();
-  const description = openApi();
-  router.get(`${API}/openapi.json`, (_, response) => void response.json(description));
+  let description: object | null = null;
+  router.get(`${API}/openapi.json`, (_, response) => void response.json((description ??= openApi())));
   archiveRoutes(router, deps);
   importRoutes(router, deps);
   pictureRoutes(router, deps);

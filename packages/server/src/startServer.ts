@@ -19,12 +19,7 @@ export interface RunningServer {
  * work there never holds up what a site's visitors read, and an error that ends the editor's thread does not end delivery: the editor is
  * started again.
  */
-export async function startServer(
-  config: Config,
-  parts: Parts,
-  threadFile: URL,
-  log: Logger = pino({ level: config.logLevel }),
-): Promise<RunningServer> {
+export async function startServer(config: Config, parts: Parts, threadFile: URL, log: Logger = pino({ level: config.logLevel })): Promise<RunningServer> {
   const editor = keepEditor(threadFile, { config, parts }, log);
   const editions = delivery(editor.load);
   editor.onForget((siteKey) => (siteKey === null ? editions.forgetAll() : editions.forget(siteKey)));

@@ -6,7 +6,7 @@ import { PassThrough, Readable } from 'node:stream';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import request from 'supertest';
 import { sql } from 'drizzle-orm';
-import { pack } from 'tar-stream';
+import { extract, pack } from 'tar-stream';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { readStored, seededRandom, toStored } from '@zorvik/core';
 import { randomDocument, randomOperation } from '@zorvik/core/testing';
@@ -128,6 +128,29 @@ describe('an archive', () => {
     'zorvik-archive.json',
     JSON.stringify({ format: 'zorvik-archive', version: 1, madeAt: '', rows: {}, ...changes }),
   ];
+  /** The archive with some rows of a table changed, and counted again; null takes a row out. */
+  const damaged = async (table: string, change: (row: Record<string, unknown>, at: number) => object | null): Promise<Buffer> => {
+    const entries: [string, string][] = [];
+    const unpacked = extract();
+    unpacked.end(gunzipSync(archive));
+    for await (const entry of unpacked) {
+      const pieces: Buffer[] = [];
+      for await (const piece of entry) pieces.push(piece as Buffer);
+      entries.push([entry.header.name, Buffer.concat(pieces).toString('utf8')]);
+    }
+    const rows: Record<string, number> = {};
+    const changed = entries.map(([name, text]): [string, string] => {
+      if (!name.includes('/')) return [name, text];
+      const [of = ''] = name.split('/');
+      const lines = text.split('\n').filter(Boolean);
+      const kept =
+        of === table ? lines.flatMap((line, at) => change(JSON.parse(line) as Record<string, unknown>, at) ?? []).map((row) => JSON.stringify(row)) : lines;
+      rows[of] = (rows[of] ?? 0) + kept.length;
+      return [name, kept.map((line) => `${line}\n`).join('')];
+    });
+    changed[0] = manifest({ version: 5, rows: { ...JSON.parse(entries[0]![1]).rows, ...rows } });
+    return tarOf(changed);
+  };
   const bad: readonly (readonly [string, () => Buffer | Promise<Buffer>, RegExp])[] = [
     ['not packed at all', () => Buffer.from('<urlset/>'), /cannot be read: incorrect header check/],
     ['cut short', () => archive.subarray(0, archive.length / 2), /cannot be read/],
@@ -146,6 +169,27 @@ describe('an archive', () => {
       () => tarOf([manifest({ rows: { pages: 1 } }), ['pages/000001.jsonl', '{"site_id":"s1","id":"p1","parent":"s1","rank":"a","fields":{}}']]),
       /cannot be read/,
     ],
+    [
+      'of a version that never was',
+      () => tarOf([manifest({ version: -1e9 })]),
+      /it should begin with zorvik-archive\.json, which says its version and its rows/,
+    ],
+    ['of half a version', () => tarOf([manifest({ version: 1.5 })]), /which says its version and its rows/],
+    ['without a count of its rows', () => tarOf([manifest({ rows: undefined })]), /which says its version and its rows/],
+    ['with a count that is none', () => tarOf([manifest({ rows: { sites: 'many' } })]), /which says its version and its rows/],
+    [
+      'with a row that is nested very deeply',
+      () => tarOf([manifest({ rows: { sites: 1 } }), ['sites/000001.jsonl', `{"id":${'['.repeat(100_000)}${']'.repeat(100_000)}}`]]),
+      /a row of sites\/000001\.jsonl is nested more than 100 levels deep/,
+    ],
+    ['with a line that is no row', () => tarOf([manifest({ rows: { sites: 1 } }), ['sites/000001.jsonl', '[1]']]), /a line of sites\/000001\.jsonl is no row/],
+    [
+      'with pages under a parent that is not there',
+      () => damaged('pages', (row) => ({ ...row, parent: 'p0000000000nobody' })),
+      /“meadow” is damaged: .*parent/,
+    ],
+    ['with items of an unknown shape', () => damaged('items', (row) => ({ ...row, fields: { nosuch: 1 } })), /“meadow” is damaged/],
+    ['with a log that ends early', () => damaged('edits', (row, at) => (at === 3 ? null : row)), /“meadow” is damaged: .*log/],
     ['with a line that is no JSON', () => tarOf([manifest(), ['sites/000001.jsonl', '{"id":']]), /cannot be read/],
   ];
   it.each(bad)('is refused when it is %s, and nothing is changed', async (_, make, words) => {

@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import { deflateSync, crc32 } from 'node:zlib';
 import request from 'supertest';
 import sharp from 'sharp';
@@ -16,6 +17,7 @@ import {
 } from '@zorvik/core';
 import { contextOf, outlined } from '@zorvik/core/testing';
 import { makePicture } from '../src/editing/makePicture.ts';
+import { oneAtATime, picturesHere, picturesInThread } from '../src/editing/pictureMaker.ts';
 import { removeUnusedPictures } from '../src/repositories/pictures.ts';
 import { testServer, type TestServer } from './testServer.ts';
 
@@ -138,13 +140,82 @@ describe('a picture', () => {
       .expect(404);
   });
 
+  it.each([
+    ['nested deeply', `<svg viewBox="0 0 9 9">${'<g>'.repeat(3500)}${'</g>'.repeat(3500)}</svg>`, /nested more than 40 levels deep/],
+    ['of very many elements', `<svg viewBox="0 0 9 9">${'<g/>'.repeat(175_000)}</svg>`, /has more than 5000 elements/],
+    [
+      'that repeats what repeats others',
+      `<svg viewBox="0 0 9 9"><defs><g id="a"><path d="M0 0"/></g>${['b', 'c', 'd'].map((id, at) => `<g id="${id}">${`<use href="#${'abc'.charAt(at)}"/>`.repeat(20)}</g>`).join('')}</defs><use href="#d"/></svg>`,
+      /repeats elements that repeat others/,
+    ],
+    [
+      'whose patterns are made of patterns',
+      `<svg viewBox="0 0 9 9">${['a', 'b', 'c', 'd', 'e'].map((id, at) => `<pattern id="${id}">${`<rect fill="url(#${'_abcd'.charAt(at)})"/>`.repeat(20)}</pattern>`).join('')}<rect fill="url(#e)"/></svg>`,
+      /all references followed, the drawing has more than 50000 elements/,
+    ],
+    ['that refers to itself', '<svg viewBox="0 0 9 9"><mask id="m"><rect mask="url(#m)"/></mask></svg>', /all references followed/],
+    [
+      'with a style sheet before it',
+      '<?xml-stylesheet href="https://elsewhere.example/x.css"?><svg viewBox="0 0 9 9"/>',
+      /an instruction <\?xml-stylesheet\?>/,
+    ],
+    ['with a style sheet in it', '<svg viewBox="0 0 9 9"><?xml-stylesheet href="x.css"?></svg>', /an instruction <\?xml-stylesheet\?>/],
+    ['that hides a name by an escape', '<svg viewBox="0 0 9 9"><rect fill="u\\72l(https://elsewhere.example/x)"/></svg>', /names a file by a CSS escape/],
+    ['with an entity', '<svg viewBox="0 0 9 9"><text>&boom;</text></svg>', /not well-formed XML/],
+  ])('that is drawn and %s is refused before anything is built of it', async (_, drawing, words) => {
+    const begin = performance.now();
+    expect(await refused(drawing)).toMatch(words);
+    // Sanitising these took from seconds to minutes; a generous bound tells the two apart on any machine.
+    expect(performance.now() - begin).toBeLessThan(5000);
+  });
+
+  it('may be large and detailed, as drawings are', async () => {
+    const paths = Array.from({ length: 3000 }, (_, at) => `<path d="M0 ${at}h9" stroke="#123456"/>`).join('');
+    const defs = '<defs><g id="leaf"><path d="M0 0"/></g><linearGradient id="g"><stop/></linearGradient></defs>';
+    const picture = await kept(Buffer.from(`<svg viewBox="0 0 90 90">${defs}<g fill="url(#g)">${paths}</g><use href="#leaf"/><use href="#leaf" x="3"/></svg>`));
+    expect(picture).toMatchObject({ width: 90, isDrawn: true });
+  });
+
   it('may be seen by the live header, which has no origin; nothing else of the API may be', async () => {
     const picture = await kept(await dots('#aa5500', 300, 300).png().toBuffer());
     const seen = await request(server.app).get(`${site}/pictures/${picture.file}-300.webp`).set('Origin', 'null').set('Host', '127.0.0.1').expect(200);
     expect(seen.headers['cross-origin-resource-policy']).toBe('cross-origin');
     expect(seen.headers['access-control-allow-origin']).toBeUndefined();
+    // What Chromium says of a picture in a sandboxed frame.
+    const fetched = { 'Sec-Fetch-Site': 'cross-site', 'Sec-Fetch-Dest': 'image', Host: '127.0.0.1' };
+    await request(server.app).get(`${site}/pictures/${picture.file}-300.webp`).set(fetched).expect(200);
+    await request(server.app).get(site).set(fetched).expect(403);
     await request(server.app).get(site).set('Origin', 'null').set('Host', '127.0.0.1').expect(403);
     await request(server.app).post(`${site}/pictures`).set('Origin', 'null').set('Host', '127.0.0.1').send('x').expect(403);
+  });
+});
+
+describe('the thread in which pictures are made', () => {
+  const thread = fileURLToPath(new URL('../../../build/server/pictureThread.js', import.meta.url));
+
+  it('makes what is made here, one after the other, and ends at what takes too long without harm to the next', async () => {
+    const [threaded, here] = [picturesInThread(thread), picturesHere()];
+    const pictures = await Promise.all([dots('#112233', 400, 300).png().toBuffer(), dots('#445566', 900, 300).jpeg().toBuffer()]);
+    const drawing = Buffer.from('<svg viewBox="0 0 9 9" onload="x"><rect width="9" height="9"/></svg>');
+    const given = [...pictures, drawing, Buffer.from('no picture')];
+    const made = await Promise.all(given.map((bytes) => threaded.make(bytes)));
+    expect(made).toEqual(await Promise.all(given.map((bytes) => here.make(bytes))));
+    await threaded.close();
+    const hasty = picturesInThread(thread, 1);
+    const late = await hasty.make(pictures[0]!);
+    expect(late.ok ? '' : late.refusal.message).toMatch(/it takes longer than 0 s to read/);
+    await hasty.close();
+  });
+
+  it('has one picture unpacked at a time', async () => {
+    let [atOnce, most] = [0, 0];
+    const slow = oneAtATime(async () => {
+      most = Math.max(most, (atOnce += 1));
+      await new Promise(setImmediate);
+      atOnce -= 1;
+    });
+    await Promise.all(Array.from({ length: 5 }, slow));
+    expect(most).toBe(1);
   });
 });
 

@@ -51,7 +51,11 @@ if (values.seed !== undefined) {
   if (kills > 0) {
     const begin = performance.now();
     const database = await testDatabase();
-    const acknowledged = await killManyTimes(seedsWithin({ least: kills, most: kills, time: 0 }), database, (kill) => void (kill % 20 === 0 && told(`${kill} kills`, begin)));
+    const acknowledged = await killManyTimes(
+      seedsWithin({ least: kills, most: kills, time: 0 }),
+      database,
+      (kill) => void (kill % 20 === 0 && told(`${kill} kills`, begin)),
+    );
     await database.remove();
     told(`${kills} kills ${where}: ${acknowledged} edits acknowledged, each of them in the log once`, begin);
   }

@@ -11,7 +11,7 @@ import { seededRandom, toStored } from '@zorvik/core';
 import { randomDocument } from '@zorvik/core/testing';
 import { begin, readQuillmere, startProcess, stopProcess, type Run } from './processes.ts';
 import { replayEqualsRows } from './replayEqualsRows.ts';
-import { migrations, postgres, template } from './testDatabase.ts';
+import { migrations, postgres, putQuillmere, template } from './testDatabase.ts';
 import { editOf, testServer } from './testServer.ts';
 
 /** A small disk of its own can only be made by root, and not everywhere. */
@@ -99,6 +99,41 @@ describe.skipIf(postgres !== '' || !canMount())('a disk', () => {
     const run = await startProcess({ ZORVIK_DATA: join(disk, 'data') });
     expect((await readQuillmere(run.address)).revision, 'what began on the full disk is no obstacle').toBe(7);
     await stopProcess(run);
+  });
+});
+
+describe.skipIf(postgres !== '')('a data folder', () => {
+  let folder: string;
+  beforeEach(async () => void (folder = await mkdtemp(join(tmpdir(), 'zorvik-damaged-'))));
+  afterEach(() => rm(folder, { recursive: true, force: true }));
+  const words = async (data: string): Promise<string> => {
+    const begun = begin({ ZORVIK_DATA: data });
+    expect(await begun.gone).toBe(1);
+    return begun.output().trim();
+  };
+
+  it.each([
+    ['without its control file', 'global/pg_control', null],
+    ['with a control file that is cut short', 'global/pg_control', ''],
+    ['of no version', 'PG_VERSION', null],
+    ['with a file in the place of a folder', 'base', 'x'],
+  ] as const)('that is damaged (%s) is told with its path, what was found, and how to restore', async (_, path, text) => {
+    await putQuillmere(folder);
+    await rm(join(folder, 'pglite', path), { recursive: true });
+    if (text !== null) await writeFile(join(folder, 'pglite', path), text);
+    const said = await words(folder);
+    expect(said).toContain(`The database in the data folder ${folder} cannot be opened: `);
+    expect(said).toContain('restore a backup into a new one with “npm run restore -- FILE”');
+    expect(said).not.toMatch(/sASSERTIONS|\n\s+at /);
+  });
+
+  it('that is a file, or in one, is told as that', async () => {
+    const file = join(folder, 'file');
+    await writeFile(file, '');
+    expect(await words(file)).toBe(`The data folder ${file} cannot be used: it is a file, not a folder. Set ZORVIK_DATA to another folder.`);
+    expect(await words(join(file, 'data'))).toBe(
+      `The data folder ${file}/data cannot be used: a part of its path is a file, not a folder. Set ZORVIK_DATA to another folder.`,
+    );
   });
 });
 

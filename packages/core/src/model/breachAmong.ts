@@ -36,7 +36,10 @@ export function breachAmong(document: SiteDocument, touched: Iterable<NodeName>)
 /** Below so many, looking each up in a list of siblings costs less than making a set of it. */
 const FEW = 8;
 
-function missingInOrder(document: SiteDocument, { forest, parent, ids }: { readonly forest: ForestName; readonly parent: Id; readonly ids: readonly Id[] }): Id | null {
+function missingInOrder(
+  document: SiteDocument,
+  { forest, parent, ids }: { readonly forest: ForestName; readonly parent: Id; readonly ids: readonly Id[] },
+): Id | null {
   const order = childrenOf(document[forest], parent);
   const among: { readonly has: (id: Id) => boolean } = ids.length < FEW ? order : new Set(order);
   return ids.find((id) => !among.has(id)) ?? null;

@@ -35,7 +35,10 @@ export async function openPglite({ folder, template, migrations, isRestart = fal
   const release = await writable(folder, isRestart);
   try {
     const files = join(folder, 'pglite');
-    if (template !== null && !(await exists(files))) await copyWhole(template, files);
+    const isThere = await exists(files);
+    // Without that file PGlite would take the folder for an empty one, and begin a new database in it.
+    if (isThere && (await stat(join(files, 'PG_VERSION')).catch(() => null)) === null) throw damaged(folder, new Error('its file PG_VERSION is missing'));
+    if (template !== null && !isThere) await copyWhole(template, files);
     const client = await quickPglite(files).catch((error: unknown) => Promise.reject(damaged(folder, error)));
     const database = drizzle(client) as unknown as Database;
     await refuseNewer(database, migrations);
@@ -81,7 +84,10 @@ async function writable(folder: string, isRestart: boolean): Promise<() => Promi
     const { code } = error as NodeJS.ErrnoException;
     if (code === undefined) throw error;
     const problem = folderProblems[code] ?? `the system says ${code}`;
-    throw new Error(`The data folder ${folder} cannot be used: ${problem}. ${code === 'EEXIST' || code === 'ENOTDIR' ? 'Set' : 'Make it writable, or set'} ZORVIK_DATA to another folder.`, { cause: error });
+    throw new Error(
+      `The data folder ${folder} cannot be used: ${problem}. ${code === 'EEXIST' || code === 'ENOTDIR' ? 'Set' : 'Make it writable, or set'} ZORVIK_DATA to another folder.`,
+      { cause: error },
+    );
   }
 }
 

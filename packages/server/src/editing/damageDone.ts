@@ -1,5 +1,6 @@
 import {
   breachAmong,
+  forestNames,
   ItemShape,
   kindOf,
   LeftFindingShape,
@@ -13,6 +14,7 @@ import {
   SharedLinkShape,
   type Edit,
   type ForestName,
+  type NodeName,
   type Refusal,
   type SiteDocument,
 } from '@zorvik/core';
@@ -34,8 +36,10 @@ const checks: Readonly<Record<ForestName, Check>> = {
  * What an edit would damage, as a refusal; null: nothing. The last defence before it is stored: every node that it touched has the shape of its
  * kind and breaks no invariant, whatever schemas and operations have let through.
  */
-export function damageDone(document: SiteDocument, { operations }: Pick<Edit, 'operations'>): Refusal | null {
+export function damageDone(before: SiteDocument, document: SiteDocument, { operations }: Pick<Edit, 'operations'>): Refusal | null {
   const touched = operations.flatMap((operation) => kindOf(operation).touches(operation));
+  const unsaid = changedUnsaid(before, document, touched);
+  if (unsaid !== null) return refusal('breaksSite', { problem: `${unsaid}: more was added or removed than the edit says` });
   for (const { forest, id } of touched) {
     const node = document[forest].nodes.get(id);
     const misshapen = node === undefined ? null : problemIn(checks[forest], node, id);
@@ -43,4 +47,15 @@ export function damageDone(document: SiteDocument, { operations }: Pick<Edit, 'o
   }
   const breach = breachAmong(document, touched);
   return breach === null ? null : refusal('breaksSite', { problem: breach });
+}
+
+/** A forest in which there are more or fewer nodes than those that were touched explain; null: none. */
+function changedUnsaid(before: SiteDocument, after: SiteDocument, touched: readonly NodeName[]): ForestName | null {
+  const unique = new Map(touched.map((one) => [`${one.forest} ${one.id}`, one]));
+  const grown = new Map<ForestName, number>();
+  for (const { forest, id } of unique.values()) {
+    const growth = Number(after[forest].nodes.has(id)) - Number(before[forest].nodes.has(id));
+    grown.set(forest, (grown.get(forest) ?? 0) + growth);
+  }
+  return forestNames.find((name) => after[name].nodes.size - before[name].nodes.size !== (grown.get(name) ?? 0)) ?? null;
 }

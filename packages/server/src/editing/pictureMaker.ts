@@ -77,7 +77,7 @@ function withBuffers(made: FromPictureThread): Result<MadePicture> {
 }
 
 /** The same work, but none is begun before the one before it is done. */
-function oneAtATime<T, R>(work: (given: T) => Promise<R>): (given: T) => Promise<R> {
+export function oneAtATime<T, R>(work: (given: T) => Promise<R>): (given: T) => Promise<R> {
   let last: Promise<unknown> = Promise.resolve();
   return (given) => {
     const next = last.then(() => work(given));

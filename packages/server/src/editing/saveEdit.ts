@@ -80,7 +80,7 @@ export async function keepDecided({ database, cache, now }: EditingDeps, siteKey
     if (head.refused !== null) return { result: no(head.refused), site: null };
     if (head.known !== null) return { result: ok(await answerAgain(tx, head, id, known)), site: null };
     const present = await caughtUp(tx, await cache.at(tx, head), head.revision);
-    const decided = sound(await decide(tx, present));
+    const decided = sound(present.document, await decide(tx, present));
     if (!decided.ok) {
       await keepRefusal(tx, head.id, id, decided.refusal, now().toISOString());
       return { result: decided, site: present };
@@ -101,8 +101,8 @@ export async function keepDecided({ database, cache, now }: EditingDeps, siteKey
 }
 
 /** What was decided, unless it would damage the site. */
-function sound(decided: Result<Accepted>): Result<Accepted> {
-  const damage = decided.ok ? damageDone(decided.value.document, decided.value.edit) : null;
+function sound(before: SiteDocument, decided: Result<Accepted>): Result<Accepted> {
+  const damage = decided.ok ? damageDone(before, decided.value.document, decided.value.edit) : null;
   return damage === null ? decided : no(damage);
 }
 

@@ -32,7 +32,7 @@ export function scanDrawing(text: string): string | null {
     if (elements > MOST_ELEMENTS) stop(`the drawing has more than ${MOST_ELEMENTS} elements`);
     if (open.length > DEEPEST) stop(`the drawing is nested more than ${DEEPEST} levels deep`);
     for (const [name, value] of attributes) {
-      if (/url/i.test(value.replaceAll('\\', '')) && value.includes('\\')) stop('the drawing names a file by a CSS escape');
+      if (value.includes('\\') && value.includes('(')) stop('the drawing names a file by a CSS escape');
       const target = /(?:^|:)href$/i.test(name) && /(?:^|:)use$/i.test(tag.name) ? value.trim().replace(/^#/, '') : /url\(\s*['"]?#([^'")]+)/i.exec(value)?.[1];
       if (target === undefined) continue;
       if (/(?:^|:)use$/i.test(tag.name)) uses.add(target);

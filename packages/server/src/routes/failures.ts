@@ -18,7 +18,10 @@ export function failures({ log, random, bodyLimit, importLimit }: Deps) {
       response.destroy();
       return;
     }
-    const known = bodyProblem(error, isImport(request.path) ? { limit: importLimit, setting: 'ZORVIK_IMPORT_MB' } : { limit: bodyLimit, setting: 'ZORVIK_BODY_MB' });
+    const known = bodyProblem(
+      error,
+      isImport(request.path) ? { limit: importLimit, setting: 'ZORVIK_IMPORT_MB' } : { limit: bodyLimit, setting: 'ZORVIK_BODY_MB' },
+    );
     if (known !== null) return sendRefusal(response, known);
     const trouble = troubleIn(error);
     const id = mintId('session', random);

@@ -21,7 +21,12 @@ export function serve<R extends Route>(router: IRouter, route: R, answer: (asked
   const checkReply = checkStoredOf(route.reply);
   const listen = async (request: Request, response: Response): Promise<void> => {
     const query = numbered(request.query as Record<string, unknown>, route.query);
-    const wrong = problemIn(checkQuery, query, 'the query') ?? problemIn(checkBody, request.body, 'the body') ?? findBadText(request.query) ?? findBadText(request.params) ?? findBadText(request.body);
+    const wrong =
+      problemIn(checkQuery, query, 'the query') ??
+      problemIn(checkBody, request.body, 'the body') ??
+      findBadText(request.query) ??
+      findBadText(request.params) ??
+      findBadText(request.body);
     if (wrong !== null) return sendRefusal(response, wrong);
     const result = await answer({ params: request.params as Record<string, string>, query: query as QueryOf<R>, body: request.body as BodyOf<R> });
     if (!result.ok) return sendRefusal(response, result.refusal);
