@@ -99,6 +99,26 @@ describe('the spread', () => {
     await person.kept();
   });
 
+  it('puts what is dropped quickly where it is let go, and not where the pointer was a moment before', async () => {
+    const { driver } = browser;
+    const before = await outline('main');
+    for (const [target, place] of [
+      ['Library', '  Library'],
+      ['Walled garden', '  Walled garden'],
+      ['Seed swap day', '  Seed swap day'],
+      ['Opening times', '  Opening times'],
+    ] as const) {
+      const [from, by, to] = [await person.row('Winter walk'), await person.row('Plant fair'), await person.row(target)];
+      await driver.actions().move({ origin: from }).press().move({ origin: by }).move({ origin: to, x: -40, y: 10, duration: 30 }).release().perform();
+      await person.eventually(`it is not behind “${target}”`, async () => {
+        const lines = await outline('main');
+        return lines[lines.indexOf(place) + 1] === '  Winter walk';
+      });
+      await press(ctrl('z'));
+      await person.eventually('it did not come back', async () => (await outline('main')).join() === before.join());
+    }
+  });
+
   it('goes over into the outline and back by one key: selection and folding stay', async () => {
     await person.select('Getting here');
     await press(' ');
@@ -346,6 +366,17 @@ describe('many menus', () => {
       await goThere();
       await touch('touchEnd');
       expect(await outline('main'), 'it scrolled').toEqual(before);
+      // A swipe over the left end must not send the browser back.
+      const y = from.y;
+      await touch('touchStart', { x: 60, y });
+      for (let x = 100; x <= 1200; x += 50) {
+        await touch('touchMove', { x, y });
+        await person.settled();
+      }
+      await touch('touchEnd');
+      await person.settled();
+      expect(await driver.getCurrentUrl()).toContain('/arrange/main');
+      expect(await outline('main')).toEqual(before);
       await open('main');
       await person.settled();
       for (const isLetGo of [true, false]) {

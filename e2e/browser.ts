@@ -23,8 +23,12 @@ export interface RunningBrowser {
   readonly session: string;
 }
 
-/** Debian's headless Chromium with a profile of its own. It reaches this machine only. */
-export async function startBrowser(width = 1280, height = 800): Promise<RunningBrowser & { readonly close: () => Promise<void> }> {
+/** Debian's headless Chromium with a profile of its own. It reaches this machine only. `flags`: more of its command line. */
+export async function startBrowser(
+  width = 1280,
+  height = 800,
+  flags: readonly string[] = [],
+): Promise<RunningBrowser & { readonly close: () => Promise<void> }> {
   const profile = await mkdtemp(join(tmpdir(), 'zorvik-browser-'));
   const options = new Options();
   options.setChromeBinaryPath('/usr/bin/chromium');
@@ -44,6 +48,7 @@ export async function startBrowser(width = 1280, height = 800): Promise<RunningB
     `--window-size=${width},${height + 200}`,
     `--user-data-dir=${profile}`,
     '--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1',
+    ...flags,
   );
   const service = new ServiceBuilder('/usr/bin/chromedriver').build();
   const address = await service.start();

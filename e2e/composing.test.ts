@@ -284,4 +284,32 @@ describe('parts', () => {
       return shown.length === 1 && shown[0] === 'Heading';
     });
   });
+
+  it.each([
+    ['Text', '.rich [contenteditable]'],
+    ['Heading', '.facts input[type=text]'],
+  ])('lose nothing that is typed a moment before the window is loaded anew, goes elsewhere, or is closed: %s', async (kind, css) => {
+    const { driver } = browser;
+    const ways: Readonly<Record<string, () => Promise<unknown>>> = {
+      again: () => driver.navigate().refresh(),
+      elsewhere: () => driver.get(`${stack.editor}/sites`),
+      async closed() {
+        const first = await driver.getWindowHandle();
+        await driver.switchTo().newWindow('tab');
+        const second = await driver.getWindowHandle();
+        await driver.switchTo().window(first);
+        await driver.close();
+        await driver.switchTo().window(second);
+      },
+    };
+    for (const [way, leave] of Object.entries(ways)) {
+      await compose('Learn');
+      await add(kind);
+      await (await person.find(css)).sendKeys(Key.chord(Key.CONTROL, 'a'), `${kind} typed, then ${way}`);
+      await leave();
+      await driver.get(`${stack.editor}/quillmere/arrange/main`);
+      await person.row('Visit');
+      await person.eventually('it is lost', async () => JSON.stringify([...(await stored()).parts.nodes.values()]).includes(`${kind} typed, then ${way}`));
+    }
+  });
 });

@@ -69,6 +69,23 @@ describe('drift', () => {
     await says('3 places disagree');
   });
 
+  it('is left with a reason by the pointer, too, in a card that is not the current one', async () => {
+    await open('main');
+    await says('3 places disagree');
+    await person.settled();
+    const card = await person.find('.card[aria-current=false]');
+    await (await card.findElement({ css: '.mends .plain' })).click();
+    const field = await card.findElement({ css: '.leave input' });
+    await field.sendKeys('Kept under');
+    await field.click();
+    await field.sendKeys(' its old name');
+    await (await card.findElement({ css: '.leave [type=submit]' })).click();
+    await says('2 places disagree');
+    expect((await stored()).leftFindings).toMatchObject([{ reason: 'Kept under its old name' }]);
+    await person.click('Undo');
+    await says('3 places disagree');
+  });
+
   it('is mended all at once where that is safe, and says where else something is amiss', async () => {
     await open('main');
     await says('3 places disagree');

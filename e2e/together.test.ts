@@ -112,7 +112,7 @@ describe('two people', () => {
     await sam.type('Tea and cake', Key.ENTER);
     await sees(noor, 'Tea and cake');
     await (await tree(noor)).sendKeys(Key.chord(Key.CONTROL, 'z'));
-    expect(await refusalAt(noor)).toContain('“Tea and cake” was changed by Sam since');
+    expect(await refusalAt(noor)).toContain('Sam has changed “Tea and cake” since');
     expect(await labels(noor)).toContain('Tea and cake');
   });
 

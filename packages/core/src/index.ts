@@ -193,4 +193,4 @@ export { takeBack, type KnownEdit } from './history/takeBack.ts';
 
 export { acceptEdit, type Past, type Accepted } from './saving/acceptEdit.ts';
 export * from './saving/workingCopy.ts';
-export { takeBackNext, type TakenBack } from './saving/takeBackNext.ts';
+export { nextToTakeBack, takeBackNext, type TakenBack } from './saving/takeBackNext.ts';

@@ -158,8 +158,59 @@ describe('the working copy', () => {
     await kept(copy);
     expect(tops(copy.document)).toEqual(['Fine', 'C', 'D']);
     expect(copy.refusedEdits.map(({ refusal }) => refusal.code)).toEqual(['notThere']);
-    expect(notices.refused).toContain('Not kept: Renamed “B” to “Too late”.');
+    expect(notices.refused).toContain('Not saved: Renamed “B” to “Too late”.');
     expect(toStored(copy.document!)).toEqual(toStored(server.document()));
+  });
+
+  it('offers to skip a step that cannot be undone, since somebody has changed it: what is older can be undone then, also after a reload', async () => {
+    const copy = await tab();
+    const notices = useNotices();
+    copy.perform((context) => renameItem(context, id('A'), 'Oldest'));
+    copy.perform((context) => renameItem(context, id('B'), 'Mine'));
+    await kept(copy);
+    server.otherDoes((context) => renameItem(context, id('B'), 'Theirs'));
+    await copy.catchUp();
+    copy.undo();
+    expect(notices.refused).toMatch(/^Can’t undo: .+ has changed “Theirs” since .+ or skip this step\.$/);
+    const reason = notices.refused;
+    copy.undo();
+    expect(notices.refused, 'it is the same step until it is skipped').toBe(reason);
+    expect(notices.wayOn?.label).toBe('Skip this step');
+    const reloaded = await tab();
+    const told = useNotices();
+    reloaded.undo();
+    expect(told.refused, 'whose change it was is not known any more, and nothing untrue is said of it').toBe(
+      'Can’t undo: “Theirs” has been changed since. Edit it directly, or skip this step.',
+    );
+    told.wayOn?.act();
+    expect(told.refused).toBeNull();
+    reloaded.undo();
+    expect(tops(reloaded.document)).toEqual(['A', 'Theirs', 'C', 'D']);
+    expect([reloaded.canUndo, reloaded.canRedo]).toEqual([false, true]);
+    reloaded.redo();
+    expect(tops(reloaded.document)).toEqual(['Oldest', 'Theirs', 'C', 'D']);
+    await kept(reloaded);
+    const again = await tab();
+    again.undo();
+    expect(tops(again.document), 'what was skipped stays skipped after a reload').toEqual(['A', 'Theirs', 'C', 'D']);
+    await kept(again);
+  });
+
+  it('offers to skip an undo that the server has refused', async () => {
+    const copy = await tab();
+    const notices = useNotices();
+    copy.perform((context) => renameItem(context, id('A'), 'Oldest'));
+    copy.perform((context) => renameItem(context, id('B'), 'Mine'));
+    await kept(copy);
+    // The window does not hear of it before it has sent its undo.
+    server.otherDoes((context) => renameItem(context, id('B'), 'Theirs'));
+    server.otherDoes((context) => renameItem(context, id('B'), 'Mine'));
+    copy.undo();
+    await vi.waitFor(() => expect(notices.refused).toMatch(/^Not saved: .*Can’t undo/));
+    notices.wayOn?.act();
+    copy.undo();
+    expect(tops(copy.document)[0]).toBe('A');
+    await kept(copy);
   });
 
   it('takes back and brings back, also after a reload', async () => {
@@ -189,7 +240,7 @@ describe('the working copy', () => {
     server.otherDoes((context) => renameItem(context, id('A'), 'Theirs'));
     await copy.catchUp();
     copy.undo();
-    expect(notices.refused).toContain('was changed by Noor since');
+    expect(notices.refused).toMatch(/Noor has changed “Theirs” since/);
     expect(tops(copy.document)[0]).toBe('Theirs');
   });
 
@@ -284,7 +335,7 @@ describe('several tabs of one browser', () => {
     await vi.waitFor(() => expect(second.keeping).toBe('waiting'));
     server.otherDoes((context) => removeItems(context, [id('B')]));
     server.network = 'fine';
-    await vi.waitFor(() => expect(notices.refused).toContain('Not kept: Renamed “B” to “Too late”.'), { timeout: 4000 });
+    await vi.waitFor(() => expect(notices.refused).toContain('Not saved: Renamed “B” to “Too late”.'), { timeout: 4000 });
     const again = await tab();
     expect(again.refusedEdits.map(({ edit }) => edit.sentence.params.label)).toEqual(['Too late']);
     await again.putAway(again.refusedEdits[0]!.edit.id);

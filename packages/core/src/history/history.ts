@@ -33,6 +33,12 @@ export function withEdit(history: History, edit: Pick<Edit, 'id' | 'session' | '
   return { ...history, done: [...history.done, entry], undone: without(history.undone, edit.undoes) };
 }
 
+/** The history without steps that the person has skipped, since something stands in their way: they stay done, and what is older can be undone. */
+export function withoutSkipped(history: History, skipped: ReadonlySet<Id>): History {
+  const kept = ({ id }: HistoryEntry): boolean => !skipped.has(id);
+  return skipped.size === 0 ? history : { ...history, done: history.done.filter(kept), undone: history.undone.filter(kept) };
+}
+
 function without(entries: readonly HistoryEntry[], id: Id): HistoryEntry[] {
   return entries.filter((entry) => entry.id !== id);
 }

@@ -79,9 +79,8 @@ function standsInTheWay(document: SiteDocument, { forest, id }: Touched, since: 
       .touches(operation)
       .some((one) => one.id === id);
   const culprit = since.findLast((edit) => edit.operations.some(touchesIt));
-  return refusal('changedSince', {
-    label: nameOf(document, forest, id),
-    who: culprit?.actor ?? 'another change',
-    sentence: culprit === undefined ? 'the change is no longer in the log' : inWords(culprit.sentence),
-  });
+  const label = nameOf(document, forest, id);
+  // A window that was reloaded knows what its own session did, and not who did the rest.
+  if (culprit === undefined) return refusal('changedMeanwhile', { label });
+  return refusal('changedSince', { label, who: culprit.actor ?? 'a later change', sentence: inWords(culprit.sentence) });
 }

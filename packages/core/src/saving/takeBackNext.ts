@@ -1,9 +1,9 @@
-import { mintId, type RandomBits } from '../base/ids.ts';
+import { mintId, type Id, type RandomBits } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import { inWords, sentence } from '../base/sentences.ts';
 import { undoEdit } from '../commands/undo.ts';
-import { nextRedo, nextUndo } from '../history/history.ts';
+import { nextRedo, nextUndo, withoutSkipped } from '../history/history.ts';
 import { EDIT_VERSION, type Edit } from '../ops/edit.ts';
 import { historyOf, withPerformed, type WorkingCopy } from './workingCopy.ts';
 
@@ -13,10 +13,17 @@ export interface TakenBack {
   readonly edits: readonly Edit[];
 }
 
-/** Takes back what this session did last and still stands (or brings back what it took back last), with all of its group or not at all. */
-export function takeBackNext(copy: WorkingCopy, direction: 'undo' | 'redo', random: RandomBits): Result<TakenBack> {
-  const history = historyOf(copy);
-  const ids = direction === 'undo' ? nextUndo(history) : nextRedo(history);
+const none: ReadonlySet<Id> = new Set();
+
+/** The edits that the next undo or redo takes back, latest first. `skipped`: steps that the person has passed over. */
+export function nextToTakeBack(copy: WorkingCopy, direction: 'undo' | 'redo', skipped: ReadonlySet<Id> = none): Id[] {
+  const history = withoutSkipped(historyOf(copy), skipped);
+  return direction === 'undo' ? nextUndo(history) : nextRedo(history);
+}
+
+/** Undoes what this session did last and still stands (or redoes what it undid last), with all of its group or not at all. */
+export function takeBackNext(copy: WorkingCopy, direction: 'undo' | 'redo', random: RandomBits, skipped: ReadonlySet<Id> = none): Result<TakenBack> {
+  const ids = nextToTakeBack(copy, direction, skipped);
   if (ids.length === 0) return no(refusal(direction === 'undo' ? 'nothingToUndo' : 'nothingToRedo'));
   const group = ids.length > 1 ? mintId('edit', random) : null;
   const edits: Edit[] = [];

@@ -51,8 +51,71 @@ function outbox(): Promise<Opened | null> {
       opened = Promise.resolve(null);
       onOutdated();
     },
-  }).catch(() => null);
+  })
+    .then(async (database) => {
+      await takeInLate(database);
+      return database;
+    })
+    .catch(() => null);
   return opened;
+}
+
+/**
+ * What is put in while a window is going (typing that becomes an edit when it is hidden) is noted in localStorage as well, which is written at
+ * once: a window that is loaded anew gives up what IndexedDB has not committed yet. Whoever opens the outbox next takes it in.
+ */
+const LATE = 'zorvik-late ';
+
+/** The window is going. Browsers say so before they call it hidden. */
+let isGoing = false;
+window.addEventListener('pagehide', () => (isGoing = true), { capture: true });
+window.addEventListener('pageshow', () => (isGoing = false), { capture: true });
+
+function noteLate(posted: Posted): string | null {
+  if (!isGoing && document.visibilityState !== 'hidden') return null;
+  const key = `${LATE}${posted.edit.id}`;
+  try {
+    localStorage.setItem(key, JSON.stringify(posted));
+    return key;
+  } catch {
+    // It is too large, or the browser keeps nothing: then IndexedDB has to do.
+    return null;
+  }
+}
+
+async function takeInLate(database: Opened): Promise<void> {
+  const keys = Object.keys(localStorage).filter((key) => key.startsWith(LATE));
+  if (keys.length === 0) return;
+  const transaction = database.transaction('edits', 'readwrite');
+  const known = new Set((await transaction.store.getAll()).map(({ edit }) => edit.id));
+  for (const key of keys) {
+    const text = localStorage.getItem(key);
+    const posted = text === null ? null : (JSON.parse(text) as Posted);
+    // Sent twice it would get the same answer twice.
+    if (posted !== null && !known.has(posted.edit.id)) await transaction.store.add(posted);
+  }
+  await transaction.done;
+  for (const key of keys) localStorage.removeItem(key);
+}
+
+/** How long a window that is hidden, and not going, has to put in by itself what it noted, in ms. */
+const LATE_REST = 2000;
+
+/** Takes in what other windows noted while they went, as it comes, and tells of it. Gives the release. */
+export function watchLate(tell: () => void): () => void {
+  const hear = ({ key, newValue }: StorageEvent): void => {
+    if (key?.startsWith(LATE) !== true || newValue === null) return;
+    setTimeout(() => {
+      if (localStorage.getItem(key) === null) return;
+      void outbox().then(async (database) => {
+        if (database === null) return;
+        await takeInLate(database);
+        tell();
+      });
+    }, LATE_REST);
+  };
+  window.addEventListener('storage', hear);
+  return () => window.removeEventListener('storage', hear);
 }
 
 /** What could not be put into the browser's store: it goes first, and with the tab. */
@@ -61,9 +124,11 @@ let refusedInMemory: RefusedEdit[] = [];
 
 /** Whether the edit is safe in the browser now; if not, it is in this tab alone. */
 export async function putInOutbox(posted: Posted): Promise<boolean> {
+  const late = noteLate(posted);
   const database = await outbox();
   const key = await database?.add('edits', posted).catch(() => undefined);
   if (key === undefined) inMemory.push(posted);
+  else if (late !== null) localStorage.removeItem(late);
   return key !== undefined;
 }
 

@@ -74,7 +74,11 @@ export function useDropZone<S extends DropSpot>({ element, spotUnder, focus }: D
         canDrop: ({ source }) => Array.isArray(source.data.items) || Array.isArray(source.data.pages),
         onDrag: ({ source, location }) => show(source.data, location.current.input),
         onDragLeave: () => (drop.value = null),
-        onDrop: ({ source }) => put(source.data),
+        onDrop({ source, location }) {
+          // Where it is let go counts, not where it was drawn last: a quick hand is ahead of what is drawn.
+          show(source.data, location.current.input);
+          put(source.data);
+        },
       }),
     );
   });

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { onScopeDispose, ref } from 'vue';
-import { whenOutdated } from '../api/outbox.ts';
+import { watchLate, whenOutdated } from '../api/outbox.ts';
 import { startPostman } from '../api/postman.ts';
 import { openTabs, type TabMessage } from '../api/tabs.ts';
 
@@ -25,6 +25,7 @@ export const useConnection = defineStore('connection', () => {
   });
   whenOutdated(() => (isOutdated.value = true));
   const stopPostman = startPostman(tabs, { knownRevision: (siteKey) => known.get(siteKey) ?? null });
+  const unwatchLate = watchLate(() => tabs.tell({ kind: 'put' }));
   tabs.tell({ kind: 'hello' });
 
   const hurry = (): void => {
@@ -45,6 +46,7 @@ export const useConnection = defineStore('connection', () => {
   function close(): void {
     deafen();
     stopPostman();
+    unwatchLate();
     tabs.close();
     window.removeEventListener('online', hurry);
     document.removeEventListener('visibilitychange', hurry);

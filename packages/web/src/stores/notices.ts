@@ -1,5 +1,11 @@
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { ref, shallowRef } from 'vue';
+
+/** What a person can do about a refusal, by a button. */
+export interface WayOn {
+  readonly label: string;
+  readonly act: () => void;
+}
 
 /**
  * What is said to the person: `heard` is read out by screen readers after each action, `refused` stands beside the working place
@@ -8,21 +14,25 @@ import { ref } from 'vue';
 export const useNotices = defineStore('notices', () => {
   const heard = ref('');
   const refused = ref<string | null>(null);
+  /** A way on from what was refused, offered beside it. */
+  const wayOn = shallowRef<WayOn | null>(null);
 
   function say(sentence: string): void {
     // A space more or less makes the same sentence be read again.
     heard.value = heard.value === sentence ? `${sentence}\u00a0` : sentence;
-    refused.value = null;
+    clear();
   }
 
-  function refuse(sentence: string): void {
+  function refuse(sentence: string, offer: WayOn | null = null): void {
     heard.value = sentence;
     refused.value = sentence;
+    wayOn.value = offer;
   }
 
   function clear(): void {
     refused.value = null;
+    wayOn.value = null;
   }
 
-  return { heard, refused, say, refuse, clear };
+  return { heard, refused, wayOn, say, refuse, clear };
 });

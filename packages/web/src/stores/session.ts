@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { ref, shallowRef } from 'vue';
 import { mintId, type Id, type RandomBits } from '@zorvik/core';
 
 export const cryptoRandom: RandomBits = () => crypto.getRandomValues(new Uint32Array(1))[0] ?? 0;
@@ -15,15 +15,29 @@ interface KeptSession {
   /** The revision of each site when this session first saw it: its own edits stand behind that in the log. */
   readonly since: Record<string, number>;
   readonly name?: string;
+  /** Steps that the person has skipped when undoing or redoing, the latest last. */
+  readonly skipped?: readonly Id[];
 }
+
+/** More skipped steps than anybody goes back; the oldest are forgotten. */
+const MOST_SKIPPED = 500;
 
 /** Whose undo this is: one session a tab, which a reload keeps; and what the person at it is called. */
 export const useSession = defineStore('session', () => {
   const kept = read();
   const name = ref(kept.name ?? localStorage.getItem(NAME) ?? '');
 
+  const skipped = shallowRef<ReadonlySet<Id>>(new Set(kept.skipped));
+
   function write(): void {
-    sessionStorage.setItem(KEY, JSON.stringify({ ...kept, ...(name.value === '' ? {} : { name: name.value }) }));
+    const more = { ...(name.value === '' ? {} : { name: name.value }), ...(skipped.value.size === 0 ? {} : { skipped: [...skipped.value] }) };
+    sessionStorage.setItem(KEY, JSON.stringify({ ...kept, ...more }));
+  }
+
+  /** Leaves steps out of undo and redo: they stay as they are. */
+  function skip(steps: readonly Id[]): void {
+    skipped.value = new Set([...skipped.value, ...steps].slice(-MOST_SKIPPED));
+    write();
   }
 
   function firstSeen(siteKey: string, revision: number): number {
@@ -45,7 +59,7 @@ export const useSession = defineStore('session', () => {
     write();
   }
 
-  return { id: kept.id, name, firstSeen, seeAnew, call };
+  return { id: kept.id, name, skipped, firstSeen, seeAnew, call, skip };
 });
 
 function read(): KeptSession {

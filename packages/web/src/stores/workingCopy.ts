@@ -3,11 +3,9 @@ import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import {
   createFilling,
   EDIT_VERSION,
-  historyOf,
   inWords,
   mintId,
-  nextRedo,
-  nextUndo,
+  nextToTakeBack,
   no,
   openWorkingCopy,
   refusal,
@@ -31,7 +29,7 @@ import { loadSite } from '../api/loadSite.ts';
 import { editsInOutbox, putAwayRefused, putInOutbox, refusedAt, type RefusedEdit } from '../api/outbox.ts';
 import type { TabMessage } from '../api/tabs.ts';
 import { useConnection } from './connection.ts';
-import { useNotices } from './notices.ts';
+import { useNotices, type WayOn } from './notices.ts';
 import { cryptoRandom, NAMELESS, useSession } from './session.ts';
 
 /** How it stands with what the person did: on the server, on its way, or waiting for the server to answer. */
@@ -70,9 +68,8 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   const revision = computed(() => copy.value?.served.revision ?? 0);
   const pending = computed(() => copy.value?.pending ?? []);
   const keeping = computed<Keeping>(() => (pending.value.length === 0 ? 'kept' : connection.awaySince === null ? 'keeping' : 'waiting'));
-  const history = computed(() => (copy.value === null ? null : historyOf(copy.value)));
-  const canUndo = computed(() => history.value !== null && nextUndo(history.value).length > 0);
-  const canRedo = computed(() => history.value !== null && nextRedo(history.value).length > 0);
+  const canUndo = computed(() => copy.value !== null && nextToTakeBack(copy.value, 'undo', session.skipped).length > 0);
+  const canRedo = computed(() => copy.value !== null && nextToTakeBack(copy.value, 'redo', session.skipped).length > 0);
 
   function set(next: WorkingCopy): void {
     copy.value = next;
@@ -194,12 +191,22 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   function takeBack(direction: 'undo' | 'redo'): void {
     if (copy.value === null) return;
     burst = null;
-    const taken = takeBackNext(copy.value, direction, cryptoRandom);
-    if (!taken.ok) return notices.refuse(taken.refusal.message);
+    const taken = takeBackNext(copy.value, direction, cryptoRandom, session.skipped);
+    if (!taken.ok) return notices.refuse(taken.refusal.message, skipping(nextToTakeBack(copy.value, direction, session.skipped)));
     set(taken.value.copy);
     for (const edit of taken.value.edits) post(edit);
     const [last] = taken.value.edits.slice(-1);
     if (last !== undefined) notices.say(inWords(last.sentence));
+  }
+
+  /** What is offered where steps cannot be undone or redone: to leave them as they are, so that older ones can be. */
+  function skipping(steps: readonly Id[]): WayOn | null {
+    if (steps.length === 0) return null;
+    const act = (): void => {
+      session.skip(steps);
+      notices.say('Skipped this step. The next undo goes on before it.');
+    };
+    return { label: 'Skip this step', act };
   }
 
   /** Takes in what the server has logged. */
@@ -242,7 +249,8 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     const edit = pending.value.find((one) => one.id === id);
     if (copy.value === null || siteKey.value === null) return;
     set(withRefused(copy.value, id));
-    if (edit !== undefined) notices.refuse(`Not kept: ${inWords(edit.sentence)}. ${reason.message}`);
+    const isUndo = edit !== undefined && edit.undoes !== null;
+    if (edit !== undefined) notices.refuse(`Not saved: ${inWords(edit.sentence)}. ${reason.message}`, isUndo ? skipping([edit.undoes ?? '']) : null);
     void reconcile(siteKey.value);
   }
 

@@ -72,7 +72,8 @@ const elsewhere = computed(() => selection.menus.filter(({ id }) => id !== selec
 watch(
   () => drift.chosen?.id,
   async (id) => {
-    leaving.value = null;
+    // A reason that is being typed stays where it is typed.
+    if (leaving.value !== id) leaving.value = null;
     await nextTick();
     if (id !== undefined) document.getElementById(`finding-${id.replaceAll(' ', '-')}`)?.scrollIntoView({ block: 'nearest' });
   },
@@ -81,6 +82,12 @@ watch(
 function mend(finding: Finding, kind: MendKind): void {
   drift.mendOne(finding, kind);
   focus();
+}
+
+/** The card whose reason is asked for is the current one: keys and pointer mean the same. */
+function askToLeave(finding: Finding, isAsking: boolean): void {
+  leaving.value = isAsking ? finding.id : null;
+  if (isAsking) drift.chosenId = finding.id;
 }
 
 function leave(finding: Finding, reason: string): void {
@@ -172,7 +179,7 @@ function goToMenu(step: 1 | -1): void {
             :is-leaving="leaving === finding.id"
             @choose="drift.chosenId = finding.id"
             @mend="mend(finding, $event)"
-            @ask-leave="leaving = $event ? finding.id : null"
+            @ask-leave="askToLeave(finding, $event)"
             @leave="leave(finding, $event)"
           />
         </ul>

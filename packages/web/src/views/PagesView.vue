@@ -48,17 +48,22 @@ const releases: (() => void)[] = [];
 onMounted(() => {
   const element = scroller.value;
   if (element === null) return;
+  const show = (ids: readonly Id[], { clientY }: { readonly clientY: number }): void => {
+    const y = clientY - element.getBoundingClientRect().top + element.scrollTop;
+    tree.showDrop(ids, Math.min(Math.floor(y / ROW_HEIGHT), rows.value.length - 1), (y % ROW_HEIGHT) / ROW_HEIGHT);
+  };
   releases.push(
     autoScrollForElements({ element }),
     dropTargetForElements({
       element,
       canDrop: ({ source }) => Array.isArray(source.data.treePages) && isAll.value,
-      onDrag({ source, location }) {
-        const y = location.current.input.clientY - element.getBoundingClientRect().top + element.scrollTop;
-        tree.showDrop(idsIn(source.data.treePages), Math.min(Math.floor(y / ROW_HEIGHT), rows.value.length - 1), (y % ROW_HEIGHT) / ROW_HEIGHT);
-      },
+      onDrag: ({ source, location }) => show(idsIn(source.data.treePages), location.current.input),
       onDragLeave: () => (drop.value = null),
-      onDrop: ({ source }) => tree.put(idsIn(source.data.treePages)),
+      onDrop({ source, location }) {
+        // Where it is let go counts, not where it was drawn last.
+        show(idsIn(source.data.treePages), location.current.input);
+        tree.put(idsIn(source.data.treePages));
+      },
     }),
   );
 });

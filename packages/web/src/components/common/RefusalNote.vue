@@ -6,7 +6,10 @@ const notices = useNotices();
 </script>
 
 <template>
-  <p v-if="notices.refused !== null" class="refused">{{ notices.refused }}</p>
+  <p v-if="notices.refused !== null" class="refused">
+    {{ notices.refused }}
+    <button v-if="notices.wayOn !== null" type="button" @click="notices.wayOn.act()">{{ notices.wayOn.label }}</button>
+  </p>
 </template>
 
 <style scoped>
@@ -20,5 +23,18 @@ const notices = useNotices();
   display: -webkit-box;
   -webkit-line-clamp: 2;
   -webkit-box-orient: vertical;
+}
+</style>
+
+<style scoped>
+button {
+  padding: 0 4px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  font-weight: 600;
+  text-decoration: underline;
+  cursor: pointer;
 }
 </style>

@@ -5,6 +5,7 @@ import StarterKit from '@tiptap/starter-kit';
 import { onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { isEqual, type RichText } from '@zorvik/core';
 import type { Picked } from '../../composables/picked.ts';
+import { useTyping } from '../../composables/useTyping.ts';
 import PagePick from '../arrange/PagePick.vue';
 import { docOf, richTextOf } from './richTextDoc.ts';
 
@@ -15,21 +16,34 @@ const props = defineProps<{
   pageAt: (address: string) => string | null;
   keep: (body: RichText) => string | null;
 }>();
-const PAUSE = 700;
 const place = useTemplateRef<HTMLDivElement>('place');
 const editor = shallowRef<Editor | null>(null);
-const problem = ref<string | null>(null);
 const isLinking = ref(false);
 /** Raised whenever the selection or the text changes, so that the buttons say what holds there. */
 const turn = ref(0);
-let timer: ReturnType<typeof setTimeout> | undefined;
 
-function keepNow(): void {
-  clearTimeout(timer);
-  if (editor.value === null) return;
-  const body = richTextOf(editor.value.getJSON(), props.pageAt);
-  problem.value = body === null ? 'A text needs at least one visible character.' : isEqual(body, props.value) ? null : props.keep(body);
+/** The text in the editor; null: nothing is visible in it. */
+const written = (): RichText | null => (editor.value === null ? props.value : richTextOf(editor.value.getJSON(), props.pageAt));
+
+/** In which order fields are written, so that equal texts are the same line whatever order they came in. */
+const FIELDS = ['kind', 'runs', 'text', 'bold', 'italic', 'to', 'page', 'anchor', 'address', 'number'];
+
+/** A text as one line: what the one rule for when typing becomes an edit works on. Empty: nothing is visible in it. */
+function asLine(body: RichText | null): string {
+  const inOrder = (_: string, value: unknown): unknown =>
+    typeof value === 'object' && value !== null && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => FIELDS.indexOf(a) - FIELDS.indexOf(b)))
+      : value;
+  return body === null ? '' : JSON.stringify(body, inOrder);
 }
+
+const { typed, problem, meanwhile, begin, input, composing, end } = useTyping({
+  value: () => asLine(props.value),
+  keep(line, isFinal) {
+    if (line === '') return isFinal ? 'A text needs at least one visible character.' : null;
+    return props.keep(JSON.parse(line) as RichText);
+  },
+});
 
 onMounted(() => {
   editor.value = new Editor({
@@ -49,22 +63,21 @@ onMounted(() => {
     ],
     content: docOf(props.value, props.pageAddress),
     editorProps: { attributes: { 'aria-label': 'The text', role: 'textbox', 'aria-multiline': 'true' } },
+    onFocus: begin,
     onUpdate: () => {
-      clearTimeout(timer);
-      timer = setTimeout(keepNow, PAUSE);
+      begin();
+      typed.value = asLine(written());
+      input();
     },
     onTransaction: () => (turn.value += 1),
-    onBlur: keepNow,
+    onBlur: end,
   });
 });
-onBeforeUnmount(() => {
-  keepNow();
-  editor.value?.destroy();
-});
+onBeforeUnmount(() => editor.value?.destroy());
 watch(
   () => props.value,
   (now) => {
-    if (editor.value === null || editor.value.isFocused || isEqual(now, richTextOf(editor.value.getJSON(), props.pageAt))) return;
+    if (editor.value === null || editor.value.isFocused || isEqual(now, written())) return;
     editor.value.commands.setContent(docOf(now, props.pageAddress), { emitUpdate: false });
   },
 );
@@ -111,8 +124,9 @@ function link(picked: Picked): void {
       </button>
       <PagePick v-if="isLinking" label="Where the chosen words lead" placeholder="A page, /path, https://…" @pick="link" @leave="isLinking = false" />
     </div>
-    <div ref="place" class="text" />
+    <div ref="place" class="text" @compositionstart="composing(true)" @compositionend="composing(false)" />
     <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+    <p v-else-if="meanwhile !== null" class="problem" role="status">Somebody else has changed this text meanwhile. Yours replaces it when you leave.</p>
   </div>
 </template>
 

@@ -35,7 +35,7 @@ watch(
         {{ findingInWords(finding) }}
       </span>
     </p>
-    <form v-if="isLeaving" class="leave" @submit.prevent="emit('leave', reason)" @keydown.escape.stop="emit('askLeave', false)">
+    <form v-if="isLeaving" class="leave" @click.stop @submit.prevent="emit('leave', reason)" @keydown.escape.stop="emit('askLeave', false)">
       <input
         ref="input"
         v-model="reason"
