@@ -84,11 +84,10 @@ export function resizerOf(driver: Driver): TestBrowser['resize'] {
   return (width, height) => driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
 }
 
-/** Lets Arrange begin in a form, unless a person has chosen one. Gives the script's id, by which it can be removed. */
-export async function beginWith(driver: Driver, form: ArrangeForm): Promise<string> {
+/** Lets Arrange begin in a form in this window, unless a person has chosen one. */
+export async function beginWith(driver: Driver, form: ArrangeForm): Promise<void> {
   const source = `try { localStorage.getItem('zorvik-arrange-form') ?? localStorage.setItem('zorvik-arrange-form', '${form}'); } catch {}`;
-  const added: unknown = await driver.sendAndGetDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', { source });
-  return (added as { identifier: string }).identifier;
+  await driver.sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', { source });
 }
 
 function executorAt(address: string): Executor {

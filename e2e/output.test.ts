@@ -4,8 +4,9 @@ import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { By, Key } from 'selenium-webdriver';
+import type { Driver } from 'selenium-webdriver/chrome.js';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { readStored, renderMenu, renderStyles, resolveMenu } from '@zorvik/core';
+import { navigationScript, readStored, renderMenu, renderStyles, resolveMenu, type ResolvedItem, type ResolvedMenu } from '@zorvik/core';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
 
@@ -92,6 +93,103 @@ describe('what the site is served', () => {
     );
     expect(box.left).toBeGreaterThanOrEqual(0);
     expect(box.right).toBeLessThanOrEqual(1280);
+  });
+});
+
+describe('menus that are hard to fit', () => {
+  const plain = { opensNewTab: false, href: '/x' } as const;
+  const long = 'Everything that grows in the shade of old walls, by month and by height';
+  const badge = { text: 'New in all our gardens since last spring', color: '#ffffff', background: '#1f5a3a', position: 'after' } as const;
+  const below = (id: string): ResolvedItem[] => ['one', 'two', 'three'].map((name) => ({ id: `${id}-${name}`, label: name, children: [], ...plain }));
+  const entry = (id: string, label: string, more: object = {}): ResolvedItem => ({ id, label, children: below(id), ...plain, ...more });
+  const panel: ResolvedItem = entry('panel', 'Panel', {
+    dropdown: { form: 'panel' },
+    rows: [
+      {
+        id: 'row',
+        kind: 'row',
+        parts: [
+          {
+            id: 'cell',
+            kind: 'cell',
+            span: 12,
+            parts: [
+              { id: 'press', kind: 'button', text: 'Book a place', href: '/book' },
+              { id: 'search', kind: 'search', text: 'Search', address: '/search', parameter: 'q' },
+            ],
+          },
+        ],
+      },
+    ],
+  });
+  const site = { breakpoints: { medium: 768, wide: 1024 } };
+
+  /** Shows a bar with these entries, and the script, on a page of its own. */
+  async function show(items: readonly ResolvedItem[]): Promise<void> {
+    const menu: ResolvedMenu = { key: 'main', name: 'Main', language: 'en', direction: 'ltr', items };
+    const page = join(stack.data, 'hard.html');
+    const head = `<meta charset="utf-8"><title>Hard</title><meta name="viewport" content="width=device-width"><style>body{margin:0}${renderStyles(site, [menu])}</style>`;
+    const html = renderMenu(menu, { place: 'bar' });
+    await writeFile(page, `<!doctype html><html lang="en"><head>${head}</head><body>${html}<p>Text</p><script>${navigationScript}</script></body></html>`);
+    await browser.driver.get(`file://${page}`);
+  }
+  const beyond = (): Promise<string[]> =>
+    browser.driver.executeScript<string[]>(
+      `const width = document.documentElement.clientWidth;
+       return [...document.querySelectorAll('.zv :is(a, button, .zv-badge)')].filter((one) => { const { left, right, width: own } = one.getBoundingClientRect(); return own > 0 && (left < -0.5 || right > width + 0.5); })
+         .map((one) => one.className + ' ' + one.textContent).concat(document.documentElement.scrollWidth > width ? ['the page scrolls sideways'] : [])`,
+    );
+  const emulate = (media: string, features: readonly { name: string; value: string }[] = []): Promise<void> =>
+    (browser.driver as Driver).sendDevToolsCommand('Emulation.setEmulatedMedia', { media, features });
+
+  it('keep the arrow of a long label beside it and on the screen, and the badge of forty characters inside, at every width', async () => {
+    await show([entry('a', 'Visit'), entry('b', long), entry('c', `${long} ${long}`, { badge }), entry('d', 'Shop', { badge })]);
+    for (const width of [1280, 1024, 768, 600, 480, 390, 360, 320]) {
+      await browser.resize(width, 800);
+      expect(await beyond(), `${width} px`).toEqual([]);
+      const apart = await browser.driver.executeScript<string[]>(
+        `return [...document.querySelectorAll('.zv-bar > ul > li')].filter((li) => { const [a, b] = [li.querySelector(':scope > a').getBoundingClientRect(), li.querySelector(':scope > button').getBoundingClientRect()]; return b.top >= a.bottom || b.left < a.left; }).map((li) => li.firstChild.textContent)`,
+      );
+      expect(apart, `${width} px: the arrow is beside its label`).toEqual([]);
+    }
+    await browser.resize(1280, 800);
+  });
+
+  it('close an open list when the focus leaves its entry, so that it lies over nothing that has the focus', async () => {
+    await browser.resize(600, 800);
+    await show(
+      ['One entry', 'Another entry', 'A third entry', 'And a fourth', 'The fifth of them', 'The last one'].map((label) =>
+        entry(label.replaceAll(' ', ''), label),
+      ),
+    );
+    const { driver } = browser;
+    await driver.executeScript("document.querySelector('.zv-bar > ul > li > button').focus()");
+    await person.type(Key.ENTER);
+    expect(await driver.executeScript("return document.querySelectorAll('[aria-expanded=true]').length")).toBe(1);
+    for (let step = 0; step < 4; step += 1) await person.type(Key.TAB);
+    expect(await driver.executeScript("return [document.activeElement.textContent, document.querySelectorAll('[aria-expanded=true]').length]")).toEqual([
+      'Another entry',
+      0,
+    ]);
+    await browser.resize(1280, 800);
+  });
+
+  it('print without what is open, and keep the shape of their buttons in forced colours', async () => {
+    await show([panel, entry('a', 'Visit'), entry('b', 'Shop', { look: 'button', badge })]);
+    const { driver } = browser;
+    await driver.executeScript("document.querySelector('.zv-bar > ul > li > button').click()");
+    const shown = (css: string) => driver.executeScript<string>(`return getComputedStyle(document.querySelector('${css}')).display`);
+    expect(await shown('.zv-panel')).not.toBe('none');
+    await emulate('print');
+    expect(await shown('.zv-panel')).toBe('none');
+    await emulate('', [{ name: 'forced-colors', value: 'active' }]);
+    for (const css of ['.zv-press', '.zv-search button', '.zv-button', '.zv-badge']) {
+      const edge = await driver.executeScript<string[]>(
+        `const { borderTopWidth, borderTopStyle, borderTopColor, backgroundColor } = getComputedStyle(document.querySelector('${css}')); return [borderTopWidth, borderTopStyle, String(borderTopColor !== backgroundColor)]`,
+      );
+      expect([css, ...edge]).toEqual([css, '1px', 'solid', 'true']);
+    }
+    await emulate('');
   });
 });
 

@@ -75,18 +75,18 @@ async function open(): Promise<Stage> {
   const [stack, browser] = await Promise.all([openStack(), startBrowser()]);
   const driver = driverOf(browser);
   const resize = resizerOf(driver);
-  let script: string | null = null;
+  /** A new window, which knows nothing of what was set for those before it, in the place of all others. */
   const empty = async (form: ArrangeForm): Promise<void> => {
-    const [first = '', ...others] = await driver.getAllWindowHandles();
-    for (const other of others) {
-      await driver.switchTo().window(other);
+    const old = await driver.getAllWindowHandles();
+    await driver.switchTo().newWindow('tab');
+    const fresh = await driver.getWindowHandle();
+    for (const handle of old) {
+      await driver.switchTo().window(handle);
       await driver.close();
     }
-    await driver.switchTo().window(first);
-    await driver.get('about:blank');
+    await driver.switchTo().window(fresh);
     await driver.sendDevToolsCommand('Storage.clearDataForOrigin', { origin: stack.editor, storageTypes: 'all' });
-    if (script !== null) await driver.sendDevToolsCommand('Page.removeScriptToEvaluateOnNewDocument', { identifier: script });
-    script = await beginWith(driver, form);
+    await beginWith(driver, form);
     await resize(1280, 800);
   };
   return { stack, browser, empty };

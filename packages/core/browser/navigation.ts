@@ -115,7 +115,12 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
       event.stopPropagation();
     });
     nav.addEventListener('focusout', ({ relatedTarget }) => {
-      if (relatedTarget instanceof Node && !nav.contains(relatedTarget)) close(nav);
+      if (!(relatedTarget instanceof Node)) return;
+      // An entry that the focus has left would lie over the one that it has come to. Branches that open inside of it stay.
+      for (const button of buttons(nav)) {
+        const entry = button.parentElement;
+        if (entry !== null && entry === topEntry(button) && !entry.contains(relatedTarget)) close(entry);
+      }
     });
     addEventListener('resize', () => {
       for (const panel of nav.querySelectorAll<HTMLElement>('button[aria-expanded=true]~.zv-panel')) place(panel, panel.parentElement ?? nav);

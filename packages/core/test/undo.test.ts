@@ -35,7 +35,7 @@ describe('undo among several people', () => {
     const theirs = done(renamed.document, renameItem({ ...contextOf(renamed.document, 2), session: 'w000000000000002' }, id('A'), 'Theirs'));
     const refused = undoEdit(contextOf(theirs.document, 3), { edit: renamed.edit, since: [{ ...theirs.edit, actor: 'Noor' }], group: null });
     expect(refused.ok ? '' : refused.refusal.message).toBe(
-      'Cannot take this back: “Theirs” was changed by Noor since (Renamed “Mine” to “Theirs”). Change it by hand instead.',
+      'Can’t undo: Noor has changed “Theirs” since (Renamed “Mine” to “Theirs”). Edit it directly, or skip this step.',
     );
   });
 

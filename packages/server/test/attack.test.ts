@@ -161,7 +161,7 @@ describe('what an edit may set', () => {
       set('updateItem', item.id, { id: 'i000000000000009' }),
       set('updateItem', item.id, { own: { 'Not a key': 'x' } }),
       set('updateItem', item.id, { dropdown: { form: 'panel', panel: { kept: { '…': 1 } } } }),
-      { ...set('updateItem', item.id, { label: 'x' }), was: { nosuch: 1 } },
+      { kind: 'updateItem', id: item.id, set: { label: 'x' }, was: { nosuch: 1 } } as unknown as Operation,
       { kind: 'addItem', after: null, branch: [{ ...item, id: 'i000000000000009', nosuch: 1 }] } as unknown as Operation,
     ];
     for (const operation of bad)

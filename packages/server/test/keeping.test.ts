@@ -102,7 +102,7 @@ describe('taking back on the server', () => {
     await save(mine);
     await save(move(revision + 1, OTHER, siblings[1]!), 200, { name: 'Noor' });
     const { error } = await save(await undo(mine), 409);
-    expect(error.message).toMatch(/was changed by Noor since \(Changed “it”\)/);
+    expect(error.message).toMatch(/^Can’t undo: Noor has changed “.+” since \(Changed “it”\)/);
   });
 
   it('is refused for an edit without operations that takes nothing back', async () => {

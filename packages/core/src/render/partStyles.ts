@@ -70,14 +70,16 @@ const VIDEO = `.zv-video>:is(a,span){display:block;color:inherit;font-weight:600
 .zv-poster::after{content:"";position:absolute;inset:0;inline-size:3rem;block-size:3rem;margin:auto;border-radius:50%;background:conic-gradient(from 60deg at 30% 50%,#fff 60deg,#0000 0) 35% 50%/45% 50% no-repeat #000b}`;
 
 const PRESS = `.zv .zv-press{display:inline-flex;align-items:center;min-height:2.75rem;margin-inline:.5rem;padding:.375rem 1.1rem;border-radius:var(--_radius);background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);font-weight:600;text-decoration:none}
-.zv a.zv-press:hover{background:var(--zv-button-hover,var(--_ink))}`;
+.zv a.zv-press:hover{background:var(--zv-button-hover,var(--_ink))}
+@media (forced-colors:active){.zv .zv-press{border:1px solid ButtonText}}`;
 
 const SEARCH = `.zv-search{display:grid;grid-template-columns:minmax(0,1fr) auto;gap:.25rem .5rem;padding:.25rem .5rem}
 .zv-search label{grid-column:1/-1;font-weight:600}
 .zv-search :is(input,button){box-sizing:border-box;min-inline-size:0;min-block-size:2.5rem;padding:.25rem .75rem;border:1px solid currentColor;border-radius:var(--_radius);background:var(--_paper);color:inherit;font:inherit}
 .zv-search button{border-color:#0000;background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);cursor:pointer}
 .zv-search svg{display:block}
-.zv-bar .zv-search button::after{content:none}`;
+.zv-bar .zv-search button::after{content:none}
+@media (forced-colors:active){.zv-search button{border-color:ButtonText}}`;
 
 const PAGES = `.zv .zv-cards{display:grid;grid-template-columns:repeat(var(--_k,1),minmax(min(9rem,100%),1fr));gap:.75rem}
 .zv .zv-cards>li>a{flex-direction:column;align-items:stretch;justify-content:flex-start;gap:.25rem;padding:.5rem}

@@ -16,12 +16,14 @@ export function settingStyles({ breakpoints }: Pick<Site, 'breakpoints'>, menus:
 .zv li>*>svg.zv-after{margin-inline:.45em 0}
 .zv li>*>i{font-style:normal}
 .zv small{display:block;font-size:.85em;font-weight:400;opacity:.85}
-.zv-badge{margin-inline-start:.5em;padding:0 .5em;border-radius:1em;font-size:.75em;line-height:1.6;font-weight:600;white-space:nowrap;flex:none}
+.zv li>:has(>.zv-badge){flex-wrap:wrap}
+.zv-badge{box-sizing:border-box;max-inline-size:100%;margin-inline-start:.5em;padding:0 .5em;border-radius:.8em;font-size:.75em;line-height:1.6;font-weight:600;overflow-wrap:anywhere}
 .zv-badge.zv-before{margin-inline:0 .5em}
 .zv li>.zv-stack{flex-direction:column;justify-content:center;text-align:center}
 .zv .zv-stack>*{margin-inline:0}
 .zv li>.zv-button{background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);padding-inline:1.1rem}
 .zv li>.zv-button:hover{background:var(--zv-button-hover,var(--_ink))}
+@media (forced-colors:active){.zv li>.zv-button,.zv-badge{border:1px solid ButtonText}}
 ${[...badges].map(([name, { color, background }]) => `.${name}{color:${color};background:${background}}\n`).join('')}/* What does not show: as a class, or for a device class. */
 .zv-bar .zv-plain::after{content:none}
 .zv-unseen,${quietOn('')}{${UNSEEN}}
