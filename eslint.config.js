@@ -62,6 +62,8 @@ export default tseslint.config(
         fetch: 'readonly',
         performance: 'readonly',
         Buffer: 'readonly',
+        BroadcastChannel: 'readonly',
+        setImmediate: 'readonly',
       },
     },
   },

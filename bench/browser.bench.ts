@@ -14,7 +14,7 @@ import { siteCache } from '../packages/server/src/editing/siteCache.ts';
 import { storeDocument } from '../packages/server/src/editing/storeDocument.ts';
 import { startProcess, stopProcess } from '../packages/server/test/processes.ts';
 import { testDatabase } from '../packages/server/test/testDatabase.ts';
-import { quantile, type Figure } from './figure.ts';
+import { quantile, type Figure, type Unmeasured } from './figure.ts';
 
 const ITEMS = 5000;
 
@@ -109,8 +109,11 @@ async function workOf(driver: WebDriver, act: () => Promise<unknown>): Promise<n
   return (await worked(driver)) - before;
 }
 
+/** How long a page or a script may take, in ms: a slow machine is slow, not broken. */
+const SLOW = 300_000;
+
 /** Arrange with 5,000 items: until its rows are painted; work for each frame of a drag, for a drop, for folding and unfolding all. */
-export async function arrangeFigures(): Promise<Figure[]> {
+export async function arrangeFigures(): Promise<(Figure | Unmeasured)[]> {
   const site = await served(20);
   const other = await reference(site.document);
   const browser = await openBrowser();
@@ -118,12 +121,19 @@ export async function arrangeFigures(): Promise<Figure[]> {
   try {
     const ours: number[] = [];
     const theirs: number[] = [];
+    let problem: string | null = null;
+    // The reference takes half a minute and more on a slow machine.
+    await driver.manage().setTimeouts({ script: SLOW, pageLoad: SLOW });
     for (let round = 0; round < 5; round += 1) {
       ours.push(await timeToPaint(driver, site.menu, '[role=treeitem] .label', 10));
-      if (round < 3) theirs.push(await timeToPaint(driver, other.address, '.v-treeview-item', ITEMS * 0.9));
+      if (round >= 3 || problem !== null) continue;
+      await timeToPaint(driver, other.address, '.v-treeview-item', ITEMS * 0.9).then(
+        (time) => theirs.push(time),
+        (error: Error) => (problem = `the reference could not be measured (${error.message})`),
+      );
     }
     await driver.get(site.menu);
-    await driver.wait(async () => (await driver.findElements(By.css('[role=treeitem]'))).length > 10, 30_000);
+    await driver.wait(async () => (await driver.findElements(By.css('[role=treeitem]'))).length > 10, SLOW);
     await (driver as Driver).sendDevToolsCommand('Performance.enable', {});
     const rows = await driver.findElements(By.css('[role=treeitem]'));
     const frames: number[] = [];
@@ -144,10 +154,10 @@ export async function arrangeFigures(): Promise<Figure[]> {
     const folds: number[] = [];
     for (const key of ['-', '+', '-', '+', '-', '+']) folds.push(await workOf(driver, () => tree.sendKeys(key)));
     return [
-      { name: 'open', ours: quantile(ours, 0.5), reference: quantile(theirs, 0.5), unit: 'ms', target: 0.2 },
-      { name: 'drag', ours: quantile(frames, 0.95), reference: 8, unit: 'ms', target: 1 },
-      { name: 'drop', ours: drop, reference: 100, unit: 'ms', target: 1 },
-      { name: 'unfold-all', ours: quantile(folds, 0.5), reference: 100, unit: 'ms', target: 1 },
+      problem === null ? { name: 'open', ours: quantile(ours, 0.5), reference: quantile(theirs, 0.5), unit: 'ms', target: 0.05 } : { name: 'open', problem },
+      { name: 'drag', ours: quantile(frames, 0.95), reference: 8, unit: 'ms', target: 0.8 },
+      { name: 'drop', ours: drop, reference: 100, unit: 'ms', target: 0.5 },
+      { name: 'unfold-all', ours: quantile(folds, 0.5), reference: 100, unit: 'ms', target: 0.5 },
     ];
   } finally {
     await browser.close();
@@ -162,10 +172,11 @@ export async function findFigure(): Promise<Figure> {
   const browser = await openBrowser();
   const { driver } = browser;
   try {
+    await driver.manage().setTimeouts({ script: SLOW, pageLoad: SLOW });
     await driver.get(site.menu);
-    await driver.wait(async () => (await driver.findElements(By.css('[role=tree]'))).length > 0, 120_000);
+    await driver.wait(async () => (await driver.findElements(By.css('[role=tree]'))).length > 0, SLOW);
     await (await driver.findElement(By.css('[role=tree]'))).sendKeys('/');
-    await driver.wait(async () => (await driver.findElements(By.css('.finder .page'))).length > 5, 60_000);
+    await driver.wait(async () => (await driver.findElements(By.css('.finder .page'))).length > 5, SLOW);
     // From the key until other rows than before are painted.
     const script = `const [text, done] = arguments; const input = document.querySelector('.finder .search');
       const seen = () => document.querySelector('.finder header .number').textContent; const before = seen(); const begin = performance.now();
@@ -179,7 +190,7 @@ export async function findFigure(): Promise<Figure> {
         if (time !== null) times.push(time);
       }
     }
-    return { name: 'find', ours: quantile(times, 0.95), reference: 50, unit: 'ms', target: 1 };
+    return { name: 'find', ours: quantile(times, 0.95), reference: 50, unit: 'ms', target: 0.8 };
   } finally {
     await browser.close();
     await site.close();

@@ -11,6 +11,16 @@ export interface Figure {
   readonly isDifference?: boolean;
 }
 
+/** A figure that could not be measured, and why. */
+export interface Unmeasured {
+  readonly name: string;
+  readonly problem: string;
+}
+
+export function printUnmeasured({ name, problem }: Unmeasured): void {
+  console.log(`${name.padEnd(14)}  NOT MEASURED: ${problem.split('\n')[0] ?? ''}`);
+}
+
 export function printFigure({ name, ours, reference, unit, target, isFloor = false, isDifference = false }: Figure): boolean {
   const value = isDifference ? ours - reference : ours / reference;
   const isOk = isFloor ? value >= target : value <= target;

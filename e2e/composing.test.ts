@@ -98,14 +98,14 @@ describe('a panel', () => {
     await inFrame(async () => {
       const heading = await driver.findElement(By.xpath("//h3[contains(.,'The autumn seed list')]"));
       await heading.click();
-      const edge = (await driver.findElements(By.css('.marks .edge')))[0]!;
+      const edge = await person.find('.marks .edge');
       const { x } = await edge.getRect();
       await driver.actions().move({ origin: edge }).press().move({ origin: Origin.POINTER, x: 40 }).move({ origin: Origin.POINTER, x: 54 }).release().perform();
       expect(x).toBeGreaterThan(0);
     });
     await person.eventually('the edge did not move', async () => /^row cell10 groups cell2 /.test(await outlineOf('Seed house')));
     await inFrame(async () => {
-      const lower = await driver.findElement(By.css('.marks .lower'));
+      const lower = await person.find('.marks .lower');
       await driver
         .actions()
         .move({ origin: lower })
@@ -117,8 +117,9 @@ describe('a panel', () => {
     });
     await person.eventually('the row is not higher', async () => ((await partsOf('Seed house'))[0]?.height ?? 0) > 200);
     await inFrame(async () => {
+      await person.settled();
       const from = await driver.findElement(By.xpath("//h3[contains(.,'The autumn seed list')]"));
-      const to = await driver.findElement(By.css('[aria-expanded=true]~.zv-panel .zv-groups'));
+      const to = await person.find('[aria-expanded=true]~.zv-panel .zv-groups');
       await driver
         .actions()
         .move({ origin: from })
@@ -127,14 +128,14 @@ describe('a panel', () => {
         .move({ origin: to, x: -40, y: -60 })
         .move({ origin: to, x: -42, y: -70 })
         .perform();
-      expect(await driver.findElements(By.css('.marks .drop'))).toHaveLength(1);
+      await person.find('.marks .drop');
       await driver.actions().release().perform();
     });
     await person.eventually('the heading did not move', async () => /^row cell10 heading groups cell2 picture /.test(await outlineOf('Seed house')));
     await keys(Key.HOME, Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN, Key.chord(Key.ALT, Key.ARROW_LEFT));
     await person.eventually('it is not narrower', async () => /groups cell1 picture/.test(await outlineOf('Seed house')));
     await inFrame(async () => {
-      const free = await driver.findElement(By.css('.marks .free'));
+      const free = await person.find('.marks .free');
       expect(await free.getText()).toBe('Add a cell: 1 of 12 free');
       await free.click();
     });

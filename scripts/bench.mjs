@@ -2,11 +2,12 @@
 import { spawnSync } from 'node:child_process';
 import { root } from './freshness.mjs';
 import { ensurePostgres, openCluster } from './postgres.mjs';
-import { ensureBuilt, ensureInstalled } from './setup.mjs';
+import { ensureBuilt, ensureInstalled, ensureTestData } from './setup.mjs';
 
 process.chdir(root);
 await ensureInstalled();
 await ensureBuilt();
+await ensureTestData();
 const words = process.argv.slice(2).filter((word) => word !== '--postgres');
 const isOnPostgres = words.length < process.argv.length - 2;
 if (isOnPostgres && !ensurePostgres()) throw new Error('PostgreSQL is not installed here and cannot be. Install Debian’s postgresql.');

@@ -35,8 +35,14 @@ export async function ensureBuilt() {
   await unlessFresh('build/.web', [...SHARED, 'packages/web'], () => told('Building the editor', build('buildWeb')), 'build/web/index.html');
 }
 
-/** Makes what only the tests need: a data folder as it is after a first start. */
+/** Makes what only the tests need: an empty database with its schema, and a data folder as it is after a first start. */
 export async function ensureTestData() {
+  await unlessFresh(
+    'build/.migrated',
+    ['package-lock.json', 'scripts/build.mjs', 'packages/server/src/db/migrations'],
+    async () => told('Preparing a database for tests', (await import('./build.mjs')).buildMigrated()),
+    'build/pglite-migrated',
+  );
   await unlessFresh(
     'build/.quillmere-data',
     [...SHARED, 'packages/server', 'packages/formats', 'demo'],

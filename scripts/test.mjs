@@ -1,6 +1,7 @@
 // `npm test`: all set-up that the tests need, then formatting, lint, types, and every test there is. Ends with the slowest files and the runner's own count.
 import { spawn } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
+import { constants, setPriority } from 'node:os';
 import { join, relative } from 'node:path';
 import { ensureBrowser } from './browser.mjs';
 import { root } from './freshness.mjs';
@@ -18,11 +19,15 @@ const bin = (name) => join(root, 'node_modules', '.bin', name);
 const seconds = (from) => Math.round((performance.now() - from) / 1000);
 const begin = performance.now();
 
-/** Runs a command; its output is shown when it is over, so that the output of commands that run together does not mix. */
+/**
+ * Runs a command behind the tests, with what they leave of the processors; its output is shown when it is over, so that the output of commands that
+ * run together does not mix.
+ */
 function run(what, command, words) {
   return new Promise((done) => {
     const from = performance.now();
     const child = spawn(command, words, { stdio: ['ignore', 'pipe', 'pipe'] });
+    setPriority(child.pid, constants.priority.PRIORITY_LOW);
     let output = '';
     child.stdout.on('data', (piece) => (output += piece));
     child.stderr.on('data', (piece) => (output += piece));
@@ -41,30 +46,19 @@ async function inTurn(...steps) {
   return isFine;
 }
 
+const kept = (tool) => ['--cache', '--cache-strategy', 'content', '--cache-location', `build/${tool}-cache`];
+
 /** What is checked without running anything. Each tool remembers in `build/` what it has checked, and looks again only at what has changed. */
 function staticChecks() {
   const types = (what, tool, project, name) => () =>
     run(what, bin(tool), ['-p', project, '--incremental', '--tsBuildInfoFile', `build/types/${name}.tsbuildinfo`]);
-  return Promise.all([
-    run('lint', bin('eslint'), ['.', '--max-warnings', '0', '--cache', '--cache-strategy', 'content', '--cache-location', 'build/eslint-cache']),
-    inTurn(
-      types('types of core', 'tsc', 'packages/core', 'core'),
-      types('types of the rest', 'tsc', 'tsconfig.node.json', 'node'),
-      types('types of the editor', 'vue-tsc', 'packages/web', 'web'),
-      () =>
-        run('format', bin('prettier'), [
-          '--check',
-          '.',
-          '--log-level',
-          'warn',
-          '--cache',
-          '--cache-strategy',
-          'content',
-          '--cache-location',
-          'build/prettier-cache',
-        ]),
-    ),
-  ]);
+  return inTurn(
+    () => run('lint', bin('eslint'), ['.', '--max-warnings', '0', ...kept('eslint')]),
+    types('types of core', 'tsc', 'packages/core', 'core'),
+    types('types of the rest', 'tsc', 'tsconfig.node.json', 'node'),
+    types('types of the editor', 'vue-tsc', 'packages/web', 'web'),
+    () => run('format', bin('prettier'), ['--check', '.', '--log-level', 'warn', ...kept('prettier')]),
+  );
 }
 
 /** Two test files side by side, whatever the runner thinks of the machine: it leaves one of two cores idle. */
@@ -99,13 +93,15 @@ async function postgresTests() {
   }
 }
 
-const checks = await staticChecks();
+const checking = staticChecks();
 const runs = [await tests(['core', 'server', 'web'], { name: 'units' }), ...(await postgresTests()), await tests(['journeys'])];
+
+const isChecked = await checking;
 
 const sum = (what) => runs.reduce((total, one) => total + one[what], 0);
 const slowest = runs.flatMap(({ times }) => times).sort((a, b) => b.time - a.time);
 console.log('The ten slowest files:');
 for (const { file, time } of slowest.slice(0, 10)) console.log(`${(time / 1000).toFixed(1).padStart(7)} s  ${file}`);
-if (!checks.every(Boolean)) console.log('Formatting, lint or types have problems: see above.');
-if (!checks.every(Boolean) || !runs.every(({ isGreen }) => isGreen)) process.exitCode = 1;
+if (!isChecked) console.log('Formatting, lint or types have problems: see above.');
+if (!isChecked || !runs.every(({ isGreen }) => isGreen)) process.exitCode = 1;
 console.log(`${sum('passed')} passed, ${sum('failed')} failed${sum('skipped') > 0 ? `, ${sum('skipped')} skipped` : ''} in ${seconds(begin)} s`);

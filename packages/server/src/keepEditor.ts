@@ -11,7 +11,7 @@ export interface KeptEditor extends Pick<EditorThread, 'opened' | 'begin' | 'clo
 }
 
 /** How long a visitor's request waits for an editor that is being started again, in ms. */
-const PATIENCE = 10_000;
+const PATIENCE = 30_000;
 
 /** How long to wait before the editor is started again, in ms: twice as long after each try that failed. */
 const FIRST_WAIT = 250;
@@ -25,13 +25,16 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
   let forget: (siteKey: string | null) => void = () => undefined;
   const start = (given: EditorWork): EditorThread => startEditorThread(file, given, (siteKey) => forget(siteKey));
   let isClosing = false;
+  const hasEnded = new WeakSet<EditorThread>();
   let thread = start({ ...work, isRestart: false });
   /** Settles when the thread that is there now answers. */
   let answering: Promise<unknown> = thread.opened;
   answering.catch(() => undefined);
 
   function watch(deliveryAddress: string, port: number): void {
-    void thread.ended.then((error) => {
+    const watched = thread;
+    void watched.ended.then((error) => {
+      hasEnded.add(watched);
       if (isClosing) return;
       log.error({ stack: error?.stack }, 'The editor ended by an error and is started again; delivery goes on');
       answering = startAgain(deliveryAddress, port);
@@ -65,8 +68,16 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
       return address;
     },
     async load(siteKey) {
-      await Promise.race([answering, tooLong()]);
-      return thread.load(siteKey);
+      const late = tooLong();
+      for (;;) {
+        await Promise.race([answering, late]);
+        const asked = thread;
+        const answer = await Promise.race([asked.load(siteKey), late]).catch((error: unknown) => error as Error);
+        if (!(answer instanceof Error)) return answer;
+        // Where the thread has ended meanwhile, the next one is asked.
+        await new Promise(setImmediate);
+        if (!hasEnded.has(asked) || isClosing) throw answer;
+      }
     },
     onForget: (act) => void (forget = act),
     async close() {
@@ -77,5 +88,7 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
 }
 
 function tooLong(): Promise<never> {
-  return new Promise((_, fail) => setTimeout(() => fail(new Error('The editor is not back yet.')), PATIENCE).unref());
+  const late = new Promise<never>((_, fail) => setTimeout(() => fail(new Error('The editor is not back yet.')), PATIENCE).unref());
+  late.catch(() => undefined);
+  return late;
 }

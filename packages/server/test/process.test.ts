@@ -33,7 +33,7 @@ describe('a process that is killed', () => {
     const database = await testDatabase();
     if (postgres === '') await putQuillmere(database.folder);
     let kills = 0;
-    const acknowledged = await killManyTimes(seedsWithin({ least: 8, most: 20, time: 30_000 }), database, () => (kills += 1));
+    const acknowledged = await killManyTimes(seedsWithin({ least: 8, most: 20, time: 15_000 }), database, () => (kills += 1));
     expect(acknowledged).toBeGreaterThan(3 * kills);
     await database.remove();
     // Some twenty starts of a process: on a busy machine that takes its time.

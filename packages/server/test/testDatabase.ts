@@ -8,7 +8,9 @@ import pg from 'pg';
 import { openPglite, openPostgres, type OpenDatabase } from '../src/db/openDatabase.ts';
 
 export const migrations = fileURLToPath(new URL('../src/db/migrations', import.meta.url));
+/** An empty database, as a first start begins with it; and one that has its schema already, which is quicker to open. */
 export const template = fileURLToPath(new URL('../../../build/pglite-template', import.meta.url));
+const migrated = fileURLToPath(new URL('../../../build/pglite-migrated', import.meta.url));
 
 /** The data folder of a server that was started once: Quillmere is in it. */
 const quillmereData = fileURLToPath(new URL('../../../build/quillmere-data', import.meta.url));
@@ -46,8 +48,8 @@ export async function testDatabase(): Promise<TestDatabase> {
     };
     return { folder, environment: { ZORVIK_DATA: folder, DATABASE_URL: url.href }, open: () => openPostgres(url.href, migrations), remove };
   }
-  if (!existsSync(template)) throw new Error('There is no database template. Run `node scripts/setup.mjs` first.');
-  return { folder, environment: { ZORVIK_DATA: folder }, open: () => openPglite({ folder, template, migrations }), remove: removeFolder };
+  if (!existsSync(migrated)) throw new Error('There is no database for tests. Run `node scripts/setup.mjs --tests` first.');
+  return { folder, environment: { ZORVIK_DATA: folder }, open: () => openPglite({ folder, template: migrated, migrations }), remove: removeFolder };
 }
 
 async function onCluster(statement: string): Promise<void> {

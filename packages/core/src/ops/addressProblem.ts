@@ -8,28 +8,29 @@ import type { Operation } from './registry.ts';
  * and not by `apply`: logs from before this rule must replay, and what they hold can be undone. O(size of the operation).
  */
 export function addressProblem(operation: Operation): Refusal | null {
-  switch (operation.kind) {
-    case 'addPage':
-      return firstProblem(operation.branch, problemInPage);
-    case 'updatePage':
-      return problemInPage(operation.set);
-    case 'importPages':
-      return firstProblem(operation.added, ({ page }) => problemInPage(page)) ?? firstProblem(operation.changed, ({ set }) => problemInPage(set));
-    case 'addItem':
-    case 'addSharedLink':
-    case 'addPart':
-    case 'addPreset':
-      return problemInLinks(operation.branch);
-    case 'updateItem':
-    case 'updateSharedLink':
-    case 'updatePart':
-    case 'updatePreset':
-      return problemInLinks(operation.set);
-    default:
-      // What moves, removes or declares something names no address.
-      return null;
-  }
+  const problemOf = problems[operation.kind] as ((operation: Operation) => Refusal | null) | undefined;
+  return problemOf?.(operation) ?? null;
 }
+
+type Problems = { readonly [K in Operation['kind']]?: (operation: Extract<Operation, { kind: K }>) => Refusal | null };
+
+const ofBranch = ({ branch }: { readonly branch: unknown }): Refusal | null => problemInLinks(branch);
+const ofFields = ({ set }: { readonly set: unknown }): Refusal | null => problemInLinks(set);
+
+/** The kinds of operation that set addresses. What moves, removes or declares something sets none. */
+const problems: Problems = {
+  addPage: ({ branch }) => firstProblem(branch, problemInPage),
+  updatePage: ({ set }) => problemInPage(set),
+  importPages: ({ added, changed }) => firstProblem(added, ({ page }) => problemInPage(page)) ?? firstProblem(changed, ({ set }) => problemInPage(set)),
+  addItem: ofBranch,
+  addSharedLink: ofBranch,
+  addPart: ofBranch,
+  addPreset: ofBranch,
+  updateItem: ofFields,
+  updateSharedLink: ofFields,
+  updatePart: ofFields,
+  updatePreset: ofFields,
+};
 
 function firstProblem<T>(list: readonly T[], problemOf: (one: T) => Refusal | null): Refusal | null {
   for (const one of list) {

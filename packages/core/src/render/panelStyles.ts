@@ -15,6 +15,7 @@ export function panelStyles(tops: readonly ResolvedItem[], media: MediaByDevice)
 .zv-panel{--_inset:1.25rem;display:none;position:absolute;z-index:10;inset-block-start:calc(100% + var(--_drop,0px));inset-inline:0 auto;inline-size:100%;box-sizing:border-box;max-inline-size:100vw;max-block-size:calc(100vh - 7rem);overflow:auto;grid-template-columns:repeat(var(--_columns,1),minmax(0,var(--_column,1fr)));justify-content:center;gap:.75rem 1.5rem;padding:var(--_inset);font-weight:400;${SURFACE}}
 .zv-bar button[aria-expanded=true]~.zv-panel,.zv-bar:not([data-zv-on])>ul>li:is(:hover,:focus-within)>.zv-panel{display:grid}
 .zv-bar .zv-panel ul{display:block}
+@media print{.zv-bar .zv-panel{display:none!important}}
 .zv-bar .zv-panel li{display:block}
 .zv-bar .zv-panel li>:is(a,span){padding:.25rem .5rem;min-height:2rem}
 .zv-bar .zv-panel>ul>li:has(>ul)>:is(a,span){font-weight:600}

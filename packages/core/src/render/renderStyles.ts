@@ -47,6 +47,6 @@ function basicStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string {
 /* On narrow screens an open entry takes a row of its own, its branch below it: nothing is covered. */
 @media (max-width:${breakpoints.medium - 0.02}px){.zv-bar>ul>li:is(:has(>button[aria-expanded=true]),.zv-bar:not([data-zv-on]) :focus-within){flex-basis:100%}.zv-bar>ul>li>a{flex-grow:0}.zv-bar>ul>li>ul{position:static;inline-size:100%;max-inline-size:none;max-block-size:none;box-shadow:none}}
 @media (prefers-reduced-motion:no-preference){.zv-bar button::after{transition:rotate .15s}}
-@media print{.zv-bar ul ul,.zv-bar .zv-panel{display:none!important}}
+@media print{.zv-bar ul ul{display:none!important}}
 `;
 }
