@@ -1,4 +1,4 @@
-import { no, ok, plainPath, preorder, refusal, type IncomingPage, type Result } from '@zorvik/core';
+import { no, ok, plainPath, preorder, refusal, type IncomingPage, type Refusal, type Result } from '@zorvik/core';
 import type { SitemapEntry } from './sitemap.ts';
 import { titleFromSlug } from './titleFromSlug.ts';
 
@@ -21,21 +21,37 @@ const LONGEST_ADDRESS = 2048;
  * the order of the sitemap. O(addresses times depth).
  */
 export function pagesFromAddresses(entries: readonly SitemapEntry[]): Result<PageList> {
-  const pages = new Map<string, IncomingPage>();
-  let origin: string | null = null;
-  let duplicates = 0;
-  for (const { location, line } of entries) {
+  const tree = new AddressTree();
+  for (const entry of entries) {
+    const problem = tree.add(entry);
+    if (problem !== null) return no(problem);
+  }
+  return ok(tree.list());
+}
+
+/** The same, an address at a time: whoever has very many lets others have their turn in between. */
+export class AddressTree {
+  private readonly pages = new Map<string, IncomingPage>();
+  private origin: string | null = null;
+  private duplicates = 0;
+
+  /** Takes one more address; gives why it cannot. */
+  add({ location, line }: SitemapEntry): Refusal | null {
     const url = URL.canParse(location) ? new URL(location) : null;
     const problem = problemWith(location, url);
-    if (url === null || problem !== null) return no(refusal('badLocation', { line, address: location, problem: problem ?? 'not an absolute address' }));
-    origin ??= url.origin;
-    if (url.origin !== origin) return no(refusal('otherHost', { line, address: location, host: new URL(origin).host }));
+    if (url === null || problem !== null) return refusal('badLocation', { line, address: location, problem: problem ?? 'not an absolute address' });
+    this.origin ??= url.origin;
+    if (url.origin !== this.origin) return refusal('otherHost', { line, address: location, host: new URL(this.origin).host });
     const address = plainPath(url.pathname) + url.search;
     const key = keyOf(address);
-    if (pages.has(key)) duplicates += 1;
-    else pages.set(key, { key, address, title: titleOf(url), kind: 'page', above: keysAbove(key) });
+    if (this.pages.has(key)) this.duplicates += 1;
+    else this.pages.set(key, { key, address, title: titleOf(url), kind: 'page', above: keysAbove(key) });
+    return null;
   }
-  return ok({ origin: origin ?? '', pages: nested(pages), duplicates });
+
+  list(): PageList {
+    return { origin: this.origin ?? '', pages: nested(this.pages), duplicates: this.duplicates };
+  }
 }
 
 function problemWith(location: string, url: URL | null): string | null {

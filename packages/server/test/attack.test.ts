@@ -192,18 +192,18 @@ describe('what an edit may set', () => {
 
   it('is never stored when it would damage the site, whatever the schema has let through', async () => {
     const document = readStored(start);
-    const applied = (operation: Operation) => {
+    const applied = async (operation: Operation) => {
       const result = kindOf(operation).apply(document, operation);
       if (!result.ok) throw new Error(result.refusal.message);
-      return damageDone(document, result.value.document, { operations: [result.value.operation] })?.message;
+      return (await damageDone(document, result.value.document, { operations: [result.value.operation] }))?.message;
     };
-    expect(applied(set('updateItem', item.id, { label: 'Sound' }))).toBeUndefined();
-    expect(applied(set('updatePage', page.id, { parent: child.id }))).toMatch(/would damage the site \(.*(?:is inside itself|not among the children)/);
-    expect(applied(set('updateItem', item.id, { id: 'i000000000000009' }))).toMatch(
+    expect(await applied(set('updateItem', item.id, { label: 'Sound' }))).toBeUndefined();
+    expect(await applied(set('updatePage', page.id, { parent: child.id }))).toMatch(/would damage the site \(.*(?:is inside itself|not among the children)/);
+    expect(await applied(set('updateItem', item.id, { id: 'i000000000000009' }))).toMatch(
       /would damage the site \(items: more was added or removed than the edit says\)/,
     );
-    expect(applied(set('updateItem', item.id, { nosuch: 1 }))).toMatch(/would damage the site \(.*additional properties/);
-    expect(applied(set('updateItem', item.id, { destination: { kind: 'email', address: 'no address' } }))).toMatch(/would damage the site/);
+    expect(await applied(set('updateItem', item.id, { nosuch: 1 }))).toMatch(/would damage the site \(.*additional properties/);
+    expect(await applied(set('updateItem', item.id, { destination: { kind: 'email', address: 'no address' } }))).toMatch(/would damage the site/);
     const { id } = document.site;
     await replayEqualsRows(server.deps.database, id, (await read()).revision);
   });

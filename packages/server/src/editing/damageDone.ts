@@ -19,6 +19,7 @@ import {
   type SiteDocument,
 } from '@zorvik/core';
 import { checkStoredOf, problemIn, type Check } from '../shapeCheck.ts';
+import { othersTurn } from './othersTurn.ts';
 
 const checks: Readonly<Record<ForestName, Check>> = {
   pages: checkStoredOf(PageShape),
@@ -36,17 +37,28 @@ const checks: Readonly<Record<ForestName, Check>> = {
  * What an edit would damage, as a refusal; null: nothing. The last defence before it is stored: every node that it touched has the shape of its
  * kind and breaks no invariant, whatever schemas and operations have let through.
  */
-export function damageDone(before: SiteDocument, document: SiteDocument, { operations }: Pick<Edit, 'operations'>): Refusal | null {
+export async function damageDone(before: SiteDocument, document: SiteDocument, { operations }: Pick<Edit, 'operations'>): Promise<Refusal | null> {
   const touched = operations.flatMap((operation) => kindOf(operation).touches(operation));
   const unsaid = changedUnsaid(before, document, touched);
   if (unsaid !== null) return refusal('breaksSite', { problem: `${unsaid}: more was added or removed than the edit says` });
+  for (let at = 0; at < touched.length; at += PIECE) {
+    if (at > 0) await othersTurn();
+    const problem = problemAmong(document, touched.slice(at, at + PIECE));
+    if (problem !== null) return refusal('breaksSite', { problem });
+  }
+  return null;
+}
+
+/** How many nodes are looked at before others have their turn. */
+const PIECE = 2500;
+
+function problemAmong(document: SiteDocument, touched: readonly NodeName[]): string | null {
   for (const { forest, id } of touched) {
     const node = document[forest].nodes.get(id);
     const misshapen = node === undefined ? null : problemIn(checks[forest], node, id);
-    if (misshapen !== null) return refusal('breaksSite', { problem: `${misshapen.params.place} ${misshapen.params.problem}` });
+    if (misshapen !== null) return `${misshapen.params.place} ${misshapen.params.problem}`;
   }
-  const breach = breachAmong(document, touched);
-  return breach === null ? null : refusal('breaksSite', { problem: breach });
+  return breachAmong(document, touched);
 }
 
 /** A forest in which there are more or fewer nodes than those that were touched explain; null: none. */

@@ -15,14 +15,17 @@ import {
   type Site,
   type SiteDocument,
 } from '@zorvik/core';
-import { findBadUtf8, pagesFromAddresses, sitemapReader, type PageList } from '@zorvik/formats';
+import { AddressTree, findBadUtf8, sitemapReader, type PageList } from '@zorvik/formats';
 import type { Progress } from '../repositories/nodes.ts';
 import { currentSite } from './currentSite.ts';
+import { othersTurn } from './othersTurn.ts';
 import { saveEdit, type EditingDeps, type SaveChoices } from './saveEdit.ts';
 
 /** The most addresses that one reading takes. */
 const MOST_PAGES = 200_000;
 const PIECE = 65_536;
+/** How many addresses are looked at before others have their turn. */
+const ADDRESSES = 2000;
 
 /**
  * A sitemap's bytes as a page tree, or a refusal that says where. Reads in pieces and lets other requests have their turn between
@@ -37,10 +40,17 @@ export async function readPageList(bytes: Uint8Array): Promise<Result<PageList>>
   for (let at = 0; at < bytes.length; at += PIECE) {
     const isLast = at + PIECE >= bytes.length;
     if (!reader.write(decoder.decode(bytes.subarray(at, at + PIECE), { stream: !isLast }))) break;
-    await new Promise(setImmediate);
+    await othersTurn();
   }
   const entries = reader.end();
-  return entries.ok ? pagesFromAddresses(entries.value) : entries;
+  if (!entries.ok) return entries;
+  const tree = new AddressTree();
+  for (const [at, entry] of entries.value.entries()) {
+    const problem = tree.add(entry);
+    if (problem !== null) return no(problem);
+    if (at % ADDRESSES === 0) await othersTurn();
+  }
+  return ok(tree.list());
 }
 
 export interface Import {

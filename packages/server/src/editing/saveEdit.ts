@@ -20,6 +20,7 @@ import { appendEdit, bodyOf, editById, editsSince, editsToSend, keepRefusal } fr
 import { deleteNodes, writeNodes, type NodeRow, type Progress } from '../repositories/nodes.ts';
 import { insertSite, lockSite, setRevision, type SiteHead } from '../repositories/sites.ts';
 import { damageDone } from './damageDone.ts';
+import { othersTurn } from './othersTurn.ts';
 import { ranksFor } from './ranksFor.ts';
 import { withEdit, type KnownSite, type SiteCache } from './siteCache.ts';
 
@@ -80,15 +81,18 @@ export async function keepDecided({ database, cache, now }: EditingDeps, siteKey
     if (head.refused !== null) return { result: no(head.refused), site: null };
     if (head.known !== null) return { result: ok(await answerAgain(tx, head, id, known)), site: null };
     const present = await caughtUp(tx, await cache.at(tx, head), head.revision);
-    const decided = sound(present.document, await decide(tx, present));
+    const decided = await sound(present.document, await decide(tx, present));
     if (!decided.ok) {
       await keepRefusal(tx, head.id, id, decided.refusal, now().toISOString());
       return { result: decided, site: present };
     }
+    const isLarge = isHuge(decided.value.edit);
+    if (isLarge) await othersTurn();
     const logged: LoggedEdit = { ...decided.value.edit, revision: head.revision + 1, at: now().toISOString(), actor };
     const body = bodyOf(logged);
     // What fails first is told; the body must not go unhandled then.
     body.catch(() => undefined);
+    if (isLarge) await othersTurn();
     const ranks = await writeTouched(tx, present, decided.value.document, logged, onWritten);
     await appendEdit(tx, head.id, logged, await body);
     await setRevision(tx, head, logged.revision);
@@ -101,8 +105,8 @@ export async function keepDecided({ database, cache, now }: EditingDeps, siteKey
 }
 
 /** What was decided, unless it would damage the site. */
-function sound(before: SiteDocument, decided: Result<Accepted>): Result<Accepted> {
-  const damage = decided.ok ? damageDone(before, decided.value.document, decided.value.edit) : null;
+async function sound(before: SiteDocument, decided: Result<Accepted>): Promise<Result<Accepted>> {
+  const damage = decided.ok ? await damageDone(before, decided.value.document, decided.value.edit) : null;
   return damage === null ? decided : no(damage);
 }
 
