@@ -151,6 +151,13 @@ describe('menus that are hard to fit', () => {
         `return [...document.querySelectorAll('.zv-bar > ul > li')].filter((li) => { const [a, b] = [li.querySelector(':scope > a').getBoundingClientRect(), li.querySelector(':scope > button').getBoundingClientRect()]; return b.top >= a.bottom || b.left < a.left; }).map((li) => li.firstChild.textContent)`,
       );
       expect(apart, `${width} px: the arrow is beside its label`).toEqual([]);
+      const lines = await browser.driver.executeScript<number>("return document.querySelector('.zv-bar > ul > li > a').getBoundingClientRect().height");
+      expect(lines, `${width} px: a short label stays on one line`).toBeLessThan(50);
+    }
+    for (const width of [1280, 600, 320]) {
+      await browser.resize(width, 800);
+      await browser.driver.executeScript("document.querySelectorAll('.zv-bar > ul > li > button')[2].click()");
+      expect(await beyond(), `${width} px, open`).toEqual([]);
     }
     await browser.resize(1280, 800);
   });

@@ -8,7 +8,7 @@ import { openStack } from './stack.ts';
 
 /** `npm run shots`: one current picture of each main view, of the demo data, into docs/screenshots/ (or the folder named). */
 const folder = process.argv[2] ?? fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
-const [stack, browser] = [await openStack(), await openBrowser()];
+const [stack, browser] = [await openStack({ isFirstStart: true }), await openBrowser()];
 const { driver } = browser;
 const person = personAt(driver);
 const SETTLED = 900;

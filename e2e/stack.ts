@@ -28,7 +28,8 @@ const script = fileURLToPath(new URL('../scripts/start.mjs', import.meta.url));
 /** A data folder as it is after a first start; `scripts/setup.mjs` makes it. */
 const firstData = fileURLToPath(new URL('../build/quillmere-data', import.meta.url));
 
-export async function openStack(): Promise<OwnStack> {
+/** `isFirstStart`: on no data at all, as a new user starts it, which takes some seconds; otherwise on the data that such a start has left. */
+export async function openStack({ isFirstStart = false } = {}): Promise<OwnStack> {
   const data = await mkdtemp(join(tmpdir(), 'zorvik-data-'));
   const [port, sitePort, deliveryPort] = [await freePort(), await freePort(), await freePort()];
   let child: ChildProcess | null = null;
@@ -48,7 +49,7 @@ export async function openStack(): Promise<OwnStack> {
   const renew = async (): Promise<void> => {
     await stop('SIGKILL');
     await rm(data, { recursive: true, force: true, maxRetries: 5 });
-    await cp(firstData, data, { recursive: true });
+    if (!isFirstStart) await cp(firstData, data, { recursive: true });
     await start();
   };
   const remove = async (): Promise<void> => {

@@ -31,8 +31,8 @@ function basicStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string {
 .zv-bar>ul{display:flex;flex-wrap:wrap;gap:var(--_gap)}
 .zv-bar li{display:flex;flex-wrap:wrap}
 .zv-bar li>a{flex:1 1 auto;min-inline-size:0}
-/* A label that fills its row leaves room for the arrow beside it. */
-.zv-bar li>a:has(+button){max-inline-size:calc(100% - 2rem)}
+/* A label beside an arrow takes what the arrow leaves, however long it is. */
+.zv-bar li>a:has(+button){flex-basis:0}
 .zv-bar button::after{content:"";inline-size:.4rem;block-size:.4rem;margin-inline-start:.5rem;margin-block-end:.2rem;border:solid;border-width:0 .11rem .11rem 0;rotate:45deg;flex:none}
 .zv-bar a+button{padding-inline:.4rem .7rem;margin-inline-start:-.6rem;min-inline-size:1.75rem;justify-content:center}
 .zv-bar a+button::after{margin-inline-start:0}
@@ -45,7 +45,7 @@ function basicStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string {
 .zv-bar button[aria-expanded=true]~ul{display:block}
 .zv-bar:not([data-zv-on])>ul>li:is(:hover,:focus-within)>ul,.zv-bar:not([data-zv-on]) ul ul ul{display:block}
 /* On narrow screens an open entry takes a row of its own, its branch below it: nothing is covered. */
-@media (max-width:${breakpoints.medium - 0.02}px){.zv-bar>ul>li:is(:has(>button[aria-expanded=true]),.zv-bar:not([data-zv-on]) :focus-within){flex-basis:100%}.zv-bar>ul>li>a{flex-grow:0}.zv-bar>ul>li>ul{position:static;inline-size:100%;max-inline-size:none;max-block-size:none;box-shadow:none}}
+@media (max-width:${breakpoints.medium - 0.02}px){.zv-bar>ul>li:is(:has(>button[aria-expanded=true]),.zv-bar:not([data-zv-on]) :focus-within){flex-basis:100%}.zv-bar>ul>li>a:not(:has(+button)){flex-grow:0}.zv-bar>ul>li:has(>button[aria-expanded=true])>a{flex:0 1 auto;max-inline-size:calc(100% - 1.75rem)}.zv-bar>ul>li>ul{position:static;inline-size:100%;max-inline-size:none;max-block-size:none;box-shadow:none}}
 @media (prefers-reduced-motion:no-preference){.zv-bar button::after{transition:rotate .15s}}
 @media print{.zv-bar ul ul{display:none!important}}
 `;
