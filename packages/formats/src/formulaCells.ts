@@ -1,4 +1,4 @@
-const FORMULA = /^'?[=+\-@\t]/;
+const FORMULA = /^'*[=+\-@\t]/;
 
 /** A cell that a spreadsheet would take for a formula, as text. */
 export function asTextCell(cell: string): string {
