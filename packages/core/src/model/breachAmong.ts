@@ -16,19 +16,23 @@ export interface NodeName {
  */
 export function breachAmong(document: SiteDocument, touched: Iterable<NodeName>): string | null {
   const reached = new Set<Id>();
-  const byParent = new Map<string, { readonly forest: ForestName; readonly parent: Id; readonly ids: Id[] }>();
+  const byParent = new Map<ForestName, Map<Id, Id[]>>();
   for (const { forest, id } of touched) {
     const node = document[forest].nodes.get(id);
     const breach = node === undefined ? leftUnder(document, id) : (breachOfNode(document, forest, id) ?? circleAbove(document, forest, id, reached));
     if (breach !== null) return breach;
     if (node === undefined) continue;
-    const group = byParent.get(`${forest} ${node.parent}`);
-    if (group === undefined) byParent.set(`${forest} ${node.parent}`, { forest, parent: node.parent, ids: [id] });
-    else group.ids.push(id);
+    const parents = byParent.get(forest) ?? new Map<Id, Id[]>();
+    byParent.set(forest, parents);
+    const ids = parents.get(node.parent);
+    if (ids === undefined) parents.set(node.parent, [id]);
+    else ids.push(id);
   }
-  for (const group of byParent.values()) {
-    const lost = missingInOrder(document, group);
-    if (lost !== null) return `${group.forest}: ${lost} is not among the children of its parent`;
+  for (const [forest, parents] of byParent) {
+    for (const [parent, ids] of parents) {
+      const lost = missingInOrder(document, { forest, parent, ids });
+      if (lost !== null) return `${forest}: ${lost} is not among the children of its parent`;
+    }
   }
   return null;
 }
@@ -48,6 +52,11 @@ function missingInOrder(
 /** Whether the way up from a node ends. `reached` are nodes from which it does. */
 function circleAbove(document: SiteDocument, forest: ForestName, id: Id, reached: Set<Id>): string | null {
   const { nodes } = document[forest];
+  const parent = nodes.get(id)?.parent ?? id;
+  if (reached.has(parent)) {
+    reached.add(id);
+    return null;
+  }
   const way = new Set<Id>();
   for (let at: Id | undefined = id; at !== undefined && !reached.has(at); at = nodes.get(at)?.parent) {
     if (way.has(at)) return `${forest}: ${id} is inside itself`;
