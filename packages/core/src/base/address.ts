@@ -8,7 +8,7 @@ export function isSafeAddress(address: string): boolean {
 
 /** Whether this is the address of a page of the site itself: a path from its root, with a query if it has one. */
 export function isPagePath(address: string): boolean {
-  return PAGE_PATH.test(address);
+  return PLAIN_PATH.test(address) || PAGE_PATH.test(address);
 }
 
 /** A path as pages have it: of several slashes at its start one is kept, since `//host` would be another host. */
@@ -27,6 +27,8 @@ export const EMAIL_PATTERN = '^[^\\s@/<>"]+@[^\\s@/<>"]+\\.[^\\s@/<>"]+$';
 export const PHONE_PATTERN = '^\\+?[0-9][0-9 ()./-]{1,38}[0-9]$';
 
 const SAFE = /^(?:\/(?!\/)|[?#]|https?:\/\/[^/?#]|mailto:.|tel:.)[^\s\p{Cc}\\<>"]*$/iu;
+/** Most paths are of these characters alone, and looking for classes of Unicode takes many times as long. */
+const PLAIN_PATH = /^\/(?:[\w.-][\w./?=&%~-]*)?$/;
 const PAGE_PATH = /^\/(?!\/)[^\s\p{Cc}\\<>"#]*$/u;
 const HOST_ONLY = /^(?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+\p{L}{2,}(?=[/?#:]|$)/u;
 

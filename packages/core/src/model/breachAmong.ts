@@ -1,7 +1,7 @@
 import type { Id } from '../base/ids.ts';
 import { breachOfNode } from './breachOfNode.ts';
 import { forestNames, type ForestName, type SiteDocument } from './document.ts';
-import { childrenOf } from './forest.ts';
+import { childrenOf, type Rooted } from './forest.ts';
 
 /** A node by its forest and id, whether it is there or not. */
 export interface NodeName {
@@ -19,7 +19,8 @@ export function breachAmong(document: SiteDocument, touched: Iterable<NodeName>)
   const byParent = new Map<ForestName, Map<Id, Id[]>>();
   for (const { forest, id } of touched) {
     const node = document[forest].nodes.get(id);
-    const breach = node === undefined ? leftUnder(document, id) : (breachOfNode(document, forest, id) ?? circleAbove(document, forest, id, reached));
+    const breach =
+      node === undefined ? leftUnder(document, id) : (breachOfNode<ForestName>(document, forest, id, node) ?? circleAbove(document, forest, node, reached));
     if (breach !== null) return breach;
     if (node === undefined) continue;
     const parents = byParent.get(forest) ?? new Map<Id, Id[]>();
@@ -50,9 +51,8 @@ function missingInOrder(
 }
 
 /** Whether the way up from a node ends. `reached` are nodes from which it does. */
-function circleAbove(document: SiteDocument, forest: ForestName, id: Id, reached: Set<Id>): string | null {
+function circleAbove(document: SiteDocument, forest: ForestName, { id, parent }: Rooted, reached: Set<Id>): string | null {
   const { nodes } = document[forest];
-  const parent = nodes.get(id)?.parent ?? id;
   if (reached.has(parent)) {
     reached.add(id);
     return null;

@@ -1,16 +1,14 @@
 import type { Id } from '../base/ids.ts';
 import type { Destination } from '../schema/item.ts';
 import type { Follow } from '../schema/follow.ts';
-import { forestOf, isParent, type ForestName, type NodeOf, type SiteDocument } from './document.ts';
+import { isParent, type ForestName, type NodeOf, type SiteDocument } from './document.ts';
 import { partProblem } from './partProblem.ts';
 
 /** The first invariant that a node breaks by itself: its id, its parent, what it names. Its place among its siblings is asked elsewhere. O(log n). */
-export function breachOfNode(document: SiteDocument, name: ForestName, id: Id): string | null {
-  const node = forestOf<ForestName>(document, name).nodes.get(id);
-  if (node === undefined) return null;
+export function breachOfNode<F extends ForestName>(document: SiteDocument, name: F, id: Id, node: NodeOf[F]): string | null {
   if (node.id !== id) return `${name}: ${id} says that it is ${node.id}`;
   if (!isParent(document, name, node.parent)) return `${name}: the parent ${node.parent} of ${id} is not there`;
-  return referenceBreaches[name](document, node as never);
+  return referenceBreaches[name](document, node);
 }
 
 type ReferenceBreach<F extends ForestName> = (document: SiteDocument, node: NodeOf[F]) => string | null;

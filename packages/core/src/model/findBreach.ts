@@ -1,6 +1,6 @@
 import type { Id } from '../base/ids.ts';
 import { breachOfNode } from './breachOfNode.ts';
-import { forestNames, isParent, type ForestName, type SiteDocument } from './document.ts';
+import { forestNames, forestOf, isParent, type ForestName, type SiteDocument } from './document.ts';
 import { rootsOf } from './rootsOf.ts';
 
 /**
@@ -13,8 +13,10 @@ export function findBreach(document: SiteDocument): string | null {
     if (breach !== null) return breach;
   }
   for (const name of forestNames) {
-    for (const id of document[name].nodes.keys()) {
-      const breach = breachOfNode(document, name, id);
+    const { nodes } = forestOf<ForestName>(document, name);
+    for (const id of nodes.keys()) {
+      const node = nodes.get(id);
+      const breach = node === undefined ? null : breachOfNode<ForestName>(document, name, id, node);
       if (breach !== null) return breach;
     }
   }

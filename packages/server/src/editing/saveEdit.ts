@@ -1,6 +1,7 @@
 import {
   acceptEdit,
   applyEdit,
+  forestNames,
   kindOf,
   no,
   ok,
@@ -86,7 +87,7 @@ export async function keepDecided({ database, cache, now }: EditingDeps, siteKey
       await keepRefusal(tx, head.id, id, decided.refusal, now().toISOString());
       return { result: decided, site: present };
     }
-    const isLarge = isHuge(decided.value.edit);
+    const isLarge = hasGrown(present.document, decided.value.document);
     if (isLarge) await othersTurn();
     const logged: LoggedEdit = { ...decided.value.edit, revision: head.revision + 1, at: now().toISOString(), actor };
     const body = bodyOf(logged);
@@ -102,6 +103,11 @@ export async function keepDecided({ database, cache, now }: EditingDeps, siteKey
   // Only now is it committed: a transaction that failed must leave the cache as it was.
   if (site !== null) cache.keep(site);
   return result;
+}
+
+/** Whether a site has many more nodes, or many fewer, after an edit: then writing it takes a while. */
+function hasGrown(before: SiteDocument, after: SiteDocument): boolean {
+  return forestNames.some((name) => Math.abs(after[name].nodes.size - before[name].nodes.size) > MOST_NODES);
 }
 
 /** What was decided, unless it would damage the site. */
