@@ -16,6 +16,7 @@ export default defineConfig({
       {
         test: {
           name: 'server',
+          setupFiles: ['scripts/patience.ts'],
           include: ['packages/server/test/**/*.test.ts', 'packages/contract/test/**/*.test.ts'],
           testTimeout: 60_000,
           hookTimeout: 60_000,
@@ -24,6 +25,7 @@ export default defineConfig({
       {
         test: {
           name: 'web',
+          setupFiles: ['scripts/patience.ts'],
           include: ['packages/web/test/**/*.test.ts'],
           environment: 'jsdom',
           css: true,
