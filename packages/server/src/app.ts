@@ -20,7 +20,7 @@ import { siteRoutes } from './routes/sites.ts';
 export function createApp(deps: Deps, desk: ReadingDesk = new ReadingDesk(deps)): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(lost, readablePath);
+  app.use(readablePath);
   app.set('etag', false);
   // Delivery comes first: it is asked most and needs none of what follows.
   app.use(DELIVERY, (request, response, next) => {
@@ -55,12 +55,6 @@ function api(deps: Deps, desk: ReadingDesk): RequestHandler {
   eventRoutes(router, deps);
   return router;
 }
-
-/** A client that goes away is the end of its request, whatever is being sent or read then. */
-const lost: RequestHandler = (request, response, next) => {
-  for (const stream of [request, response]) stream.on('error', () => undefined);
-  next();
-};
 
 /** No path of ours has the character U+0000, and no database takes it. */
 const readablePath: RequestHandler = (request, response, next) => (/%00/.test(request.path) ? unknownPath(request, response) : next());
@@ -110,7 +104,7 @@ function editor(folder: string): RequestHandler {
     setHeaders: (response) => void response.set('Access-Control-Allow-Origin', '*'),
   });
   router.use('/assets', assets, unknownPath);
-  router.get('/live.html', liveHeaders, guardHost, (_, response) => response.sendFile(join(folder, 'live.html')));
+  router.get('/live.html', plainAnswers, guardHost, liveHeaders, (_, response) => response.sendFile(join(folder, 'live.html')));
   router.use(editorPolicy, guardHost, express.static(folder, { index: false, cacheControl: false }));
   router.get('/{*splat}', (_, response) => void response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html')));
   return router;

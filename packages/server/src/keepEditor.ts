@@ -36,7 +36,7 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
     void watched.ended.then((error) => {
       hasEnded.add(watched);
       if (isClosing) return;
-      log.error({ stack: error?.stack }, 'The editor ended by an error and is started again; delivery goes on');
+      log.error({ stack: error?.stack }, 'The editor stopped with an error and is being restarted; delivery continues');
       answering = startAgain(deliveryAddress, port);
     });
   }
@@ -53,7 +53,7 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
         log.warn('The editor is back');
         return watch(deliveryAddress, port);
       } catch (error) {
-        log.error({ error }, 'The editor could not be started again; the next try follows');
+        log.error({ stack: error instanceof Error ? error.stack : String(error) }, 'The editor could not be restarted; trying again');
         await thread.ended;
         await new Promise((done) => setTimeout(done, wait).unref());
       }

@@ -16,9 +16,16 @@ export interface ArrivalLimits {
 }
 const usual: ArrivalLimits = { head: 15_000, whole: 120_000 };
 
-/** A server that closes connections on which a request does not arrive in time. */
+/**
+ * A server that closes connections on which a request does not arrive in time. A client that goes away is the end of its request, whatever is
+ * being sent or read then.
+ */
 export function serverFor(answer: RequestListener, { head, whole }: ArrivalLimits = usual): Server {
-  return createServer({ headersTimeout: head, requestTimeout: whole, connectionsCheckingInterval: Math.min(5000, head) }, answer);
+  const server = createServer({ headersTimeout: head, requestTimeout: whole, connectionsCheckingInterval: Math.min(5000, head) });
+  return server.on('request', (request, response) => {
+    for (const stream of [request, response]) stream.on('error', () => undefined);
+    answer(request, response);
+  });
 }
 
 /** Listens and gives the address, or fails with a sentence that says what to do. */

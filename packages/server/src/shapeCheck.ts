@@ -1,6 +1,7 @@
 import { Ajv, type ValidateFunction } from 'ajv';
 import { addressFormats, refusal, type Refusal } from '@zorvik/core';
 import { referring, sharedShapes } from '@zorvik/contract';
+import { othersTurn } from './othersTurn.ts';
 
 /** Whether addresses are held to their rules just now. Validators are synchronous, so that both kinds of check can share what is compiled. */
 let areAddressesHeld = false;
@@ -44,7 +45,7 @@ function compiledLater(schema: object, holdsAddresses: boolean): Check {
 /** Compiles what nobody has asked for yet, one at a time between other work, so that no request has to wait for it. */
 export async function compileChecks(): Promise<void> {
   for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
-    await new Promise(setImmediate);
+    await othersTurn();
     next.compile();
   }
 }

@@ -1,4 +1,4 @@
-import { createServer, type Server } from 'node:http';
+import type { Server } from 'node:http';
 import { readFile, writeFile } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
@@ -14,6 +14,7 @@ import type { Database } from '../src/db/database.ts';
 import { openPglite } from '../src/db/openDatabase.ts';
 import { compactLog } from '../src/editing/compactLog.ts';
 import { restoreArchive } from '../src/editing/restoreArchive.ts';
+import { serverFor } from '../src/listening.ts';
 import { tableNames, writeArchive } from '../src/repositories/archive.ts';
 import { maybeSite } from '../src/repositories/sites.ts';
 import { begin } from './processes.ts';
@@ -182,7 +183,11 @@ describe('an archive', () => {
       () => tarOf([manifest({ rows: { sites: 1 } }), ['sites/000001.jsonl', `{"id":${'['.repeat(100_000)}${']'.repeat(100_000)}}`]]),
       /a row of sites\/000001\.jsonl is nested more than 100 levels deep/,
     ],
-    ['with a line that is no row', () => tarOf([manifest({ rows: { sites: 1 } }), ['sites/000001.jsonl', '[1]']]), /a line of sites\/000001\.jsonl is no row/],
+    [
+      'with a line that is not a row',
+      () => tarOf([manifest({ rows: { sites: 1 } }), ['sites/000001.jsonl', '[1]']]),
+      /a line of sites\/000001\.jsonl is not a row/,
+    ],
     [
       'with pages under a parent that is not there',
       () => damaged('pages', (row) => ({ ...row, parent: 'p0000000000nobody' })),
@@ -210,7 +215,7 @@ describe('npm run backup and npm run restore', () => {
   const built = (words: readonly string[], environment: Readonly<Record<string, string>>) => begin(environment, { program: 'archive.js', words });
   beforeAll(async () => {
     house = await testDatabase();
-    http = createServer(server.app);
+    http = serverFor(server.app);
     await new Promise<void>((done) => http.listen(0, '127.0.0.1', done));
   });
   afterAll(async () => {

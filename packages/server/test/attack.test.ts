@@ -1,4 +1,4 @@
-import { createServer, request as ask, type IncomingMessage, type Server } from 'node:http';
+import { request as ask, type IncomingMessage, type Server } from 'node:http';
 import { connect, type AddressInfo } from 'node:net';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
 import request from 'supertest';
@@ -23,7 +23,7 @@ let http: Server;
 let port: number;
 beforeAll(async () => {
   server = await testServer(start, { importLimit: 2 * 1_048_576, bodyLimit: 1_048_576 });
-  http = createServer(server.app);
+  http = serverFor(server.app);
   await new Promise<void>((done) => http.listen(0, '127.0.0.1', done));
   ({ port } = http.address() as AddressInfo);
 });
@@ -328,7 +328,7 @@ describe('delivery', () => {
   let only: Server;
   let at: string;
   beforeAll(async () => {
-    only = createServer(deliveryOnly(delivery(load)));
+    only = serverFor(deliveryOnly(delivery(load)));
     await new Promise<void>((done) => only.listen(0, '127.0.0.1', done));
     at = `http://127.0.0.1:${(only.address() as AddressInfo).port}`;
   });

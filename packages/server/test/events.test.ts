@@ -1,10 +1,11 @@
-import { createServer, get, type IncomingMessage, type Server } from 'node:http';
+import { get, type IncomingMessage, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { seededRandom, toStored } from '@zorvik/core';
 import { randomDocument } from '@zorvik/core/testing';
 import type { ServerMessage } from '@zorvik/contract';
 import { PRESENCE_BEAT, presence } from '../src/announcing/presence.ts';
+import { serverFor } from '../src/listening.ts';
 import { editOf, testServer, type TestServer } from './testServer.ts';
 
 const start = toStored(randomDocument(seededRandom(12), { pages: 5, menus: 1, items: 5 }));
@@ -13,7 +14,7 @@ let http: Server;
 let address: string;
 beforeAll(async () => {
   server = await testServer(start);
-  http = createServer(server.app);
+  http = serverFor(server.app);
   await new Promise<void>((done) => http.listen(0, '127.0.0.1', done));
   address = `http://127.0.0.1:${(http.address() as AddressInfo).port}`;
 });

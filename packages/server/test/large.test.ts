@@ -1,4 +1,4 @@
-import { createServer, request as ask, type Server } from 'node:http';
+import { request as ask, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
@@ -9,6 +9,7 @@ import { emptyOf, FORMAT, readStored, toStored, withPiece, type DocumentPiece, t
 import type { SiteLine } from '@zorvik/contract';
 import { currentSite } from '../src/editing/currentSite.ts';
 import { siteCache } from '../src/editing/siteCache.ts';
+import { serverFor } from '../src/listening.ts';
 import { replayEqualsRows } from './replayEqualsRows.ts';
 import { postgres } from './testDatabase.ts';
 import { editOf, testServer, type TestServer } from './testServer.ts';
@@ -22,7 +23,7 @@ let http: Server;
 let port: number;
 beforeAll(async () => {
   server = await testServer();
-  http = createServer(server.app);
+  http = serverFor(server.app);
   await new Promise<void>((done) => http.listen(0, '127.0.0.1', done));
   ({ port } = http.address() as AddressInfo);
   const { text } = await post('/sites/from-sitemap?name=Large', sitemapOf(0, 8000));

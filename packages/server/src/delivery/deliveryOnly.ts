@@ -7,7 +7,6 @@ import { refuse, type Delivery } from './delivery.ts';
 export function deliveryOnly({ answer }: Pick<Delivery, 'answer'>): RequestListener {
   return (request, response) => {
     const { method = '', url = '' } = request;
-    for (const stream of [request, response]) stream.on('error', () => undefined);
     if (url.startsWith(`${DELIVERY}/`)) return void answer(request, response, url.slice(DELIVERY.length)).catch(() => response.destroy());
     if (url !== '/healthz') return refuse(response, refusal('unknownPath', { method, path: url }), 404);
     response.writeHead(200, { 'Content-Type': 'application/json; charset=utf-8', 'Cache-Control': 'no-store' }).end('{"status":"ok","version":1}');

@@ -1,6 +1,7 @@
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
 import { applyEdit, newDocument, readStored, toStored, type SiteDocument, type StoredDocument } from '@zorvik/core';
+import { othersTurn } from '../othersTurn.ts';
 import { maybeCheckpoint, oldestToKeep, putCheckpoint } from '../repositories/checkpoints.ts';
 import { editsBetween } from '../repositories/log.ts';
 import { siteFacts } from '../repositories/sites.ts';
@@ -38,7 +39,7 @@ export async function compactLog({ database }: Pick<EditingDeps, 'database'>, si
       if (!applied.ok) throw new Error(`The log of ${siteId} does not replay at revision ${edit.revision}: ${applied.refusal.message}`);
       ({ document } = applied.value);
     }
-    await new Promise(setImmediate);
+    await othersTurn();
   }
   const body = await pack(JSON.stringify(toStored(document)));
   await putCheckpoint(database, siteId, keepFrom - 1, body);

@@ -20,7 +20,7 @@ import {
   type SiteDocument,
 } from '@zorvik/core';
 import { checkStoredOf, problemIn, type Check } from '../shapeCheck.ts';
-import { othersTurn } from './othersTurn.ts';
+import { othersTurn } from '../othersTurn.ts';
 
 const checks: Readonly<Record<ForestName, Check>> = {
   pages: checkStoredOf(PageShape),

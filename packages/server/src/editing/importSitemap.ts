@@ -18,7 +18,7 @@ import {
 import { AddressTree, findBadUtf8, sitemapReader, type PageList } from '@zorvik/formats';
 import type { Progress } from '../repositories/nodes.ts';
 import { currentSite } from './currentSite.ts';
-import { othersTurn } from './othersTurn.ts';
+import { othersTurn } from '../othersTurn.ts';
 import { saveEdit, type EditingDeps, type SaveChoices } from './saveEdit.ts';
 
 /** The most addresses that one reading takes. */

@@ -21,7 +21,7 @@ import { appendEdit, bodyOf, editById, editsSince, editsToSend, keepRefusal } fr
 import { deleteNodes, writeNodes, type NodeRow, type Progress } from '../repositories/nodes.ts';
 import { insertSite, lockSite, setRevision, type SiteHead } from '../repositories/sites.ts';
 import { damageDone } from './damageDone.ts';
-import { othersTurn } from './othersTurn.ts';
+import { othersTurn } from '../othersTurn.ts';
 import { ranksFor } from './ranksFor.ts';
 import { withEdit, type KnownSite, type SiteCache } from './siteCache.ts';
 

@@ -7,6 +7,7 @@ import { extract, pack, type Header } from 'tar-stream';
 import { no, ok, refusal, type Result } from '@zorvik/core';
 import { rowsOf, type Database } from '../db/database.ts';
 import { CHANNEL, type Notice } from '../db/notices.ts';
+import { othersTurn } from '../othersTurn.ts';
 
 /**
  * Everything that a database holds, as one file: a gzipped tar (POSIX ustar) of JSON lines, described in docs/archive.md. Tables come in the
@@ -87,8 +88,8 @@ export async function writeArchive(database: Database, now: Date, to: Writable):
         await fill();
       } catch (error) {
         tar.destroy(error as Error);
-        throw error;
       }
+      // It fails by what went wrong first: the reader that left, or what could not be read.
       await sending;
       return manifest;
     },
@@ -116,7 +117,7 @@ async function* piecesOf(tx: Database, name: TableName): AsyncGenerator<string> 
     if (rows.length === 0) return;
     last = rows.at(-1)?.row ?? null;
     yield rows.map(({ row }) => `${JSON.stringify(row)}\n`).join('');
-    await new Promise(setImmediate);
+    await othersTurn();
   }
 }
 
@@ -257,7 +258,7 @@ async function fillTable(tx: Database, path: string, text: string, version: numb
 
 function rowOf(line: string, path: string): Record<string, unknown> {
   const row: unknown = JSON.parse(line);
-  if (typeof row !== 'object' || row === null || Array.isArray(row)) throw new Refused('badArchive', { problem: `a line of ${path} is no row` });
+  if (typeof row !== 'object' || row === null || Array.isArray(row)) throw new Refused('badArchive', { problem: `a line of ${path} is not a row` });
   if (isTooDeep(row)) throw new Refused('badArchive', { problem: `a row of ${path} is nested more than ${DEEPEST} levels deep` });
   return row as Record<string, unknown>;
 }

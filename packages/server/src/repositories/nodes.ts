@@ -2,6 +2,7 @@ import { asc, eq, sql } from 'drizzle-orm';
 import { forestNames, Table, type ForestName, type Site, type StoredDocument } from '@zorvik/core';
 import { rowsOf, type Database } from '../db/database.ts';
 import { items, leftFindings, menus, ownFields, pages, parts, placements, presets, sharedLinks, sites } from '../db/schema.ts';
+import { othersTurn } from '../othersTurn.ts';
 
 const tables = { pages, menus, items, placements, sharedLinks, ownFields, leftFindings, parts, presets } as const satisfies Record<ForestName, unknown>;
 
@@ -65,7 +66,7 @@ export async function writeNodes(tx: Database, siteId: string, forest: ForestNam
       );
       done += piece.length;
       onWritten?.(done, of);
-      if (done < of) await new Promise(setImmediate);
+      if (done < of) await othersTurn();
     }
   }
 }

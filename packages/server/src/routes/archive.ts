@@ -5,7 +5,6 @@ import type { Deps } from '../deps.ts';
 import { restoreArchive } from '../editing/restoreArchive.ts';
 import { writeArchive } from '../repositories/archive.ts';
 import { sendRefusal } from './sendRefusal.ts';
-import { unlessLeft } from './unlessLeft.ts';
 import { checkOf, problemIn } from '../shapeCheck.ts';
 
 /** Archives go through as streams, both ways: they may be larger than memory. */
@@ -22,7 +21,7 @@ export function archiveRoutes(router: IRouter, deps: Deps): void {
       'Content-Disposition': `attachment; filename="${name}"`,
       'Cache-Control': 'no-store, no-transform',
     });
-    await unlessLeft(response, writeArchive(database, now(), response));
+    await writeArchive(database, now(), response);
   });
 
   router.post(routes.restoreArchive.path, async (request: Request, response: Response) => {

@@ -12,8 +12,8 @@ export function failures({ log, random, bodyLimit, importLimit }: Deps) {
   // Express knows an error handler by its four parameters.
   return (error: unknown, request: Request, response: Response, _next: NextFunction): void => {
     // Who asked has gone: there is nobody to answer, and nothing to repair.
-    if (response.destroyed || (error as BodyError).type === 'request.aborted') return void response.destroy();
-    if (response.headersSent) {
+    if (hasLeft(error as BodyError, response)) return void response.destroy();
+    if (response.headersSent || response.destroyed) {
       log.error({ stack: stackOf(error) }, 'A reply failed midway');
       response.destroy();
       return;
@@ -29,6 +29,11 @@ export function failures({ log, random, bodyLimit, importLimit }: Deps) {
     else log.warn({ code: trouble.code }, 'A request could not be served just now');
     sendRefusal(response, trouble ?? refusal('bug', { id }));
   };
+}
+
+/** Whether an error only says that the client went away. What fails by itself also closes its reply, and must be told from that. */
+function hasLeft({ type, code = '' }: BodyError, { destroyed }: Response): boolean {
+  return type === 'request.aborted' || (destroyed && /^(?:ERR_STREAM_PREMATURE_CLOSE|ERR_STREAM_DESTROYED|ECONNRESET|EPIPE)$/.test(code));
 }
 
 /** Where it came from; without the values of a query, which may be a whole import and somebody's words. */

@@ -6,6 +6,7 @@ import { routes, type SiteLine } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
 import { currentSite } from '../editing/currentSite.ts';
 import { makeSite, newSiteFacts } from '../editing/makeSite.ts';
+import { othersTurn } from '../othersTurn.ts';
 import { maybeEdition } from '../repositories/editions.ts';
 import { listSites, maybeSite, type SiteHead } from '../repositories/sites.ts';
 import { sendRefusal } from './sendRefusal.ts';
@@ -41,8 +42,7 @@ export function siteRoutes(router: IRouter, deps: Deps): void {
     const edition = head.edition === null ? null : await maybeEdition(database, head.id, head.edition);
     response.set({ 'Content-Type': 'application/x-ndjson; charset=utf-8', 'Cache-Control': 'no-store' });
     const lines = linesOf({ epoch: head.epoch, revision: head.revision, format: FORMAT, site: site.document.site, edition }, site.document);
-    // Whoever leaves midway ends it; that is no failure.
-    await pipeline(Readable.from(lines), response).catch(() => undefined);
+    await pipeline(Readable.from(lines), response);
   });
 }
 
@@ -55,7 +55,7 @@ async function* linesOf(head: Head, document: SiteDocument): AsyncGenerator<stri
   yield line({ head });
   for (const piece of piecesOf(document, PIECE)) {
     yield line(piece as SiteLine);
-    await new Promise(setImmediate);
+    await othersTurn();
   }
   yield line({ isWhole: true });
 }
