@@ -1,7 +1,7 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
-import { afterEach, describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { readInThread } from '../packages/server/src/reading/readInThread.ts';
 import type { SiteReader } from '../packages/server/src/reading/siteReader.ts';
 
@@ -64,7 +64,7 @@ describe('a site that is read in a thread of its own', () => {
     const reader = await read((request, response) => html(response, `<a href="${request.url ?? ''}1">1</a><a href="${request.url ?? ''}2">2</a>`), 20_000);
     reader.steer('pause');
     reader.steer('goOn');
-    await new Promise((done) => setTimeout(done, 300));
+    await vi.waitFor(() => expect(reader.progress().read).toBeGreaterThan(0));
     reader.steer('cancel');
     expect(reader.progress().state).toBe('cancelled');
     await reader.ended;

@@ -188,9 +188,9 @@ export { createMenu, renameMenu, retireMenu, setMenu, placeMenu, keyFrom, checkK
 export { declareField, removeField } from './commands/ownFields.ts';
 export { undoEdit, type ToTakeBack } from './commands/undo.ts';
 
-export { newHistory, withEdit, nextUndo, nextRedo, type History } from './history/history.ts';
+export { newHistory, withEdit, withoutSkipped, nextUndo, nextRedo, type History } from './history/history.ts';
 export { takeBack, type KnownEdit } from './history/takeBack.ts';
 
 export { acceptEdit, type Past, type Accepted } from './saving/acceptEdit.ts';
 export * from './saving/workingCopy.ts';
-export { nextToTakeBack, takeBackNext, type TakenBack } from './saving/takeBackNext.ts';
+export { takeBackNext, type TakenBack } from './saving/takeBackNext.ts';

@@ -60,6 +60,15 @@ const closed = (): void => open.pop()?.();
 const kept = (copy: Awaited<ReturnType<typeof tab>>) =>
   vi.waitFor(() => expect([copy.keeping, copy.pending.length]).toEqual(['kept', 0]), { timeout: 4000, interval: 5 });
 
+/** A tab that has changed A and then B, both kept. */
+async function withTwoSteps() {
+  const copy = await tab();
+  copy.perform((context) => renameItem(context, id('A'), 'Oldest'));
+  copy.perform((context) => renameItem(context, id('B'), 'Mine'));
+  await kept(copy);
+  return { copy, notices: useNotices() };
+}
+
 describe('the working copy', () => {
   it('shows a change at once and brings it to the server', async () => {
     const copy = await tab();
@@ -163,11 +172,7 @@ describe('the working copy', () => {
   });
 
   it('offers to skip a step that cannot be undone, since somebody has changed it: what is older can be undone then, also after a reload', async () => {
-    const copy = await tab();
-    const notices = useNotices();
-    copy.perform((context) => renameItem(context, id('A'), 'Oldest'));
-    copy.perform((context) => renameItem(context, id('B'), 'Mine'));
-    await kept(copy);
+    const { copy, notices } = await withTwoSteps();
     server.otherDoes((context) => renameItem(context, id('B'), 'Theirs'));
     await copy.catchUp();
     copy.undo();
@@ -197,11 +202,7 @@ describe('the working copy', () => {
   });
 
   it('offers to skip an undo that the server has refused', async () => {
-    const copy = await tab();
-    const notices = useNotices();
-    copy.perform((context) => renameItem(context, id('A'), 'Oldest'));
-    copy.perform((context) => renameItem(context, id('B'), 'Mine'));
-    await kept(copy);
+    const { copy, notices } = await withTwoSteps();
     // The window does not hear of it before it has sent its undo.
     server.otherDoes((context) => renameItem(context, id('B'), 'Theirs'));
     server.otherDoes((context) => renameItem(context, id('B'), 'Mine'));

@@ -15,15 +15,13 @@ export interface TakenBack {
 
 const none: ReadonlySet<Id> = new Set();
 
-/** The edits that the next undo or redo takes back, latest first. `skipped`: steps that the person has passed over. */
-export function nextToTakeBack(copy: WorkingCopy, direction: 'undo' | 'redo', skipped: ReadonlySet<Id> = none): Id[] {
-  const history = withoutSkipped(historyOf(copy), skipped);
-  return direction === 'undo' ? nextUndo(history) : nextRedo(history);
-}
-
-/** Undoes what this session did last and still stands (or redoes what it undid last), with all of its group or not at all. */
+/**
+ * Undoes what this session did last and still stands (or redoes what it undid last), with all of its group or not at all. `skipped`: steps
+ * that the person has passed over.
+ */
 export function takeBackNext(copy: WorkingCopy, direction: 'undo' | 'redo', random: RandomBits, skipped: ReadonlySet<Id> = none): Result<TakenBack> {
-  const ids = nextToTakeBack(copy, direction, skipped);
+  const history = withoutSkipped(historyOf(copy), skipped);
+  const ids = direction === 'undo' ? nextUndo(history) : nextRedo(history);
   if (ids.length === 0) return no(refusal(direction === 'undo' ? 'nothingToUndo' : 'nothingToRedo'));
   const group = ids.length > 1 ? mintId('edit', random) : null;
   const edits: Edit[] = [];

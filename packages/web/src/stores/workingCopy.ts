@@ -3,14 +3,18 @@ import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import {
   createFilling,
   EDIT_VERSION,
+  historyOf,
   inWords,
   mintId,
-  nextToTakeBack,
+  newHistory,
+  nextRedo,
+  nextUndo,
   no,
   openWorkingCopy,
   refusal,
   takeBackNext,
   withLogged,
+  withoutSkipped,
   withPerformed,
   withRefused,
   withReloaded,
@@ -68,8 +72,11 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   const revision = computed(() => copy.value?.served.revision ?? 0);
   const pending = computed(() => copy.value?.pending ?? []);
   const keeping = computed<Keeping>(() => (pending.value.length === 0 ? 'kept' : connection.awaySince === null ? 'keeping' : 'waiting'));
-  const canUndo = computed(() => copy.value !== null && nextToTakeBack(copy.value, 'undo', session.skipped).length > 0);
-  const canRedo = computed(() => copy.value !== null && nextToTakeBack(copy.value, 'redo', session.skipped).length > 0);
+  /** What this session can undo and redo: worked out once for each change, since the log may be long. */
+  const history = computed(() => withoutSkipped(copy.value === null ? newHistory(session.id) : historyOf(copy.value), session.skipped));
+  const nextSteps = computed(() => ({ undo: nextUndo(history.value), redo: nextRedo(history.value) }));
+  const canUndo = computed(() => nextSteps.value.undo.length > 0);
+  const canRedo = computed(() => nextSteps.value.redo.length > 0);
 
   function set(next: WorkingCopy): void {
     copy.value = next;
@@ -192,7 +199,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     if (copy.value === null) return;
     burst = null;
     const taken = takeBackNext(copy.value, direction, cryptoRandom, session.skipped);
-    if (!taken.ok) return notices.refuse(taken.refusal.message, skipping(nextToTakeBack(copy.value, direction, session.skipped)));
+    if (!taken.ok) return notices.refuse(taken.refusal.message, skipping(nextSteps.value[direction]));
     set(taken.value.copy);
     for (const edit of taken.value.edits) post(edit);
     const [last] = taken.value.edits.slice(-1);
@@ -204,7 +211,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     if (steps.length === 0) return null;
     const act = (): void => {
       session.skip(steps);
-      notices.say('Skipped this step. The next undo goes on before it.');
+      notices.say('Skipped this step. Undo continues with the one before it.');
     };
     return { label: 'Skip this step', act };
   }

@@ -264,7 +264,6 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   position: relative;
   height: 100%;
   overflow: auto;
-  overscroll-behavior-x: contain;
   padding-inline-start: 14px;
 }
 .room {
