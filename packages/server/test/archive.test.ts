@@ -6,10 +6,12 @@ import { PassThrough, Readable } from 'node:stream';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import request from 'supertest';
 import { sql } from 'drizzle-orm';
+import { pino } from 'pino';
 import { extract, pack } from 'tar-stream';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { readStored, seededRandom, toStored } from '@zorvik/core';
 import { randomDocument, randomOperation } from '@zorvik/core/testing';
+import { createApp } from '../src/app.ts';
 import type { Database } from '../src/db/database.ts';
 import { openPglite } from '../src/db/openDatabase.ts';
 import { compactLog } from '../src/editing/compactLog.ts';
@@ -206,6 +208,37 @@ describe('an archive', () => {
       .expect(422);
     expect(body.error.message).toMatch(words);
     expect(await everything(server.deps.database)).toEqual(before);
+  });
+});
+
+describe('an archive that cannot be read to its end', () => {
+  /** The database, which loses its connection once it has been asked so many times in a transaction. */
+  function failingAfter(database: Database, times: number): Database {
+    const asked = (tx: Database): Database => {
+      let left = times;
+      return wrapped(tx, 'execute', (...words) => {
+        left -= 1;
+        if (left < 0) throw new Error('the connection is lost');
+        return Reflect.apply(tx.execute, tx, words) as unknown;
+      });
+    };
+    return wrapped(database, 'transaction', (work, ...more) =>
+      Reflect.apply(database.transaction, database, [(tx: Database) => (work as (tx: Database) => unknown)(asked(tx)), ...more]),
+    );
+  }
+
+  const wrapped = (database: Database, name: string, act: (...words: unknown[]) => unknown): Database =>
+    new Proxy(database, { get: (target, key) => (key === name ? act : (Reflect.get(target, key) as unknown)) });
+
+  it('ends its reply before it is whole, and is told in the log', async () => {
+    const lines: string[] = [];
+    const database = failingAfter(server.deps.database, tableNames.length + 3);
+    const http = serverFor(createApp({ ...server.deps, database, log: pino({}, { write: (line) => void lines.push(line) }) }));
+    await new Promise<void>((done) => http.listen(0, '127.0.0.1', done));
+    const { port } = http.address() as AddressInfo;
+    await expect(fetch(`http://127.0.0.1:${port}/api/v1/archive`).then((reply) => reply.arrayBuffer())).rejects.toThrow();
+    await vi.waitFor(() => expect(lines).toEqual([expect.stringContaining('A reply failed midway')]));
+    await new Promise((done) => http.close(done));
   });
 });
 
