@@ -50,7 +50,7 @@ async function newMenu(name: string, prepare: () => Promise<void> = async () => 
   await person.click('New menu …');
   await (await person.find('form input[type=text]')).sendKeys(name);
   await prepare();
-  await person.click('Make the menu');
+  await person.click('Create menu');
   await person.eventually(`“${name}” is not shown`, async () => (await (await person.find('h1 button')).getText()) === name);
 }
 
@@ -174,7 +174,7 @@ describe('pasting and settling', () => {
     expect(await outline('pasted')).toEqual(['Glasshouses', '  Fern pit', '  Brand new', 'Seeds', '  Trees', 'Unheard of']);
     await person.byText('button', '2 not yet decided');
     await press('u');
-    const field = await person.find('input[aria-label^="Where the item leads"]');
+    const field = await person.find('input[aria-label^="Link: page or address"]');
     expect(await field.getAttribute('value')).toBe('Brand new');
     await field.sendKeys(ctrl('a'), 'alpine house');
     await field.sendKeys(Key.ENTER);
@@ -266,7 +266,7 @@ describe('the page finder', () => {
     await person.select('Fern pit');
     await press('p');
     await (await person.find('form input[type=text]')).sendKeys('Cactus house');
-    await person.click('Plan it');
+    await person.click('Add page');
     await person.byText('span', 'planned');
     expect(await (await person.find('[role=tree] .row.lead .label')).getText()).toBe('Cactus house');
     const page = (await stored()).pages.find(({ title }) => title === 'Cactus house');
@@ -330,7 +330,7 @@ describe('many menus', () => {
   it('are made from a typical tree whose items are matched to this site’s pages, the rest left open', async () => {
     await open('main');
     await newMenu('From a starter', async () => {
-      await (await person.byText('label', 'with a typical tree')).click();
+      await (await person.byText('label', 'a typical menu')).click();
       await (await browser.driver.findElement({ css: '.starters input[value=store]' })).click();
       await person.byText('span', 'Growing guides');
     });
@@ -422,22 +422,22 @@ describe('many menus', () => {
 
   it('say what they are for, limit their depth, and are retired with a word about where they stand', async () => {
     await open('main');
-    await newMenu('Shallow', async () => (await person.byText('label', 'as a copy')).click());
+    await newMenu('Shallow', async () => (await person.byText('label', 'a copy')).click());
     const asked = async () => {
       await person.click('Menu');
-      await person.click('About this menu …');
+      await person.click('Menu settings …');
     };
     await asked();
-    await (await browser.driver.findElement({ xpath: "//label[contains(.,'Levels at most')]//select" })).sendKeys('3');
+    await (await browser.driver.findElement({ xpath: "//label[contains(.,'Max. levels')]//select" })).sendKeys('3');
     await person.click('Done');
     await person.kept();
     await person.select('Alpine house');
     await press(Key.chord(Key.ALT, Key.ARROW_RIGHT));
-    await person.eventually('nothing was said', async () => (await browser.driver.getPageSource()).includes('this menu allows 3'));
+    await person.eventually('nothing was said', async () => (await browser.driver.getPageSource()).includes('this menu allows 3 levels'));
     await asked();
     await person.find('.retire');
-    expect(await (await person.find('.retire p')).getText()).toContain('It stands in the header bar.');
-    await person.click('Retire the menu');
+    expect(await (await person.find('.retire p')).getText()).toContain('This menu is in the header bar.');
+    await person.click('Delete menu');
     await person.eventually('it is still there', async () => !(await stored()).menus.some(({ key }) => key === 'shallow'));
     await press(ctrl('z'));
     await person.eventually('it did not come back', async () => (await outline('shallow')).length > 50);
@@ -448,7 +448,7 @@ describe('shared links', () => {
   it('are made of an item, used in another menu, changed once for all, detached, and not removed unawares', async () => {
     await open('main');
     await person.select('Tickets and prices');
-    await person.click('Make it a shared link');
+    await person.click('Make shared link');
     await person.byText('strong', 'Shared link.');
     await open('footer');
     await person.click('Menu');
@@ -469,7 +469,7 @@ describe('shared links', () => {
     });
     await (await browser.driver.findElement({ xpath: "//*[contains(@class,'sheet')]//button[normalize-space(.)='Remove']" })).click();
     expect(await (await person.find('.refused')).getText()).toContain('2 items show it');
-    await person.click('Detach them all and remove it');
+    await person.click('Unlink all and remove');
     await person.eventually('it is still there', async () => (await stored()).sharedLinks.length === 0);
     expect(await outline('main')).toContain('  Book a visit');
   });
@@ -480,11 +480,11 @@ describe('bringing a menu in and out', () => {
     await open('main');
     await newMenu('Brought');
     await person.click('Menu');
-    await person.click('Bring items in …');
+    await person.click('Import …');
     const text = await person.find('.source textarea');
     const page = `<html><body><nav aria-label="Top"><ul><li><a href="/visit">Visit</a><ul><li>Nowhere</li></ul></li></ul></nav><footer><ul><li><a href="/privacy">Privacy</a></li><li><a href="javascript:alert(1)">Bad</a></li></ul></footer></body></html>`;
     await browser.driver.executeScript('arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input"))', text, page);
-    await person.byText('legend', 'There are 2 menus in it. Which one?');
+    await person.byText('legend', '2 menus found. Which one?');
     expect(await (await person.find('.preview .sum')).getText()).toMatch(/2 new items\s*1 lead to pages of this site\s*1 not yet decided/);
     await person.click('Bring 2 items in');
     await person.eventually('they are not there', async () => (await outline('brought')).length === 2);
@@ -506,7 +506,7 @@ describe('taking a menu out', () => {
       ['OPML', 'footer.opml'],
       ['Markdown list', 'footer.md'],
       ['HTML list', 'footer.html'],
-      ['Lines of text', 'footer.txt'],
+      ['Plain text, one line per item', 'footer.txt'],
     ] as const) {
       await person.click('Menu');
       await person.click(name);
@@ -554,7 +554,7 @@ describe('a menu of sixty items, by the pointer alone', () => {
     await clickOn(await person.find('.finder .go'));
     await person.eventually('they are not there', async () => (await outline('by-pointer')).length === 60);
     await clickOn(await person.find('.finder header button'));
-    await clickOn(await person.byText('label', 'Outline'));
+    await clickOn(await person.byText('label', 'List'));
     await person.find('.outline [role=treeitem]');
     await person.settled();
     const rows = await driver.findElements({ css: '.outline [role=treeitem]' });
@@ -570,7 +570,7 @@ describe('a store’s large menu', () => {
   it('is brought in, found by keys, sorted, and stays quick to go through: three hundred items over nine entries', async () => {
     await open('main');
     await newMenu('Store');
-    await (await person.byText('label', 'Spread')).click();
+    await (await person.byText('label', 'Columns')).click();
     const lines = Array.from({ length: 9 }, (_, entry) => [
       `Entry ${entry + 1} | /e${entry}`,
       ...Array.from({ length: 33 }, (__, at) => `\tItem ${entry + 1}-${at + 1} | /e${entry}/${at}`),

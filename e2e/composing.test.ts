@@ -63,7 +63,7 @@ const isNow = (title: string, outline: string): Promise<true> =>
   });
 async function compose(item: string): Promise<void> {
   await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
-  await (await person.byText('label', 'Spread')).click();
+  await (await person.byText('label', 'Columns')).click();
   await person.select(item);
   await (await person.find('[role=tree]')).sendKeys('c');
   await person.find('.composer');
@@ -146,7 +146,7 @@ describe('a panel', () => {
     await compose('What’s on');
     await add('Link group');
     await person.eventually('no group', async () => (await outlineOf('What’s on')).endsWith('group'));
-    const groups = (await person.byText('span', 'all other groups')) as WebElement;
+    const groups = (await person.byText('span', 'remaining groups')) as WebElement;
     await groups.click();
     await keys(Key.DELETE);
     await person.byText('strong', 'Not yet shown:');
@@ -195,11 +195,11 @@ describe('parts', () => {
     await add('Picture');
     await (await person.find('.picture input[type=file]')).sendKeys(fake);
     await person.eventually('nothing is said', async () =>
-      /That is no picture that can be kept/.test(await (await person.find('.picture [role=alert]')).getText()),
+      /This picture can’t be used/.test(await (await person.find('.picture [role=alert]')).getText()),
     );
     await (await person.find('.picture input[type=file]')).sendKeys(photo);
     await person.byText('p', '1200 × 800 px');
-    await person.byText('p', 'Say it in a few words, or mark the picture as an ornament.');
+    await person.byText('p', 'Add alt text, or mark the picture as decorative.');
     const parts = await partsOf('Visit');
     const file = parts.find(({ picture }) => picture?.width === 1200)?.picture?.file ?? '';
     expect(file).toMatch(/^[0-9a-f]{32}$/);
@@ -233,7 +233,7 @@ describe('parts', () => {
   it('are on the site once they are published, the picture in several widths, and the panel is fetched when it is opened first', async () => {
     const { driver } = browser;
     await keys(Key.HOME);
-    await (await person.byText('label', 'on first opening')).click();
+    await (await person.byText('label', 'when first opened')).click();
     await person.kept();
     const site = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { revision: number };
     await fetch(`${stack.editor}/api/v1/sites/quillmere/editions`, {
@@ -270,12 +270,12 @@ describe('parts', () => {
   it('are rows of their own on narrow screens, seen beside the wide form', async () => {
     const { driver } = browser;
     await compose('Visit');
-    const fields = await driver.findElements(By.xpath("//fieldset[legend[contains(.,'On narrow screens')]]//label[normalize-space(.)='rows of its own']"));
+    const fields = await driver.findElements(By.xpath("//fieldset[legend[contains(.,'On narrow screens')]]//label[normalize-space(.)='own rows']"));
     await fields[0]!.click();
     await person.click('Add a row for narrow screens');
     await add('Heading');
     await person.eventually('there is no row', async () => (await partsOf('Visit')).some(({ only }) => only === 'narrow'));
-    await person.click('See the narrow form beside');
+    await person.click('Show the narrow form next to it');
     await person.eventually('it is not seen beside', async () => {
       await driver.switchTo().frame(await driver.findElement(By.css('iframe.narrow')));
       const shown = await driver.executeScript<string[]>(

@@ -31,11 +31,11 @@ describe('drift', () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
     await person.eventually('no count', async () => (await (await person.find('.works .badge')).getText()) === '4');
     await open('main');
-    await says('3 places disagree');
+    await says('3 differences');
     expect(await findings()).toEqual([
-      'The page of “Getting here” went from /visit/travel to /visit/getting-here',
-      '“Succulent house” is new below “Glasshouses”, which this menu carries',
-      '“Dried plants” is the page’s old title; it is called “Herbarium” now',
+      'The address of “Getting here” changed from /visit/travel to /visit/getting-here',
+      'New page “Succulent house” under “Glasshouses”, which is in this menu',
+      '“Dried plants” is the old title: the page is now called “Herbarium”',
     ]);
     expect(await (await person.find('.row.ghost')).getText()).toBe('Succulent house would go here');
     expect(await browser.driver.executeScript('return document.querySelectorAll(".lines g.agrees").length')).toBeGreaterThan(10);
@@ -43,35 +43,35 @@ describe('drift', () => {
 
   it('is walked and mended by keys alone, each mend one edit that undo takes back', async () => {
     await open('main');
-    await says('3 places disagree');
+    await says('3 differences');
     await press(Key.ARROW_DOWN, Key.ENTER);
-    await says('2 places disagree');
+    await says('2 differences');
     const { items, pages } = await stored();
     const house = pages.find(({ title: one }) => one === 'Succulent house')?.id;
     const added = items.find(({ destination }) => destination.kind === 'page' && destination.page === house);
     const before = items.filter(({ parent }) => parent === added?.parent).map(({ id }) => id);
     expect(before.at(-1)).toBe(added?.id);
     await press(Key.chord(Key.CONTROL, 'z'));
-    await says('3 places disagree');
+    await says('3 differences');
   });
 
   it('is left with a reason, and taken up again', async () => {
     await open('main');
-    await says('3 places disagree');
+    await says('3 differences');
     await press(Key.ARROW_DOWN, 'l');
     await person.eventually('no field', async () => (await (await person.focused()).getTagName()) === 'input');
     await person.type('It opens to members first', Key.ENTER);
-    await says('2 places disagree');
+    await says('2 differences');
     expect((await stored()).leftFindings).toMatchObject([{ reason: 'It opens to members first' }]);
     await person.click('1 left as it is');
     await person.byText('p', 'It opens to members first');
-    await person.click('Take it up again');
-    await says('3 places disagree');
+    await person.click('Reopen');
+    await says('3 differences');
   });
 
   it('is left with a reason by the pointer, too, in a card that is not the current one', async () => {
     await open('main');
-    await says('3 places disagree');
+    await says('3 differences');
     await person.settled();
     const card = await person.find('.card[aria-current=false]');
     await (await card.findElement({ css: '.mends .plain' })).click();
@@ -80,27 +80,27 @@ describe('drift', () => {
     await field.click();
     await field.sendKeys(' its old name');
     await (await card.findElement({ css: '.leave [type=submit]' })).click();
-    await says('2 places disagree');
+    await says('2 differences');
     expect((await stored()).leftFindings).toMatchObject([{ reason: 'Kept under its old name' }]);
     await person.click('Undo');
-    await says('3 places disagree');
+    await says('3 differences');
   });
 
   it('is mended all at once where that is safe, and says where else something is amiss', async () => {
     await open('main');
-    await says('3 places disagree');
-    await person.click('Mend the 2 safe ones');
-    await says('1 place disagrees');
+    await says('3 differences');
+    await person.click('Fix the 2 safe ones');
+    await says('1 difference');
     await press('1');
-    await says('Menu and site agree');
+    await says('No differences');
     const { items } = await stored();
     expect(items.filter(({ label }) => label === 'Dried plants')).toEqual([]);
-    await person.byText('p', 'Other menus disagree with the site:');
+    await person.byText('p', 'Other menus with differences:');
     await press(']', ']', ']', ']');
-    await says('1 place disagrees');
+    await says('1 difference');
     expect(await findings()).toEqual(['Broken: “Garden lottery” leads to a page that is gone']);
     await (await person.find('.mend')).click();
-    await says('Menu and site agree');
+    await says('No differences');
     await person.eventually('the count stays', async () => (await browser.driver.findElements({ css: '.works .badge' })).length === 0);
   });
 
@@ -111,7 +111,7 @@ describe('drift', () => {
     // One key each: what is likely is right here, and the next one is chosen by itself.
     for (let left = 9; left >= 0; left -= 1) {
       await press(Key.ENTER);
-      await says(left === 0 ? 'Menu and site agree' : left === 1 ? '1 place disagrees' : `${left} places disagree`);
+      await says(left === 0 ? 'No differences' : left === 1 ? '1 difference' : `${left} differences`);
     }
     expect((await stored()).items.filter(({ destination }) => destination.kind === 'page' && destination.page === NEW)).toHaveLength(1);
   });

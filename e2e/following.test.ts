@@ -21,7 +21,7 @@ const press = async (...keys: string[]): Promise<void> => (await tree()).sendKey
 /** A sheet that comes in must stand before it is clicked on. */
 const letFollow = async (): Promise<void> => {
   await press('f');
-  await person.byText('button', 'Follow it');
+  await person.byText('button', 'Follow');
   await person.settled();
 };
 const alt = (key: string): string => Key.chord(Key.ALT, key);
@@ -62,8 +62,8 @@ describe('an item that follows a branch of pages', () => {
     await person.select('The garden');
     await letFollow();
     await (await person.byText('label', '2')).click();
-    await person.byText('h2', '18 items by this rule');
-    await person.click('Follow it');
+    await person.byText('h2', '18 followed items');
+    await person.click('Follow');
     await person.eventually('nothing is followed', async () => (await below('The garden')).includes('  Succulent house'));
     await person.select('Glasshouses');
     await press(Key.F2);
@@ -74,12 +74,12 @@ describe('an item that follows a branch of pages', () => {
     await press(Key.DELETE);
     await person.eventually('the exceptions are not seen', async () => {
       const rows = await below('The garden');
-      return rows[0] === 'Walled garden | hidden' && rows[1] === 'Wet meadow | pinned' && rows[2] === 'Under glass | label of its own';
+      return rows[0] === 'Walled garden | hidden' && rows[1] === 'Wet meadow | pinned' && rows[2] === 'Under glass | own label';
     });
     await person.byText('strong', 'Followed.');
     await press(Key.ARROW_DOWN);
-    await person.click('As it is followed');
-    await person.eventually('the pin is not taken back', async () => (await below('The garden'))[1] === 'Under glass | label of its own');
+    await person.click('Reset exception');
+    await person.eventually('the pin is not taken back', async () => (await below('The garden'))[1] === 'Under glass | own label');
     await publish();
     const garden = (await delivered('main')).items.find(({ label }) => label === 'The garden');
     expect(labelsOf(garden?.children).slice(0, 2)).toEqual(['Under glass', 'Wet meadow']);
@@ -109,14 +109,14 @@ describe('an item that follows a branch of pages', () => {
     await person.type('New in', Key.ARROW_UP, Key.ARROW_UP, Key.ENTER, Key.ESCAPE);
     await person.select('New in');
     await letFollow();
-    await person.byText('button', 'the whole site');
+    await person.byText('button', 'whole site');
     await (await person.byText('label', 'all')).click();
-    await (await person.byText('label', 'one list')).click();
+    await (await person.byText('label', 'list')).click();
     await (await person.byText('label', 'newest')).click();
     await (await person.byText('label', 'product')).click();
     await (await person.find('input[type=number]')).sendKeys('3');
     await person.byText('h2', '3 items by this rule');
-    await person.click('Follow it');
+    await person.click('Follow');
     await publish();
     const list = (await delivered('second')).items.find(({ label }) => label === 'New in');
     expect(list?.children).toHaveLength(3);
@@ -134,9 +134,9 @@ describe('a menu that follows another', () => {
     await person.click('Choose a menu');
     await person.click('New menu …');
     await (await person.find('form input[type=text]')).sendKeys('Pocket');
-    await (await person.byText('label', 'following another menu')).click();
+    await (await person.byText('label', 'another menu, followed')).click();
     await (await person.byText('option', 'Main menu')).click();
-    await person.click('Make the menu');
+    await person.click('Create menu');
     await person.eventually('it is not there', async () => (await (await person.find('h1 button')).getText()) === 'Pocket');
     await person.row('Visit');
     await person.select('Bus timetable');
@@ -148,7 +148,7 @@ describe('a menu that follows another', () => {
     const withoutBus = labelsOf(main.items[0]?.children).filter((label) => label !== 'Bus timetable');
     expect(labelsOf(phone.items[0]?.children)).toEqual(withoutBus);
     await person.click('Menu');
-    await person.click('About this menu …');
+    await person.click('Menu settings …');
     await person.byText('span', 'the menu “Main menu”');
   });
 });

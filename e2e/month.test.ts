@@ -18,7 +18,7 @@ const EXPECTED = new URL('./afterAMonth.txt', import.meta.url);
 const CHANGED = /^(?:▸ )?\d+ (?:new|gone|renamed|moved|with another address)$/m;
 const MENUS = ['main', 'second', 'plants', 'footer', 'phone'];
 
-async function read(button: 'Read it' | 'Read again'): Promise<void> {
+async function read(button: 'Start' | 'Read again'): Promise<void> {
   await browser.driver.get(`${stack.editor}/quillmere/pages`);
   await person.click('Read the site …');
   await person.byText('button', button);
@@ -34,14 +34,14 @@ describe('a month passes', () => {
   it('is read, taken in, mended and published: then every link on the site works, and the menus are as expected', async () => {
     const { driver } = browser;
     const told = async (): Promise<string> => (await person.find('.difference')).getText();
-    await read('Read it');
+    await read('Start');
     // Quillmere's pages come with no headings to lead to: the first reading finds those, and nothing else.
     await person.eventually('more than facts is otherwise', async () => /^\d+ pages with other facts/m.test(await told()) && !CHANGED.test(await told()));
     const month = (await (await fetch(`${stack.site}/control/month`, { method: 'POST' })).json()) as { changes: number };
     expect(month.changes).toBe(40);
     await read('Read again');
     await person.eventually('the month is not told', async () => CHANGED.test(await told()));
-    await person.click('Take it in');
+    await person.click('Import changes');
     await person.eventually('it is not taken in', async () => (await driver.findElements({ css: '.difference' })).length === 0);
 
     for (const menu of MENUS) {
@@ -51,13 +51,13 @@ describe('a month passes', () => {
       await list.sendKeys('a');
       const shown = (): Promise<string> =>
         driver.executeScript<string>("return [...document.querySelectorAll('h1, .card .what')].map((one) => one.textContent).join()");
-      for (let round = 0; round < 60 && (await (await person.find('h1')).getText()) !== 'Menu and site agree'; round += 1) {
+      for (let round = 0; round < 60 && (await (await person.find('h1')).getText()) !== 'No differences'; round += 1) {
         await person.settled();
         const before = await shown();
         await list.sendKeys(Key.ENTER);
         await person.eventually('nothing is mended', async () => (await shown()) !== before);
       }
-      expect(await (await person.find('h1')).getText(), menu).toBe('Menu and site agree');
+      expect(await (await person.find('h1')).getText(), menu).toBe('No differences');
       await person.kept();
     }
     await person.eventually('the count stays', async () => (await driver.findElements({ css: '.works .badge' })).length === 0);

@@ -219,7 +219,7 @@ describe('the editor for axe', () => {
       '/quillmere/arrange/main',
       async () => {
         await person.select('Seed house');
-        await (await person.byText('label', 'What drops')).click();
+        await (await person.byText('label', 'Dropdown')).click();
         await person.find('.drops .tile');
       },
     ],
@@ -230,7 +230,7 @@ describe('the editor for axe', () => {
         await person.select('Seed house');
         await (await person.find('[role=tree]')).sendKeys('c');
         const parts = await person.find('.composer [role=tree]');
-        await person.click('See the narrow form beside');
+        await person.click('Show the narrow form next to it');
         for (const word of ['picture', 'live list', 'search']) {
           await (await person.byText('span', word)).click();
           await person.find('.facts');
@@ -269,7 +269,7 @@ describe('the editor for axe', () => {
       '/quillmere/arrange/main',
       async () => {
         await person.click('Menu');
-        await person.click('Bring items in …');
+        await person.click('Import …');
         await (await person.find('.source textarea')).sendKeys('Visit');
         await person.find('.preview li');
       },
@@ -288,7 +288,7 @@ describe('the editor for axe', () => {
       '/quillmere/arrange/main',
       async () => {
         await person.click('Menu');
-        await person.click('About this menu …');
+        await person.click('Menu settings …');
         await person.find('.retire');
       },
     ],
@@ -298,7 +298,7 @@ describe('the editor for axe', () => {
       async () => {
         await person.select('Walled garden');
         await (await person.find('[role=tree]')).sendKeys('p');
-        await person.byText('h1', 'Plan a page');
+        await person.byText('h1', 'Add a planned page');
       },
     ],
     [
@@ -313,8 +313,8 @@ describe('the editor for axe', () => {
       'all keys',
       '/quillmere/arrange/main',
       async () => {
-        await person.click('All keys');
-        await person.byText('h1', 'All keys');
+        await person.click('Keyboard shortcuts');
+        await person.byText('h1', 'Keyboard shortcuts');
       },
     ],
     [
@@ -327,7 +327,7 @@ describe('the editor for axe', () => {
       },
     ],
     [
-      'what was done',
+      'history',
       '/quillmere/arrange/main',
       async () => {
         await person.select('Walled garden');
@@ -340,8 +340,8 @@ describe('the editor for axe', () => {
       'reading pages',
       '/quillmere/pages',
       async () => {
-        await person.click('Read a sitemap …');
-        await person.byText('h1', 'Read the site’s pages');
+        await person.click('Import sitemap …');
+        await person.byText('h1', 'Import a sitemap');
       },
     ],
     [
@@ -360,13 +360,13 @@ describe('the editor for axe', () => {
         await person.byText('span', 'Move');
       },
     ],
-    ['Drift', '/quillmere/drift/main', async () => void (await person.byText('h1', '3 places disagree'))],
+    ['Drift', '/quillmere/drift/main', async () => void (await person.byText('h1', '3 differences'))],
     [
       'Drift, one finding being left',
       '/quillmere/drift/main',
       async () => {
-        await person.byText('h1', '3 places disagree');
-        await person.click('Leave it …');
+        await person.byText('h1', '3 differences');
+        await person.click('Ignore …');
         await person.find('.leave input');
       },
     ],
@@ -376,7 +376,7 @@ describe('the editor for axe', () => {
       async () => {
         await person.select('Visit');
         await (await person.find('[role=tree]')).sendKeys('f');
-        await person.byText('button', 'Follow it');
+        await person.byText('button', 'Follow');
       },
     ],
     ['Editions', '/quillmere/editions', async () => void (await person.byText('span', 'The first edition'))],

@@ -36,9 +36,9 @@ const columnsShown = async (): Promise<string[][]> => {
 describe('a panel', () => {
   it('of four balanced columns comes from a branch in at most 6 actions, and is drawn as it will be', async () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
-    await choose('Spread');
+    await choose('Columns');
     await person.select('Plant finder');
-    await choose('What drops');
+    await choose('Dropdown');
     await choose('panel');
     await choose('2');
     await choose('4');
@@ -51,18 +51,18 @@ describe('a panel', () => {
   it('lets a group stay in a column, keeps what every form held, and all of it can be undone', async () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
     await person.select('Plant finder');
-    await choose('What drops');
+    await choose('Dropdown');
     await person.eventually('it is not drawn', async () => (await columnsShown()).length > 1);
     const [[first = ''] = []] = await columnsShown();
     await person.select(first);
-    await choose('Its column');
+    await choose('Column');
     await choose('3');
     await person.eventually('it does not stay', async () => (await columnsShown())[2]?.includes(first) === true);
     await choose('balanced (3)');
     await person.eventually('it stays', async () => (await columnsShown())[0]?.[0] === first);
     await person.select('Plant finder');
     const before = await dropdownOf('Plant finder');
-    await choose('What drops');
+    await choose('Dropdown');
     await choose('flyouts');
     await choose('list');
     await choose('panel');
@@ -74,9 +74,9 @@ describe('a panel', () => {
   it('lets a group be dragged into another column, where it stays; Escape leaves it where it was', async () => {
     const { driver } = browser;
     await driver.get(`${stack.editor}/quillmere/arrange/main`);
-    await choose('Spread');
+    await choose('Columns');
     await person.select('Plant finder');
-    await choose('What drops');
+    await choose('Dropdown');
     await person.eventually('it is not drawn', async () => (await columnsShown()).length > 2);
     const [[first = ''] = []] = await columnsShown();
     const frame = await person.find('iframe');
@@ -109,7 +109,7 @@ describe('a panel', () => {
   it('says at the field what is no width, and keeps nothing of it', async () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
     await person.select('Learn');
-    await choose('What drops');
+    await choose('Dropdown');
     const field = await person.find('.drops input[placeholder="0"]');
     await field.sendKeys(Key.chord(Key.CONTROL, 'a'), '80', Key.ENTER);
     await person.byText('p', 'The gap is a whole number of px from 0 to 64; “80” is none.');

@@ -21,11 +21,11 @@ async function shot(name: string): Promise<void> {
 
 try {
   await driver.get(`${stack.editor}/quillmere/arrange/main`);
-  await (await person.byText('label', 'Spread')).click();
+  await (await person.byText('label', 'Columns')).click();
   await person.select('Plant fair');
   await shot('spread');
   await person.select('Seed house');
-  await (await person.byText('label', 'What drops')).click();
+  await (await person.byText('label', 'Dropdown')).click();
   await person.find('.drops .tile');
   await person.find('.compose');
   await (await person.find('.compose')).click();
@@ -38,23 +38,23 @@ try {
   await shot('composer-presets');
   await (await person.find('.presets input')).sendKeys(Key.ESCAPE);
   await driver.sleep(SETTLED);
-  await person.click('See the narrow form beside');
+  await person.click('Show the narrow form next to it');
   await (await person.byText('span', 'The autumn seed list is here')).click();
   await shot('composer-narrow');
   await person.click('Done');
   await person.select('Seed house');
-  await (await person.byText('label', 'The item')).click();
+  await (await person.byText('label', 'Item')).click();
   await person.select('Tickets and prices');
-  await person.click('Make it a shared link');
+  await person.click('Make shared link');
   await person.click('Menu');
   await person.click('Shared links');
   await driver.sleep(SETTLED);
   await (await person.byText('span', '1× in 1 menu')).click();
   await shot('shared-links');
-  await person.click('Close the shared links');
+  await person.click('Close shared links');
   await person.click('Undo');
   await person.click('Menu');
-  await person.click('Bring items in …');
+  await person.click('Import …');
   await (
     await person.find('.source textarea')
   ).sendKeys(
@@ -68,17 +68,17 @@ try {
     Key.ENTER,
     'Odd | javascript:x',
   );
-  await person.byText('span', 'not yet decided');
+  await person.byText('span', 'no link yet');
   await shot('import-preview');
   await person.click('Cancel');
   await driver.sleep(SETTLED);
-  await (await person.byText('label', 'Outline')).click();
+  await (await person.byText('label', 'List')).click();
 
   await person.select('The garden');
   await (await person.find('[role=tree]')).sendKeys('f');
   await driver.sleep(SETTLED);
   await (await person.byText('label', '2')).click();
-  await person.byText('h2', '18 items by this rule');
+  await person.byText('h2', '18 followed items');
   await shot('following');
   await person.click('Cancel');
   await driver.sleep(SETTLED);
@@ -158,8 +158,8 @@ try {
   await fetch(`${stack.site}/control/month`, { method: 'POST' });
   await person.click('Read the site …');
   await driver.sleep(SETTLED);
-  await person.click('Read it');
-  await person.byText('h2', 'What is otherwise than the pages say');
+  await person.click('Start');
+  await person.byText('h2', 'Changes found');
   await (await person.find('.difference summary')).click();
   await shot('site-read-again');
   await person.click('Close');

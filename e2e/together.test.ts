@@ -120,7 +120,7 @@ describe('two people', () => {
     await sam.select('Tea and cake');
     await noor.select('Tea and cake');
     await (await tree(noor)).sendKeys(Key.DELETE);
-    expect(await refusalAt(sam)).toBe('“Tea and cake”, which you had selected, was removed by Noor.');
+    expect(await refusalAt(sam)).toBe('Noor removed “Tea and cake”, which you had selected.');
     expect(await sam.selected()).toBe('Access for everyone');
     await (await tree(noor)).sendKeys(Key.chord(Key.CONTROL, 'z'));
     await sees(sam, 'Tea and cake');
@@ -142,7 +142,7 @@ describe('two people', () => {
     await sam.click('Back to here: Made the menu “Drawer on phones”');
     await sees(noor, 'Opening times');
     await sees(noor, 'Parking');
-    await sam.eventually('it is not told', async () => (await lines())[0]?.startsWith('Went back to when the latest was: Made the menu “Drawer on phones”'));
+    await sam.eventually('it is not told', async () => (await lines())[0]?.startsWith('Restored the state after: Created the menu “Drawer on phones”'));
     await (await sam.find('aside')).sendKeys(Key.ESCAPE);
     await (await tree(sam)).sendKeys(Key.chord(Key.CONTROL, 'z'));
     await sees(noor, 'Car park');
@@ -161,7 +161,7 @@ describe('two windows of one browser', () => {
     await noor.select('Opening times');
     await (await tree(noor)).sendKeys(Key.F2);
     await noor.type('Opening hours', Key.ENTER);
-    await noor.eventually('it does not say that it waits', async () => (await state(noor)).startsWith('waiting for the server since'));
+    await noor.eventually('it does not say that it waits', async () => (await state(noor)).startsWith('offline since'));
     await driver.close();
     await driver.switchTo().window(first);
     await stack.start();
@@ -192,7 +192,7 @@ describe('two windows of one browser', () => {
 describe('what cannot be kept', () => {
   it('is told in the bar, can be read with its reason until it is put away, and takes nothing else with it', async () => {
     await stack.stop();
-    await sam.eventually('Sam does not know that the server is away', async () => (await state(sam)).includes('no answer from the server since'));
+    await sam.eventually('Sam does not know that the server is away', async () => (await state(sam)).includes('saved; offline since'));
     await sam.select('Bus timetable');
     await (await tree(sam)).sendKeys(Key.F2);
     await sam.type('Buses', Key.ENTER);
@@ -202,21 +202,21 @@ describe('what cannot be kept', () => {
     // Sam is held up, so that Noor comes first.
     await sam.driver.executeScript(`window.fetchAsItWas = window.fetch; window.fetch = () => Promise.reject(new TypeError('held up'))`);
     await stack.start();
-    await noor.eventually('Noor waits', async () => /^kept\s*·/.test(await state(noor)));
+    await noor.eventually('Noor waits', async () => /^saved\s*·/.test(await state(noor)));
     await noor.select('Bus timetable');
     await (await tree(noor)).sendKeys(Key.DELETE);
     await noor.kept();
     await sam.driver.executeScript('window.fetch = window.fetchAsItWas');
-    await sam.eventually('nothing is said to be refused', async () => (await state(sam)).startsWith('kept, but 1 refused'));
+    await sam.eventually('nothing is said to be refused', async () => (await state(sam)).startsWith('1 change not saved'));
     await sees(noor, 'Parking places');
     await (await sam.find('[data-state]')).click();
     await sam.eventually('what was refused is not told', async () => {
-      const text = await (await sam.find('aside [aria-label="Not kept"] li')).getText();
-      return text.includes('Renamed “Bus timetable” to “Buses”') && text.includes('This item is no longer there');
+      const text = await (await sam.find('aside [aria-label="Not saved"] li')).getText();
+      return text.includes('Renamed “Bus timetable” to “Buses”') && text.includes('This item no longer exists');
     });
     await sam.driver.navigate().refresh();
     await (await sam.find('[data-state=refused]')).click();
-    await sam.click('Put it away');
+    await sam.click('Dismiss');
     await sam.find('[data-state=kept]');
   });
 });

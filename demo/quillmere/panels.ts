@@ -98,7 +98,7 @@ export function withPanels(document: SiteDocument, pageAt: (path: string) => Id,
       const destination = made.items.nodes.get(id)?.destination;
       return destination?.kind === 'page' && destination.page === pageAt(path);
     });
-    if (owner === undefined) throw new Error(`Nothing in the main menu leads to ${path}.`);
+    if (owner === undefined) throw new Error(`Nothing in the main menu links to ${path}.`);
     return { ...made, parts: withNodesLast(made.parts, partsFrom(made, rows, owner, [...childrenOf(made.items, owner)], mint)) };
   }, document);
 }

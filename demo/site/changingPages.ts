@@ -18,7 +18,7 @@ export class ChangingPages {
   /** Does a change; gives why not, or null. */
   change(change: SiteChange): string | null {
     if ('path' in change && !this.pages.has(change.path)) return `There is no page at ${change.path}.`;
-    if ('under' in change && change.under !== null && !this.pages.has(change.under)) return `There is no page at ${change.under} to stand under.`;
+    if ('under' in change && change.under !== null && !this.pages.has(change.under)) return `There is no page at ${change.under} to move it under.`;
     switch (change.do) {
       case 'rename':
         this.set(change.path, { title: change.title });
@@ -96,7 +96,7 @@ export function monthPasses(site: ChangingPages, seed = 11): number {
     const form = random() % 10;
     const change: SiteChange =
       form < 4
-        ? { do: 'rename', path, title: `${title.replace(/ \(.*\)$/, '')} (${['new', 'revised', 'this year', 'all of it'][random() % 4] ?? 'new'})` }
+        ? { do: 'rename', path, title: `${title.replace(/ \(.*\)$/, '')} (${['new', 'revised', 'this year', 'complete'][random() % 4] ?? 'new'})` }
         : form < 6
           ? {
               do: 'add',

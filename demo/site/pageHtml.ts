@@ -12,7 +12,7 @@ export interface PageParts {
 /** The site's own template. Its menus come as HTML and are put in as they are. */
 export function pageHtml({ path, page, trail, children, menus }: PageParts): string {
   const title = page?.title ?? 'There is no such page';
-  const text = page?.text ?? `Nothing stands at ${path}. The menus above and below lead to all that does.`;
+  const text = page?.text ?? `There is no page at ${path}. Use the menus above and below to find your way.`;
   const side = path.startsWith('/plants') ? `<aside>${menus.get('plants') ?? ''}</aside>` : '';
   return `<!doctype html>
 <html lang="en">

@@ -30,15 +30,15 @@ export function openApi(): Json {
     info: {
       title: 'Zorvik',
       version: `1.${EDIT_VERSION}`,
-      description: 'The API that the editor uses, and what sites are delivered.',
+      description: 'The API of the editor, and the delivery of published menus.',
       license: { name: 'MIT', identifier: 'MIT' },
-      contact: { name: 'The people who run this Zorvik', url: EDITOR },
+      contact: { name: 'The operators of this Zorvik', url: EDITOR },
     },
     servers: [{ url: EDITOR, description: 'The editor, at its usual port' }],
     security: [],
     tags: [
-      { name: 'delivery', description: 'What sites and their visitors read: the current edition of each site. Any origin may ask.' },
-      { name: 'editor', description: 'What the editor asks of its server. Only the editor’s own pages on this machine may use it.' },
+      { name: 'delivery', description: 'The live edition of each site, for sites and their visitors. Open to any origin.' },
+      { name: 'editor', description: 'Used by the editor. Only the editor’s own pages on this machine may use it.' },
     ],
     paths,
     components: { schemas: described(sharedShapes(component)), responses: refusals() },
@@ -53,14 +53,14 @@ function described(schemas: Record<string, unknown>): Record<string, unknown> {
 
 /** What each status of a refusal means. */
 const statuses: Readonly<Record<number, string>> = {
-  400: 'The request cannot be read, or does not fit its schema.',
-  403: 'This may not be asked from there, or not by this person.',
+  400: 'The request cannot be read or does not match its schema.',
+  403: 'Not allowed from that origin or for this person.',
   404: 'There is no such site, menu, edition, picture or path.',
-  409: 'The site is not, or no longer, as the request assumes.',
-  413: 'The body is larger than the server takes.',
-  422: 'What was sent can be read, but not be used.',
-  500: 'A fault of the server itself. Its log has it under the id that is named.',
-  503: 'The database, its disk or the editor cannot be reached just now.',
+  409: 'The request conflicts with the current state of the site.',
+  413: 'The body is larger than the limit.',
+  422: 'The content was understood but is not valid.',
+  500: 'A server error. The server’s log has the details under the id given.',
+  503: 'The database, its disk or the editor is not available at the moment.',
 };
 
 /** A response for each status, with the codes that come with it. */
@@ -122,26 +122,26 @@ function queryParameters({ query }: Route): Json[] {
 
 /** What parameters of a path mean. A test holds that none is missing. */
 const pathWords: Readonly<Record<string, string>> = {
-  siteKey: 'The ID of a site, as its delivery address has it.',
-  menuKey: 'The ID of a menu, as its delivery address has it.',
+  siteKey: 'The ID of a site, as in its delivery address.',
+  menuKey: 'The ID of a menu, as in its delivery address.',
   itemId: 'The id of an item.',
   number: 'The number of an edition.',
 };
 
 /** What parameters of a query mean. A test holds that none is missing. */
 const queryWords: Readonly<Record<string, string>> = {
-  name: 'The name of the new site; for an edit or an import, the name of the person who makes it.',
-  key: 'The ID of the new site; without it, one is made of its name.',
+  name: 'The name of the new site; for an edit or an import, the name of its author.',
+  key: 'The ID of the new site; by default it is made from the name.',
   language: 'The main language of the new site (BCP 47).',
-  direction: 'The writing direction of the new site; without it, that of its language.',
+  direction: 'The writing direction of the new site; by default that of its language.',
   timeZone: 'The time zone of the new site (IANA).',
-  missing: 'What becomes of pages that are no longer found: they stay as they are, or are deleted (which undo restores).',
-  session: 'The window whose edit this is, or whose edits are wanted.',
-  since: 'The revision after which edits are wanted.',
-  known: 'The revision that the sender knows.',
-  epoch: 'The epoch that the sender knows; it changes when a site is restored from an archive.',
-  before: 'The revision before which lines are wanted.',
-  about: 'The id of the page, item, menu or part that the lines are to be about.',
-  replace: 'Whether the data that is there may be replaced.',
-  trust: 'The kind of evidence that decides where pages that contradict each other stand.',
+  missing: 'What happens to pages that are no longer found: they are kept, or deleted (which can be undone).',
+  session: 'The session that makes the edit, or whose edits are wanted.',
+  since: 'Return edits after this revision.',
+  known: 'The latest revision that the client has.',
+  epoch: 'The epoch that the client has; it changes when a site is restored from an archive.',
+  before: 'Return entries before this revision.',
+  about: 'Return only entries about the page, item, menu or part with this id.',
+  replace: 'Whether existing data may be replaced.',
+  trust: 'The kind of evidence that decides between contradicting positions.',
 };

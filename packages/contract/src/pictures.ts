@@ -12,7 +12,7 @@ export const pictureRoutes = {
   addPicture: {
     method: 'POST',
     path: `${API}/sites/:siteKey/pictures`,
-    summary: 'Keeps a picture (PNG, JPEG, WebP, AVIF, GIF or SVG, told by its content) with a site, in several widths; the same one again is kept once.',
+    summary: 'Stores a picture (PNG, JPEG, WebP, AVIF, GIF or SVG, recognised by its content) for a site, in several widths; the same picture is stored once.',
     body: 'application/octet-stream',
     status: 201,
     reply: PictureShape,

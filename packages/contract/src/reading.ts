@@ -91,7 +91,7 @@ export const readingRoutes = {
   readingOf: {
     method: 'GET',
     path: `${API}/sites/:siteKey/reading`,
-    summary: 'How far the reading of the site over HTTP is; when it is done, what is otherwise than the pages say. `trust` puts one kind of evidence first.',
+    summary: 'The progress of reading the site over HTTP and, once done, the changes found. `trust` prefers one kind of evidence.',
     query: Type.Object({ trust: Type.Optional(PlacingShape), missing: Type.Optional(Type.Union([Type.Literal('keep'), Type.Literal('retire')])) }, closed),
     status: 200,
     reply: ReadingShape,
@@ -99,7 +99,7 @@ export const readingRoutes = {
   startReading: {
     method: 'POST',
     path: `${API}/sites/:siteKey/reading`,
-    summary: 'Begins to read the site over HTTP, from a start page and its sitemaps on. One at a time for each site.',
+    summary: 'Starts reading the site over HTTP from a start page and its sitemaps. One reading per site at a time.',
     body: Type.Object({ address: AddressShape, pages: mostPages }, closed),
     status: 201,
     reply: ReadingShape,
@@ -107,7 +107,7 @@ export const readingRoutes = {
   steerReading: {
     method: 'POST',
     path: `${API}/sites/:siteKey/reading/steer`,
-    summary: 'Pauses a reading, lets it go on, or ends it.',
+    summary: 'Pauses, resumes or stops a reading.',
     body: Type.Object({ act: Type.Enum(['pause', 'goOn', 'cancel'] as const) }, closed),
     status: 200,
     reply: ReadingShape,
@@ -115,14 +115,14 @@ export const readingRoutes = {
   planOf: {
     method: 'GET',
     path: `${API}/sites/:siteKey/reading/plan`,
-    summary: 'From where, how far and how often the site is read, and what came of it the last time.',
+    summary: 'The start page, limit and schedule of reading, and the latest result.',
     status: 200,
     reply: Type.Object({ plan: Type.Union([ReadingPlanShape, Type.Null()]) }, closed),
   },
   planReading: {
     method: 'POST',
     path: `${API}/sites/:siteKey/reading/plan`,
-    summary: 'Says from where, how far and how often the server reads the site by itself. What it finds waits to be looked at and taken in.',
+    summary: 'Sets the start page, limit and schedule of automatic reading. Results are not imported until someone confirms them.',
     body: Type.Object({ address: AddressShape, pages: mostPages, every: ReadingRhythmShape }, closed),
     status: 200,
     reply: ReadingShape,
@@ -130,7 +130,7 @@ export const readingRoutes = {
   takeReading: {
     method: 'POST',
     path: `${API}/sites/:siteKey/reading/take`,
-    summary: 'Takes in what was read, as one edit.',
+    summary: 'Imports the changes found, as one edit.',
     body: Type.Object(
       {
         session: IdShape,
@@ -146,7 +146,7 @@ export const readingRoutes = {
   checkLinks: {
     method: 'POST',
     path: `${API}/sites/:siteKey/links/check`,
-    summary: 'Asks for every address outside the site that menus lead to, once, and says which do not answer.',
+    summary: 'Checks every external address that menus link to, once, and lists those that do not work.',
     status: 200,
     reply: Type.Object({ asked: whole, dead: Type.Array(Type.Object({ address: Type.String(), reason: Type.String() }, closed)) }, closed),
   },

@@ -225,7 +225,7 @@ export const routes = {
   makeSite: {
     method: 'POST',
     path: `${API}/sites`,
-    summary: 'Makes a site without pages.',
+    summary: 'Creates a site without pages.',
     body: NewSiteShape,
     status: 201,
     reply: SiteSummaryShape,
@@ -233,7 +233,7 @@ export const routes = {
   makeSiteFromSitemap: {
     method: 'POST',
     path: `${API}/sites/from-sitemap`,
-    summary: 'Makes a site of the addresses in a sitemap. Nothing is stored when the file is refused.',
+    summary: 'Creates a site from a sitemap. Nothing is saved if the file is refused.',
     query: NewSiteShape,
     body: XML,
     status: 201,
@@ -243,7 +243,7 @@ export const routes = {
   importPages: {
     method: 'POST',
     path: `${API}/sites/:siteKey/imports`,
-    summary: 'Reads a sitemap into a site: new addresses are added; with missing=retire, pages that it does not name are retired.',
+    summary: 'Imports a sitemap: new addresses are added; with missing=retire, pages missing from it are deleted.',
     query: Type.Object(
       {
         missing: Type.Union([Type.Literal('keep'), Type.Literal('retire')]),
@@ -262,14 +262,14 @@ export const routes = {
   readSite: {
     method: 'GET',
     path: `${API}/sites/:siteKey`,
-    summary: 'The whole working copy of a site, and the revision that it is at.',
+    summary: 'The whole working copy of a site, with its revision.',
     status: 200,
     reply: Type.Object({ epoch: EpochShape, revision: whole, document: StoredDocumentShape, edition: Type.Union([EditionSummaryShape, Type.Null()]) }, closed),
   },
   readSiteInPieces: {
     method: 'GET',
     path: `${API}/sites/:siteKey/pieces`,
-    summary: 'The same as lines: first the head, then nodes, a few hundred at a time, parents before their children.',
+    summary: 'The same as JSON lines: first the head, then nodes, a few hundred per line, parents before their children.',
     status: 200,
     reply: SiteLineShape,
     replyType: JSON_LINES,
@@ -277,7 +277,7 @@ export const routes = {
   readEdits: {
     method: 'GET',
     path: `${API}/sites/:siteKey/edits`,
-    summary: 'The log after a revision, oldest first; of one session, when it is named.',
+    summary: 'The log after a revision, oldest first, optionally of one session.',
     query: Type.Object({ since: whole, session: Type.Optional(IdShape) }, closed),
     status: 200,
     reply: SavedShape,
@@ -285,7 +285,7 @@ export const routes = {
   saveEdit: {
     method: 'POST',
     path: `${API}/sites/:siteKey/edits`,
-    summary: 'Keeps an edit, and gives what came after the revision that the sender knows. The same id again gives the same answer.',
+    summary: 'Saves an edit and returns what came after the client’s revision. Sending the same id again returns the same answer.',
     query: Type.Object({ known: Type.Optional(whole), epoch: Type.Optional(EpochShape), name: Type.Optional(PersonNameShape) }, closed),
     body: EditShape,
     status: 200,
@@ -294,7 +294,7 @@ export const routes = {
   readHistory: {
     method: 'GET',
     path: `${API}/sites/:siteKey/history`,
-    summary: 'What was done, latest first, a hundred at a time; of one thing, when it is named.',
+    summary: 'The history, latest first, a hundred entries at a time, optionally about one thing.',
     query: Type.Object({ before: Type.Optional(whole), about: Type.Optional(IdShape) }, closed),
     status: 200,
     reply: Type.Object({ lines: Type.Array(HistoryLineShape), next: Type.Union([whole, Type.Null()]) }, closed),
@@ -302,7 +302,7 @@ export const routes = {
   goBack: {
     method: 'POST',
     path: `${API}/sites/:siteKey/history`,
-    summary: 'Makes the site what it was after a revision, by one more edit.',
+    summary: 'Restores the state after a revision, as a new edit.',
     query: Type.Object({ name: Type.Optional(PersonNameShape) }, closed),
     body: Type.Object({ id: IdShape, session: IdShape, revision: whole, known: whole, epoch: EpochShape }, closed),
     status: 200,
@@ -311,7 +311,7 @@ export const routes = {
   tellPresence: {
     method: 'POST',
     path: `${API}/sites/:siteKey/people`,
-    summary: 'Says who is at a window and what is selected there, and gives who else is.',
+    summary: 'Reports who is here and what they have selected, and returns the others.',
     body: Type.Object({ ...PersonShape.properties, isLeaving: Type.Boolean() }, closed),
     status: 200,
     reply: Type.Object({ people: Type.Array(PersonShape) }, closed),
@@ -319,7 +319,7 @@ export const routes = {
   readArchive: {
     method: 'GET',
     path: `${API}/archive`,
-    summary: 'Everything that the database holds, as one archive (docs/archive.md).',
+    summary: 'The whole database as one archive (docs/archive.md).',
     status: 200,
     reply: Type.String(),
     replyType: 'application/gzip',
@@ -327,7 +327,7 @@ export const routes = {
   restoreArchive: {
     method: 'POST',
     path: `${API}/archive`,
-    summary: 'Fills the database from an archive, wholly or not at all; with replace=yes, what is there goes.',
+    summary: 'Restores the database from an archive, completely or not at all; replace=yes replaces existing data.',
     query: Type.Object({ replace: Type.Optional(Type.Literal('yes')) }, closed),
     body: 'application/gzip',
     status: 200,
@@ -336,7 +336,7 @@ export const routes = {
   events: {
     method: 'GET',
     path: `${API}/events`,
-    summary: 'What happens on all sites, as server-sent events: which site is at which revision, and who is there.',
+    summary: 'Events of all sites as server-sent events: their revisions, and who is there.',
     status: 200,
     reply: ServerMessageShape,
     replyType: 'text/event-stream',
@@ -358,7 +358,7 @@ export const routes = {
   publish: {
     method: 'POST',
     path: `${API}/sites/:siteKey/editions`,
-    summary: 'Makes an edition of the working copy; the site is served it from now on.',
+    summary: 'Publishes the working copy as a new edition, which is live from then on.',
     body: Type.Object({ note: Type.String({ maxLength: 400 }), revision: whole, name: Type.Optional(PersonNameShape) }, closed),
     status: 201,
     reply: EditionSummaryShape,
@@ -370,14 +370,14 @@ export const deliveryRoutes = {
   menu: {
     method: 'GET',
     path: `${DELIVERY}/sites/:siteKey/menus/:menuKey`,
-    summary: 'A menu of the current edition as a tree.',
+    summary: 'A menu of the live edition as a tree.',
     status: 200,
     reply: ResolvedMenuShape,
   },
   menuHtml: {
     method: 'GET',
     path: `${DELIVERY}/sites/:siteKey/menus/:menuKey.html`,
-    summary: 'The same as HTML, to be put into a template.',
+    summary: 'The same as HTML, for use in a template.',
     status: 200,
     reply: Type.String(),
     replyType: 'text/html',
@@ -385,7 +385,7 @@ export const deliveryRoutes = {
   panelHtml: {
     method: 'GET',
     path: `${DELIVERY}/sites/:siteKey/panels/:menuKey/:itemId.html`,
-    summary: 'What stands in a panel that is fetched when it is opened first.',
+    summary: 'The content of a panel that is loaded when first opened.',
     status: 200,
     reply: Type.String(),
     replyType: 'text/html',
@@ -393,7 +393,7 @@ export const deliveryRoutes = {
   picture: {
     method: 'GET',
     path: `${DELIVERY}/sites/:siteKey/pictures/:name`,
-    summary: 'A file of a picture of the edition’s panels.',
+    summary: 'A picture file of the edition’s panels.',
     status: 200,
     reply: Type.String(),
     replyType: 'image/webp',
@@ -409,7 +409,7 @@ export const deliveryRoutes = {
   script: {
     method: 'GET',
     path: `${DELIVERY}/sites/:siteKey/navigation.js`,
-    summary: 'The script of the site’s menus; they work without it, too.',
+    summary: 'The script of the site’s menus, which also work without it.',
     status: 200,
     reply: Type.String(),
     replyType: 'text/javascript',

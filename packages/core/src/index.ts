@@ -1,10 +1,11 @@
 // In the order in which one would learn them.
 export { ok, no, type Result } from './base/result.ts';
-export { refusal, type Refusal, type RefusalParams } from './base/refusal.ts';
+export { refusal, type Refusal } from './base/refusal.ts';
 export { catalogue, type ErrorCode } from './base/catalogue.ts';
 export { mintId, ID_PATTERN, type Id, type IdKind, type RandomBits } from './base/ids.ts';
 export { seededRandom } from './base/seededRandom.ts';
-export { inWords, sentence, type Sentence, type SentenceCode } from './base/sentences.ts';
+export { counted, listed, type Param, type Params, type Phrase } from './base/fillIn.ts';
+export { inWords, paramInWords, phrase, phraseCodes, quoted, sentence, type Sentence, type SentenceCode } from './base/sentences.ts';
 export { plainLine } from './base/plainLine.ts';
 export { addressFormats, isPagePath, isSafeAddress, completeAddress, plainPath } from './base/address.ts';
 export { directionOf } from './base/directionOf.ts';
@@ -56,7 +57,7 @@ export {
 export { RichTextShape, MOST_BLOCKS, type Block, type RichText, type Run } from './schema/richText.ts';
 export { LARGEST_PICTURE, pictureName, PictureShape, pictureWidths, widthsOf, type Picture } from './schema/picture.ts';
 export { PartSketchShape, PresetShape, type PartSketch, type Preset } from './schema/preset.ts';
-export { PlacementShape, PlaceShape, places, placeNames, type Placement, type Place } from './schema/placement.ts';
+export { PlacementShape, PlaceShape, places, placePhrase, type Placement, type Place } from './schema/placement.ts';
 export { SharedLinkShape, type SharedLink } from './schema/sharedLink.ts';
 export { OwnFieldShape, type OwnField, type OwnFieldType } from './schema/ownField.ts';
 export {
@@ -105,7 +106,7 @@ export { EDIT_VERSION, EditShape, LoggedEditShape, OperationShape, type Edit, ty
 export { applyEdit } from './ops/applyEdit.ts';
 export { rebaseEdit, type PastEdit } from './ops/rebaseEdit.ts';
 export { invertEdit } from './ops/invertEdit.ts';
-export { settingWords } from './ops/updateItem.ts';
+export { settingPhrase } from './ops/updateItem.ts';
 export type { Touched } from './ops/kit/operationKind.ts';
 export type { ImportPages } from './ops/importPages.ts';
 
@@ -150,11 +151,21 @@ export {
   type PanelFacts,
 } from './schema/dropdown.ts';
 export { createDrift, driftOf, driftOfMenu, type DriftSources, type TellDrift } from './drift/driftOf.ts';
-export { findingInWords, findingKinds, toneOf, type Finding, type FindingKind, type FindingTone, type Mend, type MendKind } from './drift/finding.ts';
+export {
+  findingInWords,
+  findingKinds,
+  fixInWords,
+  toneOf,
+  type Finding,
+  type FindingKind,
+  type FindingTone,
+  type Mend,
+  type MendKind,
+} from './drift/finding.ts';
 
 export { can, roles, type Actor, type Role, type Intent } from './commands/permission.ts';
 export { isFollowed, isFollowing, holderOf, type FilledFrom } from './commands/throughFollowed.ts';
-export { follow, unfollow, followOf, sourceName, exceptionWords, takeExceptionBack } from './commands/follow.ts';
+export { follow, unfollow, followOf, sourcePhrase, exceptionWords, takeExceptionBack } from './commands/follow.ts';
 export { leaveFinding, mendDrift, openFindings, safeMends, spotInOrder, takeUpFinding, type ToMend } from './commands/mendDrift.ts';
 export { makeEdit, storedOf, type CommandContext, type EditChoices } from './commands/context.ts';
 export { checkLabel } from './commands/checkLabel.ts';

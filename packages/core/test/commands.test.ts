@@ -213,7 +213,7 @@ describe('leave', () => {
   it('is asked in one place, and a refusal names who has it', () => {
     expect(can({ name: 'A', role: 'editor' }, 'edit').ok).toBe(true);
     const refused = can({ name: 'A', role: 'reader' }, 'edit');
-    expect(refused.ok ? '' : refused.refusal.message).toBe('You may look at this site, but not change it. Ask someone with the role “editor”.');
+    expect(refused.ok ? '' : refused.refusal.message).toBe('You can view this site, but you can’t change it. Ask someone with the role “editor”.');
     expect(can({ name: 'A', role: 'editor' }, 'publish').ok).toBe(false);
   });
 });

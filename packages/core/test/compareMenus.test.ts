@@ -33,25 +33,25 @@ describe('what changed between two states of a menu', () => {
   });
 
   it('names the one item that was moved among its siblings, not those that it passed', () => {
-    expect(changes((context) => moveItems(context, [id('A4')], { parent: id('A'), after: null }))).toEqual(['“A4” has another place within “A”']);
-    expect(changes((context) => moveItems(context, [id('A1')], { parent: id('A'), after: id('A4') }))).toEqual(['“A1” has another place within “A”']);
+    expect(changes((context) => moveItems(context, [id('A4')], { parent: id('A'), after: null }))).toEqual(['Moved “A4” within “A”']);
+    expect(changes((context) => moveItems(context, [id('A1')], { parent: id('A'), after: id('A4') }))).toEqual(['Moved “A1” within “A”']);
   });
 
   it('says once that a branch came, went or moved', () => {
-    expect(changes((context) => removeItems(context, [id('A')]))).toEqual(['“A” is gone from “Menu”, with 4 below it']);
-    expect(changes((context) => moveItems(context, [id('A')], { parent: id('B'), after: null }))).toEqual(['“A” stands under “B” now']);
+    expect(changes((context) => removeItems(context, [id('A')]))).toEqual(['Removed “A” from “Menu”, with 4 items below it']);
+    expect(changes((context) => moveItems(context, [id('A')], { parent: id('B'), after: null }))).toEqual(['Moved “A” into “B”']);
     expect(compareMenus(null, resolveMenu(document, menu)).map(changeInWords)).toEqual([
-      '“A” is new under “Menu”, with 4 below it',
-      '“B” is new under “Menu”, with 1 below it',
+      'Added “A” under “Menu”, with 4 items below it',
+      'Added “B” under “Menu”, with 1 item below it',
     ]);
   });
 
   it('tells that what drops is otherwise: its form, or what was composed', () => {
-    expect(changes((context) => setItems(context, [id('A')], { dropdown: { form: 'flyouts' } }))).toEqual(['What drops from “A” is otherwise now']);
-    expect(changes((context) => addPartOf(context, id('A'), null, 'heading'))).toEqual(['What drops from “A” is otherwise now']);
+    expect(changes((context) => setItems(context, [id('A')], { dropdown: { form: 'flyouts' } }))).toEqual(['The dropdown of “A” has changed']);
+    expect(changes((context) => addPartOf(context, id('A'), null, 'heading'))).toEqual(['The dropdown of “A” has changed']);
   });
 
   it('tells renaming', () => {
-    expect(changes((context) => renameItem(context, id('B1'), 'Best'))).toEqual(['“B1” is now called “Best”']);
+    expect(changes((context) => renameItem(context, id('B1'), 'Best'))).toEqual(['Renamed “B1” to “Best”']);
   });
 });

@@ -11,7 +11,8 @@ import { createMenu } from '../src/commands/menus.ts';
 import { planPage } from '../src/commands/planPage.ts';
 import { addShared, shareItem } from '../src/commands/sharedLinks.ts';
 import { driftOf } from '../src/drift/driftOf.ts';
-import { findingInWords, findingKinds, toneOf, type Finding } from '../src/drift/finding.ts';
+import { inWords } from '../src/base/sentences.ts';
+import { findingInWords, findingKinds, fixedSentence, fixInWords, toneOf, type Finding } from '../src/drift/finding.ts';
 import { longestIncreasing } from '../src/drift/longestIncreasing.ts';
 import { agreedFacts } from '../src/model/agreedFacts.ts';
 import type { SiteDocument } from '../src/model/document.ts';
@@ -151,7 +152,7 @@ const cases: Readonly<Record<string, () => SiteDocument | { document: SiteDocume
   'address-former': () => linked(site.set(start, '/seeds/dill', { address: '/dill', formerAddresses: ['/seeds/dill'] }), '/seeds/dill/'),
   'address-gone': () => linked(gone(start, '/seeds/dill'), 'https://meadow.example/seeds/dill'),
   'address-outside': () => linked(start, 'https://elsewhere.example/seeds/corn'),
-  'address-dead': () => ({ document: start, dead: new Map([['https://x.example/a', 'it answers 404']]) }),
+  'address-dead': () => ({ document: start, dead: new Map([['https://x.example/a', 'the server answers 404']]) }),
   kind: () => site.set(start, '/seeds/corn', { kind: 'category' }),
   anchor: () => site.set(anchored(start, 'sowing'), '/seeds/corn', { anchors: [{ id: 'harvest', title: 'Harvest' }] }),
   'anchor-alike': () =>
@@ -277,8 +278,10 @@ describe('the decision table of drift', () => {
     expect(finding.mends[0]?.kind).toBe(mend);
     expect(toneOf(finding)).toMatch(/broken|look/);
     // Every mend takes away what it is about, and nothing else comes of it.
-    for (const { kind, does } of finding.mends) {
-      expect(does).not.toBe('');
+    for (const fix of finding.mends) {
+      const { kind } = fix;
+      expect(fixInWords(fix)).not.toMatch(/…|^$/);
+      expect(inWords(fixedSentence(fix))).not.toMatch(/…|^$/);
       const mended = after(document, (context) => mendDrift(context, [{ finding, mend: kind }]));
       expect(
         drift(mended, dead).map((one) => findingInWords(one)),

@@ -144,7 +144,7 @@ describe('exceptions are made by acting on a followed child', () => {
   it('naming it, and giving it settings, which its siblings can take', () => {
     const renamed = after(following, (context) => renameItem(context, child(following, 'Beans'), 'All beans'));
     expect(shown(renamed)).toBe('~Herbs />~Basil />~Dill / ~All beans / ~Corn');
-    expect(exceptionWords(renamed, child(renamed, 'All beans'))).toEqual(['label of its own']);
+    expect(exceptionWords(renamed, child(renamed, 'All beans'))).toEqual(['own label']);
     const held = after(renamed, (context) => setItems(context, [child(renamed, 'Corn')], { tooltip: 'Sweet' }));
     const alike = after(held, (context) => makeAlike(context, child(held, 'Corn'), ['tooltip']));
     expect(JSON.stringify(resolveMenu(withFollowed(alike), menu)).match(/Sweet/g)).toHaveLength(3);

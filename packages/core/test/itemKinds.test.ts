@@ -48,7 +48,7 @@ describe('settings of items', () => {
 
   it('are set for several at once, and taken away by null', () => {
     const result = set({ tooltip: ' For\tsowing ', heldBack: null }, '= /seeds', 'Bulbs');
-    expect(words(result)).toBe('Changed the tooltip, whether it is held back of 2 items');
+    expect(words(result)).toBe('Changed the tooltip and publication of 2 items');
     const document = after(result);
     expect([nodeAt(document.items, id('Bulbs')).tooltip, nodeAt(document.items, id('= /seeds')).tooltip]).toEqual(['For sowing', 'For sowing']);
     const back = after(setItems(contextOf(document), [id('Bulbs'), id('= /seeds')], { tooltip: '  ' }), document);
@@ -108,7 +108,7 @@ describe('settings of items', () => {
       ['description', [id('Bulbs')]],
     ]);
     const alike = makeAlike(context, id('= /seeds/herbs'), ['description']);
-    expect(words(alike)).toBe('Made 1 items like “Herbs”: the description');
+    expect(words(alike)).toBe('Applied the description of “Herbs” to 1 sibling');
     expect(nodeAt(after(alike, document).items, id('Bulbs'))).toMatchObject({ description: 'Line', opensNewTab: false });
     expect(code(makeAlike(contextOf(start), id('= /seeds/herbs'), ['badge']))).toBe('noneSaid');
   });
@@ -146,7 +146,7 @@ describe('shared links', () => {
       ['All tools', 'Later'],
     ]);
     const edit = setItems(contextOf(twice), [link], { tooltip: 'Sharp' });
-    expect(words(edit)).toBe('Changed the shared link “Tools”, which 2 items show');
+    expect(words(edit)).toBe('Changed the shared link “Tools”, used in 2 places');
     expect(html(after(edit, twice)).match(/title="Sharp"/g)).toHaveLength(2);
   });
 
@@ -160,7 +160,7 @@ describe('shared links', () => {
 
   it('are not removed unawares', () => {
     expect(words(removeLink(contextOf(twice), link))).toBe(
-      'Cannot remove the shared link “Tools”: 2 items show it. Detach them first, or remove it with them.',
+      'Can’t remove the shared link “Tools”: it is used in 2 places. Unlink those items first, or unlink all and remove it.',
     );
     const removed = after(removeLink(contextOf(twice), link, 'detach'), twice);
     expect([removed.sharedLinks.nodes.size, html(removed)]).toEqual([0, html(twice)]);
@@ -240,7 +240,7 @@ describe('bringing in a sketch', () => {
 describe('planned pages', () => {
   it('are drafts with an item, held back, and made real by the next reading that names their address', () => {
     const edit = planPage(contextOf(start), { title: 'Dahlias & co', under: id('/seeds'), spot: { parent: menu, after: null } });
-    expect(words(edit)).toBe('Planned the page “Dahlias & co”, and added it to “Menu”');
+    expect(words(edit)).toBe('Added the planned page “Dahlias & co” to “Menu”');
     const document = after(edit);
     const page = [...document.pages.nodes.values()].find(({ planned }) => planned === true)!;
     expect([page.state, page.address]).toEqual(['draft', '/seeds/dahlias-co']);
@@ -266,7 +266,7 @@ describe('menus', () => {
     const pages = after(createMenu(contextOf(start), { name: 'Shop', place: 'side', fill: { kind: 'pages', below: id('/seeds'), depth: 1 } }));
     expect(labels(pages, made(pages))).toEqual(['Herbs', 'New']);
     const copy = createMenu(contextOf(start), { name: 'Phone', place: 'drawer', fill: { kind: 'copy', menu } });
-    expect(words(copy)).toBe('Made the menu “Phone” as a copy of “Menu”');
+    expect(words(copy)).toBe('Created the menu “Phone” as a copy of “Menu”');
     expect(labels(after(copy), made(after(copy)))).toEqual(['Seeds', 'Tools', 'More']);
     for (const starter of starters) {
       const plan = planSketch(start, starterSketch(start, starter));
@@ -281,7 +281,7 @@ describe('menus', () => {
   it('may limit their depth: what would go deeper is refused with the way out', () => {
     const limited = after(setMenu(contextOf(start), menu, { depthLimit: 2, description: 'For the bar' }));
     const refused = moveItems(contextOf(limited), [id('= /seeds')], { parent: id('More'), after: null });
-    expect(words(refused)).toBe('Cannot place “Herbs” at level 3: this menu allows 2. Move it under an item of level 1, or raise the limit.');
+    expect(words(refused)).toBe('Can’t place “Herbs” on level 3: this menu allows 2 levels. Move it under an item on level 1, or raise the limit.');
     expect(code(moveItems(contextOf(limited), [id('Tools')], { parent: id('More'), after: null }))).toBe('done');
     const tight = after(setMenu(contextOf(start), menu, { depthLimit: 1 }));
     expect(code(moveItems(contextOf(tight), [id('Bulbs')], { parent: id('= /seeds'), after: null })), 'what was too deep may be put in order').toBe('done');
@@ -289,7 +289,7 @@ describe('menus', () => {
   });
 
   it('are placed elsewhere', () => {
-    expect(words(placeMenu(contextOf(start), menu, 'side'))).toBe('Changed where “Menu” stands');
+    expect(words(placeMenu(contextOf(start), menu, 'side'))).toBe('Changed where “Menu” appears');
   });
 });
 

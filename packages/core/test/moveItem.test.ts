@@ -53,10 +53,10 @@ describe('moveItem', () => {
   });
 
   it.each([
-    ['into its own branch', 'Seeds', { parent: id('Peas'), after: null }, 'wouldCircle', 'Cannot place “Seeds” inside “Peas”'],
+    ['into its own branch', 'Seeds', { parent: id('Peas'), after: null }, 'wouldCircle', 'Can’t move “Seeds” into “Peas”'],
     ['into itself', 'Seeds', { parent: id('Seeds'), after: null }, 'wouldCircle', 'Choose a place outside it.'],
     ['under something that is gone', 'Seeds', { parent: 'i0000000000000zz', after: null }, 'noSuchPlace', 'Choose another place.'],
-    ['behind something that stands elsewhere', 'Seeds', { parent: menu, after: id('Peas') }, 'noSuchPlace', 'no longer there'],
+    ['behind something that stands elsewhere', 'Seeds', { parent: menu, after: id('Peas') }, 'noSuchPlace', 'no longer exists'],
   ])('refuses a move %s', (_, label, to, code, words) => {
     const result = move(label, to);
     expect(result.ok).toBe(false);
@@ -72,7 +72,7 @@ describe('moveItem', () => {
       from: { parent: menu, after: null },
       to: { parent: menu, after: null },
     });
-    expect(result.ok ? '' : result.refusal.message).toContain('This item is no longer there');
+    expect(result.ok ? '' : result.refusal.message).toContain('This item no longer exists');
   });
 
   it('lets an anchor that moved away give way to the one before it', () => {
@@ -87,6 +87,6 @@ describe('moveItem', () => {
     const inside = { kind: 'moveItem' as const, id: id('Bulbs'), from, to: { parent: id('Seeds'), after: null } };
     const along = { kind: 'moveItem' as const, id: id('Bulbs'), from, to: { parent: menu, after: null } };
     expect(inWords(moveItem.describe(document, inside))).toBe('Moved “Bulbs” into “Seeds”');
-    expect(inWords(moveItem.describe(document, along))).toBe('Reordered “Bulbs” within “Menu”');
+    expect(inWords(moveItem.describe(document, along))).toBe('Moved “Bulbs” within “Menu”');
   });
 });

@@ -59,7 +59,7 @@ function problemWith(location: string, url: URL | null): string | null {
   if (location.length > LONGEST_ADDRESS) return `longer than ${LONGEST_ADDRESS} characters`;
   if (url === null) return 'not an absolute address';
   if (url.protocol !== 'http:' && url.protocol !== 'https:') return `its scheme is ${url.protocol.slice(0, -1)}, not http or https`;
-  if (url.username !== '' || url.password !== '') return 'it holds a user name or a password';
+  if (url.username !== '' || url.password !== '') return 'it contains a user name or a password';
   return (url.pathname + url.search).length > LONGEST_ADDRESS ? `longer than ${LONGEST_ADDRESS} characters when encoded` : null;
 }
 

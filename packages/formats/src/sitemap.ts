@@ -79,7 +79,7 @@ export function sitemapReader({ most }: SitemapLimits): SitemapReader {
       const start = text.replace(/^\ufeff/, '').trimStart();
       if (length === 0) {
         firstLine += text.slice(0, text.length - start.length).split('\n').length - 1;
-        const problem = `“${start.slice(0, 1)}” stands where “<” was expected`;
+        const problem = `“${start.slice(0, 1)}” is not allowed here; “<” was expected`;
         if (start !== '' && !start.startsWith('<')) refuse(refusal('notXml', { line: firstLine, column: 1, problem }));
       }
       length += start.length;

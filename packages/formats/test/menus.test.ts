@@ -146,9 +146,9 @@ describe('a table', () => {
   });
 
   it.each([
-    ['label,parent\nA,B', 'no row is called “B”'],
-    ['id,label,parent\n1,A,2\n2,B,1', '2 rows are each other’s parents'],
-    ['label,level\nA,one', 'row 2: the level “one” is no whole number'],
+    ['label,parent\nA,B', 'its parent “B” is not in the table'],
+    ['id,label,parent\n1,A,2\n2,B,1', '2 rows have each other as parents'],
+    ['label,level\nA,one', 'row 2: the level “one” is not a whole number'],
   ])('says what is wrong with %j', (text, words) => {
     const { found } = readMenus(text);
     expect(!found.ok && found.refusal.message).toContain(words);
@@ -172,7 +172,7 @@ describe('what other programs write', () => {
     const { found } = readMenus(text);
     expect(found.ok && found.value[0]?.sketches[0]?.settings).toEqual({ tooltip: 'Tip' });
     const bad = readMenus('{"items":[{"label":"A","items":[5]}]}').found;
-    expect(!bad.ok && bad.refusal.message).toContain('items[0].items[0] is no item');
+    expect(!bad.ok && bad.refusal.message).toContain('items[0].items[0] is not an item');
   });
 });
 

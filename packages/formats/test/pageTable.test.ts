@@ -45,13 +45,13 @@ describe('pages from a table', () => {
 
   it.each([
     ['neither title nor address', 'title,address,kind\n,,page\nA,/a,', 'it has neither a title nor an address'],
-    ['an address twice', 'title,address\nA,/a\nB,/a', 'the address /a stands in line 2 already'],
-    ['no address', 'title,address\nA,//evil.example\nB,/b', '“//evil.example” is no address of a page'],
-    ['a parent that is not there', 'title,address,parent\nA,/a,Nobody', 'its parent “Nobody” is not in the table; it stands at the top'],
-    ['a circle', 'title,address,parent\nA,/a,B\nB,/b,A', 'its parent “A” stands below it; it stands at the top'],
-    ['no day', 'title,address,date\nA,/a,yesterday', '“yesterday” is no day such as 2026-11-23; it is left out'],
-    ['no state', 'title,address,state\nA,/a,hidden', '“hidden” is no state (live, draft or gone); it counts as live'],
-    ['no number', 'title,address,visits\nA,/a,many', '“many” is no number of visits; it is left out'],
+    ['an address twice', 'title,address\nA,/a\nB,/a', 'the address /a is already used in line 2'],
+    ['no address', 'title,address\nA,//evil.example\nB,/b', '“//evil.example” is not a valid page address'],
+    ['a parent that is not there', 'title,address,parent\nA,/a,Nobody', 'its parent “Nobody” is not in the table, so it is on the top level'],
+    ['a circle', 'title,address,parent\nA,/a,B\nB,/b,A', 'its parent “A” is below it, so it is on the top level'],
+    ['no day', 'title,address,date\nA,/a,yesterday', '“yesterday” is not a date such as 2026-11-23; it is skipped'],
+    ['no state', 'title,address,state\nA,/a,hidden', '“hidden” is not a state (live, draft or gone), so the page is live'],
+    ['no number', 'title,address,visits\nA,/a,many', '“many” is not a number of visits; it is skipped'],
   ])('tells of %s with its line, and takes the rest', (_, text, reason) => {
     const { pages, problems } = read(text);
     expect(problems.map((one) => one.reason)).toEqual([reason]);
@@ -63,7 +63,7 @@ describe('pages from a table', () => {
       const table = readPageTable(text);
       return table.ok ? 'read' : table.refusal.message;
     };
-    expect(refused('')).toContain('it has no row below its column names');
+    expect(refused('')).toContain('it has no rows below the column names');
     expect(refused('title,address\n"A,/a')).toContain('row ');
   });
 
@@ -99,6 +99,6 @@ describe('pages from nested entries', () => {
       'https://m.example',
     );
     expect(outline(made)).toEqual([' > /seeds', '/seeds > /seeds/spring']);
-    expect(made.problems.map(({ reason }) => reason)).toEqual(['“By season” leads to no page of the site', '“Out” leads to no page of the site']);
+    expect(made.problems.map(({ reason }) => reason)).toEqual(['“By season” does not link to a page of the site', '“Out” does not link to a page of the site']);
   });
 });

@@ -63,7 +63,7 @@ describe('a menu with a composed panel as JSON', () => {
     for (const panel of [[5], ['row'], [{ kind: 'cell', span: 3 }], [{ kind: 'row', onclick: 'x' }], [{ kind: 'row', height: -5 }], [deep]])
       expect(odd(panel).parts.nodes.size, JSON.stringify(panel).slice(0, 60)).toBe(0);
     const bad = readMenus('{"items":[{"label":"A","panel":{"kind":"row"}}]}').found;
-    expect(!bad.ok && bad.refusal.message).toContain('the panel of items[0] is no list of rows');
+    expect(!bad.ok && bad.refusal.message).toContain('the panel of items[0] is not a list of rows');
   });
 
   it('refuses parts where they cannot stand, and keeps nothing of the file then', () => {
@@ -71,6 +71,6 @@ describe('a menu with a composed panel as JSON', () => {
     const { found } = readMenus(JSON.stringify({ items: [{ label: 'A', panel: [{ kind: 'row', parts: [{ kind: 'heading', text: 'In a row' }] }] }] }));
     if (!found.ok) throw new Error(found.refusal.message);
     const edit = bringIn(contextOf(document), planSketch(document, found.value[0]?.sketches ?? []), { parent: there, after: null });
-    expect(!edit.ok && edit.refusal.message).toBe('A heading cannot stand in a row. Choose a place that takes it.');
+    expect(!edit.ok && edit.refusal.message).toBe('This part (heading) can’t go into a row. Choose another place.');
   });
 });

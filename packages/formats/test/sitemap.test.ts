@@ -51,7 +51,7 @@ describe('reading a sitemap', () => {
 
   it('stops at the most that it may take', () => {
     const read = readSitemap(sitemap(Array.from({ length: 30 }, (_, at) => `https://x.example/${at}`)), { most: 20 });
-    expect(read.ok ? '' : read.refusal.message).toBe('Line 22: more than 20 addresses. Split the sitemap and read its parts one after the other.');
+    expect(read.ok ? '' : read.refusal.message).toBe('Line 22: there are more than 20 addresses. Split the sitemap and import its parts one after the other.');
   });
 });
 

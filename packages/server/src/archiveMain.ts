@@ -19,11 +19,11 @@ async function main(words: readonly string[], config: Config): Promise<void> {
   const [command, file, ...more] = words;
   const isReplacing = more.includes('--replace');
   if (file === undefined || more.some((word) => word !== '--replace'))
-    throw new Error('Say which file: npm run backup -- FILE, or npm run restore -- FILE [--replace].');
+    throw new Error('Name the file: npm run backup -- FILE, or npm run restore -- FILE [--replace].');
   const place = await openPlace(config);
   try {
     if (command === 'backup') return await backUp(place, file);
-    if (!existsSync(file)) throw new Error(`There is no file ${file}. Give the path of an archive that npm run backup has written.`);
+    if (!existsSync(file)) throw new Error(`There is no file ${file}. Use an archive made by npm run backup.`);
     if (isReplacing) await keepWhatIsThere(place, config);
     const { rows, madeAt } = await place.restore(file, isReplacing);
     console.log(`Restored ${rows.sites} sites with ${rows.pages} pages and ${rows.items} items, as they were at ${madeAt}.`);
@@ -42,7 +42,7 @@ async function backUp(place: Place, file: string): Promise<void> {
     await rm(part, { force: true });
     throw error;
   }
-  console.log(`All of it is in ${file}.`);
+  console.log(`Everything is saved in ${file}.`);
 }
 
 /** Replacing cannot be undone by a key, so what goes is archived first. */
@@ -51,7 +51,7 @@ async function keepWhatIsThere(place: Place, { dataFolder }: Config): Promise<vo
   await mkdir(folder, { recursive: true });
   const file = join(folder, `before-restore-${new Date().toISOString().replaceAll(':', '-')}.tar.gz`);
   await place.backUp(file);
-  console.log(`What was there before is in ${basename(folder)}/${basename(file)} of the data folder.`);
+  console.log(`The previous data is in ${basename(folder)}/${basename(file)} of the data folder.`);
 }
 
 /** Where the data is reached. */

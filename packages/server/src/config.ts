@@ -31,7 +31,7 @@ export function readConfig(environment: Readonly<Record<string, string | undefin
   const whole = (name: string, otherwise: number, most: number): number => {
     const value = text(name, String(otherwise));
     const number = Number(value);
-    if (!/^\d+$/.test(value) || number > most) throw new Error(`${name} is “${value}”; a whole number from 0 to ${most} was expected.`);
+    if (!/^\d+$/.test(value) || number > most) throw new Error(`${name} is “${value}”; use a whole number from 0 to ${most}.`);
     return number;
   };
   return {
@@ -57,7 +57,7 @@ function address(name: string, given: string): string | null {
   if (given === '') return null;
   const url = URL.canParse(given) ? new URL(given) : null;
   if (url !== null && /^https?:$/.test(url.protocol)) return url.href.replace(/\/+$/, '');
-  throw new Error(`${name} is “${given}”; an address such as https://menus.example.org was expected.`);
+  throw new Error(`${name} is “${given}”; use an address such as https://menus.example.org.`);
 }
 
 /** Schemes and hosts, parted by commas. */
@@ -69,7 +69,7 @@ function origins(list: string): string[] {
     .map((one) => {
       const url = URL.canParse(one) ? new URL(one) : null;
       if (url !== null && /^https?:$/.test(url.protocol)) return url.origin;
-      throw new Error(`ZORVIK_READ_ORIGINS names “${one}”; addresses such as http://localhost:8080 were expected, parted by commas.`);
+      throw new Error(`ZORVIK_READ_ORIGINS names “${one}”; use addresses such as http://localhost:8080, separated by commas.`);
     });
 }
 

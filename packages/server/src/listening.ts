@@ -33,7 +33,7 @@ export function listening(server: Server, { host, port, variable }: Place): Prom
   return new Promise((done, fail) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
       const isTaken = error.code === 'EADDRINUSE';
-      fail(isTaken ? new Error(`The port ${port} is taken by another program. Stop that one, or set ${variable} to a free one.`) : error);
+      fail(isTaken ? new Error(`The port ${port} is used by another program. Stop that program, or set ${variable} to a free port.`) : error);
     });
     server.listen({ host, port }, () => done(addressOf(host, (server.address() as AddressInfo).port)));
   });

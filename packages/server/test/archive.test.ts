@@ -155,12 +155,12 @@ describe('an archive', () => {
     return tarOf(changed);
   };
   const bad: readonly (readonly [string, () => Buffer | Promise<Buffer>, RegExp])[] = [
-    ['not packed at all', () => Buffer.from('<urlset/>'), /cannot be read: incorrect header check/],
-    ['cut short', () => archive.subarray(0, archive.length / 2), /cannot be read/],
-    ['changed in the middle', () => Buffer.concat([archive.subarray(0, 3000), Buffer.alloc(50, 7), archive.subarray(3050)]), /cannot be read/],
-    ['an empty file', () => Buffer.alloc(0), /cannot be read/],
+    ['not packed at all', () => Buffer.from('<urlset/>'), /can’t be read: incorrect header check/],
+    ['cut short', () => archive.subarray(0, archive.length / 2), /can’t be read/],
+    ['changed in the middle', () => Buffer.concat([archive.subarray(0, 3000), Buffer.alloc(50, 7), archive.subarray(3050)]), /can’t be read/],
+    ['an empty file', () => Buffer.alloc(0), /can’t be read/],
     ['another tar', () => tarOf([['readme.txt', 'hello']]), /it should begin with zorvik-archive\.json/],
-    ['of a newer version', () => tarOf([manifest({ version: 99 })]), /has version 99; this Zorvik reads up to 5/],
+    ['of a newer version', () => tarOf([manifest({ version: 99 })]), /has version 99, and this Zorvik reads up to 5/],
     [
       'with a part that nobody knows',
       () => tarOf([manifest(), ['pg_shadow/000001.jsonl', '{}']]),
@@ -170,7 +170,7 @@ describe('an archive', () => {
     [
       'with rows that refer to nothing',
       () => tarOf([manifest({ rows: { pages: 1 } }), ['pages/000001.jsonl', '{"site_id":"s1","id":"p1","parent":"s1","rank":"a","fields":{}}']]),
-      /cannot be read/,
+      /can’t be read/,
     ],
     [
       'of a version that never was',
@@ -183,7 +183,7 @@ describe('an archive', () => {
     [
       'with a row that is nested very deeply',
       () => tarOf([manifest({ rows: { sites: 1 } }), ['sites/000001.jsonl', `{"id":${'['.repeat(100_000)}${']'.repeat(100_000)}}`]]),
-      /a row of sites\/000001\.jsonl is nested more than 100 levels deep/,
+      /a row of sites\/000001\.jsonl has more than 100 nested levels/,
     ],
     [
       'with a line that is not a row',
@@ -197,7 +197,7 @@ describe('an archive', () => {
     ],
     ['with items of an unknown shape', () => damaged('items', (row) => ({ ...row, fields: { nosuch: 1 } })), /“meadow” is damaged/],
     ['with a log that ends early', () => damaged('edits', (row, at) => (at === 3 ? null : row)), /“meadow” is damaged: .*log/],
-    ['with a line that is no JSON', () => tarOf([manifest(), ['sites/000001.jsonl', '{"id":']]), /cannot be read/],
+    ['with a line that is no JSON', () => tarOf([manifest(), ['sites/000001.jsonl', '{"id":']]), /can’t be read/],
   ];
   it.each(bad)('is refused when it is %s, and nothing is changed', async (_, make, words) => {
     const before = await everything(server.deps.database);
@@ -262,9 +262,9 @@ describe('npm run backup and npm run restore', () => {
     await opened.close();
     const file = join(house.folder, 'all.tar.gz');
     const backup = built(['backup', file], house.environment);
-    expect([await backup.gone, backup.output()]).toEqual([0, `All of it is in ${file}.\n`]);
+    expect([await backup.gone, backup.output()]).toEqual([0, `Everything is saved in ${file}.\n`]);
     const refused = built(['restore', file], house.environment);
-    expect([await refused.gone, refused.output()]).toEqual([1, expect.stringContaining('The database holds sites already.')]);
+    expect([await refused.gone, refused.output()]).toEqual([1, expect.stringContaining('The database already contains sites.')]);
     const restore = built(['restore', file, '--replace'], house.environment);
     expect(await restore.gone, restore.output()).toBe(0);
     expect(restore.output()).toMatch(/^What was there before is in archives\/before-restore-.*\.tar\.gz of the data folder\.\nRestored 1 sites with/);

@@ -316,9 +316,9 @@ describe('small things', () => {
     const large = 'x'.repeat(3 * 1_048_576);
     const said = async (path: string): Promise<string> =>
       (await (await fetch(`http://127.0.0.1:${port}${path}`, { method: 'POST', body: large })).json()).error.message;
-    expect(await said(`${site}/edits`)).toContain('larger than the 1 MB that fit in one request. Send less, or raise ZORVIK_BODY_MB.');
+    expect(await said(`${site}/edits`)).toContain('larger than the limit of 1 MB. Send less, or raise ZORVIK_BODY_MB.');
     expect(await said(`${site}/editions`)).toContain('raise ZORVIK_BODY_MB');
-    expect(await said('/api/v1/sites/from-sitemap?name=x')).toContain('larger than the 2 MB that fit in one request. Send less, or raise ZORVIK_IMPORT_MB.');
+    expect(await said('/api/v1/sites/from-sitemap?name=x')).toContain('larger than the limit of 2 MB. Send less, or raise ZORVIK_IMPORT_MB.');
     expect(await said(`${site}/imports?missing=keep&session=w000000000000001`)).toContain('raise ZORVIK_IMPORT_MB');
   });
 });

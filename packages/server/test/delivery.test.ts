@@ -96,7 +96,7 @@ describe('delivery', () => {
   });
 
   it('says what there is when it has not what was asked for', async () => {
-    expect((await get('menus/nope').expect(404)).body.error.message).toBe('There is no menu with the key “nope” in this site. Its menus are: menu.');
+    expect((await get('menus/nope').expect(404)).body.error.message).toBe('There is no menu with the ID “nope” on this site. Its menus are: menu.');
     expect((await request(server.app).get('/delivery/v1/sites/none/menus/menu').expect(404)).body.error.code).toBe('unknownSite');
     await request(server.app).post('/api/v1/sites').send({ name: 'Fresh' }).expect(201);
     expect((await request(server.app).get('/delivery/v1/sites/fresh/menus/menu').expect(404)).body.error.code).toBe('nothingPublished');

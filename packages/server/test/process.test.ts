@@ -74,7 +74,7 @@ describe.skipIf(postgres !== '')('a process', () => {
     await opened.database.execute(sql`insert into drizzle.__drizzle_migrations (hash, created_at) values ('of the future', 9999999999999)`);
     await opened.close();
     expect(await refused('newer')).toMatch(
-      /^The data was written by a newer Zorvik \(schema \d+; this one knows \d+\)\. Start the newer version, or use other data\.$/,
+      /^The data was written by a newer Zorvik \(schema \d+; this one supports \d+\)\. Start the newer version, or use another data folder\.$/,
     );
     // An older folder: one that no migration has run on yet, which is what the template is.
     const older = await startProcess({ ZORVIK_DATA: join(folder, 'older') });
@@ -86,7 +86,7 @@ describe.skipIf(postgres !== '')('a process', () => {
   it.each([
     [{ HOST: '0.0.0.0' }, 'HOST is “0.0.0.0”, but until Zorvik has sign-in it listens on this machine only. Leave HOST out, or set it to 127.0.0.1.'],
     [{ HOST: 'example.org' }, 'HOST is “example.org”'],
-    [{ PORT: 'eighty' }, 'PORT is “eighty”; a whole number from 0 to 65535 was expected.'],
+    [{ PORT: 'eighty' }, 'PORT is “eighty”; use a whole number from 0 to 65535.'],
     [{ PORT: '70000' }, 'PORT is “70000”'],
     [{ DELIVERY_PORT: '-1' }, 'DELIVERY_PORT is “-1”'],
   ])('refuses the configuration %j with a sentence', async (environment, words) => {
@@ -96,9 +96,9 @@ describe.skipIf(postgres !== '')('a process', () => {
   it('says which port is taken', async () => {
     const run = await start('ports');
     const port = new URL(run.address).port;
-    expect(await refused('ports-too', { PORT: port })).toBe(`The port ${port} is taken by another program. Stop that one, or set PORT to a free one.`);
+    expect(await refused('ports-too', { PORT: port })).toBe(`The port ${port} is used by another program. Stop that program, or set PORT to a free one.`);
     const other = new URL(run.delivery).port;
-    const words = `The port ${other} is taken by another program. Stop that one, or set DELIVERY_PORT to a free one.`;
+    const words = `The port ${other} is used by another program. Stop that program, or set DELIVERY_PORT to a free one.`;
     expect(await refused('ports-too', { DELIVERY_PORT: other })).toBe(words);
     expect(existsSync(join(folder, 'ports-too', 'zorvik.lock')), 'it lets go of the folder').toBe(false);
     run.child.kill('SIGTERM');

@@ -79,9 +79,9 @@ describe('reading a site', () => {
     expect(addresses(reading)).toEqual(['/', '/a', '/a/', '/a?x=1&y=2', '/also', '/listed', '/new-b']);
     expect(reading.redirects.get('/b')).toBe('/new-b');
     const problems = new Map(reading.problems.map(({ address, reason }) => [address, reason]));
-    expect(problems.get('/missing')).toBe('it answers 404');
-    expect(problems.get('/loop')).toBe('it leads back to itself');
-    expect(problems.get('/robbed/secret')).toBe('robots.txt asks not to read it');
+    expect(problems.get('/missing')).toBe('the server answers 404');
+    expect(problems.get('/loop')).toBe('it redirects to itself');
+    expect(problems.get('/robbed/secret')).toBe('robots.txt disallows it');
     expect(asked).not.toContain('/robbed/secret');
   });
 
@@ -103,34 +103,34 @@ describe('reading a site', () => {
       'half an answer',
       (response: ServerResponse) =>
         void response.writeHead(200, { 'content-type': 'text/html', 'content-length': '5000' }).write('<title>Half', () => response.destroy()),
-      'its answer broke off',
+      'the connection was lost',
     ],
-    ['an endless answer', (response: ServerResponse) => endless(response), 'its answer is larger than what is read'],
+    ['an endless answer', (response: ServerResponse) => endless(response), 'the response is too large'],
     [
       'an answer that unpacks to endless bytes',
       (response: ServerResponse) =>
         void response.writeHead(200, { 'content-type': 'text/html', 'content-encoding': 'gzip' }).end(gzipSync(Buffer.alloc(60_000_000))),
-      'its answer is larger than what is read',
+      'the response is too large',
     ],
     [
       'bytes that cannot be unpacked',
       (response: ServerResponse) => void response.writeHead(200, { 'content-type': 'text/html', 'content-encoding': 'gzip' }).end('no gzip'),
-      'its answer cannot be unpacked',
+      'the response cannot be decompressed',
     ],
     [
       'a way to another site',
       (response: ServerResponse) => void response.writeHead(302, { location: 'http://192.168.0.1/' }).end(),
-      'it leads to another site',
+      'it redirects to another site',
     ],
     [
       'a way on without end',
       (response: ServerResponse, request: IncomingMessage) => void response.writeHead(302, { location: `${request.url ?? ''}x` }).end(),
-      'it leads on more than',
+      'it redirects more than',
     ],
     [
       'an error that says that it is none',
       (response: ServerResponse) => void response.writeHead(200, { 'content-type': 'text/html' }).end('<title>404 Not found</title>'),
-      'says that it is not',
+      'it looks like an error page',
     ],
   ])('goes on beside a page that answers with %s, and says so', async (_, answer: (response: ServerResponse, request: IncomingMessage) => void, reason) => {
     const { origin } = await site({
@@ -168,8 +168,8 @@ describe('reading a site', () => {
 
   it('says why there is nothing to read', async () => {
     const { origin } = await site({});
-    expect(await readAll(origin)).toMatchObject({ state: 'failed', reason: 'it answers 404' });
-    expect(await readAll('http://127.0.0.1:9')).toMatchObject({ state: 'failed', reason: 'nothing answers there' });
+    expect(await readAll(origin)).toMatchObject({ state: 'failed', reason: 'the server answers 404' });
+    expect(await readAll('http://127.0.0.1:9')).toMatchObject({ state: 'failed', reason: 'the connection was refused' });
   });
 });
 
@@ -184,8 +184,8 @@ describe('links that lead outside', () => {
     const links = ['/there', '/moved', '/mine', '/endless', '/missing'].map((path) => origin + path);
     const dead = await deadLinks([...links, 'http://127.0.0.1:9/'], new Set([origin, 'http://127.0.0.1:9']));
     expect(dead.map(({ address, reason }) => `${address.replace(origin, '')}: ${reason}`).sort()).toEqual([
-      '/missing: it answers 404',
-      'http://127.0.0.1:9/: nothing answers there',
+      '/missing: the server answers 404',
+      'http://127.0.0.1:9/: the connection was refused',
     ]);
     expect(asked.filter((path) => path === '/there')).toHaveLength(2);
     const item = (id: string, address: string) => ({

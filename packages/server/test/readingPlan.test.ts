@@ -118,7 +118,7 @@ describe('a site that is read by itself', () => {
     await desk.beginDue();
     await desk.of('quillmere')?.ended;
     for (let round = 0; round < 200 && (await look()).plan?.reason === null; round += 1) await new Promise((done) => setTimeout(done, 5));
-    expect(await look()).toMatchObject({ state: 'failed', plan: { reason: 'it answers 404', found: { read: 2 } } });
+    expect(await look()).toMatchObject({ state: 'failed', plan: { reason: 'the server answers 404', found: { read: 2 } } });
     pages = ['/'];
     expect(await passed(HOUR)).toBe(1);
     expect((await look()).plan).toMatchObject({ reason: null, found: { read: 1 } });

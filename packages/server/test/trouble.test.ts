@@ -70,7 +70,7 @@ describe.skipIf(postgres !== '' || !canMount())('a disk', () => {
       }
     }
     expect([refused?.status, refused?.body.error?.code]).toEqual([503, 'diskFull']);
-    expect(refused?.body.error?.message).toContain('make room on it, and what waits is kept by itself');
+    expect(refused?.body.error?.message).toContain('Free some space; waiting changes are then saved automatically');
     await rm(join(disk, 'filler'));
     for (const one of waiting) {
       expect((await post(run, one)).status, 'the same edit, once there is room').toBe(200);
@@ -123,7 +123,7 @@ describe.skipIf(postgres !== '')('a data folder', () => {
     if (text !== null) await writeFile(join(folder, 'pglite', path), text);
     const said = await words(folder);
     expect(said).toContain(`The database in the data folder ${folder} cannot be opened: `);
-    expect(said).toContain('restore a backup into a new one with “npm run restore -- FILE”');
+    expect(said).toContain('restore a backup with “npm run restore -- FILE”');
     expect(said).not.toMatch(/sASSERTIONS|\n\s+at /);
   });
 
@@ -132,7 +132,7 @@ describe.skipIf(postgres !== '')('a data folder', () => {
     await writeFile(file, '');
     expect(await words(file)).toBe(`The data folder ${file} cannot be used: it is a file, not a folder. Set ZORVIK_DATA to another folder.`);
     expect(await words(join(file, 'data'))).toBe(
-      `The data folder ${file}/data cannot be used: a part of its path is a file, not a folder. Set ZORVIK_DATA to another folder.`,
+      `The data folder ${file}/data cannot be used: part of its path is a file, not a folder. Set ZORVIK_DATA to another folder.`,
     );
   });
 });

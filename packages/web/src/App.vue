@@ -38,16 +38,16 @@ watch(
 <template>
   <v-app>
     <div class="shell" :class="{ 'has-live': hasLiveHeader && copy.document !== null && selection.menu !== null }">
-      <a class="skip" href="#workspace">To the workspace</a>
+      <a class="skip" href="#workspace">Skip to the workspace</a>
       <AppBar :site-key="siteKey" @show-keys="isKeyListOpen = true" />
       <LiveHeader v-if="hasLiveHeader && siteKey !== null && copy.document !== null && selection.menu !== null" />
       <main id="workspace" tabindex="-1">
         <div v-if="siteKey !== null && copy.loadProblem !== null" class="problem" role="alert">
-          <h1>This site cannot be shown</h1>
+          <h1>Can’t open this site</h1>
           <p>{{ copy.loadProblem }}</p>
           <router-link :to="{ name: 'sites' }">All sites</router-link>
         </div>
-        <p v-else-if="siteKey !== null && copy.document === null" class="problem mute">Opening …</p>
+        <p v-else-if="siteKey !== null && copy.document === null" class="problem mute">Loading …</p>
         <router-view v-else />
       </main>
       <HistorySheet v-if="siteKey !== null && copy.document !== null" />

@@ -141,7 +141,7 @@ describe('going through what is not decided', () => {
     const { selection } = await opened();
     const arrange = useArrange();
     arrange.goToUndecided();
-    expect(useNotices().heard).toBe('Everything in this menu is decided');
+    expect(useNotices().heard).toBe('Every item in this menu has a link');
     await useClipboard().paste('One\nTwo', { parent: menu, after: null });
     selection.select(id('D'));
     arrange.goToUndecided();

@@ -142,7 +142,7 @@ describe('the history in words', () => {
       (at) => at.toISOString().slice(0, 10),
     );
     expect(days.map(({ day, told }) => [day, ...told.map(({ words, who, isMine, time }) => `${time} ${words} (${isMine ? 'you' : who})`)])).toEqual([
-      ['2026-11-23', '10:07 Reordered “Pots” within “Shop”, 2 times (you)', '10:05 Renamed “Seeds” to “Bulbs” (Sam)'],
+      ['2026-11-23', '10:07 Moved “Pots” within “Shop”, 2 times (you)', '10:05 Renamed “Seeds” to “Bulbs” (Sam)'],
       ['2026-11-22', '10:03 Renamed “Old” to “Seeds” (you)'],
     ]);
     expect(days[0]?.told[0]?.revision, 'one goes back to its end').toBe(7);

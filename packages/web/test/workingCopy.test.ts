@@ -260,7 +260,7 @@ describe('the working copy', () => {
   it('asks again by itself when the server is away at the start', async () => {
     server.network = 'away';
     const copy = await tab();
-    expect(copy.loadProblem).toContain('does not answer');
+    expect(copy.loadProblem).toContain('No connection');
     server.network = 'fine';
     await vi.waitFor(() => expect(tops(copy.document)).toEqual(['A', 'B', 'C', 'D']), { timeout: 4000 });
   });

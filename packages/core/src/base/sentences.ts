@@ -1,105 +1,135 @@
-import { fillIn, type RefusalParams } from './refusal.ts';
+import { fillIn, isList, listed, type Param, type Params, type Phrase } from './fillIn.ts';
+import { findingPhrases, fixedPhrases, fixPhrases } from './findingWords.ts';
+import { nounPhrases } from './nounPhrases.ts';
 
-/** What an edit did, in plain words: for the history, for screen readers and for "what changed since". */
-const templates = {
+/**
+ * What an edit did, in plain words: for the history, for screen readers and for what changed since. The codes are stored with each edit
+ * for as long as the log lasts, so that one is never renamed; only its wording changes.
+ */
+const history = {
   pageAdded: 'Added the page “{label}”',
-  pagesAdded: 'Added {count} pages under “{label}”',
+  pagesAdded: 'Added {count|# page|# pages} under “{label}”',
   pageChanged: 'Changed the page “{label}”',
   pageRenamed: 'Renamed the page “{was}” to “{label}”',
   pageMoved: 'Moved the page “{label}” under “{parent}”',
-  pageReordered: 'Reordered the page “{label}” within “{parent}”',
-  pagesMoved: 'Moved {count} pages under “{parent}”',
-  pagesState: '{count} pages are {state} now',
-  pageReaddressed: '“{label}” has the address {address}',
-  pageRetired: 'Retired the page “{label}”',
-  pageRemoved: 'Took back the page “{label}”',
-  pagesRead: 'Read the site’s pages: {added} new, {changed} changed, {gone} gone',
-  menuAdded: 'Made the menu “{label}”',
-  menuChanged: 'Changed the menu “{label}”',
+  pageReordered: 'Moved the page “{label}” within “{parent}”',
+  pagesMoved: 'Moved {count|# page|# pages} under “{parent}”',
+  pagesState: 'Set {count|# page|# pages} to {state}',
+  pageReaddressed: 'Changed the address of “{label}” to {address}',
+  pageRetired: 'Deleted the page “{label}”',
+  pageRemoved: 'Removed the page “{label}”',
+  pagesRead: 'Imported the site’s pages: {added#} new, {changed#} changed, {gone#} deleted',
+  menuAdded: 'Created the menu “{label}”',
+  menuChanged: 'Changed the settings of the menu “{label}”',
   menuRenamed: 'Renamed the menu “{was}” to “{label}”',
-  menuMoved: 'Reordered the menu “{label}”',
-  followedHidden: 'Hid “{label}”, which is followed',
+  menuMoved: 'Moved the menu “{label}” in the list of menus',
+  followedHidden: 'Hid “{label}”',
   followSet: 'Changed what “{label}” follows',
-  itemPinned: 'Changed where “{label}” stands among what is followed',
-  nowFollows: '“{label}” follows {source}',
+  itemPinned: 'Moved “{label}” among the followed items',
+  nowFollows: 'Set “{label}” to follow {source}',
   followChanged: 'Changed how “{label}” follows {source}',
-  unfollowed: '“{label}” follows no more; {count} items are its own now',
-  exceptionTaken: '“{label}” is again as what it follows',
-  menuRemoved: 'Retired the menu “{label}”',
+  unfollowed: 'Stopped following for “{label}”; {count|# item was|# items were} kept',
+  exceptionTaken: 'Reset the exception “{label}”',
+  menuRemoved: 'Deleted the menu “{label}”',
   itemAdded: 'Added “{label}” to “{parent}”',
-  itemsAdded: 'Added {count} items to “{parent}”',
+  itemsAdded: 'Added {count|# item|# items} to “{parent}”',
   itemChanged: 'Changed “{label}”',
   itemRenamed: 'Renamed “{was}” to “{label}”',
-  itemTitled: '“{label}” takes its page’s title',
-  itemLeads: '“{label}” leads to {target}',
-  itemsChanged: 'Changed {what} of {count} items',
+  itemTitled: 'Set “{label}” to use its page’s title',
+  itemLeads: 'Linked “{label}” to {target}',
+  itemHeading: 'Made “{label}” a heading without a link',
+  itemUnlinked: 'Removed the link of “{label}”',
+  itemsChanged: 'Changed {what} of {count|# item|# items}',
   itemSet: 'Changed {what} of “{label}”',
   itemMoved: 'Moved “{label}” into “{parent}”',
-  itemReordered: 'Reordered “{label}” within “{parent}”',
-  itemsMoved: 'Moved {count} items into “{parent}”',
-  severalRemoved: 'Removed {count} items',
-  itemsDuplicated: 'Duplicated {count} items',
-  itemsPasted: 'Pasted {count} items into “{parent}”',
-  itemsDecided: 'Settled where {count} items lead',
-  madeAlike: 'Made {count} items like “{label}”: {what}',
+  itemReordered: 'Moved “{label}” within “{parent}”',
+  itemsMoved: 'Moved {count|# item|# items} into “{parent}”',
+  severalRemoved: 'Removed {count|# item|# items}',
+  itemsDuplicated: 'Duplicated {count|# item|# items}',
+  itemsPasted: 'Pasted {count|# item|# items} into “{parent}”',
+  itemsDecided: 'Set the links of {count|# item|# items}',
+  madeAlike: 'Applied {what} of “{label}” to {count|# sibling|# siblings}',
   itemRemoved: 'Removed “{label}”',
-  itemsRemoved: 'Removed “{label}” and {count} below it',
+  itemsRemoved: 'Removed “{label}” and {count|# item|# items} below it',
   linkShared: 'Made “{label}” a shared link',
-  linkUsed: '“{label}” shows the shared link “{link}”',
-  linkDetached: 'Detached “{label}” from its shared link',
-  linkAdded: 'Made the shared link “{label}”',
-  linkChanged: 'Changed the shared link “{label}”, which {count} items show',
-  linkMoved: 'Reordered the shared link “{label}”',
+  linkUsed: 'Linked “{label}” to the shared link “{link}”',
+  linkDetached: 'Unlinked “{label}” from its shared link',
+  linkAdded: 'Added the shared link “{label}”',
+  linkChanged: 'Changed the shared link “{label}”, used in {count|# place|# places}',
+  linkMoved: 'Moved the shared link “{label}”',
   linkRemoved: 'Removed the shared link “{label}”',
-  fieldAdded: 'Made the field “{label}”',
-  fieldChanged: 'Changed the field “{label}”',
-  fieldMoved: 'Reordered the field “{label}”',
-  fieldRemoved: 'Removed the field “{label}”',
+  fieldAdded: 'Added the custom field “{label}”',
+  fieldChanged: 'Changed the custom field “{label}”',
+  fieldMoved: 'Moved the custom field “{label}”',
+  fieldRemoved: 'Removed the custom field “{label}”',
   partAdded: 'Added {what} to the panel of “{label}”',
   partChanged: 'Changed {what} in the panel of “{label}”',
   partMoved: 'Moved {what} within the panel of “{label}”',
-  partRemoved: 'Took {what} out of the panel of “{label}”',
+  partRemoved: 'Removed {what} from the panel of “{label}”',
   partDuplicated: 'Duplicated {what} in the panel of “{label}”',
-  panelComposed: 'Began to compose the panel of “{label}”',
-  panelPlain: 'Made the panel of “{label}” plain columns again',
+  panelComposed: 'Started composing the panel of “{label}”',
+  panelPlain: 'Reset the panel of “{label}” to simple columns',
   cellShaped: 'Made a cell in the panel of “{label}” {span} of 12 columns wide',
-  presetUsed: 'Used “{preset}” for the panel of “{label}”',
-  presetSaved: 'Saved the panel of “{label}” as “{preset}”',
-  presetAdded: 'Saved the preset “{label}”',
+  presetUsed: 'Applied the preset “{preset}” to the panel of “{label}”',
+  presetSaved: 'Saved the panel of “{label}” as the preset “{preset}”',
+  presetAdded: 'Added the preset “{label}”',
   presetRenamed: 'Renamed the preset “{was}” to “{label}”',
   presetRemoved: 'Removed the preset “{label}”',
-  driftMended: 'Mended: {what}',
-  driftsMended: 'Mended {count} findings',
-  findingLeft: 'Left as it is: {what}',
-  findingsLeft: 'Left {count} findings as they are',
-  findingTakenUp: 'Took up a finding again',
-  pagePlanned: 'Planned the page “{label}”, and added it to “{parent}”',
-  menuCopied: 'Made the menu “{label}” as a copy of “{was}”',
-  menuFilled: 'Made the menu “{label}” with {count} items',
-  menuBrought: 'Brought {count} items into “{parent}”',
+  driftMended: 'Fixed: {what}',
+  driftsMended: 'Fixed {count|# finding|# findings}',
+  findingLeft: 'Ignored: {what}',
+  findingsLeft: 'Ignored {count|# finding|# findings}',
+  findingTakenUp: 'Reopened an ignored finding',
+  pagePlanned: 'Added the planned page “{label}” to “{parent}”',
+  menuCopied: 'Created the menu “{label}” as a copy of “{was}”',
+  menuFilled: 'Created the menu “{label}” with {count|# item|# items}',
+  menuBrought: 'Imported {count|# item|# items} into “{parent}”',
   placementAdded: 'Placed “{label}” in the {place}',
-  placementChanged: 'Changed where “{label}” stands',
-  placementMoved: 'Reordered “{label}” within the {place}',
-  placementRemoved: 'Took “{label}” out of the {place}',
-  undone: 'Took back: {sentence}',
-  redone: 'Brought back: {sentence}',
-  wentBack: 'Went back to when the latest was: {sentence}',
-  wentToStart: 'Went back to the empty site',
+  placementChanged: 'Changed where “{label}” appears',
+  placementMoved: 'Moved “{label}” within the {place}',
+  placementRemoved: 'Removed “{label}” from the {place}',
+  undone: 'Undid: {sentence}',
+  redone: 'Redid: {sentence}',
+  wentBack: 'Restored the state after: {sentence}',
+  wentToStart: 'Restored the empty site',
 } as const;
 
-export type SentenceCode = keyof typeof templates;
-export const sentenceCodes = Object.keys(templates) as SentenceCode[];
+const phrases = { ...history, ...fixedPhrases, ...nounPhrases, ...findingPhrases, ...fixPhrases };
 
-/** A sentence as data: it is stored with the edit and worded where it is read. */
-export interface Sentence {
-  readonly code: SentenceCode;
-  readonly params: RefusalParams;
-}
+/** Every code that may stand in the log. */
+export type PhraseCode = keyof typeof phrases;
+export type SentenceCode = keyof typeof history | keyof typeof fixedPhrases;
+export const phraseCodes = Object.keys(phrases) as PhraseCode[];
 
-export function sentence(code: SentenceCode, params: RefusalParams): Sentence {
+/** What an edit did. Its code is one of `PhraseCode`; one that a newer version wrote is worded as an unknown change. */
+export type Sentence = Phrase;
+
+export function phrase(code: PhraseCode, params: Params = {}): Phrase<PhraseCode> {
   return { code, params };
 }
 
-export function inWords({ code, params }: Sentence): string {
-  return fillIn(templates[code], params);
+export function sentence(code: SentenceCode, params: Params): Sentence {
+  return phrase(code, params);
+}
+
+/** A phrase in words. It never throws: what is stored may be older or newer than this version, or come from elsewhere. */
+export function inWords({ code, params }: Phrase): string {
+  const template: string = Object.hasOwn(phrases, code) ? phrases[code as PhraseCode] : phrases.otherChange;
+  return fillIn(template, params, inWords, () => '…');
+}
+
+/** A parameter as text or number, for those who get a text with its parameters beside it. */
+export function paramInWords(value: Param): string | number {
+  if (typeof value !== 'object') return value;
+  return isList(value) ? listed(value.map(inWords)) : inWords(value);
+}
+
+/** Sentences may quote sentences that quote others: an undo of a restore of an undo. Beyond this depth they only say that there was a change. */
+const DEEPEST_QUOTE = 3;
+
+/** A sentence to be quoted in another one, cut off where it quotes too deeply. */
+export function quoted({ code, params }: Sentence, depth = DEEPEST_QUOTE): Sentence {
+  const inner = params.sentence;
+  if (typeof inner !== 'object' || isList(inner)) return { code, params };
+  return depth === 1 ? phrase('otherChange') : { code, params: { ...params, sentence: quoted(inner, depth - 1) } };
 }

@@ -86,7 +86,7 @@ export class Sequence implements Iterable<Id> {
       const at = this.chunks[chunk]?.lastIndexOf(id) ?? -1;
       if (at >= 0) return [chunk, at];
     }
-    throw new Error(`${id} does not stand in this list of ${this.size}.`);
+    throw new Error(`${id} is not in this list of ${this.size}.`);
   }
 }
 

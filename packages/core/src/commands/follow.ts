@@ -1,7 +1,8 @@
+import type { Phrase } from '../base/fillIn.ts';
 import { mintId, type Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
-import { sentence } from '../base/sentences.ts';
+import { phrase, sentence } from '../base/sentences.ts';
 import { branchOf } from '../model/branchOf.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, spotOf } from '../model/forest.ts';
@@ -27,9 +28,9 @@ export function followOf(document: SiteDocument, id: Id): Follow | null {
 }
 
 /** What a rule takes children from, in a sentence. */
-export function sourceName(document: SiteDocument, { of }: Follow): string {
-  if (of.kind === 'menu') return `the menu “${nameOf(document, 'menus', of.menu)}”`;
-  return of.page === null ? 'the whole site' : `what stands below “${nameOf(document, 'pages', of.page)}”`;
+export function sourcePhrase(document: SiteDocument, { of }: Follow): Phrase {
+  if (of.kind === 'menu') return phrase('theMenu', { label: nameOf(document, 'menus', of.menu) });
+  return of.page === null ? phrase('theWholeSite') : phrase('pagesUnder', { label: nameOf(document, 'pages', of.page) });
 }
 
 /**
@@ -48,7 +49,7 @@ export function follow(context: CommandContext, id: Id, rule: Follow): Result<Ed
   }
   const was = followOf(document, id);
   const operation: Operation = { kind: isItem ? 'updateItem' : 'updateMenu', id, set: { follow: rule }, was: { follow: was } };
-  const words = sentence(was === null ? 'nowFollows' : 'followChanged', { label, source: sourceName(document, rule) });
+  const words = sentence(was === null ? 'nowFollows' : 'followChanged', { label, source: sourcePhrase(document, rule) });
   const giving = rule.of.kind === 'pages' ? givingWay(context, id, operation) : [];
   return makeEdit(context, [operation, ...giving], { sentence: words, label, isStored: true });
 }
@@ -175,11 +176,11 @@ export function exceptionWords(stored: SiteDocument, id: Id): string[] {
   if (item?.exception === undefined) return [];
   return [
     ...(item.exception.hidden === true ? ['hidden'] : []),
-    ...(item.label === null ? [] : ['label of its own']),
+    ...(item.label === null ? [] : ['own label']),
     ...(item.pin === undefined ? [] : ['pinned']),
-    ...(item.opensNewTab || settingNames.some((name) => item[name] !== undefined) ? ['settings of its own'] : []),
-    ...(childrenOf(stored.items, id).size === 0 ? [] : ['items of its own below it']),
-    ...(childrenOf(stored.parts, id).size === 0 ? [] : ['a panel of its own']),
+    ...(item.opensNewTab || settingNames.some((name) => item[name] !== undefined) ? ['own settings'] : []),
+    ...(childrenOf(stored.items, id).size === 0 ? [] : ['own items below it']),
+    ...(childrenOf(stored.parts, id).size === 0 ? [] : ['own panel']),
   ];
 }
 

@@ -4,7 +4,7 @@ import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import { sentence, type Sentence } from '../base/sentences.ts';
 import { driftOfMenu } from '../drift/driftOf.ts';
-import { findingInWords, type Finding, type MendKind } from '../drift/finding.ts';
+import { findingPhrase, fixedSentence, type Finding, type MendKind } from '../drift/finding.ts';
 import { agreedFacts } from '../model/agreedFacts.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { faceOf } from '../model/faceOf.ts';
@@ -49,8 +49,9 @@ export function mendDrift(context: CommandContext, wanted: readonly ToMend[]): R
   }
   if (operations.length === 0) return no(lastRefusal);
   const { finding, mend } = first;
-  const does = finding.mends.find(({ kind }) => kind === mend)?.does ?? findingInWords(finding);
-  const words: Sentence = wanted.length === 1 ? sentence('driftMended', { what: does }) : sentence('driftsMended', { count });
+  const fix = finding.mends.find(({ kind }) => kind === mend);
+  const one = fix === undefined ? sentence('driftMended', { what: findingPhrase(finding) }) : fixedSentence(fix);
+  const words: Sentence = wanted.length === 1 ? one : sentence('driftsMended', { count });
   return makeEdit(context, operations, { sentence: words, isStored: true });
 }
 
@@ -261,7 +262,7 @@ export function leaveFinding(context: CommandContext, findings: readonly Finding
   const [first] = findings;
   if (first === undefined) return no(refusal('nothingChosen'));
   const operations = findings.flatMap((finding): Operation[] => [...takingUp(document, finding.id), leaving(document, finding, said, random)]);
-  const words = findings.length === 1 ? sentence('findingLeft', { what: findingInWords(first) }) : sentence('findingsLeft', { count: findings.length });
+  const words = findings.length === 1 ? sentence('findingLeft', { what: findingPhrase(first) }) : sentence('findingsLeft', { count: findings.length });
   return makeEdit(context, operations, { sentence: words, isStored: true });
 }
 

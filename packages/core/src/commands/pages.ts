@@ -1,8 +1,9 @@
 import { isPagePath } from '../base/address.ts';
+import { capitalised } from '../base/capitalised.ts';
 import { mintId, type Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
-import { sentence } from '../base/sentences.ts';
+import { phrase, sentence } from '../base/sentences.ts';
 import { branchOf } from '../model/branchOf.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
@@ -96,7 +97,11 @@ export function setPageState(context: CommandContext, chosen: readonly Id[], sta
   });
   const [first] = chosen;
   if (operations.length === 0) return no(refusal('changesNothing', { label: first === undefined ? 'it' : nameOf(document, 'pages', first) }));
-  return makeEdit(context, operations, operations.length > 1 ? { sentence: sentence('pagesState', { count: operations.length, state }) } : {});
+  return makeEdit(
+    context,
+    operations,
+    operations.length > 1 ? { sentence: sentence('pagesState', { count: operations.length, state: phrase(`state${capitalised(state)}`) }) } : {},
+  );
 }
 
 export function setPageKind(context: CommandContext, chosen: readonly Id[], kind: PageKind): Result<Edit> {

@@ -13,12 +13,12 @@ export interface Actor {
 
 /** Everything that needs leave, and the least role that has it. */
 const needed = {
-  look: { role: 'reader', doing: 'look at it' },
+  look: { role: 'reader', doing: 'view it' },
   edit: { role: 'editor', doing: 'change it' },
-  importPages: { role: 'editor', doing: 'read pages into it' },
+  importPages: { role: 'editor', doing: 'import pages' },
   publish: { role: 'publisher', doing: 'publish it' },
-  makeSite: { role: 'owner', doing: 'make sites' },
-  archive: { role: 'owner', doing: 'read or replace all of it' },
+  makeSite: { role: 'owner', doing: 'create sites' },
+  archive: { role: 'owner', doing: 'back up or restore it' },
 } as const satisfies Record<string, { role: Role; doing: string }>;
 
 export type Intent = keyof typeof needed;

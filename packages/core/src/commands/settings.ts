@@ -1,3 +1,4 @@
+import type { Phrase } from '../base/fillIn.ts';
 import type { Id } from '../base/ids.ts';
 import { isEqual } from '../base/isEqual.ts';
 import { plainLine } from '../base/plainLine.ts';
@@ -10,7 +11,7 @@ import { nameOf } from '../model/labelOf.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
-import { settingWords } from '../ops/updateItem.ts';
+import { settingPhrase } from '../ops/updateItem.ts';
 import { CLASSES_PATTERN, LONGEST_BADGE, LONGEST_DESCRIPTION, LONGEST_TOOLTIP, settingNames, type SettingName } from '../schema/settings.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { faceUpdate, type FaceChanges } from './faceUpdate.ts';
@@ -33,13 +34,13 @@ export function setItems(context: CommandContext, chosen: readonly Id[], typed: 
     done.add(at);
   }
   const [first = ''] = chosen;
-  const what = wordsFor(Object.keys(checked.value));
+  const what = phrasesFor(Object.keys(checked.value) as AlikeName[]);
   const words = operations.length > 1 ? { sentence: sentence('itemsChanged', { what, count: operations.length }) } : {};
   return makeEdit(context, operations, { label: nameOf(document, document.items.nodes.has(first) ? 'items' : 'sharedLinks', first), ...words });
 }
 
-function wordsFor(names: readonly string[]): string {
-  return names.map((name) => settingWords[name as SettingName] ?? 'the tab').join(', ');
+function phrasesFor(names: readonly AlikeName[]): Phrase[] {
+  return names.map((name) => settingPhrase(name));
 }
 
 /** Settings as they are kept: lines without what does not show; what is empty is taken away. */
@@ -109,5 +110,5 @@ export function makeAlike(context: CommandContext, id: Id, names: readonly Alike
   const label = nameOf(document, 'items', id);
   if (sets.size === 0) return no(refusal('noneSaid', { label }));
   const operations = [...sets].map(([sibling, set]) => faceUpdate(document, sibling, set as FaceChanges));
-  return makeEdit(context, operations, { sentence: sentence('madeAlike', { count: sets.size, label, what: wordsFor(names) }), label });
+  return makeEdit(context, operations, { sentence: sentence('madeAlike', { count: sets.size, label, what: phrasesFor(names) }), label });
 }

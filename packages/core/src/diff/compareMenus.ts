@@ -1,3 +1,4 @@
+import { counted } from '../base/fillIn.ts';
 import type { Id } from '../base/ids.ts';
 import { isEqual } from '../base/isEqual.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
@@ -55,26 +56,26 @@ export function compareMenus(before: ResolvedMenu | null, after: ResolvedMenu): 
 export function changeInWords(change: MenuChange): string {
   switch (change.kind) {
     case 'added':
-      return `“${change.label}” is new under “${change.below}”${more(change.count)}`;
+      return `Added “${change.label}” under “${change.below}”${more(change.count)}`;
     case 'removed':
-      return `“${change.label}” is gone from “${change.below}”${more(change.count)}`;
+      return `Removed “${change.label}” from “${change.below}”${more(change.count)}`;
     case 'renamed':
-      return `“${change.was}” is now called “${change.label}”`;
+      return `Renamed “${change.was}” to “${change.label}”`;
     case 'moved':
-      return `“${change.label}” stands under “${change.below}” now`;
+      return `Moved “${change.label}” into “${change.below}”`;
     case 'reordered':
-      return `“${change.label}” has another place within “${change.below}”`;
+      return `Moved “${change.label}” within “${change.below}”`;
     case 'leads':
-      return change.href === null ? `“${change.label}” leads nowhere now` : `“${change.label}” leads to ${change.href} now`;
+      return change.href === null ? `“${change.label}” no longer has a link` : `“${change.label}” now links to ${change.href}`;
     case 'drops':
-      return `What drops from “${change.label}” is otherwise now`;
+      return `The dropdown of “${change.label}” has changed`;
     case 'tab':
-      return `“${change.label}” opens in ${change.opensNewTab ? 'a new' : 'the same'} tab now`;
+      return `“${change.label}” now opens in ${change.opensNewTab ? 'a new' : 'the same'} tab`;
   }
 }
 
 function more(count: number): string {
-  return count > 1 ? `, with ${count - 1} below it` : '';
+  return count > 1 ? `, with ${counted(count - 1, '# item', '# items')} below it` : '';
 }
 
 function standings(items: readonly ResolvedItem[]): Map<Id, Standing> {

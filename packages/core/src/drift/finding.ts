@@ -1,28 +1,30 @@
-import { fillIn, type RefusalParams } from '../base/refusal.ts';
+import type { Params, Phrase } from '../base/fillIn.ts';
+import type { FixCode } from '../base/findingWords.ts';
+import { inWords, phrase, sentence, type PhraseCode, type Sentence } from '../base/sentences.ts';
 import type { Id } from '../base/ids.ts';
 
-/** Each kind of disagreement, in a sentence; broken ones lead visitors to nothing. */
-const kinds = {
-  pageGone: { tone: 'broken', sentence: '“{label}” leads to a page that is gone' },
-  addressGone: { tone: 'broken', sentence: '“{label}” leads to {address}, and the page there is gone' },
-  anchorGone: { tone: 'broken', sentence: '“{label}” leads to #{anchor}, which “{page}” no longer has' },
-  linkDead: { tone: 'broken', sentence: '“{label}” leads to {address}, which fails: {reason}' },
-  pageDraft: { tone: 'look', sentence: '“{label}” leads to a page that went back to draft; it is held back' },
-  pageNew: { tone: 'look', sentence: '“{page}” is new below “{branch}”, which this menu carries' },
-  pageMoved: { tone: 'look', sentence: 'The page of “{label}” moved from “{was}” to “{now}”' },
-  titleStale: { tone: 'look', sentence: '“{label}” is the page’s old title; it is called “{now}” now' },
-  addressChanged: { tone: 'look', sentence: 'The page of “{label}” went from {was} to {now}' },
-  addressRedirects: { tone: 'look', sentence: '“{label}” leads to {was}, which the site answers with {now}' },
-  orderDiffers: { tone: 'look', sentence: 'Below “{label}”, the site has another order now: {names}' },
-  kindChanged: { tone: 'look', sentence: 'The page of “{label}” was one of kind {was} and is one of kind {now}' },
-  plannedLive: { tone: 'look', sentence: '“{label}” was planned, and the site has the page now' },
-  exceptionLost: { tone: 'look', sentence: 'The exception for “{label}” below “{branch}” matches nothing any more' },
-  sourceRenamed: { tone: 'look', sentence: '“{label}” stands for “{was}” of “{menu}”, which is called “{now}” now' },
-} as const;
+/** Each kind of difference; broken ones fail visitors. */
+const tones = {
+  pageGone: 'broken',
+  addressGone: 'broken',
+  anchorGone: 'broken',
+  linkDead: 'broken',
+  pageDraft: 'look',
+  pageNew: 'look',
+  pageMoved: 'look',
+  titleStale: 'look',
+  addressChanged: 'look',
+  addressRedirects: 'look',
+  orderDiffers: 'look',
+  kindChanged: 'look',
+  plannedLive: 'look',
+  exceptionLost: 'look',
+  sourceRenamed: 'look',
+} as const satisfies Partial<Record<PhraseCode, string>>;
 
-export type FindingKind = keyof typeof kinds;
-export const findingKinds = Object.keys(kinds) as FindingKind[];
-export type FindingTone = (typeof kinds)[FindingKind]['tone'];
+export type FindingKind = keyof typeof tones;
+export const findingKinds = Object.keys(tones) as FindingKind[];
+export type FindingTone = (typeof tones)[FindingKind];
 
 /** What can be done about a finding. */
 export type MendKind =
@@ -41,15 +43,16 @@ export type MendKind =
 
 export interface Mend {
   readonly kind: MendKind;
-  /** What it will change, in words. */
-  readonly does: string;
+  /** What it will change, as words that are filled in. */
+  readonly code: FixCode;
+  readonly params: Params;
   /** It neither adds nor removes an item, nor leads one elsewhere than its page: such mends may be done all at once. */
   readonly isSafe: boolean;
   /** The page to lead to, the anchor to lead to, or the item to move into. */
   readonly target?: Id;
 }
 
-/** One place where a menu and the site do not agree. */
+/** One difference between a menu and the site's pages that nobody chose. */
 export interface Finding {
   /** The same as long as it is about the same: its kind, and what it is about. */
   readonly id: string;
@@ -58,7 +61,7 @@ export interface Finding {
   /** The item that it is about, or the menu or the item below which something is amiss. */
   readonly at: Id;
   readonly page: Id | null;
-  readonly params: RefusalParams;
+  readonly params: Params;
   /** What the site says, as a text: left with these facts, it is found again when they change. */
   readonly facts: string;
   /** The likely one first. */
@@ -67,10 +70,25 @@ export interface Finding {
   readonly items?: readonly Id[];
 }
 
-export function findingInWords({ kind, params }: Finding): string {
-  return fillIn(kinds[kind].sentence, params);
+/** What a finding says, as data. */
+export function findingPhrase({ kind, params }: Finding): Phrase {
+  return phrase(kind, params);
+}
+
+export function findingInWords(finding: Finding): string {
+  return inWords(findingPhrase(finding));
+}
+
+/** What a fix will do, as its button says it. */
+export function fixInWords({ code, params }: Mend): string {
+  return inWords(phrase(code, params));
+}
+
+/** What a fix has done, for the history. */
+export function fixedSentence({ code, params }: Mend): Sentence {
+  return sentence(`${code}Done`, params);
 }
 
 export function toneOf({ kind }: Finding): FindingTone {
-  return kinds[kind].tone;
+  return tones[kind];
 }

@@ -1,5 +1,8 @@
+import type { Params } from '../base/fillIn.ts';
+import type { FixCode } from '../base/findingWords.ts';
 import { foldText } from '../base/foldText.ts';
 import { derivedId, type Id } from '../base/ids.ts';
+import { phrase } from '../base/sentences.ts';
 import { branchOf } from '../model/branchOf.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { faceOf, type Face } from '../model/faceOf.ts';
@@ -75,19 +78,19 @@ export class MenuDrift {
     const { agreed } = face;
     if (agreed === null) return this.lookAtAnchor(id, label, destination.anchor, page);
     if (page.state === 'draft' && page.planned !== true && agreed.state !== 'draft') {
-      const mends: Mend[] = [agree('Leave it in the menu, held back until it is live again'), this.removal(item, label)];
+      const mends: Mend[] = [agree('keepUnpublished', { label }), this.removal(item, label)];
       this.tell('pageDraft', id, page.id, { params: { label }, facts: page.state, mends });
     }
     if (agreed.planned === true && page.planned !== true && page.state === 'live') {
-      this.tell('plannedLive', id, page.id, { params: { label }, facts: page.state, mends: [agree('Note that it is live')] });
+      this.tell('plannedLive', id, page.id, { params: { label }, facts: page.state, mends: [agree('noteLive', { label })] });
     }
     this.lookAtTitle(id, face, label, agreed, page);
     if (agreed.address !== page.address) {
       const params = { label, was: agreed.address, now: page.address };
-      this.tell('addressChanged', id, page.id, { params, facts: page.address, mends: [agree(`Note the new address; the link follows its page already`)] });
+      this.tell('addressChanged', id, page.id, { params, facts: page.address, mends: [agree('noteAddress', { label })] });
     }
     if (agreed.kind !== undefined && agreed.kind !== page.kind) {
-      const mends = [agree(`Note that it is of kind ${page.kind}`)];
+      const mends = [agree('noteKind', { label, now: page.kind })];
       this.tell('kindChanged', id, page.id, { params: { label, was: agreed.kind, now: page.kind }, facts: page.kind, mends });
     }
     if (agreed.parent !== page.parent && link === undefined) this.lookAtParent(item, label, agreed, page);
@@ -96,7 +99,7 @@ export class MenuDrift {
 
   private lookAtGone(item: Item, page: Page, label: string): void {
     const next = this.seek.of(page);
-    const lead: Mend[] = next === null ? [] : [{ kind: 'leadThere', does: `Let it lead to “${next.title}” (${next.address})`, isSafe: false, target: next.id }];
+    const lead: Mend[] = next === null ? [] : [leadThere('linkToPage', { label, title: next.title, address: next.address }, next.id)];
     this.tell('pageGone', item.id, page.id, { params: { label }, facts: page.state, mends: [...lead, ...this.removals(item, label)] });
   }
 
@@ -104,8 +107,8 @@ export class MenuDrift {
     // Another label than the title agreed on is the editor's own, whatever the page is called.
     if (face.label === null || face.label !== agreed.title || page.title === agreed.title) return;
     const mends: Mend[] = [
-      { kind: 'takeTitle', does: `Call it “${page.title}”, and let it take the page’s title from now on`, isSafe: true },
-      agree(`Keep “${face.label}” as its own label`, false),
+      { kind: 'takeTitle', code: 'renameToTitle', params: { label, title: page.title }, isSafe: true },
+      agree('keepLabel', { label: face.label }, false),
     ];
     this.tell('titleStale', id, page.id, { params: { label, now: page.title }, facts: page.title, mends });
   }
@@ -118,9 +121,9 @@ export class MenuDrift {
     const canGo = there !== null && this.isOwnPlace(there) && !this.isInside(there, item.id);
     const params = { label, was: nameOf(stored, 'pages', agreed.parent), now: nameOf(stored, 'pages', page.parent) };
     const go: Mend[] = canGo
-      ? [{ kind: 'moveThere', does: `Move it into “${nameOf(stored, 'items', there)}”, as the site has it`, isSafe: true, target: there }]
+      ? [{ kind: 'moveThere', code: 'moveAsOnSite', params: { label, parent: nameOf(stored, 'items', there) }, isSafe: true, target: there }]
       : [];
-    const mends = [...go, agree('Leave it where it stands', false), this.removal(item, label)];
+    const mends = [...go, agree('keepPlace', { label }, false), this.removal(item, label)];
     this.tell('pageMoved', item.id, page.id, { params, facts: page.parent, mends });
   }
 
@@ -128,8 +131,10 @@ export class MenuDrift {
     if (anchor === null || page.anchors === undefined || page.anchors.some((one) => one.id === anchor)) return;
     const next = anchorAlike(page.anchors, anchor, label);
     const lead: Mend[] =
-      next === null ? [] : [{ kind: 'otherAnchor', does: `Let it lead to “${next.title}” (#${next.id}) on that page`, isSafe: false, target: next.id }];
-    const mends: Mend[] = [...lead, { kind: 'dropAnchor', does: `Let it lead to the beginning of “${page.title}”`, isSafe: false }];
+      next === null
+        ? []
+        : [{ kind: 'otherAnchor', code: 'linkToAnchor', params: { label, title: next.title, anchor: next.id }, isSafe: false, target: next.id }];
+    const mends: Mend[] = [...lead, { kind: 'dropAnchor', code: 'linkToTop', params: { label, page: page.title }, isSafe: false }];
     const facts = derivedId('leftFinding', page.anchors.map((one) => one.id).join(' '));
     this.tell('anchorGone', id, page.id, { params: { label, anchor, page: page.title }, facts, mends });
   }
@@ -143,8 +148,7 @@ export class MenuDrift {
     const known = this.seek.at(address);
     if (known === null) return;
     const { page, isGone } = known;
-    const lead: Mend[] =
-      page === null ? [] : [{ kind: 'leadThere', does: `Let it lead to the page “${page.title}”, wherever that goes`, isSafe: !isGone, target: page.id }];
+    const lead: Mend[] = page === null ? [] : [leadThere('linkAndFollow', { label, title: page.title }, page.id, !isGone)];
     if (isGone) this.tell('addressGone', id, null, { params: { label, address }, facts: 'gone', mends: [...lead, ...this.removals(item, label)] });
     else if (page !== null)
       this.tell('addressRedirects', id, page.id, { params: { label, was: address, now: page.address }, facts: page.address, mends: lead });
@@ -164,9 +168,10 @@ export class MenuDrift {
     if (source === undefined || was === undefined) return;
     const now = labelOf(this.sources.filled, source);
     if (now === was) return;
-    const mends: Mend[] = [{ kind: 'takeLabel', does: `Call it “${now}”, as it is followed`, isSafe: false }, agree(`Keep “${kept.label}”`, false)];
     const menu = nameOf(this.sources.filled, 'menus', this.menuOf(of));
-    this.tell('sourceRenamed', kept.id, null, { params: { label: kept.label, was, now, menu }, facts: now, mends });
+    const { label } = kept;
+    const mends: Mend[] = [{ kind: 'takeLabel', code: 'renameAsSource', params: { label, now, menu }, isSafe: false }, agree('keepLabel', { label }, false)];
+    this.tell('sourceRenamed', kept.id, null, { params: { label, was, now, menu }, facts: now, mends });
   }
 
   /** What is amiss among the children of a menu or an item. */
@@ -191,10 +196,10 @@ export class MenuDrift {
     const { stored } = this.sources;
     const { id, exception } = item;
     const page = exception === undefined ? undefined : stored.pages.nodes.get(exception.of);
-    const label = item.label ?? page?.title ?? 'an item that is no longer there';
+    const label = item.label ?? page?.title ?? 'an item that was removed';
     const own = childrenOf(stored.items, id).size;
-    const does = own === 0 ? 'Remove the exception' : `Remove the exception; ${own === 1 ? 'its own item goes' : `its ${own} own items go`} up`;
-    const mends: Mend[] = [{ kind: 'removeException', does, isSafe: own === 0 }];
+    const code = own === 0 ? 'removeException' : 'removeExceptionKeepItems';
+    const mends: Mend[] = [{ kind: 'removeException', code, params: { label, count: own }, isSafe: own === 0 }];
     this.tell('exceptionLost', id, page?.id ?? null, { params: { label, branch: nameOf(stored, 'items', holder) }, facts: page?.parent ?? '', mends });
     // Items of one's own below it are not seen just now, but are there.
     for (const below of branchOf(stored.items, id).slice(1)) {
@@ -229,7 +234,8 @@ export class MenuDrift {
       const { since = 0, state, title } = nodeAt(stored.pages, id);
       if (since <= known || state !== 'live' || this.shape.itemOfPage(id) !== null) continue;
       const params = { page: title, branch: nameOf(stored, 'pages', branch) };
-      const mends: Mend[] = [{ kind: 'addIt', does: `Add it to “${nameOf(stored, 'items', parent)}”, in the site’s order`, isSafe: false, target: parent }];
+      const added = { page: title, parent: nameOf(stored, 'items', parent) };
+      const mends: Mend[] = [{ kind: 'addIt', code: 'addAsOnSite', params: added, isSafe: false, target: parent }];
       this.tell('pageNew', parent, id, { params, facts: `${since}`, mends });
     }
   }
@@ -244,25 +250,30 @@ export class MenuDrift {
     const kept = longestIncreasing(places, (at) => group.length + 1 + (changed[at] === true ? 0 : 1));
     const out = group.filter((_, at) => !kept.has(at) && changed[at] === true);
     if (out.length === 0) return;
-    const names = out.slice(0, 3).map(({ item }) => `“${labelOf(stored, item)}”`);
-    const more = out.length > 3 ? ` and ${out.length - 3} more` : '';
-    const does = out.length === 1 ? `Move ${names[0] ?? ''} to where the site has it` : `Move ${out.length} items to where the site has them`;
-    const mends: Mend[] = [{ kind: 'reorder', does, isSafe: true }, agree('Keep the order of the menu', false)];
+    const label = nameOf(stored, 'items', parent);
+    const count = out.length;
+    const labels = out.slice(0, 3).map(({ item }) => labelOf(stored, item));
+    const names = [...labels.map((name) => phrase('quotedName', { name })), ...(count > 3 ? [phrase('andMore', { count: count - 3 })] : [])];
+    const mends: Mend[] = [
+      count === 1
+        ? { kind: 'reorder', code: 'moveOneAsOnSite', params: { name: labels[0] ?? '' }, isSafe: true }
+        : { kind: 'reorder', code: 'moveSeveralAsOnSite', params: { label, count }, isSafe: true },
+      agree('keepOrder', { label }, false),
+    ];
     const inOrder = group.map(({ page }, at) => ({ id: page.id, place: places[at] ?? 0 })).sort((a, b) => a.place - b.place);
     const facts = derivedId('leftFinding', inOrder.map(({ id }) => id).join(' '));
-    const params = { label: nameOf(stored, 'items', parent), names: names.join(', ') + more };
-    this.tell('orderDiffers', parent, branch, { params, facts, mends, items: out.map(({ item }) => item.id) });
+    this.tell('orderDiffers', parent, branch, { params: { label, count, names }, facts, mends, items: out.map(({ item }) => item.id) });
   }
 
   private removals(item: Item, label: string): Mend[] {
     const count = childrenOf(this.sources.stored.items, item.id).size;
-    const heading: Mend[] = count === 0 ? [] : [{ kind: 'makeHeading', does: `Make “${label}” a heading that leads nowhere`, isSafe: false }];
+    const heading: Mend[] = count === 0 ? [] : [{ kind: 'makeHeading', code: 'makeHeading', params: { label }, isSafe: false }];
     return [...heading, this.removal(item, label)];
   }
 
   private removal(item: Item, label: string): Mend {
     const isAlone = childrenOf(this.sources.stored.items, item.id).size === 0;
-    return { kind: 'remove', does: isAlone ? `Remove “${label}”` : `Remove “${label}”; what is below it goes up`, isSafe: false };
+    return { kind: 'remove', code: isAlone ? 'removeItem' : 'removeItemKeepBelow', params: { label }, isSafe: false };
   }
 
   /** Whether a menu or an item stands for a page: leads to it; a menu stands for the top of the site. */
@@ -318,8 +329,12 @@ function anchorAlike(anchors: readonly PageAnchor[], gone: string, label: string
   return only(anchors.filter((one) => foldText(one.title) === name)) ?? only(anchors.filter((one) => isPart(foldText(one.id), id)));
 }
 
-function agree(does: string, isSafe = true): Mend {
-  return { kind: 'agree', does, isSafe };
+function agree(code: FixCode, params: Params, isSafe = true): Mend {
+  return { kind: 'agree', code, params, isSafe };
+}
+
+function leadThere(code: FixCode, params: Params, target: Id, isSafe = false): Mend {
+  return { kind: 'leadThere', code, params, isSafe, target };
 }
 
 /** The place of each among its page's siblings. One pass over the siblings where that is less than looking each one up. */

@@ -1,6 +1,6 @@
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
-import { inWords, sentence, type Sentence } from '../base/sentences.ts';
+import { phrase, quoted, sentence, type Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { nameOf } from '../model/labelOf.ts';
 import type { Edit } from '../ops/edit.ts';
@@ -25,8 +25,10 @@ export function takeBack(
   const obstacle = firstContested(edit, since) ?? overwrittenIn(document, edit);
   if (obstacle !== null) return no(standsInTheWay(document, obstacle, since));
   const inverse = { ...edit, operations: invertEdit(edit) };
-  const isRedo = edit.sentence.code === 'undone';
-  const original = String(isRedo ? edit.sentence.params.sentence : inWords(edit.sentence));
+  const { code, params } = edit.sentence;
+  const isRedo = code === 'undone';
+  // Undoing a redo, or redoing an undo, is about the change itself.
+  const original = (isRedo || code === 'redone' ? params.sentence : undefined) ?? quoted(edit.sentence);
   return ok({
     operations: rebaseEdit(inverse, since).operations,
     sentence: sentence(isRedo ? 'redone' : 'undone', { sentence: original }),
@@ -82,5 +84,5 @@ function standsInTheWay(document: SiteDocument, { forest, id }: Touched, since: 
   const label = nameOf(document, forest, id);
   // A window that was reloaded knows what its own session did, and not who did the rest.
   if (culprit === undefined) return refusal('changedMeanwhile', { label });
-  return refusal('changedSince', { label, who: culprit.actor ?? 'a later change', sentence: inWords(culprit.sentence) });
+  return refusal('changedSince', { label, who: culprit.actor ?? phrase('laterChange'), sentence: quoted(culprit.sentence) });
 }

@@ -68,5 +68,5 @@ function circleAbove(document: SiteDocument, forest: ForestName, { id, parent }:
 
 function leftUnder(document: SiteDocument, id: Id): string | null {
   const forest = forestNames.find((name) => childrenOf(document[name], id).size > 0);
-  return forest === undefined ? null : `${forest}: ${id} is gone, but something still stands under it`;
+  return forest === undefined ? null : `${forest}: ${id} was removed, but something is still under it`;
 }

@@ -20,10 +20,10 @@ const referenceBreaches: { readonly [F in ForestName]: ReferenceBreach<F> } = {
   pages: sound,
   menus: (document, { id, follow }) => breachOfFollow(document, id, follow),
   items: (document, { id, destination, link, follow }) => {
-    if (link !== undefined && !document.sharedLinks.nodes.has(link)) return `items: ${id} shows ${link}, which is no shared link`;
+    if (link !== undefined && !document.sharedLinks.nodes.has(link)) return `items: ${id} shows ${link}, which is not a shared link`;
     return breachOfDestination(document, id, destination) ?? breachOfFollow(document, id, follow);
   },
-  placements: ({ menus }, { id, menu }) => (menus.nodes.has(menu) ? null : `placements: ${id} places ${menu}, which is no menu`),
+  placements: ({ menus }, { id, menu }) => (menus.nodes.has(menu) ? null : `placements: ${id} places ${menu}, which is not a menu`),
   sharedLinks: (document, { id, destination }) => breachOfDestination(document, id, destination),
   ownFields: sound,
   leftFindings: sound,
@@ -36,12 +36,12 @@ const referenceBreaches: { readonly [F in ForestName]: ReferenceBreach<F> } = {
 
 function breachOfDestination({ pages }: SiteDocument, id: Id, destination: Destination): string | null {
   const isThere = destination.kind !== 'page' || pages.nodes.has(destination.page);
-  return isThere ? null : `${id} leads to ${destination.page}, which is no page`;
+  return isThere ? null : `${id} links to ${destination.page}, which is not a page`;
 }
 
 function breachOfFollow({ menus, pages }: SiteDocument, id: Id, follow: Follow | undefined): string | null {
   if (follow === undefined) return null;
   const { of } = follow;
   const isThere = of.kind === 'menu' ? menus.nodes.has(of.menu) : of.page === null || pages.nodes.has(of.page);
-  return isThere ? null : `${id} follows what is not there`;
+  return isThere ? null : `${id} follows something that does not exist`;
 }

@@ -32,11 +32,11 @@ function breachOfForest(document: SiteDocument, name: ForestName): string | null
   const above = [...rootsOf(document, name)];
   for (let parent = above.pop(); parent !== undefined; parent = above.pop()) {
     for (const id of children.get(parent) ?? []) {
-      if (reached.has(id)) return `${name}: ${id} stands twice`;
+      if (reached.has(id)) return `${name}: ${id} is listed twice`;
       reached.add(id);
       const node = nodes.get(id);
-      if (node === undefined) return `${name}: ${id} stands in an order but is not there`;
-      if (node.parent !== parent) return `${name}: ${id} stands under another parent than it says`;
+      if (node === undefined) return `${name}: ${id} is listed but does not exist`;
+      if (node.parent !== parent) return `${name}: ${id} is listed under another parent than its own`;
       above.push(id);
     }
   }

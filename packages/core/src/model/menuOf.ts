@@ -7,6 +7,6 @@ export function menuOf(document: SiteDocument, item: Id): Menu {
   let at = item;
   for (let node = document.items.nodes.get(at); node !== undefined; node = document.items.nodes.get(at)) at = node.parent;
   const menu = document.menus.nodes.get(at);
-  if (menu === undefined) throw new Error(`${item} stands in no menu.`);
+  if (menu === undefined) throw new Error(`${item} is in no menu.`);
   return menu;
 }

@@ -1,4 +1,6 @@
-import { sentence, type SentenceCode, type Sentence } from '../base/sentences.ts';
+import { capitalised } from '../base/capitalised.ts';
+import type { Phrase } from '../base/fillIn.ts';
+import { phrase, sentence, type SentenceCode, type Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { nameOf, partName } from '../model/labelOf.ts';
 import { panelOf } from '../model/panelOf.ts';
@@ -24,7 +26,8 @@ export function said(code: SentenceCode, document: SiteDocument, part: Part): Se
 }
 
 /** A part as it is called in a sentence: what it is, and by its name if it has one. */
-export function partSaid(document: SiteDocument, part: Part): string {
-  const [word, name] = [partWords[part.kind], partName(document, part)];
-  return name === word ? `a ${word}` : `the ${word} “${name}”`;
+export function partSaid(document: SiteDocument, part: Part): Phrase {
+  const name = partName(document, part);
+  const kind = capitalised(part.kind);
+  return name === partWords[part.kind] ? phrase(`part${kind}`) : phrase(`named${kind}`, { name });
 }

@@ -2,7 +2,7 @@ import { refusal, type Refusal } from '../base/refusal.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { nameOf } from '../model/labelOf.ts';
-import { PlacementShape, placeNames, type Placement } from '../schema/placement.ts';
+import { PlacementShape, placePhrase, type Placement } from '../schema/placement.ts';
 import { defineAdd, topOf, type Branch } from './kit/defineAdd.ts';
 
 /** Puts a menu in a place. */
@@ -15,7 +15,7 @@ export const addPlacement = defineAdd(
   PlacementShape,
   (document, operation) => {
     const { menu, place } = topOf(operation);
-    return sentence('placementAdded', { label: nameOf(document, 'menus', menu), place: placeNames[place] });
+    return sentence('placementAdded', { label: nameOf(document, 'menus', menu), place: placePhrase(place) });
   },
   missingMenu,
 );

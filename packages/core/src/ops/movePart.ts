@@ -1,4 +1,4 @@
-import { sentence } from '../base/sentences.ts';
+import { phrase, sentence } from '../base/sentences.ts';
 import { partProblem } from '../model/partProblem.ts';
 import { said } from './addPart.ts';
 import { defineMove, type Move } from './kit/defineMove.ts';
@@ -11,7 +11,7 @@ export const movePart = defineMove(
   'parts',
   (document, { id }) => {
     const part = document.parts.nodes.get(id);
-    return part === undefined ? sentence('partMoved', { what: 'a part', label: id }) : said('partMoved', document, part);
+    return part === undefined ? sentence('partMoved', { what: phrase('somePart'), label: id }) : said('partMoved', document, part);
   },
   partProblem,
 );

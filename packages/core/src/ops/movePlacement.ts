@@ -1,7 +1,7 @@
 import { sentence } from '../base/sentences.ts';
 import { nodeAt } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
-import { placeNames } from '../schema/placement.ts';
+import { placePhrase } from '../schema/placement.ts';
 import { defineMove, type Move } from './kit/defineMove.ts';
 
 /** Puts a placement elsewhere in the order of those in its place. */
@@ -10,6 +10,6 @@ export type MovePlacement = Move<'movePlacement'>;
 export const movePlacement = defineMove('movePlacement', 'placements', (document, { id }) =>
   sentence('placementMoved', {
     label: nameOf(document, 'placements', id),
-    place: placeNames[nodeAt(document.placements, id).place],
+    place: placePhrase(nodeAt(document.placements, id).place),
   }),
 );

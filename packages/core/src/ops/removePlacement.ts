@@ -1,6 +1,6 @@
 import { sentence } from '../base/sentences.ts';
 import { nameOf } from '../model/labelOf.ts';
-import { PlacementShape, placeNames } from '../schema/placement.ts';
+import { PlacementShape, placePhrase } from '../schema/placement.ts';
 import { topOf, type Branch } from './kit/defineAdd.ts';
 import { defineRemove } from './kit/defineRemove.ts';
 
@@ -9,5 +9,5 @@ export type RemovePlacement = Branch<'removePlacement', 'placements'>;
 
 export const removePlacement = defineRemove('removePlacement', 'addPlacement', 'placements', PlacementShape, (document, operation) => {
   const { id, place } = topOf(operation);
-  return sentence('placementRemoved', { label: nameOf(document, 'placements', id), place: placeNames[place] });
+  return sentence('placementRemoved', { label: nameOf(document, 'placements', id), place: placePhrase(place) });
 });

@@ -1,4 +1,6 @@
-import { sentence, type Sentence } from '../base/sentences.ts';
+import { capitalised } from '../base/capitalised.ts';
+import type { Phrase } from '../base/fillIn.ts';
+import { phrase, sentence, type Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import type { Faced } from '../model/faceOf.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
@@ -26,46 +28,35 @@ function describeChange(document: SiteDocument, item: Faced, set: FieldsOf<'item
   const label = set.label == null ? labelOf(document, { ...item, label: set.label === null ? null : item.label }) : set.label;
   if (set.link === null) return sentence('linkDetached', { label: labelOf(document, item) });
   if (set.link !== undefined) return sentence('linkUsed', { label: labelOf(document, item), link: nameOf(document, 'sharedLinks', set.link) });
-  if (set.destination !== undefined) return sentence('itemLeads', { label: labelOf(document, item), target: targetOf(document, set.destination) });
+  if (set.destination !== undefined) return destinationSet(document, labelOf(document, item), set.destination);
   if (set.label === null) return sentence('itemTitled', { label });
   if (set.label !== undefined) return sentence('itemRenamed', { was: labelOf(document, item), label });
   if (set.exception?.hidden === true) return sentence('followedHidden', { label });
   if (set.follow !== undefined) return sentence('followSet', { label });
   if (set.pin !== undefined) return sentence('itemPinned', { label });
   const [first] = settingNames.filter((name) => name in set);
-  return first === undefined ? sentence('itemChanged', { label }) : sentence('itemSet', { label, what: settingWords[first] });
+  return first === undefined ? sentence('itemChanged', { label }) : sentence('itemSet', { label, what: settingPhrase(first) });
 }
 
 /** What a setting is called in a sentence. */
-export const settingWords: Readonly<Record<SettingName, string>> = {
-  look: 'the look',
-  tooltip: 'the tooltip',
-  description: 'the description',
-  icon: 'the icon',
-  badge: 'the badge',
-  cssClass: 'the CSS class',
-  labelHidden: 'whether the label shows',
-  arrowHidden: 'whether the arrow shows',
-  hiddenOn: 'where it shows',
-  branchHiddenOn: 'where the branch shows',
-  activation: 'what activating does',
-  dropdown: 'what drops from it',
-  heldBack: 'whether it is held back',
-  own: 'own fields',
-};
+export function settingPhrase(name: SettingName | 'opensNewTab'): Phrase {
+  return phrase(`setting${capitalised(name)}`);
+}
 
-function targetOf(document: SiteDocument, destination: Destination): string {
+function destinationSet(document: SiteDocument, label: string, destination: Destination): Sentence {
   switch (destination.kind) {
     case 'none':
-      return 'nothing (a heading)';
+      return sentence('itemHeading', { label });
     case 'undecided':
-      return 'what is not yet decided';
-    case 'page':
-      return document.pages.nodes.has(destination.page) ? `“${nameOf(document, 'pages', destination.page)}”` : destination.page;
+      return sentence('itemUnlinked', { label });
+    case 'page': {
+      const isThere = document.pages.nodes.has(destination.page);
+      return sentence('itemLeads', { label, target: isThere ? phrase('thePage', { label: nameOf(document, 'pages', destination.page) }) : destination.page });
+    }
     case 'phone':
-      return destination.number;
+      return sentence('itemLeads', { label, target: destination.number });
     case 'address':
     case 'email':
-      return destination.address;
+      return sentence('itemLeads', { label, target: destination.address });
   }
 }

@@ -1,4 +1,4 @@
-import { sentence } from '../base/sentences.ts';
+import { phrase, sentence } from '../base/sentences.ts';
 import { partProblem } from '../model/partProblem.ts';
 import { partFields } from '../schema/part.ts';
 import { said } from './addPart.ts';
@@ -13,7 +13,7 @@ export const updatePart = defineUpdate(
   { always: {}, maybe: partFields },
   (document, { id }) => {
     const part = document.parts.nodes.get(id);
-    return part === undefined ? sentence('partChanged', { what: 'a part', label: id }) : said('partChanged', document, part);
+    return part === undefined ? sentence('partChanged', { what: phrase('somePart'), label: id }) : said('partChanged', document, part);
   },
   partProblem,
 );

@@ -13,7 +13,7 @@ export function partStyles(menus: readonly ResolvedMenu[]): string {
   const counts = [...new Set(parts.flatMap(({ kind, columns }) => (kind === 'pages' && columns !== undefined && columns > 1 ? [columns] : [])))].sort();
   const tabs = Math.max(0, ...parts.filter(({ kind }) => kind === 'tabs').map((part) => part.parts?.length ?? 0));
   return [
-    `/* What stands in panels: a grid of twelve columns, and the parts in its cells. */
+    `/* Panel contents: a grid of twelve columns, and the parts in its cells. */
 .zv-rows{gap:1rem}
 .zv-r{display:grid;grid-template-columns:repeat(12,minmax(0,1fr));gap:1rem 1.5rem;align-items:start}
 .zv-cell{display:flex;flex-direction:column;gap:.75rem;min-inline-size:0}

@@ -13,7 +13,7 @@ export function renderStyles(site: Pick<Site, 'breakpoints'>, menus: readonly Re
 }
 
 function basicStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string {
-  return `/* Navigation. Set the properties below on .zv, or on anything around it, to change its looks. */
+  return `/* Navigation. Set the properties below on .zv, or on any element around it, to restyle it. */
 .zv{--_ink:var(--zv-ink,#1d2a22);--_paper:var(--zv-paper,#fff);--_edge:var(--zv-edge,#cfd6cd);--_accent:var(--zv-accent,#1f5a3a);--_tint:var(--zv-tint,#edf3ea);--_gap:var(--zv-gap,.25rem);--_pad:var(--zv-pad,.75rem);--_radius:var(--zv-radius,.375rem);font:var(--zv-font,500 1rem/1.5 system-ui,sans-serif);color:var(--_ink)}
 .zv ul{list-style:none;margin:0;padding:0}
 .zv li{position:relative}
@@ -22,16 +22,16 @@ function basicStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string {
 .zv li>:is(a,button):hover{background:var(--_tint)}
 .zv li>:is(a,button):focus-visible{outline:2px solid var(--_accent);outline-offset:-2px}
 .zv [aria-current]{color:var(--_accent);text-decoration:underline .16em;text-underline-offset:.5em}
-/* A list: unfolded, each level set in. */
+/* A list: all levels visible, each one indented. */
 .zv-list ul ul{padding-inline-start:1rem}
 .zv-list a:hover{text-decoration:underline}
 .zv-list li>:is(a,span){min-height:2rem;padding-block:.125rem;display:inline-flex;font-weight:400}
 .zv-list li>span,.zv-list>ul>li>a{font-weight:600}
-/* A bar: the first level in a row, the second drops from it, deeper ones open inside. */
+/* A bar: the first level in a row, the second as dropdowns, deeper ones open inside them. */
 .zv-bar>ul{display:flex;flex-wrap:wrap;gap:var(--_gap)}
 .zv-bar li{display:flex;flex-wrap:wrap}
 .zv-bar li>a{flex:1 1 auto;min-inline-size:0}
-/* A label beside an arrow takes what the arrow leaves, however long it is. */
+/* A label next to an arrow gets the remaining width. */
 .zv-bar li>a:has(+button){flex-basis:0}
 .zv-bar button::after{content:"";inline-size:.4rem;block-size:.4rem;margin-inline-start:.5rem;margin-block-end:.2rem;border:solid;border-width:0 .11rem .11rem 0;rotate:45deg;flex:none}
 .zv-bar a+button{padding-inline:.4rem .7rem;margin-inline-start:-.6rem;min-inline-size:1.75rem;justify-content:center}
@@ -41,10 +41,10 @@ function basicStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string {
 .zv-bar>ul>li>ul{position:absolute;z-index:10;inset-block-start:100%;inset-inline-start:0;box-sizing:border-box;min-inline-size:100%;inline-size:max-content;max-inline-size:min(22rem,calc(100vw - 1rem));max-block-size:calc(100vh - 6rem);overflow:auto;padding:.375rem;background:var(--_paper);border:1px solid var(--_edge);border-radius:var(--_radius);box-shadow:0 .75rem 1.75rem -.75rem #0006}
 .zv-bar>ul>li[data-zv-end]>ul{inset-inline:auto 0}
 .zv-bar ul ul ul{padding-inline-start:1rem}
-/* With the script a branch shows when its button says so; without it, under the pointer or the focus. */
+/* With the script, a button opens a submenu; without it, hover and focus do. */
 .zv-bar button[aria-expanded=true]~ul{display:block}
 .zv-bar:not([data-zv-on])>ul>li:is(:hover,:focus-within)>ul,.zv-bar:not([data-zv-on]) ul ul ul{display:block}
-/* On narrow screens an open entry takes a row of its own, its branch below it: nothing is covered. */
+/* On narrow screens an open entry fills a row, with its submenu below it, so that nothing is covered. */
 @media (max-width:${breakpoints.medium - 0.02}px){.zv-bar>ul>li:is(:has(>button[aria-expanded=true]),.zv-bar:not([data-zv-on]) :focus-within){flex-basis:100%}.zv-bar>ul>li>a:not(:has(+button)){flex-grow:0}.zv-bar>ul>li:has(>button[aria-expanded=true])>a{flex:0 1 auto;max-inline-size:calc(100% - 1.75rem)}.zv-bar>ul>li>ul{position:static;inline-size:100%;max-inline-size:none;max-block-size:none;box-shadow:none}}
 @media (prefers-reduced-motion:no-preference){.zv-bar button::after{transition:rotate .15s}}
 @media print{.zv-bar ul ul{display:none!important}}

@@ -24,7 +24,7 @@ export function settingStyles({ breakpoints }: Pick<Site, 'breakpoints'>, menus:
 .zv li>.zv-button{background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);padding-inline:1.1rem}
 .zv li>.zv-button:hover{background:var(--zv-button-hover,var(--_ink))}
 @media (forced-colors:active){.zv li>.zv-button,.zv-badge{border:1px solid ButtonText}}
-${[...badges].map(([name, { color, background }]) => `.${name}{color:${color};background:${background}}\n`).join('')}/* What does not show: as a class, or for a device class. */
+${[...badges].map(([name, { color, background }]) => `.${name}{color:${color};background:${background}}\n`).join('')}/* Hidden labels, arrows and items, for all or some device classes. */
 .zv-bar .zv-plain::after{content:none}
 .zv-unseen,${quietOn('')}{${UNSEEN}}
 ${deviceClasses.map((device) => `@media ${mediaOf(device, breakpoints)}{.zv.zv .zv-no-${device},.zv.zv .zv-shut-${device}>:is(ul,.zv-panel,a~button){display:none}${quietOn(`-${device}`)}{${UNSEEN}}}\n`).join('')}`;

@@ -1,6 +1,6 @@
 import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
-import { inWords } from '../base/sentences.ts';
+import { quoted } from '../base/sentences.ts';
 import { takeBack } from '../history/takeBack.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { addressProblem } from '../ops/addressProblem.ts';
@@ -35,7 +35,7 @@ export function acceptEdit(document: SiteDocument, edit: Edit, { since, undone }
   if (undone === null) return no(refusal('unknownEdit', { id: edit.undoes }));
   if (undone.edit.session !== edit.session) return no(refusal('notYours'));
   const before = standing(undone.since).find(({ undoes }) => undoes === edit.undoes);
-  if (before !== undefined) return no(refusal('backAlready', { sentence: inWords(before.sentence) }));
+  if (before !== undefined) return no(refusal('backAlready', { sentence: quoted(before.sentence) }));
   const back = takeBack(document, undone.edit, undone.since);
   return back.ok ? applyEdit(document, { ...edit, ...back.value }) : back;
 }

@@ -1,7 +1,7 @@
 import { mintId, type Id, type RandomBits } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
-import { inWords, sentence } from '../base/sentences.ts';
+import { quoted, sentence } from '../base/sentences.ts';
 import { undoEdit } from '../commands/undo.ts';
 import { nextRedo, nextUndo, withoutSkipped } from '../history/history.ts';
 import { EDIT_VERSION, type Edit } from '../ops/edit.ts';
@@ -42,6 +42,6 @@ function takeBackOne({ document, served, session, log, pending }: WorkingCopy, i
   if (edit === undefined) return no(refusal('unknownEdit', { id }));
   if (edit.operations.length > 0) return undoEdit({ document, base: served.revision, session, random }, { edit, since: known.slice(at + 1), group });
   // Too large to be sent along with the log: the server makes its inverse, and the window sees it when it is done.
-  const words = sentence('undone', { sentence: inWords(edit.sentence) });
+  const words = sentence('undone', { sentence: quoted(edit.sentence) });
   return ok({ id: mintId('edit', random), version: EDIT_VERSION, base: served.revision, session, group, undoes: id, sentence: words, operations: [] });
 }

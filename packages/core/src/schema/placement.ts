@@ -1,4 +1,7 @@
 import Type, { type Static } from 'typebox';
+import { capitalised } from '../base/capitalised.ts';
+import type { Phrase } from '../base/fillIn.ts';
+import { phrase } from '../base/sentences.ts';
 import { deviceClasses } from './deviceClass.ts';
 import { closed, IdShape } from './shapes.ts';
 
@@ -18,12 +21,7 @@ export const placementFields = {
 export const PlacementShape = Type.Object({ id: IdShape, parent: IdShape, ...placementFields }, closed);
 export type Placement = Static<typeof PlacementShape>;
 
-/** What a place is called in a sentence. */
-export const placeNames: Readonly<Record<Place, string>> = {
-  bar: 'header bar',
-  secondBar: 'second bar',
-  side: 'side',
-  footer: 'footer',
-  drawer: 'drawer',
-  inPage: 'page itself',
-};
+/** What a place is called. */
+export function placePhrase(place: Place): Phrase {
+  return phrase(`place${capitalised(place)}`);
+}

@@ -1,6 +1,6 @@
 import Type, { type TObject, type TObjectOptions, type TOptional, type TProperties, type TRecord, type TSchema, type TString } from 'typebox';
 import { ID_PATTERN } from '../base/ids.ts';
-import { sentenceCodes, type Sentence } from '../base/sentences.ts';
+import { phraseCodes, type Sentence } from '../base/sentences.ts';
 
 /** Shapes that every other schema is made of. */
 export const IdShape = Type.String({ pattern: ID_PATTERN });
@@ -31,12 +31,25 @@ export function recordOf<V extends TSchema>(key: TString, value: V, limits: TObj
   return Type.Record(key, value, { ...limits, ...closed }) as unknown as TRecord<string, V>;
 }
 
+const plainParam = [Type.String({ maxLength: 4000 }), Type.Number()];
+const paramName = Type.String({ pattern: '^[a-zA-Z]{1,40}$' });
+/** How deep phrases go within a sentence: three quoted sentences (`quoted`), of which the last one names things. */
+const DEEPEST_PHRASE = 5;
+
+/** A phrase within a sentence. Any code will do: one that is not known is worded as an unknown change. */
+function phraseShape(depth: number): TSchema {
+  const inner = depth === 1 ? null : phraseShape(depth - 1);
+  const params = inner === null ? plainParam : [...plainParam, inner, Type.Array(inner, { maxItems: 50 })];
+  return Type.Object({ code: Type.String({ pattern: '^[a-zA-Z]{1,60}$' }), params: recordOf(paramName, Type.Union(params), { maxProperties: 20 }) }, closed);
+}
+const QuotedShape = phraseShape(DEEPEST_PHRASE);
+
 /** A sentence as data: its code, and what is filled in. */
 export const SentenceShape = Type.Unsafe<Sentence>(
   Type.Object(
     {
-      code: Type.Enum(sentenceCodes),
-      params: recordOf(Type.String({ pattern: '^[a-zA-Z]{1,40}$' }), Type.Union([Type.String({ maxLength: 4000 }), Type.Number()])),
+      code: Type.Enum(phraseCodes),
+      params: recordOf(paramName, Type.Union([...plainParam, QuotedShape, Type.Array(QuotedShape, { maxItems: 50 })]), { maxProperties: 20 }),
     },
     closed,
   ),

@@ -21,7 +21,7 @@ export const csv: MenuFormat = {
     if (fault !== undefined) return bad(`row ${(fault.row ?? 0) + 1}: ${fault.message}`);
     const [head, ...rows] = data;
     const columns = head === undefined ? null : columnsIn(head);
-    if (columns === null) return bad('its first row names no column “label” with one of “level”, “parent” or “path”, or “address”');
+    if (columns === null) return bad('its first row needs the column names “label” and “level”, “parent” or “path”, or “address”');
     if (rows.length === 0) return no(refusal('emptyMenu'));
     return treeOf(
       rows.map((row) => ({ cell: (name) => (row[columns.get(name) ?? -1] ?? '').trim() })),
@@ -107,7 +107,7 @@ function treeOf(rows: readonly Row[], columns: ReadonlyMap<Column, number>): Res
   if (columns.has('path')) return byPath(rows);
   const levels = rows.map((row) => (columns.has('level') ? Number(row.cell('level')) : 1));
   const odd = levels.findIndex((level) => !Number.isInteger(level) || level < 0);
-  if (odd >= 0) return bad(`row ${odd + 2}: the level “${rows[odd]?.cell('level')}” is no whole number`);
+  if (odd >= 0) return bad(`row ${odd + 2}: the level “${rows[odd]?.cell('level')}” is not a whole number`);
   return ok([{ name: '', sketches: treeOfLevels(rows.map((row, at) => ({ level: levels[at] ?? 1, sketch: sketchIn(row) }))) }]);
 }
 
@@ -122,11 +122,11 @@ function byParent(rows: readonly Row[]): Result<FoundMenu[]> {
   for (const [at, row] of rows.entries()) {
     const name = row.cell('parent');
     const parent = name === '' ? null : made.get(name);
-    if (parent === undefined) return bad(`row ${at + 2}: no row is called “${name}”, which it names as its parent`);
+    if (parent === undefined) return bad(`row ${at + 2}: its parent “${name}” is not in the table`);
     (parent === null ? top : parent.children).push(nodes[at] as Grown);
   }
   const reached = [...levelsOf(top)].length;
-  return reached < rows.length ? bad(`${rows.length - reached} rows are each other’s parents`) : ok([{ name: '', sketches: top }]);
+  return reached < rows.length ? bad(`${rows.length - reached} rows have each other as parents`) : ok([{ name: '', sketches: top }]);
 }
 
 function byPath(rows: readonly Row[]): Result<FoundMenu[]> {

@@ -21,7 +21,7 @@ export const json: MenuFormat = {
     }
     const menu = (Array.isArray(found) ? { items: found } : found) as { version?: unknown; name?: unknown; items?: unknown };
     if (typeof menu.version === 'number' && menu.version > VERSION)
-      return no(refusal('badMenuFile', { what: 'JSON', problem: `its version is ${menu.version}; up to ${VERSION} is read` }));
+      return no(refusal('badMenuFile', { what: 'JSON', problem: `its version is ${menu.version}; the latest supported one is ${VERSION}` }));
     if (!Array.isArray(menu.items)) return no(refusal('badMenuFile', { what: 'JSON', problem: 'it has no list “items”' }));
     const problems: string[] = [];
     const sketches = itemsIn(menu.items, 'items', problems, 0);
@@ -56,19 +56,19 @@ function itemOf({ label, target, opensNewTab, settings, panel, children }: Sketc
 }
 
 function itemsIn(list: readonly unknown[], place: string, problems: string[], depth: number): Sketch[] {
-  if (depth > DEEPEST) problems.push(`${place} is more than ${DEEPEST} levels deep`);
+  if (depth > DEEPEST) problems.push(`${place} is on a level below ${DEEPEST}`);
   if (problems.length > 0) return [];
   return list.flatMap((one, at) => {
     const where = `${place}[${at}]`;
     if (typeof one !== 'object' || one === null || Array.isArray(one)) {
-      problems.push(`${where} is no item`);
+      problems.push(`${where} is not an item`);
       return [];
     }
     const { label = '', address, kind, opensNewTab, settings, panel, items = [] } = one as Record<string, unknown>;
-    if (typeof label !== 'string') problems.push(`the label of ${where} is no text`);
-    if (address !== undefined && typeof address !== 'string') problems.push(`the address of ${where} is no text`);
-    if (!Array.isArray(items)) problems.push(`the items of ${where} are no list`);
-    if (panel !== undefined && !Array.isArray(panel)) problems.push(`the panel of ${where} is no list of rows`);
+    if (typeof label !== 'string') problems.push(`the label of ${where} is not text`);
+    if (address !== undefined && typeof address !== 'string') problems.push(`the address of ${where} is not text`);
+    if (!Array.isArray(items)) problems.push(`the items of ${where} are not a list`);
+    if (panel !== undefined && !Array.isArray(panel)) problems.push(`the panel of ${where} is not a list of rows`);
     if (problems.length > 0) return [];
     const read = readSettings(settings);
     const rows = Array.isArray(panel) ? readPanel(panel) : [];

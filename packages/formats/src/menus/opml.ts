@@ -24,7 +24,7 @@ export const opml: MenuFormat = {
     reading.on('opentag', ({ name: tag, attributes }) => {
       if (tag === 'title') isInTitle = true;
       if (tag !== 'outline') return;
-      if (open.length > DEEPEST) refuse(refusal('badMenuFile', { what: 'OPML', problem: `line ${reading.line} is more than ${DEEPEST} levels deep` }));
+      if (open.length > DEEPEST) refuse(refusal('badMenuFile', { what: 'OPML', problem: `line ${reading.line} is on a level below ${DEEPEST}` }));
       const children: Sketch[] = [];
       open.at(-1)?.push({ ...sketchIn(attributes), children });
       open.push(children);

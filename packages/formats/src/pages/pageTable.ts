@@ -75,7 +75,7 @@ export function readPageTable(text: string): Result<PageTable> {
   const fault = errors.find(({ type }) => type === 'Quotes');
   if (fault !== undefined) return no(refusal('badPageFile', { problem: `row ${(fault.row ?? 0) + 1}: ${fault.message}` }));
   const [headers, ...rows] = data;
-  if (headers === undefined || rows.every(isBlank)) return no(refusal('badPageFile', { problem: 'it has no row below its column names' }));
+  if (headers === undefined || rows.every(isBlank)) return no(refusal('badPageFile', { problem: 'it has no rows below the column names' }));
   if (rows.length > MOST_ROWS) return no(refusal('tooMany', { count: rows.length, what: 'rows', most: MOST_ROWS }));
   const taken = new Set<PageColumn>();
   const guesses = headers.map((header) => {
@@ -126,7 +126,7 @@ export function pagesFromTable({ rows }: PageTable, columns: readonly (PageColum
     );
     if (row === null) return;
     if (found.has(row.page.address))
-      return void problems.push({ line, reason: `the address ${row.page.address} stands in line ${found.get(row.page.address)?.line ?? 0} already` });
+      return void problems.push({ line, reason: `the address ${row.page.address} is already used in line ${found.get(row.page.address)?.line ?? 0}` });
     found.set(row.page.address, row);
     // A parent is named by id, address, title or path: the first row that is called so is meant.
     for (const name of [row.key, row.page.address, row.page.title]) if (name !== '' && !named.has(name)) named.set(name, row.page.address);
@@ -136,9 +136,9 @@ export function pagesFromTable({ rows }: PageTable, columns: readonly (PageColum
     // A parent that is written as a path may be on the site already, though not in the table.
     const onSite = parent.startsWith('/') ? pathOf(parent) : null;
     const above = parent === '' ? null : (named.get(parent) ?? named.get(pathOf(parent) ?? parent) ?? onSite ?? undefined);
-    if (above === undefined) problems.push({ line, reason: `its parent “${parent}” is not in the table; it stands at the top` });
+    if (above === undefined) problems.push({ line, reason: `its parent “${parent}” is not in the table, so it is on the top level` });
     const isCircle = above != null && closesCircle(page.address, above, parentOf);
-    if (isCircle) problems.push({ line, reason: `its parent “${parent}” stands below it; it stands at the top` });
+    if (isCircle) problems.push({ line, reason: `its parent “${parent}” is below it, so it is on the top level` });
     parentOf.set(page.address, above === undefined || isCircle ? null : above);
   }
   return { pages: inOrder(found, parentOf), problems };
@@ -151,7 +151,7 @@ function rowOf(cell: (column: PageColumn) => string, line: number, tell: (reason
   const title = cell('title') || (path.at(-1) ?? '');
   const given = pathOf(cell('address'));
   if (cell('address') !== '' && given === null) {
-    tell(`“${cell('address')}” is no address of a page`);
+    tell(`“${cell('address')}” is not a valid page address`);
     return null;
   }
   if (title === '' && given === null) {
@@ -160,9 +160,9 @@ function rowOf(cell: (column: PageColumn) => string, line: number, tell: (reason
   }
   const address = given ?? `/${slug(path.length > 1 ? path.join('/') : title)}`;
   const date = /^\d{4}-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])/.exec(cell('date'))?.[0];
-  if (cell('date') !== '' && date === undefined) tell(`“${cell('date')}” is no day such as 2026-11-23; it is left out`);
+  if (cell('date') !== '' && date === undefined) tell(`“${cell('date')}” is not a date such as 2026-11-23; it is skipped`);
   const visits = /^\d+$/.test(cell('visits').replaceAll(/[\s,.']/g, '')) ? Number(cell('visits').replaceAll(/[\s,.']/g, '')) : undefined;
-  if (cell('visits') !== '' && visits === undefined) tell(`“${cell('visits')}” is no number of visits; it is left out`);
+  if (cell('visits') !== '' && visits === undefined) tell(`“${cell('visits')}” is not a number of visits; it is skipped`);
   const categories = [
     ...new Set(
       cell('categories')
@@ -172,7 +172,7 @@ function rowOf(cell: (column: PageColumn) => string, line: number, tell: (reason
   ].slice(0, 50);
   const template = cell('template');
   const state = states[cell('state').toLowerCase()];
-  if (cell('state') !== '' && state === undefined) tell(`“${cell('state')}” is no state (live, draft or gone); it counts as live`);
+  if (cell('state') !== '' && state === undefined) tell(`“${cell('state')}” is not a state (live, draft or gone), so the page is live`);
   const page = {
     key: address,
     address,
@@ -270,7 +270,7 @@ export function pagesFromSketches(sketches: readonly Sketch[], origin: string): 
     const typed = sketch.target.kind === 'address' ? sketch.target.address : '';
     const isElsewhere = /^[a-z]+:/i.test(typed) && (origin === '' || !typed.startsWith(`${origin}/`));
     const address = isElsewhere ? null : pathOf(typed.split('#')[0] ?? '');
-    if (address === null) problems.push({ line, reason: `“${sketch.label}” leads to no page of the site` });
+    if (address === null) problems.push({ line, reason: `“${sketch.label}” does not link to a page of the site` });
     else if (!pages.has(address)) {
       pages.set(address, { key: address, address, title: sketch.label.slice(0, 200) || address, kind: 'page', above: above === null ? [] : [above] });
     }

@@ -60,7 +60,7 @@ function damaged(folder: string, error: unknown): Error {
   const found = error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error);
   const said = /abort|assertions|unreachable|RuntimeError/i.test(found) ? 'its files are damaged or incomplete' : found;
   return new Error(
-    `The database in the data folder ${folder} cannot be opened: ${said}. Nothing was changed. Move that folder away, and restore a backup into a new one with “npm run restore -- FILE”; archives made before a restore are in its folder “archives”.`,
+    `The database in the data folder ${folder} cannot be opened: ${said}. Nothing was changed. Move the folder away and restore a backup with “npm run restore -- FILE”; archives made before a restore are in its subfolder “archives”.`,
     { cause: error },
   );
 }
@@ -68,11 +68,11 @@ function damaged(folder: string, error: unknown): Error {
 const folderProblems: Readonly<Record<string, string>> = {
   ENOSPC: 'its disk is full',
   EROFS: 'it is read-only',
-  EACCES: 'this user may not',
+  EACCES: 'this user has no permission',
   // Also what Node says of a folder that would have to be made on a read-only disk.
-  ENOENT: 'it is not there and cannot be made',
+  ENOENT: 'it does not exist and cannot be created',
   EEXIST: 'it is a file, not a folder',
-  ENOTDIR: 'a part of its path is a file, not a folder',
+  ENOTDIR: 'part of its path is a file, not a folder',
 };
 
 /** Makes the folder and locks it; throws a sentence where it cannot be written. */
@@ -83,7 +83,7 @@ async function writable(folder: string, isRestart: boolean): Promise<() => Promi
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     if (code === undefined) throw error;
-    const problem = folderProblems[code] ?? `the system says ${code}`;
+    const problem = folderProblems[code] ?? `the system reports ${code}`;
     throw new Error(
       `The data folder ${folder} cannot be used: ${problem}. ${code === 'EEXIST' || code === 'ENOTDIR' ? 'Set' : 'Make it writable, or set'} ZORVIK_DATA to another folder.`,
       { cause: error },
@@ -132,7 +132,9 @@ async function refuseNewer(database: Database, migrations: string): Promise<void
   const journal = JSON.parse(await readFile(join(migrations, 'meta', '_journal.json'), 'utf8')) as { entries: unknown[] };
   const known = journal.entries.length;
   if ((applied?.count ?? 0) > known) {
-    throw new Error(`The data was written by a newer Zorvik (schema ${applied?.count}; this one knows ${known}). Start the newer version, or use other data.`);
+    throw new Error(
+      `The data was written by a newer Zorvik (schema ${applied?.count}; this one supports ${known}). Start the newer version, or use another data folder.`,
+    );
   }
 }
 

@@ -1,4 +1,18 @@
-import { applyEdit, EDIT_VERSION, inWords, invertEdit, no, refusal, sentence, type Accepted, type Edit, type Id, type Result } from '@zorvik/core';
+import {
+  applyEdit,
+  EDIT_VERSION,
+  invertEdit,
+  no,
+  quoted,
+  refusal,
+  sentence,
+  type Accepted,
+  type Edit,
+  type Id,
+  type Param,
+  type Result,
+  type Sentence,
+} from '@zorvik/core';
 import { editsSince } from '../repositories/log.ts';
 import { keepDecided, type EditingDeps, type Saved } from './saveEdit.ts';
 
@@ -13,8 +27,10 @@ export interface ToGoBack {
   readonly epoch?: string;
 }
 
-/** Sentences quote sentences; this many characters of one are enough. */
-const LONGEST_QUOTE = 300;
+/** The state after a restore is the state after what it restored. */
+function restored(target: Sentence): Param {
+  return (target.code === 'wentBack' ? target.params.sentence : undefined) ?? quoted(target);
+}
 
 /**
  * Makes a site what it was after a revision, by one more edit: the log goes on, and this can be taken back like any other. It holds
@@ -33,7 +49,7 @@ export function goBack(deps: EditingDeps, siteKey: string, { id, session, revisi
       const isWhole = since.length === present.revision - revision && (revision === 0 || before.length > since.length);
       if (!isWhole) return no(refusal('tooOld'));
       const target = before.find((edit) => edit.revision === revision);
-      const words = target === undefined ? sentence('wentToStart', {}) : sentence('wentBack', { sentence: inWords(target.sentence).slice(0, LONGEST_QUOTE) });
+      const words = target === undefined ? sentence('wentToStart', {}) : sentence('wentBack', { sentence: restored(target.sentence) });
       const operations = since.toReversed().flatMap(invertEdit);
       const edit: Edit = { id, version: EDIT_VERSION, base: present.revision, session, group: null, undoes: null, sentence: words, operations };
       return applyEdit(present.document, edit);

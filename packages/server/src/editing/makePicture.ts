@@ -31,7 +31,7 @@ export async function makePicture(bytes: Buffer): Promise<Result<MadePicture>> {
   // Nothing else is handed to what unpacks: it knows many more formats than are wanted.
   return BEGINNINGS.test(bytes.subarray(0, 16).toString('latin1'))
     ? dottedPicture(bytes)
-    : no(refusal('notPicture', { problem: 'its content is none of these formats' }));
+    : no(refusal('notPicture', { problem: 'its format is not supported' }));
 }
 
 async function dottedPicture(bytes: Buffer): Promise<Result<MadePicture>> {
@@ -41,7 +41,7 @@ async function dottedPicture(bytes: Buffer): Promise<Result<MadePicture>> {
   try {
     const { format = 'unknown', pages = 1, pageHeight, autoOrient } = await opened(true).metadata();
     if (!FORMATS.has(format)) return no(refusal('notPicture', { problem: `its content is ${format}` }));
-    if (pages > MOST_FRAMES) return no(refusal('notPicture', { problem: `it has ${pages} frames, and at most ${MOST_FRAMES} are taken` }));
+    if (pages > MOST_FRAMES) return no(refusal('notPicture', { problem: `it has ${pages} frames; the limit is ${MOST_FRAMES}` }));
     const isMoving = pages > 1;
     const picture: Picture = { file: hashOf(bytes), width: autoOrient.width, height: pageHeight ?? autoOrient.height };
     const files: PictureFile[] = [];
@@ -62,9 +62,9 @@ function heightAt({ width, height }: Picture): number {
 
 function plainReason(error: unknown): string {
   const { message = '' } = error as { message?: string };
-  if (/pixel limit/i.test(message)) return `it has more than ${MOST_DOTS / 1_000_000} million dots`;
-  if (/unsupported image format/i.test(message)) return 'its content is none of these formats';
-  return `it cannot be unpacked (${message.split('\n')[0] ?? ''})`;
+  if (/pixel limit/i.test(message)) return `it has more than ${MOST_DOTS / 1_000_000} million pixels`;
+  if (/unsupported image format/i.test(message)) return 'its format is not supported';
+  return `it cannot be decoded (${message.split('\n')[0] ?? ''})`;
 }
 
 const SVG = 'http://www.w3.org/2000/svg';
@@ -102,7 +102,7 @@ async function drawnPicture(bytes: Buffer): Promise<Result<MadePicture>> {
       FORBID_ATTR: ['style'],
     });
     const size = sizeOf(root);
-    if (size === null) return no(refusal('notPicture', { problem: 'the drawing says neither its size nor its viewBox' }));
+    if (size === null) return no(refusal('notPicture', { problem: 'the drawing has neither a size nor a viewBox' }));
     const kept = Buffer.from(new window.XMLSerializer().serializeToString(root), 'utf8');
     const picture: Picture = { file: hashOf(kept), ...size, isDrawn: true };
     return ok({ picture, files: [{ name: pictureName(picture, size.width), type: 'image/svg+xml', bytes: kept }] });

@@ -30,9 +30,9 @@ export function scanDrawing(text: string): string | null {
     if (id !== undefined && own != null) named.set(id, own);
     for (const above of open) if (above !== null) above.elements += 1;
     if (elements > MOST_ELEMENTS) stop(`the drawing has more than ${MOST_ELEMENTS} elements`);
-    if (open.length > DEEPEST) stop(`the drawing is nested more than ${DEEPEST} levels deep`);
+    if (open.length > DEEPEST) stop(`the drawing has more than ${DEEPEST} nested levels`);
     for (const [name, value] of attributes) {
-      if (value.includes('\\') && value.includes('(')) stop('the drawing names a file by a CSS escape');
+      if (value.includes('\\') && value.includes('(')) stop('the drawing contains an escaped CSS address');
       const target = /(?:^|:)href$/i.test(name) && /(?:^|:)use$/i.test(tag.name) ? value.trim().replace(/^#/, '') : /url\(\s*['"]?#([^'")]+)/i.exec(value)?.[1];
       if (target === undefined) continue;
       if (/(?:^|:)use$/i.test(tag.name)) uses.add(target);
@@ -44,8 +44,8 @@ export function scanDrawing(text: string): string | null {
   if (problem === null) parser.close();
   if (problem !== null) return problem;
   const isNested = [...uses].some((target) => (named.get(target)?.drawn ?? []).some((next) => uses.has(next)));
-  if (isNested) return 'the drawing repeats elements that repeat others (<use> within <use>)';
-  return drawnBy(named) > MOST_DRAWN ? `all references followed, the drawing has more than ${MOST_DRAWN} elements` : null;
+  if (isNested) return 'the drawing nests <use> elements';
+  return drawnBy(named) > MOST_DRAWN ? `with all <use> elements expanded, the drawing has more than ${MOST_DRAWN} elements` : null;
 }
 
 interface Named {

@@ -27,7 +27,7 @@ export async function deadLinks(addresses: readonly string[], allowed: ReadonlyS
       const found = await fetchPage(address, { most: 1, patience: PATIENCE, allowed, origin: null, isHeadEnough: true });
       // Who asks for a sign-in, or has had enough of being asked, is there.
       const isThere = found.kind === 'answer' && (found.status < 400 || [401, 403, 405, 429].includes(found.status));
-      if (!isThere) dead.push({ address, reason: found.kind === 'failed' ? found.reason : `it answers ${found.status}` });
+      if (!isThere) dead.push({ address, reason: found.kind === 'failed' ? found.reason : `the server answers ${found.status}` });
     }
   };
   await Promise.all(Array.from({ length: AT_ONCE }, work));

@@ -34,17 +34,17 @@ export async function fetchPage(url: string, limits: FetchLimits): Promise<Fetch
   let at = url;
   for (let hop = 0; hop <= MOST_REDIRECTS; hop += 1) {
     if (limits.origin !== null && new URL(at).origin !== limits.origin)
-      return { kind: 'failed', url, reason: `it leads to another site (${new URL(at).origin})` };
+      return { kind: 'failed', url, reason: `it redirects to another site (${new URL(at).origin})` };
     const answer = await once(at, limits).catch((error: Error) => error.message);
     if (typeof answer === 'string') return { kind: 'failed', url, reason: answer };
     const { status, location, type, bytes } = answer;
     if (status < 300 || status >= 400 || location === null) return { kind: 'answer', url: at, status, type, bytes, from };
-    if (!URL.canParse(location, at)) return { kind: 'failed', url, reason: 'it leads to what is no address' };
+    if (!URL.canParse(location, at)) return { kind: 'failed', url, reason: 'it redirects to an invalid address' };
     from.push(at);
     at = new URL(location, at).href;
-    if (from.includes(at)) return { kind: 'failed', url, reason: 'it leads back to itself' };
+    if (from.includes(at)) return { kind: 'failed', url, reason: 'it redirects to itself' };
   }
-  return { kind: 'failed', url, reason: `it leads on more than ${MOST_REDIRECTS} times` };
+  return { kind: 'failed', url, reason: `it redirects more than ${MOST_REDIRECTS} times` };
 }
 
 interface Answer {
@@ -90,7 +90,7 @@ function once(url: string, { most, patience, allowed, signal, isHeadEnough = fal
   });
 }
 
-const PRIVATE = 'it is on this machine or in a private network, which is not read unless it is allowed';
+const PRIVATE = 'it is on this machine or in a private network; set ZORVIK_READ_ORIGINS to allow it';
 
 function publicLookup(
   hostname: string,
@@ -122,11 +122,11 @@ async function take(response: IncomingMessage, most: number): Promise<Buffer> {
     if (size > most) throw new Error(TOO_LARGE);
     parts.push(bytes);
   }
-  if (!response.complete) throw new Error('its answer broke off');
+  if (!response.complete) throw new Error('the connection was lost');
   return unpacked(Buffer.concat(parts), response.headers['content-encoding'] ?? '', most);
 }
 
-const TOO_LARGE = 'its answer is larger than what is read';
+const TOO_LARGE = 'the response is too large';
 const unpack = { gzip: promisify(gunzip), 'x-gzip': promisify(gunzip), br: promisify(brotliDecompress), deflate: promisify(inflate) } as const;
 
 /** What is small when packed may be endless when unpacked: it stops at the limit. */
@@ -135,14 +135,14 @@ export async function unpacked(bytes: Buffer, encoding: string, most: number): P
     ((bytes: Buffer, options: { maxOutputLength: number }) => Promise<Buffer>) | undefined;
   if (how === undefined) return bytes;
   return how(bytes, { maxOutputLength: most }).catch((error: NodeJS.ErrnoException) => {
-    throw new Error(error.code === 'ERR_BUFFER_TOO_LARGE' ? TOO_LARGE : 'its answer cannot be unpacked');
+    throw new Error(error.code === 'ERR_BUFFER_TOO_LARGE' ? TOO_LARGE : 'the response cannot be decompressed');
   });
 }
 
 function inWords({ code, message }: NodeJS.ErrnoException): string {
-  if (code === 'ENOTFOUND' || code === 'EAI_AGAIN') return 'its name is not known';
-  if (code === 'ECONNREFUSED') return 'nothing answers there';
-  if (code === 'ECONNRESET' || message === 'aborted' || code === 'HPE_INVALID_CONSTANT' || code?.startsWith('HPE_') === true) return 'its answer broke off';
+  if (code === 'ENOTFOUND' || code === 'EAI_AGAIN') return 'the host name is unknown';
+  if (code === 'ECONNREFUSED') return 'the connection was refused';
+  if (code === 'ECONNRESET' || message === 'aborted' || code === 'HPE_INVALID_CONSTANT' || code?.startsWith('HPE_') === true) return 'the connection was lost';
   if (code?.startsWith('CERT_') === true || code?.includes('SELF_SIGNED') === true) return 'its certificate is not valid';
   return message;
 }

@@ -52,8 +52,8 @@ function startReading(file: string, work: ReadingWork): SiteReader {
     waiting.clear();
     end();
   };
-  worker.on('error', (error: Error) => breakOff(`reading it broke off (${error.message})`));
-  worker.on('exit', () => breakOff('reading it was ended'));
+  worker.on('error', (error: Error) => breakOff(`the reader stopped (${error.message})`));
+  worker.on('exit', () => breakOff('the reading was stopped'));
   worker.unref();
   return {
     origin: new URL(work.address).origin,

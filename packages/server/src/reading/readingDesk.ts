@@ -94,7 +94,7 @@ export class ReadingDesk {
     if (state === 'done') {
       const { diff } = await this.difference(current.value, reading, { trust: null, missing: 'retire' });
       await noteReading(database, current.value.head.id, { found: { at: now().toISOString(), isTaken: false, changed: [], read, ...countsOf(diff) } });
-    } else await noteReading(database, current.value.head.id, { reason: reason ?? 'it broke off' });
+    } else await noteReading(database, current.value.head.id, { reason: reason ?? 'it was interrupted' });
     await tellReading(database, siteKey);
   }
 }

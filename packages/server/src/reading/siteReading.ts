@@ -125,7 +125,7 @@ export class SiteReading {
       this.isListing = false;
       await Promise.all(workers);
       if (this.hasStopped()) return;
-      if (this.facts.size === 0) throw new Error(this.problems[0]?.reason ?? 'it has no page');
+      if (this.facts.size === 0) throw new Error(this.problems[0]?.reason ?? 'no page was found');
       this.state = 'done';
     } catch (error) {
       if (this.hasStopped()) return;
@@ -154,11 +154,11 @@ export class SiteReading {
       if (!URL.canParse(url) || new URL(url).origin !== this.origin) continue;
       const found = await fetchPage(url, { ...this.fetching, most: LARGEST_SITEMAP });
       if (found.kind !== 'answer' || found.status !== 200) {
-        if (said.includes(url)) this.tellProblem(url, found.kind === 'failed' ? found.reason : `it answers ${found.status}`);
+        if (said.includes(url)) this.tellProblem(url, found.kind === 'failed' ? found.reason : `the server answers ${found.status}`);
         continue;
       }
       const bytes = url.endsWith('.gz') || found.type.includes('gzip') ? await unpacked(found.bytes, 'gzip', LARGEST_SITEMAP).catch(() => null) : found.bytes;
-      if (bytes === null) this.tellProblem(url, 'it cannot be unpacked');
+      if (bytes === null) this.tellProblem(url, 'it cannot be decompressed');
       else waiting.push(...this.takeSitemap(url, bytes.toString('utf8')));
     }
   }
@@ -184,7 +184,7 @@ export class SiteReading {
     const isTooMany = this.facts.size + this.queue.length >= this.limits.pages + (this.limits.known?.length ?? 0);
     if (isTooMany || this.seen.has(address) || address.length > 2000 || address.split('/').length > MOST_PARTS) return;
     this.seen.add(address);
-    if (this.robots?.isAllowed(this.origin + address, 'Zorvik') === false) return this.tellProblem(address, 'robots.txt asks not to read it');
+    if (this.robots?.isAllowed(this.origin + address, 'Zorvik') === false) return this.tellProblem(address, 'robots.txt disallows it');
     this.queue.push(address);
   }
 
@@ -225,11 +225,11 @@ export class SiteReading {
     const found = await fetchPage(this.origin + address, this.fetching);
     if (this.hasStopped()) return;
     if (found.kind === 'failed') return this.tellProblem(address, found.reason);
-    if (found.status !== 200) return this.tellProblem(address, `it answers ${found.status}`);
+    if (found.status !== 200) return this.tellProblem(address, `the server answers ${found.status}`);
     if (!/html|^$/i.test(found.type)) return;
     const page = readPage(decodeHtml(found.bytes, found.type), found.url);
     if (found.from.length > 0) this.redirects.set(address, page.address);
-    if (page.isErrorPage) return this.tellProblem(address, 'it answers as if it were there, but says that it is not');
+    if (page.isErrorPage) return this.tellProblem(address, 'it looks like an error page, but answers 200');
     for (const link of page.links) this.add(link);
     for (const related of [page.up, page.previous, page.next]) if (related !== null) this.add(related);
     if (page.canonical !== null && page.canonical !== page.address) {

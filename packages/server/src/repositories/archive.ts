@@ -259,7 +259,7 @@ async function fillTable(tx: Database, path: string, text: string, version: numb
 function rowOf(line: string, path: string): Record<string, unknown> {
   const row: unknown = JSON.parse(line);
   if (typeof row !== 'object' || row === null || Array.isArray(row)) throw new Refused('badArchive', { problem: `a line of ${path} is not a row` });
-  if (isTooDeep(row)) throw new Refused('badArchive', { problem: `a row of ${path} is nested more than ${DEEPEST} levels deep` });
+  if (isTooDeep(row)) throw new Refused('badArchive', { problem: `a row of ${path} has more than ${DEEPEST} nested levels` });
   return row as Record<string, unknown>;
 }
 

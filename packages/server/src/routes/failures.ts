@@ -67,7 +67,7 @@ function bodyProblem(error: unknown, { limit, setting }: BodyLimit): Refusal | n
   if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'charset.unsupported') return refusal('badJson', { reason: message });
   if (type === 'request.size.invalid') return refusal('badJson', { reason: 'it is shorter than its Content-Length says' });
   if (/^Z_|^ERR_(?:_ERROR|BROTLI|PADDING)|^ERR__/.test(code)) return refusal('badPacking', { reason: message });
-  return error instanceof URIError ? refusal('badJson', { reason: 'the address holds a broken percent-encoding' }) : null;
+  return error instanceof URIError ? refusal('badJson', { reason: 'the address has an invalid percent-encoding' }) : null;
 }
 
 /**

@@ -25,8 +25,8 @@ export function pagePlaces(stored: SiteDocument, document: SiteDocument): Readon
       if (face.destination.kind !== 'page') continue;
       const isFollowed = shown.exception !== undefined;
       const words = [
-        ...(isFollowed ? ['followed', ...exceptionWords(stored, item)] : face.label === null ? [] : ['label of its own']),
-        ...(face.heldBack === true ? ['held back'] : []),
+        ...(isFollowed ? ['followed', ...exceptionWords(stored, item)] : face.label === null ? [] : ['own label']),
+        ...(face.heldBack === true ? ['unpublished'] : []),
         ...(face.hiddenOn === undefined ? [] : [`not on ${face.hiddenOn.join(', ')}`]),
       ];
       const known = places.get(face.destination.page);

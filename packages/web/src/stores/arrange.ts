@@ -26,7 +26,7 @@ export const useArrange = defineStore('arrange', () => {
   function setForm(next: ArrangeForm): void {
     form.value = next;
     localStorage.setItem(FORM, next);
-    notices.say(next === 'spread' ? 'The menu as a spread' : 'The menu as an outline');
+    notices.say(next === 'spread' ? 'Menu as columns' : 'Menu as a list');
   }
 
   function switchForm(): void {
@@ -70,7 +70,7 @@ export const useArrange = defineStore('arrange', () => {
     const from = selection.item === null ? -1 : all.indexOf(selection.item.id);
     const open = new Set(undecided.value);
     const next = [...all.slice(from + 1), ...all.slice(0, from + 1)].find((id) => open.has(id));
-    if (next === undefined) return notices.say('Everything in this menu is decided');
+    if (next === undefined) return notices.say('Every item in this menu has a link');
     selection.select(next);
     details.isAskingTarget = true;
   }

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { leaveFinding, mendDrift, safeMends, takeUpFinding, type Finding, type Id, type MendKind, type ToMend } from '@zorvik/core';
+import { counted, leaveFinding, mendDrift, safeMends, takeUpFinding, type Finding, type Id, type MendKind, type ToMend } from '@zorvik/core';
 import { driftClient, type DriftClient, type LeftFinding } from '../workers/driftClient.ts';
 import { routes } from '@zorvik/contract';
 import { ask } from '../api/client.ts';
@@ -57,9 +57,11 @@ export const useDrift = defineStore('drift', () => {
     isChecking.value = true;
     const answer = await ask(routes.checkLinks, { params: { siteKey: copy.siteKey ?? '' } });
     isChecking.value = false;
-    if (answer.kind !== 'reply') return notices.refuse(answer.kind === 'away' ? 'The server does not answer. Try again in a moment.' : answer.refusal.message);
+    if (answer.kind !== 'reply') return notices.refuse(answer.kind === 'away' ? 'No connection. Try again in a moment.' : answer.refusal.message);
     dead.value = new Map(answer.value.dead.map(({ address, reason }) => [address, reason]));
-    notices.say(`Asked for ${answer.value.asked} outside links: ${dead.value.size === 0 ? 'all answer' : `${dead.value.size} do not answer`}`);
+    notices.say(
+      `Checked ${counted(answer.value.asked, '# external link', '# external links')}: ${dead.value.size === 0 ? 'all work' : counted(dead.value.size, '# does not work', '# do not work')}`,
+    );
     await look();
   }
 

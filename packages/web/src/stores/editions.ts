@@ -76,10 +76,10 @@ function differencesOf(document: SiteDocument, published: readonly ResolvedMenu[
   const present = now.map((menu): MenuDifference => {
     const before = published.find(({ key }) => key === menu.key) ?? null;
     const sentences = compareMenus(before, menu).map(changeInWords);
-    return { key: menu.key, name: menu.name, sentences: before === null ? ['The menu is new', ...sentences] : sentences };
+    return { key: menu.key, name: menu.name, sentences: before === null ? ['New menu', ...sentences] : sentences };
   });
   const gone = published
     .filter(({ key }) => !ids.some((id) => nodeAt(document.menus, id).key === key))
-    .map(({ key, name }): MenuDifference => ({ key, name, sentences: ['The menu is no longer there'] }));
+    .map(({ key, name }): MenuDifference => ({ key, name, sentences: ['Menu deleted'] }));
   return [...present, ...gone].filter(({ sentences }) => sentences.length > 0);
 }

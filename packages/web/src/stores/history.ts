@@ -22,8 +22,7 @@ export const useHistory = defineStore('history', () => {
     const query = { ...(before === null ? {} : { before }), ...(asked === null ? {} : { about: asked }) };
     const answer = await ask(routes.readHistory, { params: { siteKey }, query });
     if (asked !== about.value || siteKey !== copy.siteKey) return;
-    problem.value =
-      answer.kind === 'away' ? 'The server does not answer, so its log cannot be read now.' : answer.kind === 'refused' ? answer.refusal.message : null;
+    problem.value = answer.kind === 'away' ? 'No connection, so the history can’t be loaded now.' : answer.kind === 'refused' ? answer.refusal.message : null;
     if (answer.kind !== 'reply') return;
     lines.value = before === null ? answer.value.lines : [...lines.value, ...answer.value.lines];
     next.value = answer.value.next;

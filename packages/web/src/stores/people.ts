@@ -6,7 +6,7 @@ import { ask } from '../api/client.ts';
 import { tellLeaving } from '../api/tellLeaving.ts';
 import { useConnection } from './connection.ts';
 import { useSelection } from './selection.ts';
-import { NAMELESS, useSession } from './session.ts';
+import { useSession } from './session.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
 /** How often a window says that it is still there, in ms; the server lets go of it after three times that. */
@@ -37,7 +37,7 @@ export const usePeople = defineStore('people', () => {
   const nobody: readonly Person[] = [];
 
   function me(): Person {
-    return { session: session.id, name: session.name || NAMELESS, menu: selection.menu?.id ?? null, item: selection.item?.id ?? null };
+    return { session: session.id, name: session.shownName, menu: selection.menu?.id ?? null, item: selection.item?.id ?? null };
   }
 
   async function say(): Promise<void> {

@@ -131,7 +131,7 @@ export const useSelection = defineStore('selection', () => {
             .some(({ id }) => id === removed?.id),
         ),
       );
-      if (removed !== null && by !== undefined) notices.refuse(`“${removed.label}”, which you had selected, was removed by ${by.actor}.`);
+      if (removed !== null && by !== undefined) notices.refuse(`${by.actor} removed “${removed.label}”, which you had selected.`);
       removed = null;
     },
     { flush: 'sync' },

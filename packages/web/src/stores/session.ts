@@ -1,13 +1,11 @@
 import { defineStore } from 'pinia';
-import { ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { mintId, type Id, type RandomBits } from '@zorvik/core';
 
 export const cryptoRandom: RandomBits = () => crypto.getRandomValues(new Uint32Array(1))[0] ?? 0;
 
 const KEY = 'zorvik-session';
 const NAME = 'zorvik-name';
-/** What others read until the person has said what to call them. */
-export const NAMELESS = 'Unnamed window';
 export const LONGEST_NAME = 40;
 
 interface KeptSession {
@@ -26,6 +24,8 @@ const MOST_SKIPPED = 500;
 export const useSession = defineStore('session', () => {
   const kept = read();
   const name = ref(kept.name ?? localStorage.getItem(NAME) ?? '');
+  /** What others read: the person's name, or a guest's number until there is one. */
+  const shownName = computed(() => name.value || `Guest ${guestNumber(kept.id)}`);
 
   const skipped = shallowRef<ReadonlySet<Id>>(new Set(kept.skipped));
 
@@ -59,8 +59,13 @@ export const useSession = defineStore('session', () => {
     write();
   }
 
-  return { id: kept.id, name, skipped, firstSeen, seeAnew, call, skip };
+  return { id: kept.id, name, shownName, skipped, firstSeen, seeAnew, call, skip };
 });
+
+/** From 1 to 99, the same for as long as the session lasts, so that two guests can mostly be told apart. */
+function guestNumber(session: Id): number {
+  return ([...session].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 99, 7) % 99) + 1;
+}
 
 function read(): KeptSession {
   const text = sessionStorage.getItem(KEY);

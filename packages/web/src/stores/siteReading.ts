@@ -43,7 +43,7 @@ export const useSiteReading = defineStore('siteReading', () => {
       [added, 'new'],
       [moved, 'moved'],
       [renamed, 'renamed'],
-      [readdressed, 'with another address'],
+      [readdressed, 'with a new address'],
       [gone, 'gone'],
     ] as const;
     const told = parts.filter(([count]) => count > 0).map(([count, word]) => `${count.toLocaleString()} ${word}`);

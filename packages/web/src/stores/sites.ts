@@ -3,7 +3,7 @@ import { ref, shallowRef } from 'vue';
 import { routes, type NewSite, type SiteSummary } from '@zorvik/contract';
 import { ask, type Answer } from '../api/client.ts';
 import { sendSitemap, type ImportDone } from '../api/sendSitemap.ts';
-import { NAMELESS, useSession } from './session.ts';
+import { useSession } from './session.ts';
 
 export type MissingPages = 'keep' | 'retire';
 
@@ -20,7 +20,7 @@ export const useSites = defineStore('sites', () => {
   async function load(): Promise<void> {
     const answer = await ask(routes.listSites);
     problem.value =
-      answer.kind === 'reply' ? null : answer.kind === 'away' ? 'The server does not answer. Start it, then load this page again.' : answer.refusal.message;
+      answer.kind === 'reply' ? null : answer.kind === 'away' ? 'No connection to the server. Start it, then reload this page.' : answer.refusal.message;
     if (answer.kind !== 'reply') return;
     ({ sites: sites.value, standIn: standIn.value, delivery: delivery.value } = answer.value);
     isLoaded.value = true;
@@ -43,7 +43,7 @@ export const useSites = defineStore('sites', () => {
   ): Promise<Answer<ImportDone>> {
     return sendSitemap(
       routes.importPages,
-      { params: { siteKey }, query: { missing, session: session.id, name: session.name || NAMELESS }, signal },
+      { params: { siteKey }, query: { missing, session: session.id, name: session.shownName }, signal },
       bytes,
       onProgress,
     );

@@ -34,7 +34,7 @@ import { editsInOutbox, putAwayRefused, putInOutbox, refusedAt, type RefusedEdit
 import type { TabMessage } from '../api/tabs.ts';
 import { useConnection } from './connection.ts';
 import { useNotices, type WayOn } from './notices.ts';
-import { cryptoRandom, NAMELESS, useSession } from './session.ts';
+import { cryptoRandom, useSession } from './session.ts';
 
 /** How it stands with what the person did: on the server, on its way, or waiting for the server to answer. */
 export type Keeping = 'kept' | 'keeping' | 'waiting';
@@ -99,7 +99,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
       return;
     }
     if (loaded === null) {
-      loadProblem.value = 'The server does not answer. This page asks again by itself.';
+      loadProblem.value = 'No connection. Retrying …';
       retry = setTimeout(() => {
         if (siteKey.value === key) siteKey.value = null;
         void open(key);
@@ -189,7 +189,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   function post(edit: Edit): void {
     const { epoch } = copy.value?.served ?? { epoch: '' };
     if (siteKey.value === null) return;
-    void putInOutbox({ siteKey: siteKey.value, epoch, name: session.name || NAMELESS, edit }).then((isKept) => {
+    void putInOutbox({ siteKey: siteKey.value, epoch, name: session.shownName, edit }).then((isKept) => {
       isOutboxKept.value = isKept;
       connection.tell({ kind: 'put' });
     });
@@ -211,7 +211,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     if (steps.length === 0) return null;
     const act = (): void => {
       session.skip(steps);
-      notices.say('Skipped this step. Undo continues with the one before it.');
+      notices.say('Skipped this step. Undo continues with the step before it.');
     };
     return { label: 'Skip this step', act };
   }
@@ -290,14 +290,14 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   /** Publishes what is kept. The caller sees to it that nothing is on its way. */
   async function publish(note: string): Promise<boolean> {
     if (siteKey.value === null) return false;
-    const body = { note, revision: revision.value, name: session.name || NAMELESS };
+    const body = { note, revision: revision.value, name: session.shownName };
     const answer = await ask(routes.publish, { params: { siteKey: siteKey.value }, body });
     if (answer.kind === 'reply') {
       edition.value = answer.value;
-      notices.say(`Edition ${answer.value.number} is published`);
+      notices.say(`Published edition ${answer.value.number}`);
       return true;
     }
-    notices.refuse(answer.kind === 'away' ? 'The server does not answer, so nothing was published. Try again in a moment.' : answer.refusal.message);
+    notices.refuse(answer.kind === 'away' ? 'No connection, so nothing was published. Try again in a moment.' : answer.refusal.message);
     if (answer.kind === 'refused' && answer.refusal.code === 'staleView') await catchUp();
     return false;
   }
@@ -307,16 +307,16 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     if (siteKey.value === null || copy.value === null) return false;
     const { epoch } = copy.value.served;
     const body = { id: mintId('edit', cryptoRandom), session: session.id, revision: to, known: revision.value, epoch };
-    const answer = await ask(routes.goBack, { params: { siteKey: siteKey.value }, query: { name: session.name || NAMELESS }, body });
+    const answer = await ask(routes.goBack, { params: { siteKey: siteKey.value }, query: { name: session.shownName }, body });
     if (answer.kind === 'reply') return wentBack(answer.value);
-    notices.refuse(answer.kind === 'away' ? 'The server does not answer, so nothing was changed. Try again in a moment.' : answer.refusal.message);
+    notices.refuse(answer.kind === 'away' ? 'No connection, so nothing was changed. Try again in a moment.' : answer.refusal.message);
     return false;
   }
 
   async function wentBack({ edits, revision: now }: ReplyOf<typeof routes.goBack>): Promise<boolean> {
     arrived(edits);
     if (now > revision.value) await catchUp();
-    notices.say('The site is what it was then. Undo brings back what it was before.');
+    notices.say('Restored that state. You can undo this.');
     return true;
   }
 

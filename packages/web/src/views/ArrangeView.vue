@@ -72,9 +72,9 @@ async function show(key: string, item: Id | null = null): Promise<void> {
 
 <template>
   <div v-if="selection.menu === null" class="first">
-    <h1>Make the first menu</h1>
-    <p class="mute">Its items lead to this site’s pages, to addresses elsewhere, or group what is below them.</p>
-    <v-btn color="primary" @click="isNewOpen = true">New menu …</v-btn>
+    <h1>Create your first menu</h1>
+    <p class="mute">A menu has items that link to the site’s pages or to other addresses, or that group other items.</p>
+    <v-btn color="primary" @click="isNewOpen = true">Create menu …</v-btn>
     <NewMenuDialog v-model="isNewOpen" @made="selection.showMenu" />
   </div>
   <PanelComposer v-else-if="composer.owner !== null" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
-import { findingInWords, toneOf, type Finding, type FindingKind, type MendKind } from '@zorvik/core';
+import { counted, findingInWords, toneOf, type Finding, type FindingKind, type MendKind } from '@zorvik/core';
 import DriftPicture from '../components/drift/DriftPicture.vue';
 import FindingCard from '../components/drift/FindingCard.vue';
 import ReadSiteDialog from '../components/pages/ReadSiteDialog.vue';
@@ -12,7 +12,7 @@ import { useDrift } from '../stores/drift.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
-/** Where the menu and the site no longer agree, drawn and explained, each with what would mend it. */
+/** The differences between the menu and the site's pages that nobody chose, drawn and explained, each with its fixes. */
 const copy = useWorkingCopy();
 const selection = useSelection();
 const drift = useDrift();
@@ -32,15 +32,15 @@ const count = computed(() => drift.findings.length);
 const broken = computed(() => drift.findings.filter((one) => toneOf(one) === 'broken').length);
 const title = computed(() => {
   if (!drift.isKnown) return 'Comparing …';
-  if (count.value === 0) return 'Menu and site agree';
-  return count.value === 1 ? '1 place disagrees' : `${count.value} places disagree`;
+  if (count.value === 0) return 'No differences';
+  return counted(count.value, '# difference', '# differences');
 });
 const about = computed(() => {
   const lines = picture.value?.lines ?? [];
   const joined = lines.filter(({ tone }) => tone === 'agrees').length;
   const led = lines.filter(({ tone }) => tone !== 'new').length;
-  const parts = [`${joined} of ${led} items that lead to pages agree with them.`];
-  if (broken.value > 0) parts.push(`${broken.value} lead${broken.value === 1 ? 's' : ''} visitors to nothing.`);
+  const parts = [counted(led, `${joined} of # item linked to a page matches it.`, `${joined} of # items linked to pages match them.`)];
+  if (broken.value > 0) parts.push(counted(broken.value, '# broken link.', '# broken links.'));
   return parts.join(' ');
 });
 const groups = computed(() => {
@@ -51,9 +51,9 @@ const groups = computed(() => {
 /** Kinds of which there are several: one press does the likely mend of each. */
 const many = computed(() => [...groups.value].filter(([, all]) => all.length > 1));
 const kindWords: Readonly<Record<FindingKind, string>> = {
-  pageGone: 'pages gone',
-  addressGone: 'addresses gone',
-  anchorGone: 'anchors gone',
+  pageGone: 'deleted pages',
+  addressGone: 'links to deleted pages',
+  anchorGone: 'missing anchors',
   linkDead: 'dead links',
   pageDraft: 'drafts',
   pageNew: 'new pages',
@@ -61,10 +61,10 @@ const kindWords: Readonly<Record<FindingKind, string>> = {
   titleStale: 'old titles',
   addressChanged: 'new addresses',
   addressRedirects: 'redirects',
-  orderDiffers: 'orders',
-  kindChanged: 'kinds',
+  orderDiffers: 'changed orders',
+  kindChanged: 'changed kinds',
   plannedLive: 'planned pages',
-  exceptionLost: 'exceptions',
+  exceptionLost: 'lost exceptions',
   sourceRenamed: 'renamed items',
 };
 const elsewhere = computed(() => selection.menus.filter(({ id }) => id !== selection.menu?.id && (drift.counts.get(id) ?? 0) > 0));
@@ -143,21 +143,15 @@ function goToMenu(step: 1 | -1): void {
       <SinceLast @look="isReadingSite = true" />
       <RefusalNote />
       <div class="actions">
-        <button
-          type="button"
-          class="plain-button"
-          :disabled="drift.isChecking"
-          title="Asks for every address outside the site, once"
-          @click="drift.checkLinks()"
-        >
-          {{ drift.isChecking ? 'Asking …' : 'Check outside links' }}
+        <button type="button" class="plain-button" :disabled="drift.isChecking" title="Opens every external address once" @click="drift.checkLinks()">
+          {{ drift.isChecking ? 'Checking …' : 'Check external links' }}
         </button>
         <button type="button" class="plain-button" @click="isReadingSite = true">Read the site …</button>
         <button v-for="[kind, all] in many" :key="kind" type="button" class="plain-button" @click="drift.mendKind(kind)">
-          Mend {{ all.length }} {{ kindWords[kind] }}
+          Fix {{ all.length }} {{ kindWords[kind] }}
         </button>
-        <button v-if="drift.safe.length > 0" type="button" class="all" title="Neither adds nor removes an item (A)" @click="drift.mend(drift.safe)">
-          {{ drift.safe.length === 1 ? 'Mend the safe one' : `Mend the ${drift.safe.length} safe ones` }}
+        <button v-if="drift.safe.length > 0" type="button" class="all" title="Fixes that add or remove no items (A)" @click="drift.mend(drift.safe)">
+          {{ counted(drift.safe.length, 'Fix the safe one', 'Fix the # safe ones') }}
         </button>
       </div>
     </header>
@@ -169,7 +163,7 @@ function goToMenu(step: 1 | -1): void {
       @choose="drift.chosenId = $event.id"
     />
     <aside aria-label="Findings">
-      <div ref="list" class="list" tabindex="0" role="group" aria-label="Findings: arrows go through them, Enter does the likely mend" @keydown="press">
+      <div ref="list" class="list" tabindex="0" role="group" aria-label="Findings: arrow keys select, Enter applies the first fix" @keydown="press">
         <ul v-if="count > 0">
           <FindingCard
             v-for="finding in drift.findings"
@@ -184,23 +178,21 @@ function goToMenu(step: 1 | -1): void {
           />
         </ul>
         <div v-else-if="drift.isKnown" class="empty">
-          <p class="good">Every item of this menu is as the site has it, or as somebody wanted it.</p>
-          <p v-if="elsewhere.length > 0" class="mute">Other menus disagree with the site:</p>
+          <p class="good">This menu is up to date.</p>
+          <p v-if="elsewhere.length > 0" class="mute">Other menus with differences:</p>
           <button v-for="menu in elsewhere" :key="menu.id" type="button" class="plain-button" @click="selection.showMenu(menu.key)">
             {{ menu.name }}
             <b class="number">{{ drift.counts.get(menu.id) }}</b>
           </button>
         </div>
       </div>
-      <section v-if="drift.leftHere.length > 0" class="left" aria-label="Left as they are">
-        <button type="button" class="plain-button" :aria-expanded="isLeftOpen" @click="isLeftOpen = !isLeftOpen">
-          {{ drift.leftHere.length }} left as {{ drift.leftHere.length === 1 ? 'it is' : 'they are' }}
-        </button>
+      <section v-if="drift.leftHere.length > 0" class="left" aria-label="Ignored findings">
+        <button type="button" class="plain-button" :aria-expanded="isLeftOpen" @click="isLeftOpen = !isLeftOpen">{{ drift.leftHere.length }} ignored</button>
         <ul v-if="isLeftOpen">
           <li v-for="{ finding, reason } in drift.leftHere" :key="finding.id">
             <p>{{ findingInWords(finding) }}</p>
-            <p class="mute">{{ reason === '' ? 'No reason was given.' : reason }}</p>
-            <button type="button" class="plain-button" @click="drift.takeUp(finding.id)">Take it up again</button>
+            <p class="mute">{{ reason === '' ? 'No reason given' : reason }}</p>
+            <button type="button" class="plain-button" @click="drift.takeUp(finding.id)">Reopen</button>
           </li>
         </ul>
       </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
+import { counted } from '@zorvik/core';
 import { DELIVERY } from '@zorvik/contract';
 import RefusalNote from '../components/common/RefusalNote.vue';
 import { useEditions } from '../stores/editions.ts';
@@ -16,9 +17,9 @@ const notices = useNotices();
 const note = ref('');
 const isQuillmere = computed(() => copy.siteKey === 'quillmere' && sites.standIn !== null);
 const blocked = computed(() => {
-  if (copy.pending.length > 0) return 'Some changes are still on their way. Publish when the bar says “kept”.';
-  if (selection.menus.length === 0) return 'There is no menu to publish yet. Make one in Arrange.';
-  return copy.edition !== null && editions.count === 0 ? 'The site is served exactly this already.' : null;
+  if (copy.pending.length > 0) return 'Some changes are not saved yet. Publish when the bar says “saved”.';
+  if (selection.menus.length === 0) return 'There is no menu to publish yet. Create one in Arrange.';
+  return copy.edition !== null && editions.count === 0 ? 'No changes to publish.' : null;
 });
 const next = computed(() => (copy.edition?.number ?? 0) + 1);
 
@@ -49,21 +50,19 @@ function when(at: string): string {
             copy.edition === null
               ? 'Not published yet'
               : editions.count === 0
-                ? `The site is as edition ${copy.edition.number}`
-                : `${editions.count} ${editions.count === 1 ? 'change' : 'changes'} since edition ${copy.edition.number}`
+                ? `Edition ${copy.edition.number} is live`
+                : `${counted(editions.count, '# change', '# changes')} since edition ${copy.edition.number}`
           }}
         </h1>
         <p class="mute">
-          {{
-            copy.edition === null ? 'The site gets nothing of this until you publish it.' : 'The site is served the last edition until you publish the next.'
-          }}
+          {{ copy.edition === null ? 'Visitors see nothing of this until you publish.' : 'Visitors see the last edition until you publish again.' }}
         </p>
       </header>
       <form class="publish" @submit.prevent="publish">
         <RefusalNote />
-        <label for="note">A note for edition {{ next }}</label>
+        <label for="note">Note for edition {{ next }}</label>
         <div>
-          <input id="note" v-model="note" type="text" maxlength="400" placeholder="What is it for? (optional)" autocomplete="off" />
+          <input id="note" v-model="note" type="text" maxlength="400" placeholder="What changed? (optional)" autocomplete="off" />
           <button type="submit" :aria-disabled="blocked !== null" :aria-describedby="blocked === null ? undefined : 'blocked'">
             Publish edition {{ next }}
           </button>
@@ -79,7 +78,7 @@ function when(at: string): string {
         </section>
         <p v-if="editions.differences.length === 0 && copy.edition !== null" class="agrees">
           <span aria-hidden="true">✓</span>
-          What you see in Arrange is what visitors see.
+          Visitors see the same menus as you do in Arrange.
         </p>
       </div>
     </section>
@@ -89,21 +88,21 @@ function when(at: string): string {
         <li v-for="edition in editions.editions" :key="edition.number" :class="{ now: edition.number === copy.edition?.number }">
           <strong class="number">{{ edition.number }}</strong>
           <span>
-            <span class="what">{{ edition.note || 'Without a note' }}</span>
-            <span class="mute">{{ when(edition.at) }} · {{ edition.actor }} · {{ edition.items }} items</span>
+            <span class="what">{{ edition.note || 'No note' }}</span>
+            <span class="mute">{{ when(edition.at) }} · {{ edition.actor }} · {{ counted(edition.items, '# item', '# items') }}</span>
           </span>
-          <span v-if="edition.number === copy.edition?.number" class="served">on the site</span>
+          <span v-if="edition.number === copy.edition?.number" class="served">live</span>
         </li>
       </ol>
-      <p v-else class="mute">The first edition will stand here.</p>
-      <h2>Where it is delivered</h2>
+      <p v-else class="mute">No editions yet. An edition is a numbered snapshot of all menus that visitors get.</p>
+      <h2>Delivery addresses</h2>
       <ul class="addresses">
         <li v-if="isQuillmere">
           <a :href="sites.standIn ?? ''" target="_blank" rel="noopener">
             The stand-in site
             <span class="only-heard">(opens in a new tab)</span>
           </a>
-          <span class="mute">serves Quillmere’s pages with the last edition</span>
+          <span class="mute">shows Quillmere’s pages with the live edition</span>
         </li>
         <template v-if="copy.edition !== null">
           <li v-for="menu in selection.menus" :key="menu.key">
@@ -112,7 +111,7 @@ function when(at: string): string {
             <a :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/menus/${menu.key}.html`" target="_blank" rel="noopener">HTML</a>
           </li>
           <li>
-            <span class="name">For all of them</span>
+            <span class="name">All menus</span>
             <a :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/navigation.css`" target="_blank" rel="noopener">CSS</a>
             <a :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/navigation.js`" target="_blank" rel="noopener">script</a>
           </li>

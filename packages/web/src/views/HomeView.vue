@@ -19,5 +19,5 @@ onMounted(async () => {
 </script>
 
 <template>
-  <p class="only-heard">Opening …</p>
+  <p class="only-heard">Loading …</p>
 </template>

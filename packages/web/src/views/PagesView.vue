@@ -92,11 +92,11 @@ onBeforeUnmount(() => releases.forEach((release) => release()));
     </div>
     <div v-if="total === 0" class="empty">
       <p class="what">This site has no pages yet.</p>
-      <p class="mute">Read its sitemap: each address becomes a page, where its path puts it. Or read the site itself, and its breadcrumbs do.</p>
-      <v-btn color="primary" @click="head?.readSitemap()">Read a sitemap …</v-btn>
+      <p class="mute">Import its sitemap, or let Zorvik read the site and place each page by its breadcrumbs.</p>
+      <v-btn color="primary" @click="head?.readSitemap()">Import sitemap …</v-btn>
     </div>
     <p v-else-if="rows.length === 0" class="empty mute">
-      {{ typed.trim() === '' ? 'No page is so.' : `No page has “${typed}” in its title or its address.` }}
+      {{ typed.trim() === '' ? 'No page matches.' : `No page has “${typed}” in its title or address.` }}
     </p>
     <div
       v-show="rows.length > 0"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
+import { counted } from '@zorvik/core';
 import NewSiteDialog from '../components/pages/NewSiteDialog.vue';
 import { useSites } from '../stores/sites.ts';
 
@@ -21,13 +22,13 @@ onMounted(() => void sites.load());
           <router-link :to="{ name: 'arrange', params: { siteKey: site.key } }">
             <strong>{{ site.name }}</strong>
             <span class="mute">{{ site.origin || 'no address yet' }}</span>
-            <span class="number">{{ site.pages.toLocaleString() }} pages</span>
-            <span class="number">{{ site.menus }} {{ site.menus === 1 ? 'menu' : 'menus' }}</span>
+            <span class="number">{{ counted(site.pages, '# page', '# pages') }}</span>
+            <span class="number">{{ counted(site.menus, '# menu', '# menus') }}</span>
             <span class="number" :class="{ mute: site.edition === null }">{{ site.edition === null ? 'not published' : `edition ${site.edition}` }}</span>
           </router-link>
         </li>
       </ul>
-      <p v-else-if="sites.isLoaded" class="mute">There is no site yet. Make one of its sitemap, and its pages are here.</p>
+      <p v-else-if="sites.isLoaded" class="mute">No sites yet. Create one from its sitemap to get its pages.</p>
     </div>
     <NewSiteDialog v-model="isNewOpen" />
   </div>

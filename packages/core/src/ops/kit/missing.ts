@@ -8,8 +8,8 @@ const words: Readonly<Record<ForestName, string>> = {
   items: 'item',
   placements: 'placement',
   sharedLinks: 'shared link',
-  ownFields: 'field',
-  leftFindings: 'finding that was left',
+  ownFields: 'custom field',
+  leftFindings: 'ignored finding',
   parts: 'part of the panel',
   presets: 'preset',
 };

@@ -14,8 +14,8 @@ defineExpose({ focus: () => field.value?.focus() });
   <div class="adding">
     <PagePick
       ref="field"
-      label="New item: a page, a label, or Label | address"
-      :placeholder="isSlim ? 'A page or a label' : 'A page, a label, or Label | https://…'"
+      label="New item: page, label, or Label | address"
+      :placeholder="isSlim ? 'Page or label' : 'Page, label, or Label | https://…'"
       is-bare
       @pick="emit('pick', $event)"
       @leave="emit('leave')"
@@ -24,11 +24,11 @@ defineExpose({ focus: () => field.value?.focus() });
     />
     <span v-if="!isSlim" class="mute hint">
       <kbd>Enter</kbd>
-      adds,
+      add,
       <kbd>Tab</kbd>
-      sets in,
+      indent,
       <kbd>Esc</kbd>
-      ends
+      finish
     </span>
   </div>
 </template>

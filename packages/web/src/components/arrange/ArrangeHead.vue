@@ -15,7 +15,7 @@ import {
   mdiTrashCanOutline,
 } from '@mdi/js';
 import { computed } from 'vue';
-import { childrenOf, preorder, sketchOf, type Id } from '@zorvik/core';
+import { childrenOf, counted, preorder, sketchOf, type Id } from '@zorvik/core';
 import { useSpotForNew } from '../../composables/useSpotForNew.ts';
 import { saveFile } from '../../composables/saveFile.ts';
 import { useItemActions } from '../../composables/useItemActions.ts';
@@ -47,7 +47,7 @@ const size = computed(() => {
     count += 1;
     deepest = Math.max(deepest, depth + 1);
   }
-  return count === 0 ? 'empty' : `${count} ${count === 1 ? 'item' : 'items'}, ${deepest} deep`;
+  return count === 0 ? 'empty' : `${counted(count, '# item', '# items')}, ${counted(deepest, '# level', '# levels')}`;
 });
 const form = computed({ get: () => arrange.form, set: (next) => void (next !== null && arrange.setForm(next)) });
 const nothing = computed(() => (selection.item === null ? 'select an item first' : null));
@@ -72,7 +72,7 @@ const formats = [
   { key: 'opml', name: 'OPML' },
   { key: 'markdown', name: 'Markdown list' },
   { key: 'html', name: 'HTML list' },
-  { key: 'text', name: 'Lines of text' },
+  { key: 'text', name: 'Plain text, one line per item' },
 ] as const;
 
 async function takeOut(key: string): Promise<void> {
@@ -92,11 +92,11 @@ async function takeOut(key: string): Promise<void> {
     <ChoiceRow
       v-model="form"
       class="form"
-      label="Form"
+      label="View"
       is-label-hidden
       :choices="[
-        { value: 'spread', label: 'Spread', hint: 'Branches side by side (S)' },
-        { value: 'outline', label: 'Outline', hint: 'One list to type in (S)' },
+        { value: 'spread', label: 'Columns', hint: 'Branches side by side, as in the bar (S)' },
+        { value: 'outline', label: 'List', hint: 'One indented list to type in (S)' },
       ]"
     />
     <div class="tools" role="toolbar" aria-label="The selected item">
@@ -113,8 +113,8 @@ async function takeOut(key: string): Promise<void> {
       <IconButton label="Remove" :icon="mdiTrashCanOutline" keys="Del" :reason="reasons.remove" @press="act('remove')" />
     </div>
     <RefusalNote />
-    <button v-if="arrange.undecided.length > 0" type="button" class="undecided" title="Go to the next one (U)" @click="arrange.goToUndecided()">
-      {{ arrange.undecided.length }} not yet decided
+    <button v-if="arrange.undecided.length > 0" type="button" class="undecided" title="Go to the next item without a link (U)" @click="arrange.goToUndecided()">
+      {{ arrange.undecided.length }} without a link
     </button>
     <div class="add">
       <v-menu>
@@ -124,20 +124,20 @@ async function takeOut(key: string): Promise<void> {
             <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
           </button>
         </template>
-        <v-list density="compact" min-width="240" aria-label="This menu">
-          <v-list-item title="About this menu …" @click="arrange.ask('menuFacts')" />
+        <v-list density="compact" min-width="240" aria-label="Menu actions">
+          <v-list-item title="Menu settings …" @click="arrange.ask('menuFacts')" />
           <v-list-item title="Shared links" @click="arrange.ask('sharedLinks')" />
           <v-list-item
-            :title="arrange.beside === null ? 'Another menu beside' : 'No menu beside'"
+            :title="arrange.beside === null ? 'Show another menu next to it' : 'Hide the other menu'"
             :disabled="selection.menus.length < 2"
             @click="arrange.ask('beside')"
           />
-          <v-list-item title="Plan a page …" @click="arrange.ask('planPage')" />
-          <v-list-item title="Unfold all" @click="selection.foldAll(false)" />
-          <v-list-item title="Fold all" @click="selection.foldAll(true)" />
+          <v-list-item title="Add a planned page …" @click="arrange.ask('planPage')" />
+          <v-list-item title="Expand all" @click="selection.foldAll(false)" />
+          <v-list-item title="Collapse all" @click="selection.foldAll(true)" />
           <v-divider />
-          <v-list-item title="Bring items in …" @click="arrange.ask('bringIn')" />
-          <v-list-subheader>Take it out as</v-list-subheader>
+          <v-list-item title="Import …" @click="arrange.ask('bringIn')" />
+          <v-list-subheader>Export as</v-list-subheader>
           <v-list-item v-for="format in formats" :key="format.key" :title="format.name" @click="takeOut(format.key)" />
         </v-list>
       </v-menu>

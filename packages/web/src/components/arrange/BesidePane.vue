@@ -5,21 +5,21 @@ import { useSelection } from '../../stores/selection.ts';
 import IconButton from '../common/IconButton.vue';
 import OutlineList from './OutlineList.vue';
 
-/** Another menu beside the one at hand, to drag between them. */
+/** Another menu next to the current one, to drag items between them. */
 const arrange = useArrange();
 const selection = useSelection();
 </script>
 
 <template>
-  <section v-if="arrange.beside !== null" class="beside" :aria-label="`Beside it: ${arrange.beside.name}`">
+  <section v-if="arrange.beside !== null" class="beside" :aria-label="`Other menu: ${arrange.beside.name}`">
     <header>
       <label>
-        <span class="only-heard">The menu beside</span>
+        <span class="only-heard">Other menu</span>
         <select v-model="arrange.besideId">
           <option v-for="menu in selection.menus.filter(({ id }) => id !== selection.menu?.id)" :key="menu.id" :value="menu.id">{{ menu.name }}</option>
         </select>
       </label>
-      <IconButton label="Close the menu beside" :icon="mdiClose" keys="B" @press="arrange.ask('beside')" />
+      <IconButton label="Close the other menu" :icon="mdiClose" keys="B" @press="arrange.ask('beside')" />
     </header>
     <OutlineList :key="arrange.beside.id" :menu="arrange.beside" is-narrow />
   </section>

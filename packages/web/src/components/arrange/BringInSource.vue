@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, shallowRef, watch } from 'vue';
-import { planSketch, type ImportPlan } from '@zorvik/core';
+import { counted, planSketch, type ImportPlan } from '@zorvik/core';
 import type { FoundMenu } from '@zorvik/formats';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ImportPreview from './ImportPreview.vue';
@@ -56,18 +56,18 @@ async function drop(event: DragEvent): Promise<void> {
       <input type="file" accept=".json,.csv,.opml,.xml,.md,.html,.htm,.txt" @change="take" />
     </label>
     <span class="mute">JSON, CSV, OPML, Markdown, HTML (a list or a whole page), or lines of text</span>
-    <textarea v-model="text" rows="5" aria-label="The menu as text" placeholder="… or paste it here, or drop a file" spellcheck="false" />
+    <textarea v-model="text" rows="5" aria-label="Menu as text" placeholder="… or paste text here, or drop a file" spellcheck="false" />
     <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
     <fieldset v-if="found.length > 1">
-      <legend>There are {{ found.length }} menus in it. Which one?</legend>
+      <legend>{{ found.length }} menus found. Which one?</legend>
       <label v-for="(menu, at) in found" :key="at">
         <input v-model="chosen" type="radio" name="found-menu" :value="at" />
         {{ menu.name || `Menu ${at + 1}` }}
-        <span class="mute">{{ menu.sketches.length }} on top</span>
+        <span class="mute">{{ counted(menu.sketches.length, '# top-level item', '# top-level items') }}</span>
       </label>
     </fieldset>
     <template v-if="plan !== null">
-      <p class="mute">Read as {{ format }}. Nothing is stored yet.</p>
+      <p class="mute">Format: {{ format }}. Nothing is imported yet.</p>
       <ImportPreview :plan="plan" />
     </template>
   </div>

@@ -7,8 +7,8 @@ const finder = useFinder();
 
 <template>
   <div class="empty">
-    <p class="what">Nothing stands in this menu yet.</p>
-    <p class="mute">Take pages, or whole branches of them, from the site; or type items one below the other.</p>
+    <p class="what">This menu is empty.</p>
+    <p class="mute">Add pages or whole branches from the site, or type items one after another.</p>
     <div>
       <v-btn color="primary" @click="finder.open()">Add pages</v-btn>
       <v-btn variant="outlined" @click="emit('add')">Type items</v-btn>

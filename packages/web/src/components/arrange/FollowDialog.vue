@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue';
 import {
   applyEdit,
   childrenOf,
+  counted,
   follow,
   followOf,
   isFollowed,
@@ -26,7 +27,7 @@ import ChoiceRow from '../common/ChoiceRow.vue';
 import DialogSheet from '../common/DialogSheet.vue';
 import PagePick from './PagePick.vue';
 
-/** By which rule an item or a menu takes what is below it from pages or another menu; what comes of it is shown before it is done. */
+/** The rule by which an item or a menu follows pages or another menu, with a preview of the result. */
 const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
 const selection = useSelection();
@@ -141,36 +142,38 @@ function keep(): void {
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" :title="`What “${name}” follows`" :width="820" :problem="problem" @submit="keep">
-    <p class="mute">What is below it comes from there and stays true to it by itself. Act on a child, and that is an exception for this child alone.</p>
+  <DialogSheet v-model="isOpen" :title="`Follow pages in “${name}”`" :width="820" :problem="problem" @submit="keep">
+    <p class="mute">
+      Items below it are taken from the site’s pages or from another menu and kept up to date automatically. If you change one of them, it becomes an exception.
+    </p>
     <div class="two">
       <div class="rule">
         <ChoiceRow
           v-if="others.length > 0"
           v-model="source"
-          label="Taken from"
+          label="Source"
           :choices="[
-            { value: 'pages', label: 'a branch of pages' },
-            { value: 'menu', label: 'another menu' },
+            { value: 'pages', label: 'Pages' },
+            { value: 'menu', label: 'Another menu' },
           ]"
         />
         <div v-if="source === 'pages'">
-          <span class="caption">What stands below</span>
-          <PagePick v-if="isPicking" label="The page whose branch it is" placeholder="Part of a title or an address" @pick="pick" @leave="isPicking = false" />
+          <span class="caption">Pages under</span>
+          <PagePick v-if="isPicking" label="Pages under which page" placeholder="Part of a title or an address" @pick="pick" @leave="isPicking = false" />
           <div v-else class="line">
             <button type="button" class="plain-button" @click="isPicking = true">{{ pageName }}</button>
-            <button v-if="page !== null" type="button" class="plain-button" @click="page = null">The whole site</button>
+            <button v-if="page !== null" type="button" class="plain-button" @click="page = null">Whole site</button>
           </div>
         </div>
         <label v-else class="line">
-          <span class="mute">The items of</span>
+          <span class="mute">Menu</span>
           <select v-model="menu">
             <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
           </select>
         </label>
         <ChoiceRow
           v-model="depth"
-          label="Levels"
+          label="Include levels"
           :choices="[
             { value: 1, label: '1' },
             { value: 2, label: '2' },
@@ -181,17 +184,17 @@ function keep(): void {
         <template v-if="source === 'pages'">
           <ChoiceRow
             v-model="form"
-            label="As"
+            label="Structure"
             :choices="[
-              { value: 'tree', label: 'nested as the pages are' },
-              { value: 'list', label: 'one list' },
+              { value: 'tree', label: 'nested' },
+              { value: 'list', label: 'flat list' },
             ]"
           />
           <ChoiceRow
             v-model="order"
-            label="In order"
+            label="Order"
             :choices="[
-              { value: 'site', label: 'as the pages are' },
+              { value: 'site', label: 'as on the site' },
               { value: 'title', label: 'A to Z' },
               { value: 'visits', label: 'most visited' },
               { value: 'date', label: 'newest' },
@@ -199,14 +202,14 @@ function keep(): void {
           />
         </template>
         <label class="line">
-          <span class="mute">At most</span>
-          <input v-model="limit" type="number" min="1" max="1000" placeholder="any number" aria-label="At most so many children of each parent" />
-          <span class="mute">{{ form === 'list' && source === 'pages' ? 'in all' : 'of each parent' }}</span>
+          <span class="mute">Max. items</span>
+          <input v-model="limit" type="number" min="1" max="1000" placeholder="no limit" aria-label="Max. items" />
+          <span class="mute">{{ form === 'list' && source === 'pages' ? 'in total' : 'per parent' }}</span>
         </label>
         <template v-if="source === 'pages'">
           <ChipSet
             v-model="kinds"
-            label="Only pages of these kinds (none chosen: all)"
+            label="Kinds (none selected: all)"
             :choices="[
               { value: 'page', label: 'page' },
               { value: 'category', label: 'category' },
@@ -215,27 +218,32 @@ function keep(): void {
               { value: 'event', label: 'event' },
             ]"
           />
-          <ChipSet v-if="known.length > 0" v-model="categories" label="Only of these categories (none chosen: all)" :choices="known" />
-          <ChipSet v-model="drafts" label="Besides what is live" :choices="[{ value: 'drafts', label: 'drafts, held back until they are live' }]" />
+          <ChipSet v-if="known.length > 0" v-model="categories" label="Categories (none selected: all)" :choices="known" />
+          <ChipSet v-model="drafts" label="Drafts" :choices="[{ value: 'drafts', label: 'include drafts, unpublished until they are live' }]" />
         </template>
       </div>
-      <section class="outcome" aria-label="What stands there then" aria-live="polite">
+      <section class="outcome" aria-label="Preview" aria-live="polite">
         <template v-if="outcome !== null">
           <p v-if="outcome.problem !== null" class="bad">{{ outcome.problem }}</p>
           <template v-else>
             <h2>
-              {{ outcome.count === 0 ? 'Nothing stands there yet' : `${outcome.count} ${outcome.count === 1 ? 'item' : 'items'} by this rule` }}
+              {{ outcome.count === 0 ? 'No pages match yet' : counted(outcome.count, '# followed item', '# followed items') }}
             </h2>
             <ul>
               <li v-for="row in outcome.rows" :key="row.id" :class="{ own: row.isOwn }" :style="{ paddingInlineStart: `${row.depth * 16}px` }">
                 {{ row.label }}
-                <em v-if="row.isOwn">its own</em>
+                <em v-if="row.isOwn">own item</em>
               </li>
             </ul>
             <p v-if="outcome.count + outcome.own > outcome.rows.length" class="mute">and {{ outcome.count + outcome.own - outcome.rows.length }} more</p>
             <p v-if="outcome.gone > 0" class="mute">
-              {{ outcome.gone === 1 ? 'An item of its own gives' : `${outcome.gone} items of its own give` }} way to the same pages; what was set for them
-              stays.
+              {{
+                counted(
+                  outcome.gone,
+                  '# existing item is replaced by its followed page; its settings are kept.',
+                  '# existing items are replaced by their followed pages; their settings are kept.',
+                )
+              }}
             </p>
           </template>
         </template>
@@ -243,7 +251,7 @@ function keep(): void {
     </div>
     <template #actions>
       <v-btn variant="text" @click="isOpen = false">Cancel</v-btn>
-      <v-btn color="primary" type="submit">Follow it</v-btn>
+      <v-btn color="primary" type="submit">Follow</v-btn>
     </template>
   </DialogSheet>
 </template>

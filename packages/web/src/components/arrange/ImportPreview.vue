@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue';
-import { writtenOut, type ImportPlan, type PlannedItem } from '@zorvik/core';
+import { counted, writtenOut, type ImportPlan, type PlannedItem } from '@zorvik/core';
 import { ROW_HEIGHT, useVirtualRows } from '../../composables/useVirtualRows.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
@@ -14,13 +14,13 @@ const rows = useVirtualRows(
 );
 
 function outcome({ destination, foundBy, dropped }: PlannedItem): { readonly text: string; readonly tone: string } {
-  if (dropped !== null) return { text: `left out: ${dropped}`, tone: 'bad' };
+  if (dropped !== null) return { text: `skipped: ${dropped}`, tone: 'bad' };
   if (destination.kind === 'page') {
     const page = copy.document?.pages.nodes.get(destination.page);
-    return { text: `${page?.address ?? ''}, found by its ${foundBy}`, tone: 'good' };
+    return { text: `${page?.address ?? ''}, matched by ${foundBy}`, tone: 'good' };
   }
-  if (destination.kind === 'undecided') return { text: 'not yet decided', tone: 'look' };
-  if (destination.kind === 'none') return { text: 'a heading', tone: '' };
+  if (destination.kind === 'undecided') return { text: 'no link yet', tone: 'look' };
+  if (destination.kind === 'none') return { text: 'heading', tone: '' };
   return { text: writtenOut(destination) ?? '', tone: '' };
 }
 </script>
@@ -28,13 +28,13 @@ function outcome({ destination, foundBy, dropped }: PlannedItem): { readonly tex
 <template>
   <div class="preview">
     <p class="sum" role="status">
-      <b>{{ plan.items.length - plan.dropped }} new items</b>
-      <span class="good">{{ plan.matched }} lead to pages of this site</span>
-      <span v-if="plan.others > 0">{{ plan.others }} to other addresses, or are headings</span>
-      <span v-if="plan.undecided > 0" class="look">{{ plan.undecided }} not yet decided</span>
-      <span v-if="plan.dropped > 0" class="bad">{{ plan.dropped }} left out</span>
+      <b>{{ counted(plan.items.length - plan.dropped, '# new item', '# new items') }}</b>
+      <span class="good">{{ counted(plan.matched, '# links to a page of this site', '# link to pages of this site') }}</span>
+      <span v-if="plan.others > 0">{{ counted(plan.others, '# other link or heading', '# other links or headings') }}</span>
+      <span v-if="plan.undecided > 0" class="look">{{ plan.undecided }} without a link</span>
+      <span v-if="plan.dropped > 0" class="bad">{{ plan.dropped }} skipped</span>
     </p>
-    <div ref="scroller" class="list" tabindex="0" role="region" aria-label="What it becomes">
+    <div ref="scroller" class="list" tabindex="0" role="region" aria-label="Preview">
       <ul :style="{ height: `${rows.height.value}px` }">
         <li
           v-for="{ index, start } in rows.rows.value"

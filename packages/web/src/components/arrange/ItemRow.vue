@@ -54,11 +54,11 @@ const isFollowed = computed(() => props.row.item.exception !== undefined);
 const remarks = computed((): { readonly text: string; readonly tone: Tone }[] => {
   const found: { text: string; tone: Tone }[] = [];
   const { hiddenOn, heldBack, opensNewTab } = face.value;
-  if (kind.value === 'undecided') found.push({ text: 'not yet decided', tone: 'look' });
-  if (page.value?.state === 'gone') found.push({ text: 'page gone', tone: 'bad' });
+  if (kind.value === 'undecided') found.push({ text: 'no link yet', tone: 'look' });
+  if (page.value?.state === 'gone') found.push({ text: 'page deleted', tone: 'bad' });
   if (page.value?.state === 'draft') found.push({ text: page.value.planned === true ? 'planned' : 'draft', tone: 'look' });
-  if (heldBack === true) found.push({ text: 'held back', tone: 'look' });
-  if (isTwice.value) found.push({ text: 'twice here', tone: 'plain' });
+  if (heldBack === true) found.push({ text: 'unpublished', tone: 'look' });
+  if (isTwice.value) found.push({ text: 'used twice', tone: 'plain' });
   for (const words of exceptions.value) found.push({ text: words, tone: words === 'hidden' ? 'look' : 'plain' });
   if (props.row.item.follow !== undefined) found.push({ text: 'follows', tone: 'good' });
   if (props.row.item.link !== undefined) found.push({ text: 'shared', tone: 'plain' });
@@ -158,7 +158,9 @@ onBeforeUnmount(() => release?.());
         @blur="leave(true)"
       />
       <span v-if="problem !== null" class="problem" role="alert">{{ problem }}</span>
-      <span v-else-if="meanwhile !== null" class="problem look" role="status">Changed to “{{ meanwhile }}” meanwhile. Yours will stand when you leave.</span>
+      <span v-else-if="meanwhile !== null" class="problem look" role="status">
+        Someone changed this to “{{ meanwhile }}”. Your text replaces it when you leave the field.
+      </span>
     </span>
     <template v-else>
       <span class="name">

@@ -3,13 +3,14 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import {
   fitsType,
+  inWords,
   placementOf,
   placeMenu,
-  placeNames,
+  placePhrase,
   places,
   retireMenu,
   setMenu,
-  sourceName,
+  sourcePhrase,
   unfollow,
   type OwnField,
   type Place,
@@ -22,7 +23,7 @@ import DialogSheet from '../common/DialogSheet.vue';
 import LineField from '../common/LineField.vue';
 import { useKeeping } from '../../composables/useKeeping.ts';
 
-/** What there is to know of a menu besides its items: what it is for, where it stands, how deep it may be; and retiring it. */
+/** A menu's settings besides its items: notes, place, maximum of levels; and deleting it. */
 const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
 const selection = useSelection();
@@ -47,10 +48,14 @@ const fields = computed((): OwnField[] => {
   return [...storedOrder(document, 'ownFields')].filter(({ of }) => of === 'menus');
 });
 const used = computed(() =>
-  place.value === null ? 'It stands nowhere.' : `It stands in the ${placeNames[place.value]}. Retired, it is taken out of there at the next publication.`,
+  place.value === null
+    ? 'This menu is not placed.'
+    : `This menu is in the ${inWords(placePhrase(place.value))}. If you delete it, it disappears there with the next edition.`,
 );
 
-const followed = computed(() => (copy.document === null || menu.value?.follow === undefined ? 'nothing' : sourceName(copy.document, menu.value.follow)));
+const followed = computed(() =>
+  copy.document === null || menu.value?.follow === undefined ? 'nothing' : inWords(sourcePhrase(copy.document, menu.value.follow)),
+);
 
 function stopFollowing(): void {
   const done = copy.perform((context) => unfollow(context, id.value));
@@ -82,26 +87,26 @@ function retire(): void {
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" :title="`About “${menu?.name ?? ''}”`" :problem="problem" @submit="isOpen = false">
+  <DialogSheet v-model="isOpen" :title="`Settings of “${menu?.name ?? ''}”`" :problem="problem" @submit="isOpen = false">
     <template v-if="menu !== null">
-      <LineField label="What it is for" :value="menu.description" placeholder="For whoever edits it next" :keep="describe" />
+      <LineField label="Notes" :value="menu.description" placeholder="For other editors" :keep="describe" />
       <label class="line">
-        <span>Stands in the</span>
+        <span>Place</span>
         <select v-model="place">
-          <option v-for="one in places" :key="one" :value="one">{{ placeNames[one] }}</option>
+          <option v-for="one in places" :key="one" :value="one">{{ inWords(placePhrase(one)) }}</option>
         </select>
       </label>
       <label class="line">
-        <span>Levels at most</span>
+        <span>Max. levels</span>
         <select v-model.number="limit">
-          <option :value="0">as many as it takes</option>
+          <option :value="0">no limit</option>
           <option v-for="levels in 8" :key="levels" :value="levels">{{ levels }}</option>
         </select>
       </label>
       <div class="line">
         <span>Follows</span>
         <span>{{ followed }}</span>
-        <button type="button" class="plain-button" @click="arrange.letFollow(id)">{{ menu.follow === undefined ? 'Let it follow …' : 'Change …' }}</button>
+        <button type="button" class="plain-button" @click="arrange.letFollow(id)">{{ menu.follow === undefined ? 'Follow pages …' : 'Change …' }}</button>
         <button v-if="menu.follow !== undefined" type="button" class="plain-button" @click="stopFollowing">Stop</button>
       </div>
       <LineField
@@ -114,13 +119,13 @@ function retire(): void {
         :keep="keepOwn(field)"
       />
       <p class="line">
-        <span>Its key</span>
+        <span>ID</span>
         <code>{{ menu.key }}</code>
-        <span class="mute">the delivery address holds it</span>
+        <span class="mute">used in the delivery address</span>
       </p>
       <div class="retire">
-        <p class="mute">{{ used }} Undo brings it back with all that is in it.</p>
-        <v-btn variant="outlined" @click="retire">Retire the menu</v-btn>
+        <p class="mute">{{ used }} You can undo this.</p>
+        <v-btn variant="outlined" @click="retire">Delete menu</v-btn>
       </div>
     </template>
     <template #actions>

@@ -39,7 +39,7 @@ function leave(isKept: boolean): void {
       ref="input"
       v-model="typed"
       type="text"
-      aria-label="Name of the menu"
+      aria-label="Menu name"
       @input="typing.input"
       @compositionstart="typing.composing(true)"
       @compositionend="typing.composing(false)"
@@ -47,7 +47,7 @@ function leave(isKept: boolean): void {
       @keydown.escape="!$event.isComposing && leave(false)"
       @blur="leave(true)"
     />
-    <button v-else type="button" title="Rename the menu" @click="start">{{ selection.menu?.name }}</button>
+    <button v-else type="button" title="Rename menu" @click="start">{{ selection.menu?.name }}</button>
   </h1>
 </template>
 

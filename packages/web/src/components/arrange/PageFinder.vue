@@ -2,7 +2,7 @@
 import { mdiClose } from '@mdi/js';
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { addPages, childrenOf, nameOf, type Id, type Page } from '@zorvik/core';
+import { addPages, childrenOf, counted, nameOf, type Id, type Page } from '@zorvik/core';
 import { pageUse, whereUsed } from '../../composables/pageUse.ts';
 import { useFoundPages, type PageFilter } from '../../composables/useFoundPages.ts';
 import { useSpotForNew } from '../../composables/useSpotForNew.ts';
@@ -58,9 +58,9 @@ const where = computed(() => {
   if (document === null || spot.value === null) return '';
   const { parent, after } = spot.value;
   if (isInside.value && selection.item !== null) return `into “${nameOf(document, 'items', parent)}”`;
-  return after === null ? `as the first of “${nameOf(document, 'items', parent)}”` : `after “${nameOf(document, 'items', after)}”`;
+  return after === null ? `at the start of “${nameOf(document, 'items', parent)}”` : `after “${nameOf(document, 'items', after)}”`;
 });
-const problem = computed(() => (toAdd.value.length === 0 ? 'no page is chosen' : null));
+const problem = computed(() => (toAdd.value.length === 0 ? 'no page is selected' : null));
 
 watch(
   () => finder.isOpen,
@@ -150,7 +150,7 @@ const releases = new WeakMap<HTMLElement, () => void>();
         <span class="hint mute">
           <kbd>Shift</kbd>
           <kbd>Enter</kbd>
-          picks several
+          select several
         </span>
         <IconButton label="Close the page finder" :icon="mdiClose" keys="Esc" @press="finder.close()" />
       </header>
@@ -179,7 +179,7 @@ const releases = new WeakMap<HTMLElement, () => void>();
         <label>
           <span class="only-heard">State</span>
           <select v-model="state">
-            <option v-for="one in states" :key="one ?? ''" :value="one">{{ one ?? 'any state' }}</option>
+            <option v-for="one in states" :key="one ?? ''" :value="one">{{ one === 'gone' ? 'deleted' : (one ?? 'any state') }}</option>
           </select>
         </label>
         <label class="unused">
@@ -189,9 +189,9 @@ const releases = new WeakMap<HTMLElement, () => void>();
       </div>
       <div ref="scroller" class="found" tabindex="0">
         <p v-if="found.length === 0" class="mute none">
-          No page fits “{{ typed }}”{{ kind !== null || state !== null || isUnused ? ' and the filter' : '' }}. Try fewer letters, or add a link with
+          No page matches “{{ typed }}”{{ kind !== null || state !== null || isUnused ? ' and the filters' : '' }}. Try fewer letters, or press
           <kbd>Enter</kbd>
-          in the outline.
+          in the menu to add a link.
         </p>
         <div id="found-pages" role="listbox" aria-label="Pages found" aria-multiselectable="true" :style="{ height: `${rows.height.value}px` }">
           <div
@@ -220,32 +220,32 @@ const releases = new WeakMap<HTMLElement, () => void>();
             </span>
           </div>
         </div>
-        <p v-if="search.count > found.length" class="mute none">and {{ search.count - found.length }} more: type to narrow them down</p>
+        <p v-if="search.count > found.length" class="mute none">and {{ search.count - found.length }} more. Type to narrow them down.</p>
       </div>
       <footer>
         <div class="choices-two">
           <ChoiceRow
             v-model="finder.depth"
-            label="Take along, levels below"
+            label="Include subpages"
             :choices="[
-              { value: 0, label: 'page', hint: 'The page alone' },
-              { value: 1, label: '+ 1', hint: 'With one level below it' },
-              { value: 2, label: '+ 2', hint: 'With two levels below it' },
-              { value: 99, label: 'all', hint: 'With all below it' },
+              { value: 0, label: 'none', hint: 'The page only' },
+              { value: 1, label: '1 level', hint: 'The page and its subpages' },
+              { value: 2, label: '2 levels', hint: 'The page and two levels of subpages' },
+              { value: 99, label: 'all', hint: 'The page and all its subpages' },
             ]"
           />
           <ChoiceRow
             v-if="selection.item !== null"
             v-model="isInside"
-            label="Put it"
+            label="Position"
             :choices="[
-              { value: false, label: 'after the item', hint: 'After the selected item' },
-              { value: true, label: 'inside it', hint: 'Inside the selected item' },
+              { value: false, label: 'after', hint: 'After the selected item' },
+              { value: true, label: 'inside', hint: 'Inside the selected item' },
             ]"
           />
         </div>
         <button type="button" class="go" :disabled="problem !== null" @click="add">
-          Add {{ toAdd.length > 1 ? `${toAdd.length} pages ` : '' }}{{ where }}
+          Add {{ toAdd.length > 1 ? `${counted(toAdd.length, '# page', '# pages')} ` : '' }}{{ where }}
           <kbd>Enter</kbd>
         </button>
       </footer>

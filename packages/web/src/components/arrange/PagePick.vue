@@ -47,10 +47,10 @@ const offers = computed((): Offer[] => {
           text: after === undefined ? address : before,
           note:
             typedAs.ok && typedAs.value.kind === 'email'
-              ? 'an e-mail address'
+              ? 'e-mail address'
               : typedAs.ok && typedAs.value.kind === 'phone'
-                ? 'a phone number'
-                : 'a link to this address',
+                ? 'phone number'
+                : 'link to this address',
           picked: { kind: 'link', label: after === undefined ? text : before, address },
         },
       ]
@@ -58,8 +58,8 @@ const offers = computed((): Offer[] => {
   const heading: Offer[] =
     after === undefined
       ? [
-          { key: 'heading', icon: mdiFormatTitle, text, note: 'a heading that leads nowhere', picked: { kind: 'heading', label: text } },
-          { key: 'undecided', icon: mdiHelpCircleOutline, text, note: 'not yet decided, held back', picked: { kind: 'undecided', label: text } },
+          { key: 'heading', icon: mdiFormatTitle, text, note: 'heading without a link', picked: { kind: 'heading', label: text } },
+          { key: 'undecided', icon: mdiHelpCircleOutline, text, note: 'no link yet, unpublished', picked: { kind: 'undecided', label: text } },
         ]
       : [];
   return /^(?:https?:|mailto:|tel:|\S+@\S+$)/.test(address) || after !== undefined ? [...link, ...pages, ...heading] : [...pages, ...link, ...heading];
@@ -141,7 +141,7 @@ function press(event: KeyboardEvent): void {
       @paste="pasted"
       @blur="blurred"
     />
-    <ul v-show="isListOpen && offers.length > 0" :id="`${id}-list`" role="listbox" :aria-label="`What “${typed}” may mean`">
+    <ul v-show="isListOpen && offers.length > 0" :id="`${id}-list`" role="listbox" :aria-label="`Suggestions for “${typed}”`">
       <li
         v-for="(offer, at) in offers"
         :id="`${id}-${at}`"

@@ -49,21 +49,21 @@ function plan(): void {
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" title="Plan a page" :problem="problem" @submit="plan">
-    <p class="mute">It stands in the menu and among the pages as planned. Visitors get it when the site has it.</p>
-    <v-text-field v-model="title" label="Its title" placeholder="Autumn planting" autofocus hide-details @update:model-value="problem = null" />
+  <DialogSheet v-model="isOpen" title="Add a planned page" :problem="problem" @submit="plan">
+    <p class="mute">A planned page is a page the site does not have yet. It is in the menu now, and visitors see it once the page is live.</p>
+    <v-text-field v-model="title" label="Page title" placeholder="Autumn planting" autofocus hide-details @update:model-value="problem = null" />
     <div>
-      <span class="caption">Belongs under</span>
-      <PagePick v-if="isPicking" label="The page that it belongs under" placeholder="Part of a title or an address" @pick="pick" @leave="isPicking = false" />
+      <span class="caption">Parent page</span>
+      <PagePick v-if="isPicking" label="Parent page" placeholder="Part of a title or an address" @pick="pick" @leave="isPicking = false" />
       <div v-else class="row">
-        <button type="button" class="plain-button" @click="isPicking = true">{{ parent === null ? 'the top level' : parent.title }}</button>
+        <button type="button" class="plain-button" @click="isPicking = true">{{ parent === null ? 'top level' : parent.title }}</button>
         <span class="mute">{{ parent?.address ?? '/' }}</span>
         <button v-if="parent !== null" type="button" class="plain-button" @click="under = null">Top level</button>
       </div>
     </div>
     <template #actions>
       <v-btn variant="text" @click="isOpen = false">Cancel</v-btn>
-      <v-btn color="primary" type="submit">Plan it</v-btn>
+      <v-btn color="primary" type="submit">Add page</v-btn>
     </template>
   </DialogSheet>
 </template>

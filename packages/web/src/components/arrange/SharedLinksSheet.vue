@@ -1,7 +1,21 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
-import { addShared, createLink, labelOf, leadTo, menuOf, removeLink, renameItem, storedOrder, usersOf, writtenOut, type Id, type Item } from '@zorvik/core';
+import {
+  counted,
+  addShared,
+  createLink,
+  labelOf,
+  leadTo,
+  menuOf,
+  removeLink,
+  renameItem,
+  storedOrder,
+  usersOf,
+  writtenOut,
+  type Id,
+  type Item,
+} from '@zorvik/core';
 import { targetOf, type Picked } from '../../composables/picked.ts';
 import { useItemActions } from '../../composables/useItemActions.ts';
 import { useKeeping } from '../../composables/useKeeping.ts';
@@ -56,7 +70,8 @@ function lead(id: Id, picked: Picked): void {
 }
 
 function make(picked: Picked): void {
-  if (picked.kind === 'heading' || picked.kind === 'undecided') return notices.refuse('A shared link leads somewhere: choose a page, or type Label | address.');
+  if (picked.kind === 'heading' || picked.kind === 'undecided')
+    return notices.refuse('A shared link needs a destination. Choose a page, or type Label | address.');
   const done = copy.perform((context) => createLink(context, picked.kind === 'page' ? { page: picked.id } : picked));
   if (done.ok) isMaking.value = false;
 }
@@ -98,11 +113,11 @@ function go(item: Item): void {
       <header>
         <h2>Shared links</h2>
         <span class="mute number">{{ links.length }}</span>
-        <IconButton class="close" label="Close the shared links" :icon="mdiClose" keys="Esc" @press="isOpen = false" />
+        <IconButton class="close" label="Close shared links" :icon="mdiClose" keys="Esc" @press="isOpen = false" />
       </header>
-      <p class="mute about">Kept once and shown by items of any menu: what is changed here changes in all of them.</p>
+      <p class="mute about">A shared link is kept once and used by items of several menus. Changing it here changes it everywhere.</p>
       <ul>
-        <li v-if="links.length === 0" class="none mute">None yet. Select an item and choose “Make it a shared link”, or make one here.</li>
+        <li v-if="links.length === 0" class="none mute">No shared links yet. Select an item and choose “Make shared link”, or add one here.</li>
         <li v-for="one in links" :key="one.id" :class="{ on: opened === one.id }">
           <button type="button" class="row" :aria-expanded="opened === one.id" @click="opened = opened === one.id ? null : one.id">
             <svg viewBox="0 0 24 24" width="15" height="15" aria-hidden="true">
@@ -111,24 +126,18 @@ function go(item: Item): void {
             <span class="label">{{ one.label }}</span>
             <span class="mute target">{{ one.target }}</span>
             <span class="count" :class="{ unused: one.users.length === 0 }">
-              {{ one.users.length === 0 ? 'shown nowhere' : `${one.users.length}× in ${one.menus} ${one.menus === 1 ? 'menu' : 'menus'}` }}
+              {{ one.users.length === 0 ? 'not used' : `${one.users.length}× in ${counted(one.menus, '# menu', '# menus')}` }}
             </span>
           </button>
           <div v-if="opened === one.id" class="open">
             <LineField label="Label" :value="one.label" :keep="rename(one.id)" />
             <div>
-              <span class="caption">Leads to</span>
-              <PagePick
-                v-if="isLeading"
-                label="Where it leads"
-                placeholder="A page, /path or https://…"
-                @pick="lead(one.id, $event)"
-                @leave="isLeading = false"
-              />
-              <button v-else type="button" class="plain-button" @click="isLeading = true">{{ one.target || 'nothing' }}</button>
+              <span class="caption">Link</span>
+              <PagePick v-if="isLeading" label="Link to" placeholder="A page, /path or https://…" @pick="lead(one.id, $event)" @leave="isLeading = false" />
+              <button v-else type="button" class="plain-button" @click="isLeading = true">{{ one.target || 'no link yet' }}</button>
             </div>
             <div v-if="one.users.length > 0">
-              <span class="caption">Shown by</span>
+              <span class="caption">Used in</span>
               <button v-for="item in one.users" :key="item.id" type="button" class="where" @click="go(item)">{{ pathOf(item) }}</button>
             </div>
             <div class="acts">
@@ -137,7 +146,7 @@ function go(item: Item): void {
             </div>
             <p v-if="refused?.id === one.id" class="refused" role="alert">
               {{ refused.words }}
-              <button type="button" @click="remove(one.id, true)">Detach them all and remove it</button>
+              <button type="button" @click="remove(one.id, true)">Unlink all and remove</button>
             </p>
           </div>
         </li>
@@ -145,7 +154,7 @@ function go(item: Item): void {
       <footer>
         <PagePick
           v-if="isMaking"
-          label="The new shared link: a page, or Label | address"
+          label="New shared link: page, or Label | address"
           placeholder="A page, or Label | https://…"
           @pick="make"
           @leave="isMaking = false"

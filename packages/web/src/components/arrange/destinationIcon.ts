@@ -16,5 +16,5 @@ export const destinationWords: Readonly<Record<Destination['kind'], string>> = {
   email: 'e-mail',
   phone: 'phone number',
   none: 'heading',
-  undecided: 'not yet decided',
+  undecided: 'no link yet',
 };

@@ -16,7 +16,7 @@ function change(event: Event): void {
 <template>
   <span class="color">
     <label class="only-heard" :for="id">{{ label }}</label>
-    <input type="color" :value="value" :aria-label="`${label}, by eye`" :title="label" @change="change" />
+    <input type="color" :value="value" :aria-label="`${label}, colour picker`" :title="label" @change="change" />
     <input :id="id" type="text" :value="value" spellcheck="false" maxlength="7" @change="change" @keydown.enter.prevent="change" />
   </span>
 </template>

@@ -47,7 +47,9 @@ function escape(event: KeyboardEvent): void {
       <slot name="after" />
     </div>
     <p v-if="problem !== null" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</p>
-    <p v-else-if="meanwhile !== null" class="problem look" role="status">Changed to “{{ meanwhile }}” meanwhile. Yours will stand when you leave.</p>
+    <p v-else-if="meanwhile !== null" class="problem look" role="status">
+      Someone changed this to “{{ meanwhile }}”. Your text replaces it when you leave the field.
+    </p>
   </div>
 </template>
 

@@ -10,21 +10,21 @@ const composer = useComposer();
 const composing = useComposing();
 const emit = defineEmits<{ left: [] }>();
 const about: Readonly<Partial<Record<PartKind, readonly [string, string]>>> = {
-  group: ['Link group', 'one child item with its links'],
-  groups: ['All other groups', 'balanced in columns'],
-  links: ['Own links', 'a list that is in this panel alone'],
-  link: ['Link', 'one more in this list'],
+  group: ['Link group', 'one child item and its links'],
+  groups: ['Remaining groups', 'all other child items, balanced in columns'],
+  links: ['Link list', 'links in this panel only'],
+  link: ['Link', 'another link in this list'],
   heading: ['Heading', 'a line above other parts'],
   text: ['Text', 'paragraphs and lists'],
-  picture: ['Picture', 'uploaded; may reach the edge'],
-  button: ['Button', 'one thing to do'],
+  picture: ['Picture', 'uploaded; may extend to the edge'],
+  button: ['Button', 'a call to action'],
   divider: ['Divider', 'a line between parts'],
-  search: ['Search', 'a field that asks the site'],
+  search: ['Search', 'a field that searches the site'],
   pages: ['Live list', 'newest, most visited, A to Z; links or cards'],
   menu: ['Menu', 'another menu, as a list'],
-  video: ['Video', 'a still that leads to it'],
-  tabs: ['Tabs', 'parts one behind the other'],
-  tab: ['Tab', 'one more of these'],
+  video: ['Video', 'preview image with a link'],
+  tabs: ['Tabs', 'several views, one at a time'],
+  tab: ['Tab', 'another tab'],
 };
 /** Links stand in lists and tabs in tabs alone: they are offered there. */
 const kinds = computed(() => {
@@ -50,7 +50,7 @@ function add(kind: PartKind): void {
         Add a part
       </button>
     </template>
-    <section aria-label="What to add">
+    <section aria-label="Add a part">
       <v-list density="compact" class="kinds">
         <v-list-item v-for="kind in kinds" :key="kind" @click="add(kind)">
           <span class="name">{{ about[kind]?.[0] }}</span>

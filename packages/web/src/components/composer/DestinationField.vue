@@ -15,13 +15,13 @@ const shown = computed((): Destination => props.destination ?? { kind: 'none' })
 const icon = computed(() => destinationIcons[shown.value.kind]);
 const text = computed(() => {
   const { value } = shown;
-  if (value.kind === 'page') return copy.document?.pages.nodes.get(value.page)?.title ?? 'a page that is not there';
-  return value.kind === 'none' ? 'nothing' : value.kind === 'undecided' ? 'not yet decided' : (writtenOut(value) ?? '');
+  if (value.kind === 'page') return copy.document?.pages.nodes.get(value.page)?.title ?? 'deleted page';
+  return value.kind === 'none' ? 'nothing' : value.kind === 'undecided' ? 'no link yet' : (writtenOut(value) ?? '');
 });
 const note = computed(() => {
   const { value } = shown;
   if (value.kind === 'page') return copy.document?.pages.nodes.get(value.page)?.address ?? '';
-  return value.kind === 'undecided' ? 'held back until then' : value.kind === 'none' ? '' : destinationWords[value.kind];
+  return value.kind === 'undecided' ? 'unpublished until then' : value.kind === 'none' ? '' : destinationWords[value.kind];
 });
 
 function pick(picked: Picked): void {
@@ -39,7 +39,7 @@ function pick(picked: Picked): void {
 <template>
   <div class="leads">
     <span class="caption">{{ label }}</span>
-    <PagePick v-if="isAsking" :label="`${label}: a page or an address`" placeholder="A page, /path, https://…" @pick="pick" @leave="isAsking = false" />
+    <PagePick v-if="isAsking" :label="`${label}: page or address`" placeholder="Page, /path or https://…" @pick="pick" @leave="isAsking = false" />
     <button v-else type="button" class="target" :class="{ open: shown.kind === 'undecided' }" @click="isAsking = true">
       <span class="only-heard">{{ label }}</span>
       <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="icon" fill="currentColor" /></svg>

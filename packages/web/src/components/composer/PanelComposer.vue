@@ -30,7 +30,7 @@ const waiting = computed(() => {
 });
 /** The device classes on which the panel shows rows of its own. */
 const ownForms = computed(() => (['medium', 'narrow'] as const).filter((device) => panel.value[device] === 'own'));
-const nothing = computed(() => (composer.part === null ? 'choose a part first' : null));
+const nothing = computed(() => (composer.part === null ? 'select a part first' : null));
 const chosenWord = computed(() => (composer.part === null ? 'panel' : partWords[composer.part.kind]));
 
 /** What becomes of the panel on every screen that it drops on. */
@@ -41,10 +41,10 @@ const fit = computed(() => {
   const { extent = 'bar', align = 'item', offset = 0 } = panel.value;
   const { narrowed, shifted } = sweepPanel(extent, align, { ...boxes, offset, from, to: WIDEST });
   const notes = [...narrowed.map((range) => `narrowed ${inWords(range)}`), ...shifted.map((range) => `shifted ${inWords(range)}`)];
-  return { words: `inside the screen from ${from} to ${WIDEST} px${notes.length > 0 ? `, ${notes.join(', ')}` : ''}`, isPlain: notes.length === 0 };
+  return { words: `Fits from ${from} to ${WIDEST} px${notes.length > 0 ? `, ${notes.join(', ')}` : ''}`, isPlain: notes.length === 0 };
 });
 function inWords({ from, to }: WidthRange): string {
-  return to === WIDEST ? `from ${from} px on` : from === live.breakpoints.medium ? `up to ${to} px` : `from ${from} to ${to} px`;
+  return to === WIDEST ? `from ${from} px` : from === live.breakpoints.medium ? `up to ${to} px` : `from ${from} to ${to} px`;
 }
 
 async function done(): Promise<void> {
@@ -57,7 +57,7 @@ onMounted(() => tree.value?.focus());
 </script>
 
 <template>
-  <section class="composer" :aria-label="`Composing the panel of ${title}`">
+  <section class="composer" :aria-label="`Panel composer: ${title}`">
     <div class="strip">
       <button type="button" class="plain-button" title="Back to the menu (Esc)" @click="done">Done</button>
       <h1>Panel of {{ title }}</h1>
@@ -73,11 +73,11 @@ onMounted(() => tree.value?.focus());
       <PresetMenu />
       <i class="rule" />
       <IconButton :label="`Move the ${chosenWord} back`" :icon="mdiArrowUp" keys="Alt ↑" :reason="nothing" @press="composing.deeds.moveUp?.()" />
-      <IconButton :label="`Move the ${chosenWord} on`" :icon="mdiArrowDown" keys="Alt ↓" :reason="nothing" @press="composing.deeds.moveDown?.()" />
+      <IconButton :label="`Move the ${chosenWord} forward`" :icon="mdiArrowDown" keys="Alt ↓" :reason="nothing" @press="composing.deeds.moveDown?.()" />
       <IconButton :label="`Duplicate the ${chosenWord}`" :icon="mdiContentDuplicate" keys="Ctrl D" :reason="nothing" @press="composing.deeds.duplicate?.()" />
-      <IconButton :label="`Take the ${chosenWord} out`" :icon="mdiTrashCanOutline" keys="Del" :reason="nothing" @press="composing.deeds.remove?.()" />
+      <IconButton :label="`Remove the ${chosenWord}`" :icon="mdiTrashCanOutline" keys="Del" :reason="nothing" @press="composing.deeds.remove?.()" />
       <IconButton
-        label="See the narrow form beside"
+        label="Show the narrow form next to it"
         :icon="mdiCellphone"
         :pressed="composer.isNarrowSeen"
         @press="composer.isNarrowSeen = !composer.isNarrowSeen"
@@ -111,10 +111,10 @@ onMounted(() => tree.value?.focus());
             v-if="composer.parts.length > 0"
             type="button"
             class="plain-button"
-            title="All rows go; undo brings them back"
+            title="Removes all rows; you can undo this"
             @click="composer.owner !== null && copy.perform((context) => makePlain(context, composer.owner ?? ''))"
           >
-            Plain columns again
+            Reset to simple columns
           </button>
         </DetailDropdown>
       </div>

@@ -52,7 +52,7 @@ const line = (field: 'text' | 'alt' | 'address' | 'parameter') =>
 const textLabel = computed(
   () =>
     (
-      ({ search: 'What it is called', pages: 'Heading, if any', links: 'Heading, if any', menu: 'Heading, if any', video: 'What it is called' }) as Partial<
+      ({ search: 'Name', pages: 'Heading (optional)', links: 'Heading (optional)', menu: 'Heading (optional)', video: 'Name' }) as Partial<
         Record<Part['kind'], string>
       >
     )[props.part.kind] ?? 'Text',
@@ -76,21 +76,21 @@ const shownOn = computed({
 const devices = deviceClasses.map((value) => ({ value, label: value }));
 const counts = Array.from({ length: MOST_COLUMNS }, (_, at) => ({ value: at + 1, label: String(at + 1) }));
 const spans = Array.from({ length: GRID_COLUMNS }, (_, at) => ({ value: at + 1, label: String(at + 1) }));
-const ratios = [{ value: 'own', label: 'its own' }, ...pictureRatios.map((value) => ({ value, label: value.replace('/', ':') }))] as const;
+const ratios = [{ value: 'own', label: 'none' }, ...pictureRatios.map((value) => ({ value, label: value.replace('/', ':') }))] as const;
 
 function keepHeight(typed: string): string | null {
   const text = typed.trim();
   if (text === '') return set({ height: null });
   const height = Number(text);
   const isFit = Number.isInteger(height) && height >= LEAST_ROW && height <= HIGHEST_ROW;
-  return isFit ? set({ height }) : `A height is a whole number of px from ${LEAST_ROW} to ${HIGHEST_ROW}; “${text}” is none.`;
+  return isFit ? set({ height }) : `Use a whole number from ${LEAST_ROW} to ${HIGHEST_ROW} px for the height.`;
 }
 
 function keepScope(typed: string): string | null {
   const text = typed.trim();
   if (text === '') return set({ scope: null });
   const [, name = '', value = ''] = /^([A-Za-z][\w.-]*)\s*=\s*(.+)$/.exec(text) ?? [];
-  return name === '' ? 'A scope is written name=value, such as in=shop.' : set({ scope: { name, value } });
+  return name === '' ? 'Write the limit as name=value, for example in=shop.' : set({ scope: { name, value } });
 }
 
 const pageAddress = (page: string): string | null => copy.document?.pages.nodes.get(page)?.address ?? null;
@@ -106,7 +106,7 @@ const needsAlt = computed(
 </script>
 
 <template>
-  <section class="facts" aria-label="What is set for the part">
+  <section class="facts" aria-label="Part settings">
     <RichTextField
       v-if="part.kind === 'text'"
       :key="part.id"
@@ -117,22 +117,27 @@ const needsAlt = computed(
       :keep="keepBody"
     />
     <LineField v-if="has('text')" class="line" :label="textLabel" :value="part.text ?? ''" :keep="line('text')" />
-    <PictureField v-if="has('picture')" :label="part.kind === 'video' ? 'Still' : 'Picture'" :picture="part.picture" :keep="(picture) => set({ picture })" />
+    <PictureField
+      v-if="has('picture')"
+      :label="part.kind === 'video' ? 'Preview image' : 'Picture'"
+      :picture="part.picture"
+      :keep="(picture) => set({ picture })"
+    />
     <div v-if="has('alt') && part.isOrnament !== true" class="line">
-      <LineField label="What it says to those who do not see it" :value="part.alt ?? ''" :keep="line('alt')" />
-      <p v-if="needsAlt" class="look">Say it in a few words, or mark the picture as an ornament.</p>
+      <LineField label="Alt text" :value="part.alt ?? ''" :keep="line('alt')" />
+      <p v-if="needsAlt" class="look">Add alt text, or mark the picture as decorative.</p>
     </div>
     <FlagRow
       v-if="has('isOrnament')"
       :model-value="part.isOrnament === true"
-      label="The picture"
-      off="says something"
-      on="is an ornament"
+      label="Picture is"
+      off="informative"
+      on="decorative"
       @update:model-value="set({ isOrnament: $event ? true : null })"
     />
     <DestinationField
       v-if="has('destination')"
-      :label="part.kind === 'video' ? 'Where the video is' : 'Leads to'"
+      :label="part.kind === 'video' ? 'Video address' : 'Link'"
       :destination="part.destination"
       :may-lead-nowhere="partFacts[part.kind].maybe.includes('destination')"
       @lead="set({ destination: $event })"
@@ -148,17 +153,17 @@ const needsAlt = computed(
     <ChoiceRow
       v-if="part.kind === 'group'"
       :model-value="part.item ?? null"
-      label="Shows the child"
+      label="Child item"
       :choices="children"
       @update:model-value="$event !== null && set({ item: $event })"
     />
     <ChoiceRow
       v-if="has('heading')"
       :model-value="part.heading ?? 'link'"
-      label="Its heading"
+      label="Heading"
       :choices="[
-        { value: 'link', label: 'a link' },
-        { value: 'plain', label: 'plain' },
+        { value: 'link', label: 'link' },
+        { value: 'plain', label: 'text' },
         { value: 'none', label: 'none' },
       ]"
       @update:model-value="set({ heading: $event === 'plain' || $event === 'none' ? $event : null })"
@@ -166,32 +171,32 @@ const needsAlt = computed(
     <FlagRow
       v-if="has('levels')"
       :model-value="part.levels !== undefined"
-      label="Levels below it"
+      label="Levels"
       off="all"
-      on="one"
+      on="1"
       @update:model-value="set({ levels: $event ? 1 : null })"
     />
     <ChoiceRow
       v-if="has('span')"
       :model-value="part.span ?? null"
-      label="Columns of the twelve (Alt ← →)"
+      label="Width (of 12 columns, Alt ← →)"
       :choices="spans"
       @update:model-value="$event !== null && composing.shape($event - (part.span ?? 1))"
     />
     <FlagRow
       v-if="has('direction')"
       :model-value="part.direction !== undefined"
-      label="Its parts stand"
+      label="Direction"
       off="top to bottom"
       on="side by side"
       @update:model-value="set({ direction: $event ? 'across' : null })"
     />
-    <LineField v-if="has('height')" class="small" label="Least height, px" placeholder="its content" :value="String(part.height ?? '')" :keep="keepHeight" />
+    <LineField v-if="has('height')" class="small" label="Min. height (px)" placeholder="auto" :value="String(part.height ?? '')" :keep="keepHeight" />
     <SourceField v-if="part.source !== undefined" :source="part.source" @set="set({ source: $event })" />
     <FlagRow
       v-if="has('look')"
       :model-value="part.look !== undefined"
-      label="As"
+      label="Show as"
       off="links"
       on="cards"
       @update:model-value="set({ look: $event ? 'cards' : null })"
@@ -199,23 +204,23 @@ const needsAlt = computed(
     <ChoiceRow
       v-if="has('columns')"
       :model-value="part.columns ?? null"
-      label="In columns"
+      label="Columns"
       :choices="counts"
       @update:model-value="$event !== null && set({ columns: $event })"
     />
     <ChoiceRow
       v-if="has('menu')"
       :model-value="part.menu ?? null"
-      label="The menu"
+      label="Menu"
       :choices="otherMenus"
       @update:model-value="$event !== null && set({ menu: $event })"
     />
     <template v-if="part.kind === 'search'">
-      <LineField class="line" label="Sends to" :value="part.address ?? ''" :keep="line('address')" />
-      <LineField class="small" label="As parameter" :value="part.parameter ?? ''" :keep="line('parameter')" />
+      <LineField class="line" label="Search page" :value="part.address ?? ''" :keep="line('address')" />
+      <LineField class="small" label="Query parameter" :value="part.parameter ?? ''" :keep="line('parameter')" />
       <LineField
         class="words"
-        label="Scope, if any"
+        label="Limit to (optional)"
         placeholder="name=value"
         :value="part.scope === undefined ? '' : `${part.scope.name}=${part.scope.value}`"
         :keep="keepScope"
@@ -224,16 +229,16 @@ const needsAlt = computed(
     <ChoiceRow
       v-if="has('ratio')"
       :model-value="part.ratio ?? 'own'"
-      label="Cut to"
+      label="Crop"
       :choices="ratios"
       @update:model-value="set({ ratio: $event === 'own' || $event === null ? null : $event })"
     />
     <FlagRow
       v-if="has('fit') && part.ratio !== undefined"
       :model-value="part.fit !== undefined"
-      label="Within that"
-      off="fills it"
-      on="seen whole"
+      label="Fit"
+      off="cover"
+      on="contain"
       @update:model-value="set({ fit: $event ? 'whole' : null })"
     />
     <FlagRow
@@ -247,7 +252,7 @@ const needsAlt = computed(
     <FlagRow
       v-if="has('isBled')"
       :model-value="part.isBled === true"
-      label="Reaches"
+      label="Extends to"
       off="its cell"
       on="the panel’s edge"
       @update:model-value="set({ isBled: $event ? true : null })"

@@ -29,7 +29,7 @@ const rows = computed((): Row[] => {
     depths.set(part.id, depth);
     return { id: part.id, depth, ...calledBy(part, document === null ? '' : partName(document, part), numbers) };
   });
-  return [{ id: null, depth: 0, word: 'panel', name: own.length === 0 ? 'its groups, balanced' : '' }, ...own];
+  return [{ id: null, depth: 0, word: 'panel', name: own.length === 0 ? 'groups, balanced' : '' }, ...own];
 });
 
 /** Rows and cells are numbered among their own; other parts are called by what they say. */
@@ -38,7 +38,7 @@ function calledBy({ kind, parent, span, only, columns }: Part, name: string, num
   if (kind !== 'row' && kind !== 'cell') return { word: partWords[kind], name: name === partWords[kind] ? '' : name };
   const number = (numbers.get(parent) ?? 0) + 1;
   numbers.set(parent, number);
-  return { word: `${partWords[kind]} ${number}`, name: span !== undefined ? `${span} of 12` : only === undefined ? '' : `on ${only} screens` };
+  return { word: `${partWords[kind]} ${number}`, name: span !== undefined ? `${span} of 12` : only === undefined ? '' : `${only} screens only` };
 }
 
 function press(event: KeyboardEvent): void {
@@ -78,7 +78,7 @@ defineExpose({ focus });
     class="tree"
     role="tree"
     tabindex="0"
-    aria-label="What is in the panel"
+    aria-label="Panel contents"
     :aria-activedescendant="`${id}-${composer.partId ?? 'panel'}`"
     @keydown="press"
   >
@@ -97,7 +97,7 @@ defineExpose({ focus });
       <span class="word">{{ row.word }}</span>
       <span class="name">{{ row.name }}</span>
     </div>
-    <p v-if="rows.length === 1" class="hint">Take a preset, or add a part or a row: what is there stays.</p>
+    <p v-if="rows.length === 1" class="hint">Choose a preset, or add a part or a row. Existing groups are kept.</p>
   </div>
 </template>
 

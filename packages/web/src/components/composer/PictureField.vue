@@ -46,9 +46,9 @@ function chosen(event: Event): void {
       <img v-if="address !== null" :src="address" alt="" />
       <div class="acts">
         <button type="button" class="plain-button" :aria-busy="isBusy" @click="input?.click()">
-          {{ isBusy ? 'Sending …' : picture === undefined ? 'Choose a picture …' : 'Another …' }}
+          {{ isBusy ? 'Uploading …' : picture === undefined ? 'Choose a picture …' : 'Replace …' }}
         </button>
-        <button v-if="picture !== undefined" type="button" class="plain-button" @click="keep(null)">None</button>
+        <button v-if="picture !== undefined" type="button" class="plain-button" @click="keep(null)">Remove</button>
         <p class="mute">
           {{ picture === undefined ? 'or drop it here: PNG, JPEG, WebP, AVIF, GIF, SVG, up to 5 MB' : `${picture.width} × ${picture.height} px` }}
         </p>

@@ -23,7 +23,7 @@ interface Drawn {
 const shipped = shippedPresets.map((one): Drawn => ({ ...one, rows: one.rowsFor({ children: 6, page: null }), of: one }));
 const drawn = computed((): Drawn[] => [
   ...shipped,
-  ...own.value.map((one): Drawn => ({ key: one.id, name: one.name, about: 'of this site', rows: one.rows, of: { preset: one.id } })),
+  ...own.value.map((one): Drawn => ({ key: one.id, name: one.name, about: 'Saved on this site', rows: one.rows, of: { preset: one.id } })),
 ]);
 
 function use(of: Drawn['of']): void {
@@ -73,7 +73,7 @@ function drawnAs({ parts = [] }: PartSketch): string {
           />
         </div>
       </div>
-      <LineField class="save" label="Save this panel as a preset" value="" placeholder="Its name, then Enter" :keep="save" />
+      <LineField class="save" label="Save this panel as a preset" value="" placeholder="Preset name, then Enter" :keep="save" />
     </section>
   </v-menu>
 </template>

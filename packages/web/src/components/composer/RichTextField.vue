@@ -40,7 +40,7 @@ function asLine(body: RichText | null): string {
 const { typed, problem, meanwhile, begin, input, composing, end } = useTyping({
   value: () => asLine(props.value),
   keep(line, isFinal) {
-    if (line === '') return isFinal ? 'A text needs at least one visible character.' : null;
+    if (line === '') return isFinal ? 'The text needs at least one visible character.' : null;
     return props.keep(JSON.parse(line) as RichText);
   },
 });
@@ -62,7 +62,7 @@ onMounted(() => {
       }),
     ],
     content: docOf(props.value, props.pageAddress),
-    editorProps: { attributes: { 'aria-label': 'The text', role: 'textbox', 'aria-multiline': 'true' } },
+    editorProps: { attributes: { 'aria-label': 'Text', role: 'textbox', 'aria-multiline': 'true' } },
     onFocus: begin,
     onUpdate: () => {
       begin();
@@ -101,7 +101,7 @@ function link(picked: Picked): void {
 
 <template>
   <div class="rich" @keydown.stop>
-    <div class="tools" role="toolbar" aria-label="Forms of the text">
+    <div class="tools" role="toolbar" aria-label="Text formatting">
       <button
         v-for="one in buttons"
         :key="one.name"
@@ -120,13 +120,13 @@ function link(picked: Picked): void {
         :class="{ on: isOn('link') }"
         @click="isOn('link') ? editor?.chain().focus().unsetLink().run() : (isLinking = true)"
       >
-        {{ isOn('link') ? 'No link' : 'Link' }}
+        {{ isOn('link') ? 'Remove link' : 'Link' }}
       </button>
-      <PagePick v-if="isLinking" label="Where the chosen words lead" placeholder="A page, /path, https://…" @pick="link" @leave="isLinking = false" />
+      <PagePick v-if="isLinking" label="Link the selected words to" placeholder="Page, /path or https://…" @pick="link" @leave="isLinking = false" />
     </div>
     <div ref="place" class="text" @compositionstart="composing(true)" @compositionend="composing(false)" />
     <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-    <p v-else-if="meanwhile !== null" class="problem" role="status">Somebody else has changed this text meanwhile. Yours replaces it when you leave.</p>
+    <p v-else-if="meanwhile !== null" class="problem" role="status">Someone changed this text. Your version replaces it when you leave the field.</p>
   </div>
 </template>
 

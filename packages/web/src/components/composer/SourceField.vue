@@ -13,10 +13,8 @@ const props = defineProps<{ source: PageSource }>();
 const emit = defineEmits<{ set: [source: PageSource] }>();
 const copy = useWorkingCopy();
 const isAsking = ref(false);
-const below = computed(() =>
-  props.source.page === null ? 'the whole site' : (copy.document?.pages.nodes.get(props.source.page)?.title ?? 'a page that is gone'),
-);
-const words: Readonly<Record<FollowOrder, string>> = { site: 'as the pages', title: 'A to Z', visits: 'most visited', date: 'newest' };
+const below = computed(() => (props.source.page === null ? 'whole site' : (copy.document?.pages.nodes.get(props.source.page)?.title ?? 'deleted page')));
+const words: Readonly<Record<FollowOrder, string>> = { site: 'as on the site', title: 'A to Z', visits: 'most visited', date: 'newest' };
 const kinds = (['page', 'category', 'article', 'product', 'event'] as const).map((value) => ({ value, label: value }));
 const chosenKinds = computed({
   get: () => props.source.kinds ?? [],
@@ -35,7 +33,7 @@ function pick(picked: Picked): void {
 
 function count(typed: string): string | null {
   const limit = Number(typed.trim());
-  if (!Number.isInteger(limit) || limit < 1 || limit > MOST_PAGES) return `How many is a whole number from 1 to ${MOST_PAGES}; “${typed.trim()}” is none.`;
+  if (!Number.isInteger(limit) || limit < 1 || limit > MOST_PAGES) return `Use a whole number from 1 to ${MOST_PAGES}.`;
   set({ limit });
   return null;
 }
@@ -57,11 +55,11 @@ function categories(typed: string): string | null {
 <template>
   <div class="source">
     <div class="below">
-      <span class="caption">Pages below</span>
-      <PagePick v-if="isAsking" label="Below which page" placeholder="A page" @pick="pick" @leave="isAsking = false" />
+      <span class="caption">Pages under</span>
+      <PagePick v-if="isAsking" label="Pages under which page" placeholder="Page" @pick="pick" @leave="isAsking = false" />
       <template v-else>
         <button type="button" class="plain-button" @click="isAsking = true">{{ below }}</button>
-        <button v-if="source.page !== null" type="button" class="plain-button" @click="set({ page: null })">The whole site</button>
+        <button v-if="source.page !== null" type="button" class="plain-button" @click="set({ page: null })">Whole site</button>
       </template>
     </div>
     <ChoiceRow
@@ -70,18 +68,24 @@ function categories(typed: string): string | null {
       :choices="followOrders.map((value) => ({ value, label: words[value] }))"
       @update:model-value="$event !== null && set({ order: $event })"
     />
-    <LineField class="small" label="How many" :value="String(source.limit)" :keep="count" />
+    <LineField class="small" label="Number" :value="String(source.limit)" :keep="count" />
     <ChoiceRow
       :model-value="source.depth === 1 ? 1 : 20"
       label="Levels"
       :choices="[
-        { value: 1, label: 'the next' },
+        { value: 1, label: '1' },
         { value: 20, label: 'all' },
       ]"
       @update:model-value="$event !== null && set({ depth: $event })"
     />
-    <ChipSet v-model="chosenKinds" label="Only these kinds" :choices="kinds" />
-    <LineField class="words" label="Only of categories" placeholder="any, parted by commas" :value="(source.categories ?? []).join(', ')" :keep="categories" />
+    <ChipSet v-model="chosenKinds" label="Kinds (none selected: all)" :choices="kinds" />
+    <LineField
+      class="words"
+      label="Categories"
+      placeholder="all, or names separated by commas"
+      :value="(source.categories ?? []).join(', ')"
+      :keep="categories"
+    />
   </div>
 </template>
 

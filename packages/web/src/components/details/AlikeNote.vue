@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { faceOf, makeAlike, settingWords, unlikeSiblings, type AlikeName, type Item } from '@zorvik/core';
+import { counted, faceOf, inWords, makeAlike, settingPhrase, unlikeSiblings, type AlikeName, type Item } from '@zorvik/core';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
-/** Offers what is set for an item to those beside it that have it otherwise. */
+/** Offers to apply an item's settings to its siblings that differ. */
 const props = defineProps<{ item: Item }>();
 const copy = useWorkingCopy();
 /** Beyond this many siblings, finding out would be felt with every key. */
@@ -16,7 +16,7 @@ const offers = computed(() => {
   // What an item has not got is not offered: most siblings lack most things, and that is no news.
   return [...unlikeSiblings({ document }, props.item.id)]
     .filter(([name]) => face[name] !== undefined && face[name] !== false)
-    .map(([name, ids]) => ({ name, words: name === 'opensNewTab' ? 'the tab' : settingWords[name], count: ids.length }));
+    .map(([name, ids]) => ({ name, words: inWords(settingPhrase(name)), count: ids.length }));
 });
 
 function spread(names: readonly AlikeName[]): void {
@@ -25,13 +25,19 @@ function spread(names: readonly AlikeName[]): void {
 </script>
 
 <template>
-  <div v-if="offers.length > 0" class="alike" role="group" aria-label="Make those beside it alike">
-    <span class="caption">Make those beside it alike</span>
-    <button v-for="offer in offers" :key="offer.name" type="button" :title="`Give ${offer.words} to ${offer.count} beside it`" @click="spread([offer.name])">
+  <div v-if="offers.length > 0" class="alike" role="group" aria-label="Apply to siblings">
+    <span class="caption">Apply to siblings</span>
+    <button
+      v-for="offer in offers"
+      :key="offer.name"
+      type="button"
+      :title="`Apply ${offer.words} to ${counted(offer.count, '# sibling', '# siblings')}`"
+      @click="spread([offer.name])"
+    >
       {{ offer.words }}
       <span class="number">{{ offer.count }}</span>
     </button>
-    <button v-if="offers.length > 1" type="button" @click="spread(offers.map(({ name }) => name))">all of it</button>
+    <button v-if="offers.length > 1" type="button" @click="spread(offers.map(({ name }) => name))">all</button>
   </div>
 </template>
 

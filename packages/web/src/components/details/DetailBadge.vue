@@ -31,18 +31,18 @@ function color(name: 'color' | 'background') {
         <span
           class="number"
           :class="{ low: (ratio ?? 21) < 4.5 }"
-          :title="(ratio ?? 21) < 4.5 ? 'Too little contrast to be read; 4.5 is needed' : 'Contrast of the two colours'"
+          :title="(ratio ?? 21) < 4.5 ? 'Contrast is too low: 4.5 : 1 is needed' : 'Contrast of text and background'"
         >
           {{ ratio?.toFixed(1) }} : 1{{ (ratio ?? 21) < 4.5 ? ' ⚠' : '' }}
         </span>
       </template>
     </LineField>
     <div v-if="badge !== null" class="row">
-      <ColorField label="Colour of the badge’s text" :value="badge.color" :keep="color('color')" />
-      <ColorField label="Colour behind it" :value="badge.background" :keep="color('background')" />
+      <ColorField label="Badge text colour" :value="badge.color" :keep="color('color')" />
+      <ColorField label="Badge background" :value="badge.background" :keep="color('background')" />
       <ChoiceRow
         v-model="position"
-        label="The badge stands"
+        label="Badge position"
         is-label-hidden
         class="where"
         :choices="[

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue';
-import { ancestors, detachItem, labelOf, menuOf, nameOf, placementOf, shareItem, usersOf, type Item } from '@zorvik/core';
+import { ancestors, counted, detachItem, labelOf, menuOf, nameOf, placementOf, shareItem, usersOf, type Item } from '@zorvik/core';
 import { useDetails } from '../../stores/details.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useDropdown } from '../../composables/useDropdown.ts';
@@ -40,13 +40,13 @@ const isDrops = computed(() => details.view === 'drops' && (dropsFromIt.value ||
 const item = computed(() => selection.item);
 const count = computed(() => selection.chosen.length);
 const title = computed(() => {
-  if (count.value > 1) return `${count.value} items`;
+  if (count.value > 1) return counted(count.value, '# item', '# items');
   return copy.document === null || item.value === null ? '' : labelOf(copy.document, item.value);
 });
 const path = computed(() => {
   const { document } = copy;
   if (document === null || item.value === null) return '';
-  if (count.value > 1) return `What is set here is set for all ${count.value}.`;
+  if (count.value > 1) return counted(count.value, 'Changes apply to it.', 'Changes apply to all #.');
   const parentOf = ({ parent }: Item): Item | undefined => document.items.nodes.get(parent);
   const names = [...ancestors(item.value, parentOf)].map((one) => labelOf(document, one)).reverse();
   return [menuOf(document, item.value.id).name, ...names].join(' / ');
@@ -79,7 +79,7 @@ function detach(): void {
 
 <template>
   <section class="band" :class="{ drops: isDrops }" aria-label="Details of the selected item">
-    <p v-if="item === null" class="mute none">Select an item to see where it leads and to change it. All of it can be undone.</p>
+    <p v-if="item === null" class="mute none">Select an item to edit it. Every change can be undone.</p>
     <template v-else>
       <div class="who">
         <h2>{{ title }}</h2>
@@ -87,17 +87,17 @@ function detach(): void {
         <ChoiceRow
           v-if="dropsFromIt || group !== null"
           v-model="details.view"
-          label="What to set"
+          label="Settings of"
           is-label-hidden
           :choices="[
-            { value: 'item', label: 'The item' },
-            { value: 'drops', label: dropsFromIt ? 'What drops' : 'Its column' },
+            { value: 'item', label: 'Item' },
+            { value: 'drops', label: dropsFromIt ? 'Dropdown' : 'Column' },
           ]"
         />
         <ChoiceRow
           v-if="!isDrops"
           v-model="look"
-          label="Looks like"
+          label="Shown as"
           :is-mixed="common('look').isMixed"
           :choices="[
             { value: 'link', label: 'link' },
@@ -111,7 +111,7 @@ function detach(): void {
           :is-mixed="common('heldBack').isMixed"
           :choices="[
             { value: false, label: 'published' },
-            { value: true, label: 'held back', hint: 'Not published, with all below it' },
+            { value: true, label: 'unpublished', hint: 'Visitors do not see it or the items below it' },
           ]"
         />
       </div>
@@ -121,7 +121,7 @@ function detach(): void {
       </template>
       <template v-else>
         <DetailLink v-if="count === 1" :key="item.id" :item="item" />
-        <p v-else class="mute many">Labels and destinations are set one by one; select a single item for that.</p>
+        <p v-else class="mute many">Select a single item to edit its label and link.</p>
         <DetailShown />
         <div class="signs">
           <DetailBadge />
@@ -130,17 +130,17 @@ function detach(): void {
         <div class="notes">
           <p v-if="shared !== null" class="note">
             <strong>Shared link.</strong>
-            {{ shared.count === 1 ? 'Only this item shows it.' : `${shared.count} items show it; what you change here changes in all of them.` }}
-            <button type="button" @click="detach">Detach this item</button>
+            {{ counted(shared.count, 'Used only here.', 'Used in # places; changes apply to all of them.') }}
+            <button type="button" @click="detach">Unlink this item</button>
           </p>
           <FollowNote v-if="count === 1" :id="item.id" />
           <AlikeNote v-if="count === 1" :item="item" />
           <div class="row">
             <button type="button" class="plain-button" :aria-expanded="details.isMore" aria-controls="more-details" @click="details.isMore = !details.isMore">
-              {{ details.isMore ? 'Less' : 'More settings' }}
+              {{ details.isMore ? 'Fewer settings' : 'More settings' }}
             </button>
             <button v-if="shared === null && count === 1 && item.exception === undefined" type="button" class="plain-button" @click="share">
-              Make it a shared link
+              Make shared link
             </button>
           </div>
         </div>

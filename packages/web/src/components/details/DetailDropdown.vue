@@ -8,7 +8,7 @@ import ChoiceRow from '../common/ChoiceRow.vue';
 import LineField from '../common/LineField.vue';
 import ExtentChoice from './ExtentChoice.vue';
 
-/** What drops from an item of a bar: a list, flyouts, a row across it, or a panel of balanced columns; and how far, when, and as what on narrow screens. */
+/** The dropdown of an item in a bar: its type, width, alignment, what opens it, and its form on other screens. */
 defineProps<{ /** It is shown where the panel is composed. */ isComposed?: boolean }>();
 const { form, panel, list, dropdown, change, columns, isMadeOfRows } = useDropdown();
 const composer = useComposer();
@@ -27,7 +27,7 @@ const lines = computed(() => {
   const heights = columns.value?.heights.map((height) => Math.round(height)) ?? [];
   const [last, ...rest] = heights.toReversed();
   if (last === undefined) return '';
-  return rest.length === 0 ? `${last} lines high` : `${rest.toReversed().join(', ')} and ${last} lines high`;
+  return `Rows per column: ${[...rest.toReversed(), last].join(', ')}`;
 });
 
 /** A number of px that may be left out. */
@@ -36,16 +36,20 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
     const text = typed.trim();
     if (text === '') return keep(null);
     const value = Number(text);
-    return /^-?\d+$/.test(text) && value >= least && value <= most
-      ? keep(value)
-      : `${name} is a whole number of px from ${least} to ${most}; “${text}” is none.`;
+    return /^-?\d+$/.test(text) && value >= least && value <= most ? keep(value) : `Use a whole number from ${least} to ${most} px for the ${name}.`;
   };
 }
 </script>
 
 <template>
-  <section class="drops" aria-label="What drops from it">
-    <ChoiceRow v-if="!isComposed" :model-value="form" label="Drops as" :choices="forms" @update:model-value="$event !== null && change({ form: $event })" />
+  <section class="drops" aria-label="Dropdown settings">
+    <ChoiceRow
+      v-if="!isComposed"
+      :model-value="form"
+      label="Dropdown type"
+      :choices="forms"
+      @update:model-value="$event !== null && change({ form: $event })"
+    />
     <template v-if="form === 'panel'">
       <button
         v-if="!isComposed && selection.chosen.length === 1"
@@ -54,21 +58,21 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
         title="Compose the panel (C)"
         @click="selection.item !== null && composer.open(selection.item.id)"
       >
-        Compose it …
-        <span>{{ isMadeOfRows ? 'rows and parts of its own' : 'pictures, text, buttons, rows and cells' }}</span>
+        Compose panel …
+        <span>{{ isMadeOfRows ? 'edit its rows and parts' : 'add pictures, text, buttons, rows and cells' }}</span>
       </button>
       <div v-if="!isMadeOfRows">
-        <ChoiceRow :model-value="count" label="Columns from what stands below" :choices="counts" @update:model-value="change({ panel: { columns: $event } })" />
+        <ChoiceRow :model-value="count" label="Columns" :choices="counts" @update:model-value="change({ panel: { columns: $event } })" />
         <p class="mute lines" role="status">{{ lines }}</p>
       </div>
       <ExtentChoice :model-value="panel.extent ?? 'bar'" @update:model-value="change({ panel: { extent: $event } })" />
       <ChoiceRow
         v-if="!isSpanning"
         :model-value="panel.align ?? 'item'"
-        label="In line with"
+        label="Align"
         :choices="[
-          { value: 'item', label: 'the item' },
-          { value: 'start', label: 'bar’s beginning' },
+          { value: 'item', label: 'item' },
+          { value: 'start', label: 'start' },
           { value: 'centre', label: 'centre' },
           { value: 'end', label: 'end' },
         ]"
@@ -77,58 +81,58 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
       <LineField
         v-else
         class="px"
-        label="Content held to px"
+        label="Max. content width (px)"
         :value="String(panel.innerWidth ?? '')"
-        placeholder="as wide as it"
-        :keep="px('The width', LEAST_WIDTH, MOST_WIDTH, (value) => change({ panel: { innerWidth: value } }))"
+        placeholder="no limit"
+        :keep="px('width', LEAST_WIDTH, MOST_WIDTH, (value) => change({ panel: { innerWidth: value } }))"
       />
       <LineField
         class="px"
-        label="Gap to the bar, px"
+        label="Gap (px)"
         :value="String(panel.gap ?? '')"
         placeholder="0"
-        :keep="px('The gap', 0, 64, (value) => change({ panel: { gap: value } }))"
+        :keep="px('gap', 0, 64, (value) => change({ panel: { gap: value } }))"
       />
       <LineField
         v-if="isComposed && !isSpanning"
         class="px"
-        label="Put on by, px"
+        label="Offset (px)"
         :value="String(panel.offset ?? '')"
         placeholder="0"
-        :keep="px('How far it is put on', -MOST_OFFSET, MOST_OFFSET, (value) => change({ panel: { offset: value === 0 ? null : value } }))"
+        :keep="px('offset', -MOST_OFFSET, MOST_OFFSET, (value) => change({ panel: { offset: value === 0 ? null : value } }))"
       />
       <ChoiceRow
         :model-value="panel.narrow ?? 'stacked'"
         label="On narrow screens"
         :choices="[
-          { value: 'stacked', label: 'stacked', hint: 'One below the other' },
-          { value: 'list', label: 'one list', hint: 'Its links alone' },
-          ...(isMadeOfRows ? [{ value: 'own' as const, label: 'rows of its own', hint: 'Other content, made for them' }] : []),
-          { value: 'item', label: 'only the item' },
+          { value: 'stacked', label: 'stacked', hint: 'Cells one below the other' },
+          { value: 'list', label: 'list', hint: 'Links only' },
+          ...(isMadeOfRows ? [{ value: 'own' as const, label: 'own rows', hint: 'Separate content for narrow screens' }] : []),
+          { value: 'item', label: 'link only' },
         ]"
         @update:model-value="$event !== null && change({ panel: { narrow: $event === 'stacked' ? null : $event } })"
       />
       <ChoiceRow
         v-if="isComposed"
         :model-value="panel.medium ?? 'grid'"
-        label="On medium ones"
+        label="On medium screens"
         :choices="[
-          { value: 'grid', label: 'as on wide' },
-          { value: 'two', label: 'two a row' },
+          { value: 'grid', label: 'same as wide' },
+          { value: 'two', label: 'two per row' },
           { value: 'stacked', label: 'stacked' },
-          { value: 'list', label: 'one list' },
-          ...(isMadeOfRows ? [{ value: 'own' as const, label: 'rows of its own' }] : []),
-          { value: 'item', label: 'only the item' },
+          { value: 'list', label: 'list' },
+          ...(isMadeOfRows ? [{ value: 'own' as const, label: 'own rows' }] : []),
+          { value: 'item', label: 'link only' },
         ]"
         @update:model-value="$event !== null && change({ panel: { medium: $event === 'grid' ? null : $event } })"
       />
       <ChoiceRow
         v-if="isComposed"
         :model-value="panel.isFetched === true"
-        label="Its content comes"
+        label="Load content"
         :choices="[
           { value: false, label: 'with the page' },
-          { value: true, label: 'on first opening', hint: 'Without a script, the item’s own link is what is left' },
+          { value: true, label: 'when first opened', hint: 'Without JavaScript, only the item’s own link is available' },
         ]"
         @update:model-value="change({ panel: { isFetched: $event === true ? true : null } })"
       />
@@ -136,18 +140,18 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
     <template v-if="form === 'list'">
       <LineField
         class="px"
-        label="Width, px"
+        label="Width (px)"
         :value="String(list.width ?? '')"
-        placeholder="as its content"
-        :keep="px('The width', LEAST_WIDTH, MOST_WIDTH, (value) => change({ list: { width: value } }))"
+        placeholder="auto"
+        :keep="px('width', LEAST_WIDTH, MOST_WIDTH, (value) => change({ list: { width: value } }))"
       />
       <ChoiceRow
         :model-value="list.align ?? 'start'"
-        label="Its edge"
+        label="Align"
         :choices="[
-          { value: 'start', label: 'at the beginning' },
-          { value: 'centre', label: 'centred' },
-          { value: 'end', label: 'at the end' },
+          { value: 'start', label: 'start' },
+          { value: 'centre', label: 'centre' },
+          { value: 'end', label: 'end' },
         ]"
         @update:model-value="change({ list: { align: $event === 'start' ? null : $event } })"
       />
@@ -160,11 +164,11 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
     </template>
     <ChoiceRow
       :model-value="dropdown?.opens ?? 'rest'"
-      label="Opens"
+      label="Opens on"
       :choices="[
-        { value: 'rest', label: 'when the pointer rests' },
-        { value: 'atOnce', label: 'at once' },
-        { value: 'press', label: 'when pressed' },
+        { value: 'rest', label: 'hover after a pause' },
+        { value: 'atOnce', label: 'hover' },
+        { value: 'press', label: 'click' },
       ]"
       @update:model-value="change({ opens: $event === 'rest' ? null : $event })"
     />

@@ -63,14 +63,14 @@ const position = computed({
         </svg>
         <span :class="{ mute: icon === null }">{{ icon?.name ?? (common('icon').isMixed ? 'differs' : 'none') }}</span>
       </button>
-      <button v-if="icon !== null || common('icon').isMixed" type="button" class="plain-button" @click="set({ icon: null })">None</button>
+      <button v-if="icon !== null || common('icon').isMixed" type="button" class="plain-button" @click="set({ icon: null })">Remove</button>
     </div>
     <div v-if="icon !== null" class="row">
-      <ColorField label="Colour of the icon" :value="icon.color ?? '#1d2a22'" :keep="(color) => change({ color })" />
-      <button v-if="icon.color !== null" type="button" class="plain-button" @click="change({ color: null })">as the text</button>
+      <ColorField label="Icon colour" :value="icon.color ?? '#1d2a22'" :keep="(color) => change({ color })" />
+      <button v-if="icon.color !== null" type="button" class="plain-button" @click="change({ color: null })">text colour</button>
       <ChoiceRow
         v-model="position"
-        label="The icon stands"
+        label="Icon position"
         is-label-hidden
         :choices="[
           { value: 'before', label: 'before' },
@@ -80,7 +80,7 @@ const position = computed({
       />
     </div>
     <div v-if="isOpen" class="picker" @keydown.escape.stop.prevent="close">
-      <label class="only-heard" :for="id">Find an icon by its name</label>
+      <label class="only-heard" :for="id">Find an icon</label>
       <input
         :id="id"
         ref="input"
@@ -91,8 +91,8 @@ const position = computed({
         spellcheck="false"
         @keydown.enter.prevent="found[0] && take(found[0])"
       />
-      <p v-if="icons.length === 0" class="mute">Loading the icons …</p>
-      <p v-else-if="found.length === 0" class="mute">No icon is called “{{ typed }}”. Try one plain word in English.</p>
+      <p v-if="icons.length === 0" class="mute">Loading icons …</p>
+      <p v-else-if="found.length === 0" class="mute">No icon matches “{{ typed }}”. Try another English word.</p>
       <div class="grid">
         <button v-for="one in found" :key="one.name" type="button" :title="one.name" :aria-label="one.name" @click="take(one)">
           <svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true"><path :d="one.path" fill="currentColor" /></svg>

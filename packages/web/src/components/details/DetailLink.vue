@@ -28,17 +28,17 @@ const anchor = computed(() => (face.value.destination.kind === 'page' ? (face.va
 const target = computed(() => {
   const { destination } = face.value;
   if (page.value !== null) return { text: page.value.title, note: page.value.address };
-  if (destination.kind === 'none') return { text: 'nothing', note: 'a heading' };
-  if (destination.kind === 'undecided') return { text: 'not yet decided', note: 'held back until then' };
+  if (destination.kind === 'none') return { text: 'nothing', note: 'heading' };
+  if (destination.kind === 'undecided') return { text: 'no link yet', note: 'unpublished until then' };
   return {
     text: writtenOut(destination) ?? '',
     note: destinationWords[destination.kind],
   };
 });
 const note = computed(() => {
-  if (page.value?.planned === true) return 'A planned page: visitors do not get this item until the site has it.';
-  if (page.value?.state === 'draft') return 'The page is a draft: visitors do not get this item until it is live.';
-  if (page.value?.state === 'gone') return 'The page is gone: visitors do not get this item. Let it lead elsewhere, or remove it.';
+  if (page.value?.planned === true) return 'Planned page: visitors see this item once the page is live.';
+  if (page.value?.state === 'draft') return 'Draft page: visitors see this item once the page is live.';
+  if (page.value?.state === 'gone') return 'The page was deleted, so visitors do not see this item. Link to another page, or remove it.';
   return null;
 });
 const rename = computed(() => keepBy(`label ${props.item.id}`, (context, typed) => renameItem(context, props.item.id, typed)));
@@ -64,21 +64,21 @@ function takeTitle(): void {
 
 <template>
   <div class="link">
-    <LineField label="Label" :value="label" :note="page === null ? '' : takesTitle ? 'the page’s title' : ''" :keep="rename">
+    <LineField label="Label" :value="label" :note="page === null ? '' : takesTitle ? 'page title' : ''" :keep="rename">
       <template v-if="page !== null && !takesTitle" #after>
-        <button type="button" class="inline" :title="`Take the page’s title: ${page.title}`" @click="takeTitle">
+        <button type="button" class="inline" :title="`Use the page title: ${page.title}`" @click="takeTitle">
           <svg viewBox="0 0 24 24" width="14" height="14" aria-hidden="true"><path :d="mdiFormatTextVariantOutline" fill="currentColor" /></svg>
           own
-          <span class="only-heard">: take the page’s title again</span>
+          <span class="only-heard">: use the page title</span>
         </button>
       </template>
     </LineField>
     <div class="leads">
-      <span class="caption">Leads to</span>
+      <span class="caption">Link</span>
       <PagePick
         v-if="isAskingTarget && item.exception === undefined"
-        label="Where the item leads: a page or an address"
-        placeholder="A page, /path, https://…, e-mail, phone"
+        label="Link: page or address"
+        placeholder="Page, /path, https://…, e-mail, phone"
         :start="face.destination.kind === 'undecided' ? label : ''"
         @pick="lead"
         @leave="isAskingTarget = false"
@@ -93,10 +93,10 @@ function takeTitle(): void {
           type="button"
           class="target"
           :class="{ open: face.destination.kind === 'undecided' }"
-          title="Let it lead elsewhere (T)"
+          title="Change the link (T)"
           @click="isAskingTarget = true"
         >
-          <span class="only-heard">Leads to</span>
+          <span class="only-heard">Link</span>
           <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="kindIcon" fill="currentColor" /></svg>
           <span class="text">{{ target.text }}</span>
           <span class="mute">{{ target.note }}</span>
@@ -105,8 +105,8 @@ function takeTitle(): void {
           v-if="face.destination.kind !== 'none'"
           type="button"
           class="target only-icon"
-          title="Let it lead nowhere: a heading"
-          aria-label="Make it a heading"
+          title="Remove the link: heading only"
+          aria-label="Make it a heading without a link"
           @click="lead({ kind: 'heading', label: '' })"
         >
           <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiFormatTitle" fill="currentColor" /></svg>
@@ -115,7 +115,7 @@ function takeTitle(): void {
     </div>
     <LineField
       v-if="page !== null && item.exception === undefined && (anchor !== '' || isMore)"
-      label="Anchor in the page"
+      label="Anchor"
       placeholder="none"
       :value="anchor"
       :keep="keepAnchor"
@@ -123,7 +123,7 @@ function takeTitle(): void {
       <template #before><span class="mute">#</span></template>
     </LineField>
     <p v-if="note !== null" class="note">
-      <strong>Look here.</strong>
+      <strong>Note:</strong>
       {{ note }}
     </p>
   </div>

@@ -69,7 +69,7 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
   <div class="more" role="group" aria-label="More settings">
     <LineField label="Tooltip" :value="common('tooltip').value ?? ''" :placeholder="placeholder('tooltip')" :keep="keepTyped('tooltip', orNull)" />
     <LineField
-      label="A line below the label"
+      label="Description (below the label)"
       :value="common('description').value ?? ''"
       :placeholder="placeholder('description')"
       :keep="keepTyped('description', orNull)"
@@ -77,25 +77,25 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
     <LineField label="CSS class" :value="common('cssClass').value ?? ''" :placeholder="placeholder('cssClass')" :keep="keepTyped('cssClass', orNull)" />
     <ChipSet
       v-model="hidden"
-      label="Not seen"
+      label="Hide"
       :is-mixed="common('labelHidden').isMixed || common('arrowHidden').isMixed"
       :choices="[
-        { value: 'label', label: 'label (icon alone)' },
+        { value: 'label', label: 'label (icon only)' },
         { value: 'arrow', label: 'arrow' },
       ]"
     />
-    <ChipSet v-model="branchOn" label="What is below shows on" :choices="devices" :is-mixed="common('branchHiddenOn').isMixed" />
+    <ChipSet v-model="branchOn" label="Show submenu on" :choices="devices" :is-mixed="common('branchHiddenOn').isMixed" />
     <div class="acts">
-      <span class="caption">Activating it, where it has a branch and a link</span>
+      <span class="caption">When clicked (items with a link and a submenu)</span>
       <ChoiceRow
         v-for="{ value: device } in devices"
         :key="device"
         :label="device"
         :model-value="activationOn(device)"
         :choices="[
-          { value: 'split', label: 'label follows, arrow opens' },
-          { value: 'open', label: 'opens' },
-          { value: 'follow', label: 'follows' },
+          { value: 'split', label: 'label opens the page, arrow opens the dropdown' },
+          { value: 'open', label: 'opens the dropdown' },
+          { value: 'follow', label: 'opens the page' },
         ]"
         @update:model-value="activate(device, $event)"
       />

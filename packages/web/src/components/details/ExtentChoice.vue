@@ -7,7 +7,7 @@ const extent = defineModel<NonNullable<PanelFacts['extent']>>({ required: true }
 const name = useId();
 /** From where to where of 56 units each drawing reaches. */
 const drawn = { content: [18, 22], item: [18, 12], bar: [8, 40], container: [4, 48], page: [0, 56], number: [14, 34] } as const;
-const words = { content: 'content', item: 'the item', bar: 'the bar', container: 'container', page: 'page' } as const;
+const words = { content: 'content', item: 'item', bar: 'bar', container: 'container', page: 'page' } as const;
 const tiles = [...extents.map((value) => ({ value, label: words[value], at: drawn[value] })), { value: 'number' as const, label: 'px', at: drawn.number }];
 const chosen = computed(() => (typeof extent.value === 'number' ? 'number' : extent.value));
 const USUAL = 720;
@@ -24,7 +24,7 @@ function type(event: Event): void {
 
 <template>
   <fieldset>
-    <legend>The panel reaches across</legend>
+    <legend>Panel width</legend>
     <label v-for="tile in tiles" :key="tile.value" class="tile" :class="{ on: tile.value === chosen }">
       <input type="radio" :name="name" :checked="tile.value === chosen" @change="choose(tile.value)" />
       <svg viewBox="0 0 56 26" width="56" height="26" aria-hidden="true">
@@ -41,7 +41,7 @@ function type(event: Event): void {
       :max="MOST_WIDTH"
       step="10"
       :value="extent"
-      aria-label="So many px"
+      aria-label="Width (px)"
       @change="type"
     />
   </fieldset>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { exceptionWords, followOf, holderOf, isFollowed, nameOf, sourceName, takeExceptionBack, unfollow, type Id } from '@zorvik/core';
+import { exceptionWords, followOf, holderOf, inWords, isFollowed, nameOf, sourcePhrase, takeExceptionBack, unfollow, type Id } from '@zorvik/core';
 import { useArrange } from '../../stores/arrange.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
@@ -12,7 +12,7 @@ const arrange = useArrange();
 const holder = computed(() => (copy.document !== null && isFollowed(copy.document, props.id) ? holderOf(copy.document, props.id) : null));
 const rule = computed(() => (copy.document === null ? null : followOf(copy.document, holder.value ?? props.id)));
 const holderName = computed(() => (copy.document === null || holder.value === null ? '' : nameOf(copy.document, 'items', holder.value)));
-const source = computed(() => (copy.document === null || rule.value === null ? '' : sourceName(copy.document, rule.value)));
+const source = computed(() => (copy.document === null || rule.value === null ? '' : inWords(sourcePhrase(copy.document, rule.value))));
 const exceptions = computed(() => (copy.stored === null ? [] : exceptionWords(copy.stored, props.id)));
 const isHolderHere = computed(() => holder.value !== null);
 
@@ -26,20 +26,20 @@ const stop = (): void => void copy.perform((context) => unfollow(context, holder
       <strong>Followed.</strong>
       “{{ holderName }}” follows {{ source }}.
       <template v-if="exceptions.length > 0">
-        Otherwise here: {{ exceptions.join(', ') }}.
-        <button type="button" @click="takeBack">As it is followed</button>
+        Exception: {{ exceptions.join(', ') }}.
+        <button type="button" @click="takeBack">Reset exception</button>
       </template>
-      <template v-else>Change, move or remove it, and that is an exception here alone.</template>
+      <template v-else>If you change, move or remove it, it becomes an exception.</template>
     </p>
     <p v-else>
       <strong>Follows</strong>
       {{ source }}.
       <button type="button" @click="arrange.letFollow(id)">Change …</button>
-      <button type="button" title="What stands there becomes items of its own" @click="stop">Stop</button>
+      <button type="button" title="Keeps the current items as your own" @click="stop">Stop</button>
     </p>
   </div>
   <div v-else class="row">
-    <button type="button" class="plain-button" title="F" @click="arrange.letFollow(id)">Let it follow …</button>
+    <button type="button" class="plain-button" title="F" @click="arrange.letFollow(id)">Follow pages …</button>
   </div>
 </template>
 

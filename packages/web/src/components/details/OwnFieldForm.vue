@@ -25,40 +25,40 @@ function declare(): void {
 
 <template>
   <form class="own" @submit.prevent="declare">
-    <button type="button" class="plain-button" :aria-expanded="isOpen" @click="isOpen = !isOpen">Fields of your own …</button>
+    <button type="button" class="plain-button" :aria-expanded="isOpen" @click="isOpen = !isOpen">Custom fields …</button>
     <template v-if="isOpen">
       <p v-for="field in fields" :key="field.id" class="known">
         {{ field.name }}
-        <span class="mute">{{ field.key }}, {{ field.type === 'yesNo' ? 'yes or no' : field.type }}, of {{ field.of }}</span>
+        <span class="mute">{{ field.key }}, {{ field.type === 'yesNo' ? 'yes or no' : field.type }}, for {{ field.of }}</span>
         <button
           type="button"
           class="plain-button"
-          :aria-label="`Remove the field ${field.name}`"
+          :aria-label="`Remove the custom field ${field.name}`"
           @click="copy.perform((context) => removeField(context, field.id))"
         >
           Remove
         </button>
       </p>
-      <input v-model="name" type="text" aria-label="Name of the new field" placeholder="Name, such as Campaign" @input="problem = null" />
+      <input v-model="name" type="text" aria-label="Field name" placeholder="Name, for example Campaign" @input="problem = null" />
       <ChoiceRow
         v-model="type"
-        label="It holds"
+        label="Type"
         :choices="[
           { value: 'text', label: 'text' },
-          { value: 'number', label: 'a number' },
+          { value: 'number', label: 'number' },
           { value: 'yesNo', label: 'yes or no' },
         ]"
       />
       <ChoiceRow
         v-model="of"
-        label="It belongs to"
+        label="Applies to"
         :choices="[
           { value: 'items', label: 'items' },
           { value: 'menus', label: 'menus' },
         ]"
       />
       <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-      <button type="submit" class="plain-button">Add the field</button>
+      <button type="submit" class="plain-button">Add field</button>
     </template>
   </form>
 </template>

@@ -64,20 +64,20 @@ const pageTags: Partial<Record<FindingKind, string>> = {
   anchorGone: 'anchor',
 };
 const itemTags: Partial<Record<FindingKind, string>> = {
-  pageGone: 'page gone',
-  addressGone: 'page gone',
-  linkDead: 'does not answer',
-  anchorGone: 'no such anchor',
+  pageGone: 'page deleted',
+  addressGone: 'page deleted',
+  linkDead: 'does not work',
+  anchorGone: 'anchor missing',
   titleStale: 'old title',
-  pageMoved: 'stands elsewhere',
-  pageDraft: 'held back',
-  orderDiffers: 'other place',
-  addressChanged: 'old address agreed',
+  pageMoved: 'moved on the site',
+  pageDraft: 'unpublished',
+  orderDiffers: 'other order',
+  addressChanged: 'new address',
   addressRedirects: 'old address',
   plannedLive: 'was planned',
   exceptionLost: 'exception',
-  sourceRenamed: 'renamed there',
-  kindChanged: 'other kind agreed',
+  sourceRenamed: 'renamed in its source',
+  kindChanged: 'new kind',
 };
 const ownItems = computed(() => new Set(props.chosen?.items ?? []));
 const isChosen = ({ finding, id }: DriftRow): boolean =>
@@ -106,7 +106,7 @@ watch(
       <section class="card" :style="{ width: `${cardWidth}px`, height: `${HEAD + picture.pages.length * ROW + 2}px` }" aria-label="Pages">
         <h2>
           Pages
-          <span>as the site is now</span>
+          <span>on the site now</span>
         </h2>
         <div
           v-for="row in shownPages"
@@ -133,7 +133,7 @@ watch(
       >
         <h2>
           {{ menuName }}
-          <span>as it stands</span>
+          <span>working copy</span>
         </h2>
         <div
           v-for="row in shownItems"

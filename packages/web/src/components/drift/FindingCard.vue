@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { mdiLinkOff, mdiAlertOutline } from '@mdi/js';
 import { nextTick, ref, useTemplateRef, watch } from 'vue';
-import { findingInWords, toneOf, type Finding, type MendKind } from '@zorvik/core';
+import { findingInWords, fixInWords, toneOf, type Finding, type MendKind } from '@zorvik/core';
 
-/** One place where menu and site disagree, with what can be done about it. */
+/** One finding with its fixes. */
 const props = defineProps<{ finding: Finding; isChosen: boolean; isLeaving: boolean }>();
 const emit = defineEmits<{ mend: [kind: MendKind]; leave: [reason: string]; askLeave: [isAsking: boolean]; choose: [] }>();
 const reason = ref('');
@@ -36,16 +36,9 @@ watch(
       </span>
     </p>
     <form v-if="isLeaving" class="leave" @click.stop @submit.prevent="emit('leave', reason)" @keydown.escape.stop="emit('askLeave', false)">
-      <input
-        ref="input"
-        v-model="reason"
-        type="text"
-        maxlength="1000"
-        aria-label="Why it is left as it is"
-        placeholder="Why it is left (for whoever comes next)"
-      />
-      <button type="submit" class="mend likely">Leave it</button>
-      <button type="button" class="plain" @click.stop="emit('askLeave', false)">Back</button>
+      <input ref="input" v-model="reason" type="text" maxlength="1000" aria-label="Reason (optional)" placeholder="Reason (optional)" />
+      <button type="submit" class="mend likely">Ignore</button>
+      <button type="button" class="plain" @click.stop="emit('askLeave', false)">Cancel</button>
     </form>
     <div v-else class="mends">
       <button
@@ -57,9 +50,9 @@ watch(
         :title="`${at + 1}`"
         @click.stop="emit('mend', mend.kind)"
       >
-        {{ mend.does }}
+        {{ fixInWords(mend) }}
       </button>
-      <button type="button" class="plain" title="L" @click.stop="emit('askLeave', true)">Leave it …</button>
+      <button type="button" class="plain" title="L" @click.stop="emit('askLeave', true)">Ignore …</button>
     </div>
   </li>
 </template>

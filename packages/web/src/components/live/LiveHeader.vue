@@ -1,6 +1,18 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
-import { childrenOf, keepInColumn, movePartTo, placementOf, placeNames, renderMenu, renderStyles, resolveMenu, setPart, shapeCell } from '@zorvik/core';
+import {
+  childrenOf,
+  inWords,
+  keepInColumn,
+  movePartTo,
+  placementOf,
+  placePhrase,
+  renderMenu,
+  renderStyles,
+  resolveMenu,
+  setPart,
+  shapeCell,
+} from '@zorvik/core';
 import { PICTURES } from '@zorvik/contract';
 import { fromFrame, type FromFrame, type ToFrame } from '../../live/messages.ts';
 import { useComposing } from '../../composables/useComposing.ts';
@@ -184,7 +196,7 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <section class="live" :aria-label="`Live header: ${selection.menu?.name ?? ''}, ${placeNames[place]}`">
+  <section class="live" :aria-label="`Live header: ${selection.menu?.name ?? ''}, ${inWords(placePhrase(place))}`">
     <div ref="room" class="room" :style="{ height: `${stage}px` }">
       <div class="page" :style="{ width: `${live.width * scale}px`, height: `${stage}px`, marginInlineStart: `${(wideRoom - live.width * scale) / 2}px` }" />
       <iframe

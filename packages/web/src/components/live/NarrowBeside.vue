@@ -38,7 +38,7 @@ onBeforeUnmount(() => window.removeEventListener('message', hear));
   <iframe
     ref="frame"
     class="narrow"
-    title="The narrow form, 390 px wide"
+    title="Narrow form, 390 px wide"
     src="/live.html"
     sandbox="allow-scripts"
     :style="{ width: `${PHONE}px`, height: `${height / scale}px`, transform: `scale(${scale})` }"

@@ -22,7 +22,7 @@ function wanted() {
 }
 
 async function make(): Promise<void> {
-  problem.value = name.value.trim() === '' ? 'The site needs a name.' : null;
+  problem.value = name.value.trim() === '' ? 'Enter a name for the site.' : null;
   if (problem.value !== null) return;
   if (bytes.value === null) return makeEmpty();
   progress.value = { stored: 0, of: 0 };
@@ -31,30 +31,30 @@ async function make(): Promise<void> {
   const answer = await sites.makeFromSitemap(wanted(), bytes.value, (stored, of) => (progress.value = { stored, of }), signal);
   progress.value = null;
   if (answer.kind === 'reply') await router.push({ name: 'pages', params: { siteKey: answer.value.site } });
-  else if (signal.aborted) problem.value = 'Stopped. Nothing was stored.';
-  else problem.value = answer.kind === 'away' ? 'The server does not answer. Nothing was stored; try again in a moment.' : answer.refusal.message;
+  else if (signal.aborted) problem.value = 'Stopped. Nothing was saved.';
+  else problem.value = answer.kind === 'away' ? 'No connection, so nothing was saved. Try again in a moment.' : answer.refusal.message;
 }
 
 async function makeEmpty(): Promise<void> {
   const answer = await sites.make(wanted());
   if (answer.kind === 'reply') await router.push({ name: 'pages', params: { siteKey: answer.value.key } });
-  else problem.value = answer.kind === 'away' ? 'The server does not answer. Nothing was stored; try again in a moment.' : answer.refusal.message;
+  else problem.value = answer.kind === 'away' ? 'No connection, so nothing was saved. Try again in a moment.' : answer.refusal.message;
 }
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" title="A new site" :problem="problem" :is-busy="progress !== null" @submit="make">
+  <DialogSheet v-model="isOpen" title="New site" :problem="problem" :is-busy="progress !== null" @submit="make">
     <div class="names">
-      <v-text-field v-model="name" label="Its name" autofocus maxlength="120" @update:model-value="problem = null" />
+      <v-text-field v-model="name" label="Site name" autofocus maxlength="120" @update:model-value="problem = null" />
       <v-text-field v-model="language" label="Language" maxlength="35" spellcheck="false" />
     </div>
-    <p class="mute">Its sitemap makes the page tree, each address where its path puts it. You can also begin without pages.</p>
+    <p class="mute">Zorvik builds the page tree from the site’s sitemap. You can also start without pages.</p>
     <SitemapForm v-model="bytes" />
     <ReadingProgress v-if="progress !== null" v-bind="progress" />
     <template #actions>
       <v-btn v-if="progress !== null" variant="text" @click="stop?.abort()">Stop</v-btn>
       <v-btn v-else variant="text" @click="isOpen = false">Cancel</v-btn>
-      <v-btn color="primary" type="submit" :disabled="progress !== null">{{ bytes === null ? 'Make it without pages' : 'Make the site' }}</v-btn>
+      <v-btn color="primary" type="submit" :disabled="progress !== null">{{ bytes === null ? 'Create without pages' : 'Create site' }}</v-btn>
     </template>
   </DialogSheet>
 </template>

@@ -3,6 +3,7 @@ import { computed, ref, useTemplateRef } from 'vue';
 import {
   addPages,
   childrenOf,
+  counted,
   movePages,
   readdressPage,
   renamePage,
@@ -50,12 +51,12 @@ const facts = computed(() => {
   const { visits, date, categories, template, formerAddresses, readTitle, title, placedBy } = page.value;
   const parts = [
     visits === undefined ? '' : `${visits.toLocaleString()} visits`,
-    date === undefined ? '' : `of ${date}`,
+    date === undefined ? '' : date,
     categories === undefined ? '' : categories.join(', '),
-    placedBy === undefined ? '' : `placed by ${evidenceWords[placedBy.by]} (${placedBy.sure} % sure)`,
+    placedBy === undefined ? '' : `position from ${evidenceWords[placedBy.by]} (${placedBy.sure} % certain)`,
     template === null ? '' : `template ${template}`,
-    formerAddresses === undefined ? '' : `was at ${formerAddresses.join(', ')}`,
-    readTitle === undefined || readTitle === title ? '' : `the site calls it “${readTitle}”`,
+    formerAddresses === undefined ? '' : `formerly ${formerAddresses.join(', ')}`,
+    readTitle === undefined || readTitle === title ? '' : `called “${readTitle}” on the site`,
   ];
   return parts.filter((part) => part !== '').join(' · ');
 });
@@ -94,15 +95,15 @@ defineExpose({ focusTitle });
 
 <template>
   <section ref="root" class="band" aria-label="Details of the selected pages">
-    <p v-if="pages.length === 0" class="mute">Select a page to change it. All of it can be undone.</p>
+    <p v-if="pages.length === 0" class="mute">Select a page to edit it. Every change can be undone.</p>
     <template v-else>
       <div class="fields">
         <template v-if="page !== null">
           <LineField :key="`title ${page.id}`" class="title-field" label="Title" :value="page.title" :keep="rename" />
           <LineField :key="`address ${page.id}`" label="Address" :value="page.address" :keep="readdress" />
         </template>
-        <h2 v-else>{{ pages.length }} pages</h2>
-        <p class="mute facts">{{ page === null ? `What is done here is done to all ${pages.length}.` : facts }}</p>
+        <h2 v-else>{{ counted(pages.length, '# page', '# pages') }}</h2>
+        <p class="mute facts">{{ page === null ? `Changes apply to all ${pages.length}.` : facts }}</p>
       </div>
       <div class="sets">
         <ChoiceRow
@@ -112,7 +113,7 @@ defineExpose({ focusTitle });
           :choices="[
             { value: 'live', label: 'live' },
             { value: 'draft', label: 'draft' },
-            { value: 'gone', label: 'gone', hint: 'Retired; its ids and menus’ items stay' },
+            { value: 'gone', label: 'deleted', hint: 'Can be restored; menu items are kept' },
           ]"
         />
         <ChoiceRow
@@ -142,24 +143,24 @@ defineExpose({ focusTitle });
           >
             {{ one.sign }}
           </button>
-          <PagePick v-if="isPicking" label="The page to stand under" placeholder="Under which page?" @pick="under" @leave="isPicking = false" />
-          <button v-else type="button" class="plain-button" @click="isPicking = true">Under …</button>
+          <PagePick v-if="isPicking" label="New parent page" placeholder="Under which page?" @pick="under" @leave="isPicking = false" />
+          <button v-else type="button" class="plain-button" @click="isPicking = true">Move under …</button>
         </div>
         <label class="along">
           <input v-model="isAddressMoved" type="checkbox" />
-          The address moves along
+          Also change the address
         </label>
       </div>
       <label class="to">
-        <span class="caption">Put into a menu</span>
+        <span class="caption">Add to a menu</span>
         <select
-          aria-label="Put into a menu"
+          aria-label="Add to a menu"
           @change="
             putInto(($event.target as HTMLSelectElement).value);
             ($event.target as HTMLSelectElement).value = '';
           "
         >
-          <option value="">Choose one …</option>
+          <option value="">Choose a menu …</option>
           <option v-for="menu in selection.menus" :key="menu.id" :value="menu.id">{{ menu.name }}</option>
         </select>
       </label>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
-import { diffReading, partsOf, pagesToTake, seededRandom, takePart } from '@zorvik/core';
+import { counted, diffReading, partsOf, pagesToTake, seededRandom, takePart } from '@zorvik/core';
 import type * as Formats from '@zorvik/formats';
 import type { PageColumn, PagesFromFile, PageTable } from '@zorvik/formats';
 import type { MissingPages } from '../../stores/sites.ts';
@@ -25,7 +25,7 @@ const columnNames: Readonly<Record<PageColumn, string>> = {
   address: 'address',
   id: 'id',
   parent: 'parent',
-  path: 'path of titles',
+  path: 'path (titles)',
   kind: 'kind',
   state: 'state',
   template: 'template',
@@ -95,7 +95,7 @@ async function take(event: Event): Promise<void> {
 function keep(): void {
   const pages = made.value?.pages;
   if (pages === undefined) {
-    problem.value = 'There is nothing to read yet. Choose a file, or paste a table.';
+    problem.value = 'There is nothing to import yet. Choose a file or paste a table.';
     return;
   }
   const wanted = copy.attempt((context) => pagesToTake(context, pages, missing.value ?? 'keep'));
@@ -108,10 +108,8 @@ function keep(): void {
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" title="Pages from a file" :width="820" :problem="problem" @submit="keep">
-    <p class="mute">
-      A table (CSV) with a line of column names, or nested entries: OPML, an HTML list, JSON. Titles, places and facts are taken over; undo takes it back.
-    </p>
+  <DialogSheet v-model="isOpen" title="Import pages" :width="820" :problem="problem" @submit="keep">
+    <p class="mute">Import pages from a CSV table with column names, or from OPML, an HTML list or JSON. You can undo the import.</p>
     <div class="row">
       <label class="plain-button file">
         Choose a file …
@@ -119,12 +117,12 @@ function keep(): void {
       </label>
       <span class="mute">{{ name }}</span>
     </div>
-    <textarea v-if="bytes === null" v-model="pasted" rows="4" aria-label="The pages as text" placeholder="… or paste it here" spellcheck="false" />
-    <div v-if="table !== null" class="columns" role="group" aria-label="What each column holds">
+    <textarea v-if="bytes === null" v-model="pasted" rows="4" aria-label="Pages as text" placeholder="… or paste text here" spellcheck="false" />
+    <div v-if="table !== null" class="columns" role="group" aria-label="Columns">
       <div v-for="(header, at) in table.headers" :key="at" class="column">
         <b>{{ header }}</b>
-        <select v-model="columns[at]" :aria-label="`What “${header}” holds`" :class="{ none: columns[at] === '' }">
-          <option value="">left out</option>
+        <select v-model="columns[at]" :aria-label="`Column “${header}”`" :class="{ none: columns[at] === '' }">
+          <option value="">skip</option>
           <option v-for="column in choices" :key="column" :value="column" :disabled="columns.includes(column) && columns[at] !== column">
             {{ columnNames[column] }}
           </option>
@@ -132,8 +130,8 @@ function keep(): void {
         <span v-for="(cell, index) in samples[at]" :key="index" class="mute cell">{{ cell }}</span>
       </div>
     </div>
-    <section v-if="difference !== null && made !== null" aria-label="What comes of it" aria-live="polite">
-      <h2>{{ made.pages.length.toLocaleString() }} {{ made.pages.length === 1 ? 'page' : 'pages' }} in it</h2>
+    <section v-if="difference !== null && made !== null" aria-label="Preview" aria-live="polite">
+      <h2>{{ counted(made.pages.length, '# page', '# pages') }} found</h2>
       <p>
         <b class="number">{{ difference.added.length }}</b>
         new,
@@ -142,22 +140,22 @@ function keep(): void {
         <b class="number">{{ difference.moved.length }}</b>
         moved,
         <b class="number">{{ difference.readdressed.length }}</b>
-        with another address,
+        with a new address,
         <b class="number">{{ difference.gone.length }}</b>
-        gone
+        deleted
       </p>
       <ChoiceRow
         v-model="missing"
-        label="Pages that it does not name"
+        label="Pages missing from the file"
         :choices="[
-          { value: 'keep', label: 'stay as they are' },
-          { value: 'retire', label: 'are gone' },
+          { value: 'keep', label: 'keep' },
+          { value: 'retire', label: 'delete (undoable)' },
         ]"
       />
       <details v-if="made.problems.length > 0">
         <summary>
           <b class="number">{{ made.problems.length }}</b>
-          {{ made.problems.length === 1 ? 'line' : 'lines' }} to look at
+          {{ made.problems.length === 1 ? 'line' : 'lines' }} to check
         </summary>
         <ul>
           <li v-for="(one, at) in made.problems.slice(0, 200)" :key="at">{{ nested === null ? 'Line' : 'Entry' }} {{ one.line }}: {{ one.reason }}</li>
@@ -166,7 +164,7 @@ function keep(): void {
     </section>
     <template #actions>
       <v-btn variant="text" @click="isOpen = false">Cancel</v-btn>
-      <v-btn color="primary" type="submit">Take it in</v-btn>
+      <v-btn color="primary" type="submit">Import</v-btn>
     </template>
   </DialogSheet>
 </template>

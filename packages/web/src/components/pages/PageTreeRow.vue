@@ -47,7 +47,7 @@ onBeforeUnmount(() => release?.());
         type="button"
         tabindex="-1"
         class="fold"
-        :aria-label="`${row.isUnfolded ? 'Fold' : 'Unfold'} ${row.page.title}`"
+        :aria-label="`${row.isUnfolded ? 'Collapse' : 'Expand'} ${row.page.title}`"
         @click.stop="emit('fold', !row.isUnfolded)"
       >
         <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
@@ -61,7 +61,7 @@ onBeforeUnmount(() => release?.());
     <span role="gridcell" class="address">{{ row.page.address }}</span>
     <span role="gridcell" class="mute">{{ row.page.kind }}</span>
     <span role="gridcell">
-      <span class="state" :class="row.page.state">{{ row.page.planned ? 'planned' : row.page.state }}</span>
+      <span class="state" :class="row.page.state">{{ row.page.planned ? 'planned' : row.page.state === 'gone' ? 'deleted' : row.page.state }}</span>
     </span>
     <span role="gridcell" class="mute number visits">{{ row.page.visits?.toLocaleString() }}</span>
     <span role="gridcell" class="menus">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, useTemplateRef } from 'vue';
 import { mdiChevronDown } from '@mdi/js';
-import { redirectMap } from '@zorvik/core';
+import { counted, redirectMap } from '@zorvik/core';
 import type * as Formats from '@zorvik/formats';
 import type { PageFilter } from '../../composables/usePageTree.ts';
 import { saveFile } from '../../composables/saveFile.ts';
@@ -83,35 +83,35 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
         <option value="noMenu">in no menu</option>
         <option value="several">in several menus</option>
         <option value="draft">drafts</option>
-        <option value="gone">gone</option>
-        <option value="new">new since the last time</option>
-        <option value="changed">changed since the last time</option>
+        <option value="gone">deleted</option>
+        <option value="new">new since the last reading</option>
+        <option value="changed">changed since the last reading</option>
       </select>
     </label>
-    <button type="button" class="plain-button" @click="emit('unfoldAll')">{{ isUnfolded ? 'Fold all' : 'Unfold all' }}</button>
-    <button type="button" class="plain-button" @click="startAdding">+ Page</button>
+    <button type="button" class="plain-button" @click="emit('unfoldAll')">{{ isUnfolded ? 'Collapse all' : 'Expand all' }}</button>
+    <button type="button" class="plain-button" @click="startAdding">Add page</button>
     <RefusalNote />
     <form v-if="adding !== null" class="adding" @submit.prevent="addTyped" @keydown.escape.stop="stopAdding">
-      <input ref="addField" v-model="adding" type="text" aria-label="Title of the new page" placeholder="Title of the new page, after the selected one" />
-      <button type="submit" class="plain-button">Add it</button>
+      <input ref="addField" v-model="adding" type="text" aria-label="Title of the new page" placeholder="Title of the new page" />
+      <button type="submit" class="plain-button">Add</button>
     </form>
     <span class="ways">
-      <button type="button" class="plain-button" @click="reading = 'sitemap'">Read a sitemap …</button>
-      <button type="button" class="plain-button" @click="reading = 'file'">From a file …</button>
+      <button type="button" class="plain-button" @click="reading = 'sitemap'">Import sitemap …</button>
+      <button type="button" class="plain-button" @click="reading = 'file'">Import file …</button>
       <button type="button" class="plain-button" @click="reading = 'site'">Read the site …</button>
       <v-menu>
         <template #activator="{ props: activator }">
           <button type="button" class="plain-button" v-bind="activator" @mouseenter="loadFormats" @focus="loadFormats" @click="loadFormats">
-            Save as
+            Export as
             <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
           </button>
         </template>
-        <v-list density="compact" min-width="240" aria-label="Save all pages as">
+        <v-list density="compact" min-width="240" aria-label="Export pages as">
           <v-list-item v-for="format in formats?.pageFormats" :key="format.key" :title="format.name" @click="savePages(format)" />
           <v-divider v-if="redirects.length > 0" />
           <v-list-item
             v-if="redirects.length > 0"
-            :title="`Redirect map: ${redirects.length} old ${redirects.length === 1 ? 'address' : 'addresses'} (CSV)`"
+            :title="`Redirects: ${counted(redirects.length, '# old address', '# old addresses')} (CSV)`"
             @click="saveRedirects"
           />
         </v-list>

@@ -9,7 +9,7 @@ import ReadingProgress from './ReadingProgress.vue';
 import SitemapForm from './SitemapForm.vue';
 
 /** Reads a sitemap into the open site: one edit, which undo takes back. */
-const STOPPED = 'Stopped. Nothing of it was kept.';
+const STOPPED = 'Stopped. Nothing was imported.';
 const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
 const sites = useSites();
@@ -29,7 +29,7 @@ watch(isOpen, () => {
 async function read(): Promise<void> {
   if (copy.siteKey === null) return;
   if (bytes.value === null) {
-    problem.value = 'There is nothing to read yet. Choose a file, or paste the text of a sitemap.';
+    problem.value = 'There is nothing to import yet. Choose a file or paste a sitemap.';
     return;
   }
   problem.value = null;
@@ -42,7 +42,7 @@ async function read(): Promise<void> {
     problem.value = signal.aborted
       ? STOPPED
       : answer.kind === 'away'
-        ? 'The server does not answer. Nothing was changed; try again in a moment.'
+        ? 'No connection, so nothing was changed. Try again in a moment.'
         : answer.refusal.message;
     // Stopped at the very end it may have been kept after all: then it is shown, and undo takes it back.
     await copy.catchUp();
@@ -51,27 +51,27 @@ async function read(): Promise<void> {
   const { added, retired, revived } = answer.value;
   await copy.catchUp();
   isOpen.value = false;
-  notices.say(`Read the site’s pages: ${added} new, ${retired} gone, ${revived} back`);
+  notices.say(`Imported the sitemap: ${added} new, ${retired} deleted, ${revived} restored`);
 }
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" title="Read the site’s pages" :problem="problem" :is-busy="progress !== null" @submit="read">
-    <p class="mute">New addresses become pages where their path puts them. Titles and places that you gave stay. It is one step to undo.</p>
+  <DialogSheet v-model="isOpen" title="Import a sitemap" :problem="problem" :is-busy="progress !== null" @submit="read">
+    <p class="mute">New addresses become pages, placed by their path. Titles and positions you have set are kept. You can undo the import.</p>
     <SitemapForm v-model="bytes" />
     <ChoiceRow
       v-model="missing"
-      label="Pages that the sitemap does not name"
+      label="Pages missing from the sitemap"
       :choices="[
-        { value: 'keep', label: 'stay as they are' },
-        { value: 'retire', label: 'are gone' },
+        { value: 'keep', label: 'keep' },
+        { value: 'retire', label: 'delete (undoable)' },
       ]"
     />
     <ReadingProgress v-if="progress !== null" v-bind="progress" />
     <template #actions>
       <v-btn v-if="progress !== null" variant="text" @click="stop?.abort()">Stop</v-btn>
       <v-btn v-else variant="text" @click="isOpen = false">Cancel</v-btn>
-      <v-btn color="primary" type="submit" :disabled="progress !== null">Read</v-btn>
+      <v-btn color="primary" type="submit" :disabled="progress !== null">Import</v-btn>
     </template>
   </DialogSheet>
 </template>

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import type { Placing } from '@zorvik/core';
+import { counted, type Placing } from '@zorvik/core';
 import { routes, type Reading, type ReadingRhythm } from '@zorvik/contract';
 import { evidenceWords } from '../../composables/evidenceWords.ts';
 import { ask } from '../../api/client.ts';
 import { useNotices } from '../../stores/notices.ts';
-import { NAMELESS, useSession } from '../../stores/session.ts';
+import { useSession } from '../../stores/session.ts';
 import { useSites, type MissingPages } from '../../stores/sites.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import DialogSheet from '../common/DialogSheet.vue';
 
-/** Reads the site itself over HTTP, shows what is otherwise than the pages say, and takes it in as one edit. */
+/** Reads the site over HTTP, shows the changes found, and imports them as one edit. */
 const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
 const session = useSession();
@@ -42,7 +42,7 @@ const params = computed(() => ({ siteKey: copy.siteKey ?? '' }));
 const placedBy = computed(() =>
   Object.entries(difference.value?.placedBy ?? {})
     .sort((a, b) => b[1] - a[1])
-    .map(([by, count]) => `${count} by ${evidenceWords[by as Placing]}`)
+    .map(([by, count]) => `${count} from ${evidenceWords[by as Placing]}`)
     .join(', '),
 );
 const kinds = computed(() => {
@@ -51,10 +51,10 @@ const kinds = computed(() => {
   const line = (one: Readonly<Record<string, string>>, ...parts: (keyof typeof one)[]): string => parts.map((part) => one[part] ?? '').join(' → ');
   return [
     { key: 'added', title: 'new', count: found.added, lines: found.samples.added.map((one) => `${one.title ?? ''} · ${one.address ?? ''}`) },
-    { key: 'gone', title: 'gone', count: found.gone, lines: found.samples.gone.map((one) => `${one.title ?? ''} · ${one.address ?? ''}`) },
+    { key: 'gone', title: 'deleted', count: found.gone, lines: found.samples.gone.map((one) => `${one.title ?? ''} · ${one.address ?? ''}`) },
     { key: 'renamed', title: 'renamed', count: found.renamed, lines: found.samples.renamed.map((one) => line(one, 'was', 'title')) },
     { key: 'moved', title: 'moved', count: found.moved, lines: found.samples.moved.map((one) => `${one.title ?? ''}: ${line(one, 'was', 'now')}`) },
-    { key: 'readdressed', title: 'with another address', count: found.readdressed, lines: found.samples.readdressed.map((one) => line(one, 'was', 'address')) },
+    { key: 'readdressed', title: 'with a new address', count: found.readdressed, lines: found.samples.readdressed.map((one) => line(one, 'was', 'address')) },
   ].filter(({ count }) => count > 0);
 });
 const choices = computed(() => [...new Set((difference.value?.contradictions ?? []).flatMap(({ by, other }) => [by, other]))]);
@@ -79,7 +79,7 @@ async function look(): Promise<void> {
   const query = { missing: missing.value ?? ('retire' as const), ...(trust.value === '' ? {} : { trust: trust.value }) };
   const answer = await ask(routes.readingOf, { params: params.value, query });
   if (answer.kind === 'reply') taken(answer.value);
-  else problem.value = answer.kind === 'away' ? 'The server does not answer. Try again in a moment.' : answer.refusal.message;
+  else problem.value = answer.kind === 'away' ? 'No connection. Try again in a moment.' : answer.refusal.message;
   if (isOpen.value && isRunning.value) timer = setTimeout(() => void look(), LOOK);
 }
 
@@ -104,7 +104,7 @@ async function keepRhythm(chosen: ReadingRhythm | null): Promise<void> {
   const answer = await ask(routes.planReading, { params: params.value, body: { ...start.value, every: chosen } });
   if (answer.kind === 'reply') return taken(answer.value);
   every.value = before;
-  problem.value = answer.kind === 'away' ? 'The server does not answer. Try again in a moment.' : answer.refusal.message;
+  problem.value = answer.kind === 'away' ? 'No connection. Try again in a moment.' : answer.refusal.message;
 }
 
 async function begin(): Promise<void> {
@@ -114,7 +114,7 @@ async function begin(): Promise<void> {
   if (answer.kind === 'reply') {
     reading.value = answer.value;
     timer = setTimeout(() => void look(), LOOK);
-  } else problem.value = answer.kind === 'away' ? 'The server does not answer. Try again in a moment.' : answer.refusal.message;
+  } else problem.value = answer.kind === 'away' ? 'No connection. Try again in a moment.' : answer.refusal.message;
 }
 
 async function steer(act: 'pause' | 'goOn' | 'cancel'): Promise<void> {
@@ -128,19 +128,19 @@ async function take(): Promise<void> {
   const body = {
     session: session.id,
     missing: missing.value ?? ('retire' as const),
-    name: session.name || NAMELESS,
+    name: session.shownName,
     ...(trust.value === '' ? {} : { trust: trust.value }),
   };
   const found = difference.value;
   const answer = await ask(routes.takeReading, { params: params.value, body });
   isTaking.value = false;
   if (answer.kind !== 'reply') {
-    problem.value = answer.kind === 'away' ? 'The server does not answer. Nothing was changed; try again in a moment.' : answer.refusal.message;
+    problem.value = answer.kind === 'away' ? 'No connection, so nothing was changed. Try again in a moment.' : answer.refusal.message;
     return;
   }
   await copy.catchUp();
   isOpen.value = false;
-  if (found !== null) notices.say(`Took in what the site says: ${found.added} new, ${found.moved} moved, ${found.renamed} renamed, ${found.gone} gone`);
+  if (found !== null) notices.say(`Imported the changes: ${found.added} new, ${found.moved} moved, ${found.renamed} renamed, ${found.gone} deleted`);
 }
 
 /** What a kind of evidence is called. */
@@ -157,19 +157,18 @@ function submit(): void {
 <template>
   <DialogSheet v-model="isOpen" title="Read the site" :width="760" :problem="problem" :is-busy="isTaking" @submit="submit">
     <p class="mute">
-      Follows the links of the site from its start page and its sitemaps on, as robots.txt lets it. What pages say of themselves puts them in their tree:
-      breadcrumbs first, the path last.
+      Zorvik reads the site from its start page and sitemaps, obeying robots.txt, and places each page by its breadcrumbs, or else by its path.
     </p>
     <div v-if="!isRunning && difference === null" class="begin">
-      <v-text-field v-model="address" label="Where the site begins" placeholder="https://host/" autofocus hide-details />
+      <v-text-field v-model="address" label="Start page" placeholder="https://host/" autofocus hide-details />
       <label class="most">
-        <span class="mute">At most</span>
-        <input v-model="most" type="number" min="1" max="20000" aria-label="At most so many pages" />
+        <span class="mute">Limit</span>
+        <input v-model="most" type="number" min="1" max="20000" aria-label="Max. pages" />
         <span class="mute">pages</span>
       </label>
     </div>
     <p v-if="state === 'failed'" class="bad" role="alert">The site could not be read: {{ reading?.reason }}.</p>
-    <p v-if="state === 'cancelled'" class="mute">Ended. Nothing of it was kept.</p>
+    <p v-if="state === 'cancelled'" class="mute">Stopped. Nothing was imported.</p>
     <div v-if="isRunning" class="running" role="status">
       <p>
         <b class="number">{{ reading?.read.toLocaleString() }}</b>
@@ -178,13 +177,13 @@ function submit(): void {
       <progress :value="reading?.read" :max="(reading?.read ?? 0) + (reading?.waiting ?? 0)" />
       <div class="row">
         <button v-if="state === 'running'" type="button" class="plain-button" @click="steer('pause')">Pause</button>
-        <button v-else type="button" class="plain-button" @click="steer('goOn')">Go on</button>
-        <button type="button" class="plain-button" @click="steer('cancel')">End it</button>
+        <button v-else type="button" class="plain-button" @click="steer('goOn')">Resume</button>
+        <button type="button" class="plain-button" @click="steer('cancel')">Stop</button>
       </div>
     </div>
-    <section v-if="difference !== null" class="difference" aria-label="What is otherwise">
-      <h2>{{ isSame ? 'The site says what the pages say already' : 'What is otherwise than the pages say' }}</h2>
-      <p class="mute">{{ reading?.read.toLocaleString() }} pages read; their places: {{ placedBy }}.</p>
+    <section v-if="difference !== null" class="difference" aria-label="Changes found">
+      <h2>{{ isSame ? 'No changes found' : 'Changes found' }}</h2>
+      <p class="mute">{{ counted(reading?.read ?? 0, '# page read', '# pages read') }}. Positions: {{ placedBy }}.</p>
       <details v-for="one in kinds" :key="one.key">
         <summary>
           <b class="number">{{ one.count }}</b>
@@ -197,35 +196,34 @@ function submit(): void {
       </details>
       <p v-if="difference.facts > 0">
         <b class="number">{{ difference.facts }}</b>
-        {{ difference.facts === 1 ? 'page with other facts' : 'pages with other facts' }}
-        <span class="mute">(headings to lead to, dates, what placed them)</span>
+        {{ difference.facts === 1 ? 'page with new details' : 'pages with new details' }}
+        <span class="mute">(anchors, dates, source of their position)</span>
       </p>
       <details v-if="difference.contradicting > 0">
         <summary>
           <b class="number">{{ difference.contradicting }}</b>
-          {{ difference.contradicting === 1 ? 'page says' : 'pages say' }} different things of where
-          {{ difference.contradicting === 1 ? 'it stands' : 'they stand' }}
+          {{ difference.contradicting === 1 ? 'page with' : 'pages with' }} contradicting positions
         </summary>
         <label class="most">
-          <span class="mute">Believe first, for all alike</span>
+          <span class="mute">Prefer, for all of them</span>
           <select v-model="trust">
-            <option value="">what is surest</option>
+            <option value="">the most certain source</option>
             <option v-for="by in choices" :key="by" :value="by">{{ saidBy(by) }}</option>
           </select>
         </label>
         <ul>
           <li v-for="(one, at) in difference.contradictions" :key="at">
-            {{ one.title }}: under {{ one.under }} by {{ saidBy(one.by) }}, under {{ one.otherUnder }} by {{ saidBy(one.other) }}
+            {{ one.title }}: under {{ one.under }} ({{ saidBy(one.by) }}), or under {{ one.otherUnder }} ({{ saidBy(one.other) }})
           </li>
         </ul>
       </details>
       <ChoiceRow
         v-if="!isSame || missing === 'keep'"
         v-model="missing"
-        label="Pages that were not met"
+        label="Pages not found on the site"
         :choices="[
-          { value: 'retire', label: 'are gone' },
-          { value: 'keep', label: 'stay as they are' },
+          { value: 'retire', label: 'delete (undoable)' },
+          { value: 'keep', label: 'keep' },
         ]"
       />
     </section>
@@ -240,7 +238,7 @@ function submit(): void {
     </details>
     <ChoiceRow
       :model-value="every"
-      label="By itself, the server reads it"
+      label="Read automatically"
       :choices="[
         { value: 'never', label: 'never' },
         { value: 'hourly', label: 'every hour' },
@@ -248,12 +246,12 @@ function submit(): void {
       ]"
       @update:model-value="keepRhythm"
     />
-    <p v-if="every !== 'never'" class="mute">What it finds waits in Pages and Drift until somebody takes it in.</p>
+    <p v-if="every !== 'never'" class="mute">Results are not imported until someone confirms them in Pages or Drift.</p>
     <template #actions>
-      <v-btn variant="text" @click="isOpen = false">{{ isRunning ? 'Leave it reading' : 'Close' }}</v-btn>
+      <v-btn variant="text" @click="isOpen = false">{{ isRunning ? 'Run in background' : 'Close' }}</v-btn>
       <v-btn v-if="difference !== null" variant="outlined" @click="begin">Read again</v-btn>
-      <v-btn v-if="difference !== null && !isSame" color="primary" type="submit">Take it in</v-btn>
-      <v-btn v-else-if="!isRunning && difference === null" color="primary" type="submit">Read it</v-btn>
+      <v-btn v-if="difference !== null && !isSame" color="primary" type="submit">Import changes</v-btn>
+      <v-btn v-else-if="!isRunning && difference === null" color="primary" type="submit">Start</v-btn>
     </template>
   </DialogSheet>
 </template>

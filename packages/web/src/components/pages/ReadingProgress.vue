@@ -11,9 +11,9 @@ defineProps<{ stored: number; of: number }>();
       color="primary"
       height="6"
       rounded
-      :aria-label="of === 0 ? 'Reading' : 'Storing pages'"
+      :aria-label="of === 0 ? 'Reading' : 'Importing pages'"
     />
-    <p class="mute number">{{ of === 0 ? 'Reading the addresses …' : `${stored.toLocaleString()} of ${of.toLocaleString()} pages are stored` }}</p>
+    <p class="mute number">{{ of === 0 ? 'Reading the sitemap …' : `${stored.toLocaleString()} of ${of.toLocaleString()} pages imported` }}</p>
   </div>
 </template>
 

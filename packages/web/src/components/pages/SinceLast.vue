@@ -22,14 +22,14 @@ const when = computed(() => {
 <template>
   <p v-if="reading.plan?.reason != null" class="since bad">
     The site could not be read: {{ reading.plan.reason }}.
-    <button type="button" class="plain-button" @click="emit('look')">See to it</button>
+    <button type="button" class="plain-button" @click="emit('look')">Review</button>
   </p>
   <p v-else-if="reading.isWaiting" class="since waits">
-    The site, read {{ when }}, says otherwise: {{ reading.counts }}.
-    <button type="button" class="plain-button" @click="emit('look')">Look at it</button>
+    Changes found {{ when }}: {{ reading.counts }}.
+    <button type="button" class="plain-button" @click="emit('look')">Review</button>
   </p>
   <p v-else-if="reading.found !== null" class="since mute">
-    {{ reading.found.isTaken && reading.counts !== null ? `Since the last time: ${reading.counts}.` : `The site, read ${when}, says the same.` }}
+    {{ reading.found.isTaken && reading.counts !== null ? `Changes since the last reading: ${reading.counts}.` : `Site read ${when}: no changes.` }}
   </p>
 </template>
 

@@ -46,9 +46,9 @@ function typed(): void {
       <span v-else>
         <strong>{{ words }}</strong>
       </span>
-      <input type="file" accept=".xml,application/xml,text/xml" aria-label="A sitemap.xml" @change="take(($event.target as HTMLInputElement).files?.[0])" />
+      <input type="file" accept=".xml,application/xml,text/xml" aria-label="sitemap.xml" @change="take(($event.target as HTMLInputElement).files?.[0])" />
     </label>
-    <v-textarea v-model="pasted" label="or paste its text" rows="4" no-resize spellcheck="false" @update:model-value="typed" />
+    <v-textarea v-model="pasted" label="or paste it here" rows="4" no-resize spellcheck="false" @update:model-value="typed" />
   </div>
 </template>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiKeyboardOutline, mdiRedo, mdiUndo } from '@mdi/js';
 import { computed } from 'vue';
-import { refusal } from '@zorvik/core';
+import { counted, refusal } from '@zorvik/core';
 import { workspaces } from '../../router.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
@@ -38,7 +38,11 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
       <nav class="works" aria-label="Workspaces">
         <router-link v-for="work in workspaces" :key="work.name" :to="{ name: work.name, params: { siteKey } }" :class="{ on: $route.name === work.name }">
           {{ work.label }}
-          <b v-if="work.name === 'drift' && drift.open.length > 0" class="badge number" :aria-label="`${drift.open.length} open findings`">
+          <b
+            v-if="work.name === 'drift' && drift.open.length > 0"
+            class="badge number"
+            :aria-label="counted(drift.open.length, '# open finding in all menus', '# open findings in all menus')"
+          >
             {{ drift.open.length }}
           </b>
         </router-link>
@@ -50,7 +54,7 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
         </span>
         <IconButton label="Undo" :icon="mdiUndo" keys="Ctrl Z" :reason="noUndo" @press="copy.undo()" />
         <IconButton label="Redo" :icon="mdiRedo" keys="Ctrl Shift Z" :reason="noRedo" @press="copy.redo()" />
-        <IconButton label="All keys" :icon="mdiKeyboardOutline" keys="?" @press="emit('showKeys')" />
+        <IconButton label="Keyboard shortcuts" :icon="mdiKeyboardOutline" keys="?" @press="emit('showKeys')" />
         <SavingState />
         <router-link class="publish" :to="{ name: 'editions', params: { siteKey } }">Publish</router-link>
       </div>

@@ -52,22 +52,22 @@ watch(
 );
 
 function callMe(typed: string, isFinal: boolean): string | null {
-  if (typed.trim().length > LONGEST_NAME) return isFinal ? `A name may have ${LONGEST_NAME} characters. Shorten it.` : null;
+  if (typed.trim().length > LONGEST_NAME) return isFinal ? `A name can have up to ${LONGEST_NAME} characters. Shorten it.` : null;
   if (isFinal) session.call(typed);
   return null;
 }
 </script>
 
 <template>
-  <aside v-if="history.isOpen" ref="sheet" class="sheet" tabindex="-1" aria-label="What was done" @keydown.escape="history.isOpen = false">
+  <aside v-if="history.isOpen" ref="sheet" class="sheet" tabindex="-1" aria-label="History" @keydown.escape="history.isOpen = false">
     <header>
-      <h2>What was done</h2>
+      <h2>History</h2>
       <IconButton label="Close" :icon="mdiClose" keys="Esc" @press="history.isOpen = false" />
     </header>
     <div class="who">
-      <LineField label="What others call you" :value="session.name" placeholder="Your name" :keep="callMe" />
+      <LineField label="Your name (shown to others)" :value="session.name" placeholder="Your name" :keep="callMe" />
       <p class="mute">
-        <template v-if="people.others.length === 0">Nobody else is here.</template>
+        <template v-if="people.others.length === 0">No one else is here.</template>
         <template v-else>
           Also here:
           <PersonTag v-for="person in people.others" :key="person.session" :person="person" />
@@ -79,16 +79,16 @@ function callMe(typed: string, isFinal: boolean): string | null {
     <ChoiceRow
       v-if="itemName !== null"
       v-model="filter"
-      label="Shown"
+      label="Show"
       :choices="[
         { value: false, label: 'everything' },
         { value: true, label: `“${itemName}”` },
       ]"
     />
     <p v-if="history.problem !== null" class="problem" role="alert">{{ history.problem }}</p>
-    <p v-else-if="days.length === 0" class="mute">Nothing yet. Whatever is done to this site will stand here.</p>
+    <p v-else-if="days.length === 0" class="mute">No changes yet. Every change to this site is listed here.</p>
     <section v-if="copy.pending.length > 0">
-      <h3>On its way</h3>
+      <h3>Sending</h3>
       <ol>
         <li v-for="edit in copy.pending.toReversed()" :key="edit.id">
           <span class="words">{{ inWords(edit.sentence) }}</span>
@@ -107,15 +107,15 @@ function callMe(typed: string, isFinal: boolean): string | null {
             v-if="one.revision < copy.revision && (at > 0 || one.revision !== history.lines[0]?.revision)"
             type="button"
             class="back"
-            :aria-label="`Back to here: ${one.words}`"
+            :aria-label="`Restore this state: ${one.words}`"
             @click="copy.goBack(one.revision)"
           >
-            Back to here
+            Restore this state
           </button>
         </li>
       </ol>
     </section>
-    <button v-if="history.next !== null" type="button" class="plain-button more" @click="history.more()">Show what came before</button>
+    <button v-if="history.next !== null" type="button" class="plain-button more" @click="history.more()">Show earlier changes</button>
   </aside>
 </template>
 

@@ -25,15 +25,15 @@ const GOING = new Set<ShortcutName>([
 ]);
 const inTree = (isGoing: boolean) => shortcuts.filter(({ name, where }) => where === 'tree' && GOING.has(name) === isGoing);
 const groups = computed(() => [
-  { title: 'Going through a menu', keys: inTree(true) },
-  { title: 'Changing it', keys: inTree(false) },
-  { title: 'Composing a panel', keys: shortcuts.filter(({ where }) => where === 'panel') },
+  { title: 'Selecting', keys: inTree(true) },
+  { title: 'Editing', keys: inTree(false) },
+  { title: 'Panel composer', keys: shortcuts.filter(({ where }) => where === 'panel') },
   { title: 'Anywhere', keys: shortcuts.filter(({ where }) => where === 'anywhere') },
 ]);
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" title="All keys" :width="1120" @submit="isOpen = false">
+  <DialogSheet v-model="isOpen" title="Keyboard shortcuts" :width="1120" @submit="isOpen = false">
     <div class="groups">
       <div v-for="group in groups" :key="group.title">
         <h2>{{ group.title }}</h2>

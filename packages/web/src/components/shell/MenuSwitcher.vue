@@ -2,7 +2,7 @@
 import { mdiChevronDown, mdiPlus } from '@mdi/js';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { placementOf, placeNames, type Menu } from '@zorvik/core';
+import { inWords, placementOf, placePhrase, type Menu } from '@zorvik/core';
 import { useDrift } from '../../stores/drift.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -18,7 +18,7 @@ const site = computed(() => copy.document?.site.name ?? '');
 
 function placeOf(menu: Menu): string {
   const place = copy.document === null ? null : placementOf(copy.document, menu.id)?.place;
-  return place == null ? 'stands nowhere yet' : placeNames[place];
+  return place == null ? 'not placed' : inWords(placePhrase(place));
 }
 
 function show(key: string): void {
@@ -45,7 +45,7 @@ function show(key: string): void {
           <v-list-item-title>{{ menu.name }}</v-list-item-title>
           <v-list-item-subtitle>{{ placeOf(menu) }}</v-list-item-subtitle>
           <template v-if="(drift.counts.get(menu.id) ?? 0) > 0" #append>
-            <span class="found" title="Open findings of drift">{{ drift.counts.get(menu.id) }}</span>
+            <span class="found" title="Open findings">{{ drift.counts.get(menu.id) }}</span>
           </template>
         </v-list-item>
         <v-divider v-if="selection.menus.length > 0" />

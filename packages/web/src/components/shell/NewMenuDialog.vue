@@ -2,7 +2,8 @@
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import {
   createMenu,
-  placeNames,
+  inWords,
+  placePhrase,
   places,
   planSketch,
   MOST_LEVELS,
@@ -55,7 +56,7 @@ const starterPlan = computed(() =>
     ? null
     : planSketch(copy.document, starterSketch(copy.document, starter.value)),
 );
-const belowTitle = computed(() => (below.value === null ? 'the whole site' : (copy.document?.pages.nodes.get(below.value)?.title ?? '')));
+const belowTitle = computed(() => (below.value === null ? 'whole site' : (copy.document?.pages.nodes.get(below.value)?.title ?? '')));
 
 function fill(): MenuFill | null {
   if (begins.value === 'pages') return { kind: 'pages', below: below.value, depth: (depth.value ?? 1) - 1 };
@@ -71,7 +72,7 @@ function fill(): MenuFill | null {
 function make(): void {
   const filling = fill();
   if (filling === null) {
-    problem.value = begins.value === 'file' ? 'There is nothing to begin with yet. Choose a file, or paste a text.' : 'Choose the other menu.';
+    problem.value = begins.value === 'file' ? 'There is nothing to import yet. Choose a file or paste text.' : 'Choose a menu.';
     return;
   }
   const result = copy.perform((context) => createMenu(context, { name: name.value, place: place.value, fill: filling }));
@@ -89,28 +90,28 @@ function pick(picked: Picked): void {
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" title="A new menu" :width="680" :problem="problem" @submit="make">
-    <v-text-field v-model="name" label="Its name" placeholder="Main menu" autofocus hide-details @update:model-value="problem = null" />
+  <DialogSheet v-model="isOpen" title="New menu" :width="680" :problem="problem" @submit="make">
+    <v-text-field v-model="name" label="Menu name" placeholder="Main menu" autofocus hide-details @update:model-value="problem = null" />
     <fieldset>
-      <legend>Where is it meant to stand?</legend>
+      <legend>Where will it appear?</legend>
       <div class="places">
         <label v-for="one in places" :key="one" class="place" :class="{ on: one === place }">
           <input v-model="place" type="radio" name="place" :value="one" />
           <PlaceSketch :place="one" />
-          <span>{{ placeNames[one] }}</span>
+          <span>{{ inWords(placePhrase(one)) }}</span>
         </label>
       </div>
     </fieldset>
     <ChoiceRow
       v-model="begins"
-      label="It begins"
+      label="Start from"
       :choices="[
         { value: 'empty', label: 'empty' },
-        { value: 'starter', label: 'with a typical tree' },
-        { value: 'pages', label: 'with pages' },
-        { value: 'copy', label: 'as a copy' },
-        { value: 'follow', label: 'following another menu' },
-        { value: 'file', label: 'from a file' },
+        { value: 'starter', label: 'a typical menu' },
+        { value: 'pages', label: 'pages' },
+        { value: 'copy', label: 'a copy' },
+        { value: 'follow', label: 'another menu, followed' },
+        { value: 'file', label: 'a file' },
       ]"
     />
     <div v-if="begins === 'starter'" class="with">
@@ -124,8 +125,8 @@ function pick(picked: Picked): void {
       <ImportPreview v-if="starterPlan !== null" :plan="starterPlan" />
     </div>
     <div v-else-if="begins === 'pages'" class="with row">
-      <span class="mute">All that is below</span>
-      <PagePick v-if="isPicking" label="The page whose branch it is" placeholder="Part of a title or an address" @pick="pick" @leave="isPicking = false" />
+      <span class="mute">Pages under</span>
+      <PagePick v-if="isPicking" label="Pages under which page" placeholder="Part of a title or an address" @pick="pick" @leave="isPicking = false" />
       <button v-else type="button" class="plain-button" @click="isPicking = true">{{ belowTitle }}</button>
       <ChoiceRow
         v-model="depth"
@@ -139,7 +140,7 @@ function pick(picked: Picked): void {
       />
     </div>
     <label v-else-if="begins === 'copy' || begins === 'follow'" class="with row">
-      <span class="mute">{{ begins === 'copy' ? 'Of' : 'It has the items of' }}</span>
+      <span class="mute">{{ begins === 'copy' ? 'Copy of' : 'Follow' }}</span>
       <select v-model="copied">
         <option v-for="menu in selection.menus" :key="menu.id" :value="menu.id">{{ menu.name }}</option>
       </select>
@@ -147,7 +148,7 @@ function pick(picked: Picked): void {
     <BringInSource v-else-if="begins === 'file'" v-model="plan" class="with" />
     <template #actions>
       <v-btn variant="text" @click="isOpen = false">Cancel</v-btn>
-      <v-btn color="primary" type="submit">Make the menu</v-btn>
+      <v-btn color="primary" type="submit">Create menu</v-btn>
     </template>
   </DialogSheet>
 </template>

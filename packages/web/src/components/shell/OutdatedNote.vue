@@ -8,8 +8,8 @@ const loadAgain = (): void => window.location.reload();
 
 <template>
   <p v-if="connection.isOutdated" class="outdated" role="alert">
-    A newer Zorvik is at work than this window is. What you did is safe in this browser; load the window again to go on.
-    <button type="button" class="plain-button" @click="loadAgain">Load again</button>
+    Zorvik was updated. Your changes are safe in this browser. Reload to continue.
+    <button type="button" class="plain-button" @click="loadAgain">Reload</button>
   </p>
 </template>
 

@@ -6,7 +6,7 @@ import { useNotices } from '../../stores/notices.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 
-/** What could not be kept, with its reason: there until it is put away, to be read, copied, and done again by hand. */
+/** Changes that could not be saved, each with the reason, until the person dismisses them. */
 const copy = useWorkingCopy();
 const notices = useNotices();
 
@@ -19,26 +19,26 @@ async function copyText(refused: RefusedEdit): Promise<void> {
     () => true,
     () => false,
   );
-  if (isDone) notices.say('Copied: what was refused, with all that was typed in it');
-  else notices.refuse('The browser does not let us copy. Select the text and copy it by hand.');
+  if (isDone) notices.say('Copied the change and its details');
+  else notices.refuse('The browser does not allow copying. Select the text and copy it by hand.');
 }
 </script>
 
 <template>
-  <section class="refused" aria-label="Not kept">
-    <h3>Not kept</h3>
+  <section class="refused" aria-label="Not saved">
+    <h3>Not saved</h3>
     <ul>
       <li v-for="refused in copy.refusedEdits" :key="refused.edit.id">
         <div class="words">
           <strong>{{ inWords(refused.edit.sentence) }}</strong>
           <p>{{ refused.refusal.message }}</p>
           <details>
-            <summary>All of it</summary>
+            <summary>Show all</summary>
             <pre tabindex="0">{{ JSON.stringify(refused.edit.operations, null, 2) }}</pre>
           </details>
         </div>
-        <IconButton label="Copy it" :icon="mdiContentCopy" @press="copyText(refused)" />
-        <IconButton label="Put it away" :icon="mdiClose" @press="copy.putAway(refused.edit.id)" />
+        <IconButton label="Copy" :icon="mdiContentCopy" @press="copyText(refused)" />
+        <IconButton label="Dismiss" :icon="mdiClose" @press="copy.putAway(refused.edit.id)" />
       </li>
     </ul>
   </section>

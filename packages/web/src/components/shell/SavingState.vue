@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { mdiAlertCircleOutline, mdiCheck, mdiClockOutline, mdiDotsHorizontal } from '@mdi/js';
 import { computed } from 'vue';
+import { counted } from '@zorvik/core';
 import { useConnection } from '../../stores/connection.ts';
 import { useEditions } from '../../stores/editions.ts';
 import { useHistory } from '../../stores/history.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
-/** How it stands with what was done: true at every moment. Pressed, it shows what was done. */
+/** Whether the changes are saved: true at every moment. Pressing it opens the history. */
 const copy = useWorkingCopy();
 const connection = useConnection();
 const editions = useEditions();
@@ -16,23 +17,23 @@ const changes = computed(() => {
   const { count } = editions;
   const number = copy.edition?.number;
   if (number === undefined) return 'not published yet';
-  return count === 0 ? `as edition ${number}` : `${counted(count)} since edition ${number}`;
+  return count === 0 ? `edition ${number} is live` : `${changesIn(count)} since edition ${number}`;
 });
 const since = computed(() => connection.awaySince?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) ?? '');
 const state = computed(() => {
   const { keeping, pending, refusedEdits } = copy;
   if (keeping === 'waiting') {
-    const safety = copy.isOutboxKept ? 'safe in this browser' : 'in this tab alone: leave it open';
-    return { kind: 'waiting', icon: mdiClockOutline, text: `waiting for the server since ${since.value} (${counted(pending.length)}, ${safety})` };
+    const safety = copy.isOutboxKept ? 'safe in this browser' : 'only in this tab: keep it open';
+    return { kind: 'waiting', icon: mdiClockOutline, text: `offline since ${since.value} (${changesIn(pending.length)}, ${safety})` };
   }
-  if (connection.awaySince !== null) return { kind: 'waiting', icon: mdiClockOutline, text: `kept; no answer from the server since ${since.value}` };
-  if (keeping === 'keeping') return { kind: 'keeping', icon: mdiDotsHorizontal, text: 'keeping …' };
-  if (refusedEdits.length > 0) return { kind: 'refused', icon: mdiAlertCircleOutline, text: `kept, but ${refusedEdits.length} refused` };
-  return { kind: 'kept', icon: mdiCheck, text: 'kept' };
+  if (connection.awaySince !== null) return { kind: 'waiting', icon: mdiClockOutline, text: `saved; offline since ${since.value}` };
+  if (keeping === 'keeping') return { kind: 'keeping', icon: mdiDotsHorizontal, text: 'saving …' };
+  if (refusedEdits.length > 0) return { kind: 'refused', icon: mdiAlertCircleOutline, text: `${changesIn(refusedEdits.length)} not saved` };
+  return { kind: 'kept', icon: mdiCheck, text: 'saved' };
 });
 
-function counted(count: number): string {
-  return `${count} ${count === 1 ? 'change' : 'changes'}`;
+function changesIn(count: number): string {
+  return counted(count, '# change', '# changes');
 }
 </script>
 
@@ -43,7 +44,7 @@ function counted(count: number): string {
     :class="state.kind"
     :data-state="state.kind"
     :aria-expanded="history.isOpen"
-    :title="`${connection.reason ?? state.text} Press to see what was done.`"
+    :title="`${connection.reason ?? state.text} Show history`"
     @click="history.isOpen = !history.isOpen"
   >
     <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="state.icon" fill="currentColor" /></svg>
