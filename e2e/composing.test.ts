@@ -194,9 +194,7 @@ describe('parts', () => {
     await compose('Visit');
     await add('Picture');
     await (await person.find('.picture input[type=file]')).sendKeys(fake);
-    await person.eventually('nothing is said', async () =>
-      /This picture can’t be used/.test(await (await person.find('.picture [role=alert]')).getText()),
-    );
+    await person.eventually('nothing is said', async () => /This picture can’t be used/.test(await (await person.find('.picture [role=alert]')).getText()));
     await (await person.find('.picture input[type=file]')).sendKeys(photo);
     await person.byText('p', '1200 × 800 px');
     await person.byText('p', 'Add alt text, or mark the picture as decorative.');

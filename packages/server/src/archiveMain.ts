@@ -4,6 +4,7 @@ import { basename, join, resolve } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { fileURLToPath } from 'node:url';
+import { counted, listed } from '@zorvik/core';
 import type { Manifest } from './repositories/archive.ts';
 import { restoreArchive } from './editing/restoreArchive.ts';
 import { writeArchive } from './repositories/archive.ts';
@@ -26,10 +27,15 @@ async function main(words: readonly string[], config: Config): Promise<void> {
     if (!existsSync(file)) throw new Error(`There is no file ${file}. Use an archive made by npm run backup.`);
     if (isReplacing) await keepWhatIsThere(place, config);
     const { rows, madeAt } = await place.restore(file, isReplacing);
-    console.log(`Restored ${rows.sites} sites with ${rows.pages} pages and ${rows.items} items, as they were at ${madeAt}.`);
+    console.log(restoredWords(rows, madeAt));
   } finally {
     await place.close();
   }
+}
+
+function restoredWords({ sites = 0, pages = 0, items = 0 }: Readonly<Record<string, number>>, madeAt: string): string {
+  const parts = [counted(sites, '# site', '# sites'), counted(pages, '# page', '# pages'), counted(items, '# item', '# items')];
+  return `Restored ${listed(parts)}, as of ${madeAt}.`;
 }
 
 async function backUp(place: Place, file: string): Promise<void> {

@@ -267,7 +267,7 @@ describe('npm run backup and npm run restore', () => {
     expect([await refused.gone, refused.output()]).toEqual([1, expect.stringContaining('The database already contains sites.')]);
     const restore = built(['restore', file, '--replace'], house.environment);
     expect(await restore.gone, restore.output()).toBe(0);
-    expect(restore.output()).toMatch(/^What was there before is in archives\/before-restore-.*\.tar\.gz of the data folder\.\nRestored 1 sites with/);
+    expect(restore.output()).toMatch(/^The previous data is in archives\/before-restore-.*\.tar\.gz of the data folder\.\nRestored 1 site, /);
     const missing = built(['restore', join(house.folder, 'nowhere.tar.gz')], house.environment);
     expect([await missing.gone, missing.output()]).toEqual([1, expect.stringContaining('There is no file')]);
   });

@@ -130,12 +130,7 @@ describe('a sitemap that cannot be read', () => {
       'noLocation',
       'Line 4: this <url> has no <loc>.',
     ],
-    [
-      'an address of another host',
-      urls('https://x.example/', 'https://y.example/a'),
-      'otherHost',
-      'Line 4: “https://y.example/a” is not on x.example',
-    ],
+    ['an address of another host', urls('https://x.example/', 'https://y.example/a'), 'otherHost', 'Line 4: “https://y.example/a” is not on x.example'],
     ['another port', urls('https://x.example/', 'https://x.example:8080/a'), 'otherHost', 'Line 4'],
     ['an address without a host', urls('/just/a/path'), 'badLocation', 'Line 3: “/just/a/path” is not a valid address (not an absolute address)'],
     ['an empty address', urls(''), 'badLocation', 'it is empty'],
@@ -165,10 +160,7 @@ describe('a sitemap that cannot be read', () => {
     try {
       const post = request(small.app).post('/api/v1/sites/from-sitemap?name=Big').set('Content-Type', 'application/xml');
       const reply = await post.send(urls(`https://x.example/${'a'.repeat(1_200_000)}`));
-      expect([reply.status, reply.body.error.message]).toEqual([
-        413,
-        'The request is larger than the limit of 1 MB. Send less, or raise ZORVIK_IMPORT_MB.',
-      ]);
+      expect([reply.status, reply.body.error.message]).toEqual([413, 'The request is larger than the limit of 1 MB. Send less, or raise ZORVIK_IMPORT_MB.']);
       const { gzipSync } = await import('node:zlib');
       const packed = gzipSync(Buffer.alloc(64 * 1_048_576, 32));
       const bomb = await request(small.app)

@@ -96,9 +96,9 @@ describe.skipIf(postgres !== '')('a process', () => {
   it('says which port is taken', async () => {
     const run = await start('ports');
     const port = new URL(run.address).port;
-    expect(await refused('ports-too', { PORT: port })).toBe(`The port ${port} is used by another program. Stop that program, or set PORT to a free one.`);
+    expect(await refused('ports-too', { PORT: port })).toBe(`The port ${port} is used by another program. Stop that program, or set PORT to a free port.`);
     const other = new URL(run.delivery).port;
-    const words = `The port ${other} is used by another program. Stop that program, or set DELIVERY_PORT to a free one.`;
+    const words = `The port ${other} is used by another program. Stop that program, or set DELIVERY_PORT to a free port.`;
     expect(await refused('ports-too', { DELIVERY_PORT: other })).toBe(words);
     expect(existsSync(join(folder, 'ports-too', 'zorvik.lock')), 'it lets go of the folder').toBe(false);
     run.child.kill('SIGTERM');

@@ -14,9 +14,11 @@ export function isList(value: Param): value is readonly Phrase[] {
 
 /** The interface is in English with British spelling; numbers and lists follow it. */
 const LANGUAGE = 'en-GB';
+/* eslint-disable no-restricted-syntax -- not the reader's locale, but the interface's own language: the same on every machine */
 const plurals = new Intl.PluralRules(LANGUAGE);
 const numbers = new Intl.NumberFormat(LANGUAGE);
 const lists = new Intl.ListFormat(LANGUAGE);
+/* eslint-enable no-restricted-syntax */
 
 /** One of two forms by a count, with `#` for the number: `counted(3, '# item', '# items')`. */
 export function counted(count: number, one: string, other: string): string {
