@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue';
+import { computed, watch, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
+import { useTheme } from 'vuetify';
 import AppBar from './components/shell/AppBar.vue';
 import HistorySheet from './components/shell/HistorySheet.vue';
 import KeyList from './components/shell/KeyList.vue';
@@ -8,6 +9,7 @@ import OutdatedNote from './components/shell/OutdatedNote.vue';
 import LiveHeader from './components/live/LiveHeader.vue';
 import { useAppKeys } from './composables/useAppKeys.ts';
 import { useTouchDrag } from './composables/useTouchDrag.ts';
+import { useAppearance } from './stores/appearance.ts';
 import { useNotices } from './stores/notices.ts';
 import { useSelection } from './stores/selection.ts';
 import { useWorkingCopy } from './stores/workingCopy.ts';
@@ -18,8 +20,11 @@ const selection = useSelection();
 const notices = useNotices();
 const siteKey = computed(() => (typeof route.params.siteKey === 'string' ? route.params.siteKey : null));
 const hasLiveHeader = computed(() => route.name === 'arrange' || route.name === 'pages');
+const appearance = useAppearance();
+const theme = useTheme();
 const isKeyListOpen = useAppKeys();
 useTouchDrag();
+watchEffect(() => theme.change(appearance.isDark ? 'dark' : 'light'));
 
 watch(siteKey, (key) => key !== null && void copy.open(key), { immediate: true });
 watch(

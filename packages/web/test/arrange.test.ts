@@ -9,7 +9,7 @@ import { searchPages } from '../src/composables/pageSearch.ts';
 import { fromFrame } from '../src/live/messages.ts';
 import { shortcutFor, shortcuts } from '../src/shortcuts/shortcuts.ts';
 import { contrast } from '../src/theme/contrast.ts';
-import { markPairs, textPairs } from '../src/theme/pairs.ts';
+import { markPairs, textPairs, type Pair } from '../src/theme/pairs.ts';
 import css from '../src/theme/tokens.css?raw';
 import { themeColors } from '../src/theme/themeColors.ts';
 
@@ -160,18 +160,31 @@ describe('the shortcuts', () => {
 });
 
 describe('the colours', () => {
-  const token = (name: string): string => new RegExp(`--${name}: (#[0-9a-f]{6})`).exec(css)?.[1] ?? '';
+  const themes = ['light', 'dark'] as const;
+  const token = (name: string, theme: (typeof themes)[number]): string =>
+    new RegExp(`--${name}: light-dark\\((#[0-9a-f]{6}), (#[0-9a-f]{6})\\)`).exec(css)?.[theme === 'light' ? 1 : 2] ?? '';
+  const inThemes = (pairs: readonly Pair[]) => themes.flatMap((theme) => pairs.map(({ text, ground }) => [text, ground, theme] as const));
 
-  it.each(textPairs.map(({ text, ground }) => [text, ground]))('%s on %s can be read: 4.5 to 1', (text, ground) => {
-    expect(contrast(token(text), token(ground))).toBeGreaterThanOrEqual(4.5);
+  it.each(inThemes(textPairs))('%s on %s can be read in the %s theme: 4.5 to 1', (text, ground, theme) => {
+    expect(contrast(token(text, theme), token(ground, theme))).toBeGreaterThanOrEqual(4.5);
   });
 
-  it.each(markPairs.map(({ text, ground }) => [text, ground]))('%s on %s can be seen: 3 to 1', (text, ground) => {
-    expect(contrast(token(text), token(ground))).toBeGreaterThanOrEqual(3);
+  it.each(inThemes(markPairs))('%s on %s can be seen in the %s theme: 3 to 1', (text, ground, theme) => {
+    expect(contrast(token(text, theme), token(ground, theme))).toBeGreaterThanOrEqual(3);
   });
 
-  it('are the same for Vuetify', () => {
-    const pairs = { background: 'paper', surface: 'sheet', primary: 'persimmon', secondary: 'ink', success: 'moss', warning: 'ochre', error: 'brick' } as const;
-    for (const [name, own] of Object.entries(pairs)) expect(themeColors[name as keyof typeof pairs], name).toBe(token(own));
+  it.each(themes)('are the same for Vuetify in the %s theme', (theme) => {
+    const pairs = {
+      background: 'paper',
+      surface: 'sheet',
+      primary: 'accent-fill',
+      'on-primary': 'on-fill',
+      secondary: 'ink',
+      'on-secondary': 'on-ink',
+      success: 'moss',
+      warning: 'ochre',
+      error: 'brick',
+    } as const;
+    for (const [name, own] of Object.entries(pairs)) expect(themeColors[theme][name as keyof typeof pairs], name).toBe(token(own, theme));
   });
 });

@@ -45,7 +45,7 @@ export function useTouchDrag(): void {
       height: `${height}px`,
       zIndex: '3000',
     });
-    Object.assign(ghost.style, { opacity: '0.7', overflow: 'hidden', background: 'var(--white)', pointerEvents: 'none' });
+    Object.assign(ghost.style, { opacity: '0.7', overflow: 'hidden', background: 'var(--field)', pointerEvents: 'none' });
     document.body.append(ghost);
     drag = { source, transfer, ghost, over: null, isTaken: false };
     move(at);

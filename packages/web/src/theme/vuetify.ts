@@ -3,10 +3,12 @@ import { createVuetify } from 'vuetify';
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 import { themeColors } from './themeColors.ts';
 
+const variables = { 'high-emphasis-opacity': 1, 'medium-emphasis-opacity': 0.8 };
+
 export const vuetify = createVuetify({
   theme: {
-    defaultTheme: 'zorvik',
-    themes: { zorvik: { dark: false, colors: { ...themeColors }, variables: { 'high-emphasis-opacity': 1, 'medium-emphasis-opacity': 0.8 } } },
+    defaultTheme: 'light',
+    themes: { light: { dark: false, colors: { ...themeColors.light }, variables }, dark: { dark: true, colors: { ...themeColors.dark }, variables } },
   },
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   defaults: {

@@ -1,15 +1,19 @@
 <script setup lang="ts">
 import { mdiArrowUp, mdiTrashCanOutline } from '@mdi/js';
-import { onMounted, ref } from 'vue';
+import { nextTick, onMounted, ref, watch } from 'vue';
+import ChipSet from '../components/common/ChipSet.vue';
 import ChoiceRow from '../components/common/ChoiceRow.vue';
 import IconButton from '../components/common/IconButton.vue';
 import LineField from '../components/common/LineField.vue';
+import { useAppearance } from '../stores/appearance.ts';
 import { contrast } from '../theme/contrast.ts';
 import { markPairs, textPairs } from '../theme/pairs.ts';
 
 /** The design sheet as a screen: what docs/design.md says, to be looked at and tested. */
 const tokens = ref<Record<string, string>>({});
+const appearance = useAppearance();
 const choice = ref('same');
+const ticked = ref<readonly ('wide' | 'narrow')[]>(['wide']);
 const scale = [
   { size: 19, weight: 650, use: 'Title of a screen' },
   { size: 17, weight: 650, use: 'Name of what is selected' },
@@ -19,11 +23,23 @@ const scale = [
   { size: 11, weight: 400, use: 'Counts, keys' },
 ];
 
-onMounted(() => {
-  const style = getComputedStyle(document.documentElement);
+/** Colours as they are in the theme that holds now, `#rrggbb`. */
+async function look(): Promise<void> {
+  await nextTick();
+  const probe = document.createElement('i');
+  document.body.append(probe);
   const names = new Set([...textPairs, ...markPairs].flatMap(({ text, ground }) => [text, ground]));
-  tokens.value = Object.fromEntries([...names].map((name) => [name, style.getPropertyValue(`--${name}`).trim()]));
-});
+  tokens.value = Object.fromEntries(
+    [...names].map((name) => {
+      probe.style.color = `var(--${name})`;
+      const channels = getComputedStyle(probe).color.match(/\d+/g)?.slice(0, 3) ?? [];
+      return [name, `#${channels.map((channel) => Number(channel).toString(16).padStart(2, '0')).join('')}`];
+    }),
+  );
+  probe.remove();
+}
+onMounted(look);
+watch(() => appearance.isDark, look, { flush: 'post' });
 
 function ratio(text: string, ground: string): string {
   const a = tokens.value[text];
@@ -37,7 +53,7 @@ function ratio(text: string, ground: string): string {
     <h1>Design sheet</h1>
     <section>
       <h2>Type: Commissioner</h2>
-      <p v-for="one in scale" :key="one.size" :style="{ fontSize: `${one.size}px`, fontWeight: one.weight }">
+      <p v-for="one in scale" :key="one.size" :style="{ fontSize: `${one.size / 16}rem`, fontWeight: one.weight }">
         {{ one.size }} / {{ one.weight }} · {{ one.use }}
       </p>
     </section>
@@ -91,6 +107,14 @@ function ratio(text: string, ground: string): string {
           :choices="[
             { value: 'same', label: 'same tab' },
             { value: 'new', label: 'new tab' },
+          ]"
+        />
+        <ChipSet
+          v-model="ticked"
+          label="Any number"
+          :choices="[
+            { value: 'wide', label: 'wide' },
+            { value: 'narrow', label: 'narrow' },
           ]"
         />
       </div>
@@ -148,14 +172,14 @@ section {
   padding-inline-start: 14px;
 }
 .rows .on {
-  background: var(--white);
+  background: var(--field);
   box-shadow:
-    inset 3px 0 var(--persimmon),
+    inset 3px 0 var(--accent),
     0 1px var(--line),
     0 -1px var(--line);
 }
 .rows .marked {
-  background: var(--persimmon-tint);
+  background: var(--accent-tint);
 }
 .controls {
   display: flex;

@@ -217,7 +217,7 @@ header {
   padding: 10px 14px;
 }
 h1 {
-  font-size: 20px;
+  font-size: 1.25rem;
 }
 .actions {
   display: flex;
@@ -231,7 +231,7 @@ h1 {
   border: 0;
   border-radius: var(--radius);
   background: var(--ink);
-  color: var(--white);
+  color: var(--on-ink);
   font-weight: 600;
   cursor: pointer;
 }

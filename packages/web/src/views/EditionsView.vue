@@ -143,7 +143,7 @@ header {
   margin-top: 16px;
 }
 h2 {
-  font-size: 13px;
+  font-size: 0.8125rem;
   margin-bottom: 4px;
 }
 .list ul {
@@ -171,7 +171,7 @@ h2 {
 }
 .publish label {
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .publish div {
   display: flex;
@@ -184,7 +184,7 @@ h2 {
   padding: 0 10px;
   border: 1px solid var(--line-strong);
   border-radius: var(--radius);
-  background: var(--white);
+  background: var(--field);
 }
 .publish input::placeholder {
   color: var(--mute);
@@ -195,8 +195,8 @@ h2 {
   padding: 0 16px;
   border: 0;
   border-radius: var(--radius);
-  background: var(--persimmon);
-  color: var(--white);
+  background: var(--accent-fill);
+  color: var(--on-fill);
   font-weight: 600;
   cursor: pointer;
 }
@@ -226,7 +226,7 @@ h2 {
 }
 .past ol strong {
   min-width: 24px;
-  font-size: 17px;
+  font-size: 1.0625rem;
   text-align: end;
 }
 .past ol li > span:nth-child(2) {
@@ -236,7 +236,7 @@ h2 {
   overflow-wrap: anywhere;
 }
 .past ol .mute {
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .served {
   flex: none;
@@ -244,7 +244,7 @@ h2 {
   border-radius: 9px;
   background: var(--moss-tint);
   color: var(--moss);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .addresses {
   margin: 0;

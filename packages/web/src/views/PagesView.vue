@@ -152,7 +152,7 @@ onBeforeUnmount(() => releases.forEach((release) => release()));
   border-block: 1px solid var(--line);
   background: var(--sheet);
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .columns span:first-child {
   padding-inline-start: 28px;
@@ -177,12 +177,12 @@ onBeforeUnmount(() => releases.forEach((release) => release()));
   inset-inline-end: 14px;
   height: 2px;
   margin-block-start: -1px;
-  background: var(--persimmon);
+  background: var(--accent);
   pointer-events: none;
 }
 .drop.into {
   height: 32px;
-  border: 2px solid var(--persimmon);
+  border: 2px solid var(--accent);
   border-radius: 6px;
   background: none;
 }
@@ -197,8 +197,8 @@ onBeforeUnmount(() => releases.forEach((release) => release()));
   padding: 3px 8px;
   border-radius: 5px;
   background: var(--ink);
-  color: var(--white);
-  font-size: 12px;
+  color: var(--on-ink);
+  font-size: 0.75rem;
   white-space: nowrap;
 }
 .empty {
@@ -209,7 +209,7 @@ onBeforeUnmount(() => releases.forEach((release) => release()));
   padding: 40px 14px;
 }
 .what {
-  font-size: 15px;
+  font-size: 0.9375rem;
   font-weight: 600;
 }
 </style>

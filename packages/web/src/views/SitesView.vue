@@ -78,7 +78,7 @@ li span {
   white-space: nowrap;
 }
 strong {
-  font-size: 15px;
+  font-size: 0.9375rem;
 }
 .problem {
   padding: 8px 12px;

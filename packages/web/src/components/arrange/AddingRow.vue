@@ -40,10 +40,10 @@ defineExpose({ focus: () => field.value?.focus() });
   gap: 12px;
   height: 32px;
   padding-inline-end: 14px;
-  background: var(--persimmon-tint);
+  background: var(--accent-tint);
 }
 .hint {
   white-space: nowrap;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 </style>

@@ -46,7 +46,7 @@ select {
   padding: 0 6px;
   border: 1px solid var(--line);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
   font-weight: 600;
 }
 </style>

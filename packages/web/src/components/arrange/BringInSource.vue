@@ -100,9 +100,9 @@ textarea {
   padding: 8px 10px;
   border: 1px solid var(--line-strong);
   border-radius: 8px;
-  background: var(--white);
+  background: var(--field);
   font:
-    12px/1.5 ui-monospace,
+    0.75rem/1.5 ui-monospace,
     monospace;
   resize: vertical;
 }

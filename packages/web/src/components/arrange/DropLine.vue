@@ -14,7 +14,7 @@ defineProps<{ words: string; problem: string | null }>();
   position: absolute;
   z-index: 3;
   top: -1px;
-  border-top: 2px solid var(--persimmon);
+  border-top: 2px solid var(--accent);
   pointer-events: none;
 }
 .drop::before {
@@ -25,7 +25,7 @@ defineProps<{ words: string; problem: string | null }>();
   width: 8px;
   height: 8px;
   border-radius: 50%;
-  background: var(--persimmon);
+  background: var(--accent);
 }
 .drop.bad {
   border-top-color: var(--brick);
@@ -37,8 +37,8 @@ defineProps<{ words: string; problem: string | null }>();
   padding: 3px 8px;
   border-radius: 5px;
   background: var(--ink);
-  color: var(--white);
-  font-size: 12px;
+  color: var(--on-ink);
+  font-size: 0.75rem;
   width: max-content;
   max-width: 320px;
 }

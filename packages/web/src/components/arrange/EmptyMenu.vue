@@ -28,7 +28,7 @@ const finder = useFinder();
   pointer-events: none;
 }
 .what {
-  font-size: 15px;
+  font-size: 0.9375rem;
   font-weight: 600;
 }
 .empty div {

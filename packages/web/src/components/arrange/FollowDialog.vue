@@ -279,7 +279,7 @@ input {
   padding: 0 8px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 input {
   width: 110px;
@@ -291,7 +291,7 @@ input {
   min-height: 200px;
 }
 h2 {
-  font-size: 13px;
+  font-size: 0.8125rem;
   margin-bottom: 6px;
 }
 ul {
@@ -300,7 +300,7 @@ ul {
   list-style: none;
 }
 li {
-  line-height: 24px;
+  line-height: 1.5rem;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -309,10 +309,10 @@ li.own {
   color: var(--mute);
 }
 em {
-  font-size: 11px;
+  font-size: 0.6875rem;
 }
 .outcome .mute {
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .bad {
   color: var(--brick);

@@ -61,7 +61,7 @@ function outcome({ destination, foundBy, dropped }: PlannedItem): { readonly tex
   overflow: auto;
   border: 1px solid var(--line);
   border-radius: 8px;
-  background: var(--white);
+  background: var(--field);
 }
 ul {
   position: relative;
@@ -93,7 +93,7 @@ li {
   overflow: hidden;
   text-overflow: ellipsis;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .good {
   color: var(--moss);

@@ -191,12 +191,12 @@ onBeforeUnmount(() => release?.());
   --name-end: min(46vw, 540px);
 }
 .row:hover {
-  background: #fffdf8b3;
+  background: var(--hover);
 }
 .row.on {
-  background: var(--white);
+  background: var(--field);
   box-shadow:
-    inset 3px 0 var(--persimmon),
+    inset 3px 0 var(--accent),
     0 1px var(--line),
     0 -1px var(--line);
 }
@@ -230,7 +230,7 @@ button.fold:hover {
 }
 .kind {
   flex: none;
-  color: #857f72;
+  color: var(--faint);
 }
 .name {
   display: flex;
@@ -253,21 +253,21 @@ button.fold:hover {
   border-radius: 8px;
   background: var(--paper-deep);
   color: var(--mute);
-  font-size: 11px;
+  font-size: 0.6875rem;
 }
 .target {
   flex: 1;
   overflow: hidden;
   text-overflow: ellipsis;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .remark {
   flex: none;
   padding: 0 7px;
   border-radius: 9px;
-  font-size: 11px;
-  line-height: 18px;
+  font-size: 0.6875rem;
+  line-height: 1.125rem;
   color: var(--mute);
 }
 .remark.look {
@@ -307,7 +307,7 @@ button.fold:hover {
   padding: 0 6px;
   border: 1px solid var(--ink);
   border-radius: 5px;
-  background: var(--white);
+  background: var(--field);
   user-select: text;
 }
 .problem {
@@ -317,9 +317,9 @@ button.fold:hover {
   inset-inline-start: 0;
   padding: 5px 9px;
   border-radius: 6px;
-  background: var(--brick);
-  color: var(--white);
-  font-size: 12px;
+  background: var(--brick-fill);
+  color: var(--on-fill);
+  font-size: 0.75rem;
   white-space: normal;
 }
 .problem.look {
@@ -332,8 +332,8 @@ button.fold:hover {
   text-overflow: ellipsis;
   padding: 0 7px;
   border-radius: 9px;
-  font-size: 11px;
-  line-height: 18px;
+  font-size: 0.6875rem;
+  line-height: 1.125rem;
 }
 .row.open .kind {
   color: var(--ochre);

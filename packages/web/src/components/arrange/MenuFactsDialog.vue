@@ -149,7 +149,7 @@ select {
   padding: 0 8px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 .retire {
   display: flex;

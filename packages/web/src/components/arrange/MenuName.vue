@@ -53,7 +53,7 @@ function leave(isKept: boolean): void {
 
 <style scoped>
 h1 {
-  font-size: 15px;
+  font-size: 0.9375rem;
   min-width: 0;
 }
 button {
@@ -80,7 +80,7 @@ input {
   padding: 0 5px;
   border: 1px solid var(--ink);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
   font: inherit;
 }
 </style>

@@ -264,7 +264,7 @@ header {
 }
 .hint {
   margin-inline-start: auto;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .choices-two {
   display: flex;
@@ -277,7 +277,7 @@ header {
   padding: 0 10px;
   border: 1px solid var(--line-strong);
   border-radius: var(--radius);
-  background: var(--white);
+  background: var(--field);
 }
 .search::placeholder {
   color: var(--mute);
@@ -288,14 +288,14 @@ header {
   align-items: center;
   gap: 8px;
   margin: 0 14px 8px;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .filters select {
   height: 26px;
   padding: 0 6px;
   border: 1px solid var(--line);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 .unused {
   display: flex;
@@ -331,7 +331,7 @@ header {
   background: var(--paper);
 }
 .page.marked {
-  background: var(--persimmon-tint);
+  background: var(--accent-tint);
 }
 .tick {
   flex: none;
@@ -341,14 +341,14 @@ header {
   height: 16px;
   border: 1px solid var(--line-strong);
   border-radius: 4px;
-  background: var(--white);
-  font-size: 12px;
+  background: var(--field);
+  font-size: 0.75rem;
   line-height: 1;
 }
 .page[aria-selected='true'] .tick {
   background: var(--ink);
   border-color: var(--ink);
-  color: var(--white);
+  color: var(--on-ink);
 }
 .title {
   overflow: hidden;
@@ -365,7 +365,7 @@ header {
   text-overflow: ellipsis;
   text-align: end;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .used {
   flex: none;
@@ -373,7 +373,7 @@ header {
   border-radius: 8px;
   background: var(--moss-tint);
   color: var(--moss);
-  font-size: 11px;
+  font-size: 0.6875rem;
 }
 footer {
   display: grid;
@@ -385,8 +385,8 @@ footer {
   padding: 4px 12px;
   border: 0;
   border-radius: var(--radius);
-  background: var(--persimmon);
-  color: var(--white);
+  background: var(--accent-fill);
+  color: var(--on-fill);
   font-weight: 600;
   cursor: pointer;
   overflow-wrap: anywhere;

@@ -173,7 +173,7 @@ input {
   padding: 0 8px;
   border: 1px solid var(--ink);
   border-radius: 5px;
-  background: var(--white);
+  background: var(--field);
   outline: 0;
 }
 input:focus {
@@ -209,11 +209,11 @@ li {
   cursor: pointer;
 }
 li.on {
-  background: var(--persimmon-tint);
+  background: var(--accent-tint);
 }
 svg {
   flex: none;
-  color: #857f72;
+  color: var(--faint);
 }
 .text {
   overflow: hidden;
@@ -228,6 +228,6 @@ svg {
   text-overflow: ellipsis;
   white-space: nowrap;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 </style>

@@ -180,7 +180,7 @@ header {
 }
 .about {
   padding: 0 14px 8px;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 ul {
   margin: 0;
@@ -193,7 +193,7 @@ ul {
   padding: 14px;
 }
 li.on {
-  background: var(--white);
+  background: var(--field);
 }
 .row {
   display: flex;
@@ -220,7 +220,7 @@ li.on {
   min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .count {
   flex: none;
@@ -228,8 +228,8 @@ li.on {
   border-radius: 9px;
   background: var(--moss-tint);
   color: var(--moss);
-  font-size: 11px;
-  line-height: 18px;
+  font-size: 0.6875rem;
+  line-height: 1.125rem;
 }
 .count.unused {
   background: var(--paper-deep);
@@ -245,7 +245,7 @@ li.on {
   padding: 2px 0;
   border: 0;
   background: none;
-  color: var(--persimmon);
+  color: var(--accent);
   cursor: pointer;
 }
 .where:hover {
@@ -260,7 +260,7 @@ li.on {
   border-radius: var(--radius);
   background: var(--brick-tint);
   color: var(--brick);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .refused button {
   padding: 0;

@@ -301,8 +301,8 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   background: var(--paper);
 }
 .entry.on::before {
-  border-color: var(--persimmon);
-  background: var(--persimmon);
+  border-color: var(--accent);
+  background: var(--accent);
 }
 .entry.adding::before {
   border-style: dashed;
@@ -312,7 +312,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   inset-inline-end: 14px;
   top: 8px;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
   pointer-events: none;
 }
 .entry :deep(.row) {
@@ -327,7 +327,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   padding-inline-end: 10px;
 }
 .column.on {
-  background: linear-gradient(var(--persimmon-tint), transparent);
+  background: linear-gradient(var(--accent-tint), transparent);
 }
 .item {
   position: absolute;
@@ -343,7 +343,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   z-index: 6;
   top: 0;
   height: 46px;
-  border-inline-start: 2px solid var(--persimmon);
+  border-inline-start: 2px solid var(--accent);
   pointer-events: none;
 }
 .between span {
@@ -355,8 +355,8 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
   padding: 3px 8px;
   border-radius: 5px;
   background: var(--ink);
-  color: var(--white);
-  font-size: 12px;
+  color: var(--on-ink);
+  font-size: 0.75rem;
 }
 .between span.bad {
   background: var(--brick);
@@ -364,8 +364,8 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
 .band {
   position: absolute;
   z-index: 7;
-  border: 1px solid var(--persimmon);
-  background: #c4451e14;
+  border: 1px solid var(--accent);
+  background: var(--accent-veil);
   pointer-events: none;
 }
 </style>

@@ -1,5 +1,7 @@
 <script setup lang="ts" generic="T extends string">
-/** A few choices of which any number may hold, as chips in a row: tick boxes to keys and screen readers. */
+import { mdiCheckBold, mdiMinusThick } from '@mdi/js';
+
+/** A few choices of which any number may hold, as tick boxes in a row. */
 defineProps<{ label: string; choices: readonly { readonly value: T; readonly label: string }[]; isMixed?: boolean }>();
 const chosen = defineModel<readonly T[]>({ required: true });
 
@@ -14,16 +16,21 @@ function toggle(value: T, isOn: boolean): void {
       {{ label }}
       <em v-if="isMixed">differs</em>
     </legend>
-    <label v-for="choice in choices" :key="choice.value" class="chip" :class="{ on: chosen.includes(choice.value), mixed: isMixed }">
+    <label v-for="choice in choices" :key="choice.value" class="tick" :class="{ on: chosen.includes(choice.value), mixed: isMixed }">
       <input
         type="checkbox"
         :checked="chosen.includes(choice.value)"
         :indeterminate="isMixed"
         @change="toggle(choice.value, ($event.target as HTMLInputElement).checked)"
       />
+      <i aria-hidden="true">
+        <svg v-if="isMixed || chosen.includes(choice.value)" viewBox="0 0 24 24" width="12" height="12">
+          <path :d="isMixed ? mdiMinusThick : mdiCheckBold" fill="currentColor" />
+        </svg>
+      </i>
       <span>{{ choice.label }}</span>
     </label>
   </fieldset>
 </template>
 
-<style scoped src="./chips.css"></style>
+<style scoped src="./choices.css"></style>

@@ -30,7 +30,7 @@ function change(event: Event): void {
   padding: 0 4px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 .color:focus-within {
   border-color: var(--ink);
@@ -49,7 +49,7 @@ input[type='text'] {
   border: 0;
   outline: 0;
   background: none;
-  font-size: 12px;
+  font-size: 0.75rem;
   font-variant-numeric: tabular-nums;
 }
 </style>

@@ -45,7 +45,7 @@ function press(): void {
   outline-offset: -2px;
 }
 .icon-button[aria-disabled='true'] {
-  color: #a8a193;
+  color: var(--faint);
   cursor: default;
   background: none;
 }

@@ -61,7 +61,7 @@ function escape(event: KeyboardEvent): void {
 label {
   display: block;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
   margin-bottom: 3px;
 }
 .box {
@@ -72,7 +72,7 @@ label {
   padding: 0 9px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 .box:focus-within {
   border-color: var(--ink);
@@ -96,7 +96,7 @@ input::placeholder {
 }
 .note {
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
   white-space: nowrap;
 }
 .problem {
@@ -106,9 +106,9 @@ input::placeholder {
   inset-inline: 0;
   padding: 6px 9px;
   border-radius: 6px;
-  background: var(--brick);
-  color: var(--white);
-  font-size: 12px;
+  background: var(--brick-fill);
+  color: var(--on-fill);
+  font-size: 0.75rem;
   box-shadow: var(--shadow);
 }
 .problem.look {

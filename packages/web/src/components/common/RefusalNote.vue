@@ -21,7 +21,7 @@ const notices = useNotices();
   border-radius: 6px;
   background: var(--brick-tint);
   color: var(--brick);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 span {
   display: -webkit-box;
@@ -35,7 +35,7 @@ button {
   padding: 0 10px;
   border: 1px solid currentColor;
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
   color: inherit;
   font: inherit;
   font-weight: 600;

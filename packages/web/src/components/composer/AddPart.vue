@@ -73,6 +73,6 @@ function add(kind: PartKind): void {
   margin-inline-end: 8px;
 }
 .mute {
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 </style>

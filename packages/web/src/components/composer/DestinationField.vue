@@ -57,7 +57,7 @@ function pick(picked: Picked): void {
   display: block;
   margin-bottom: 3px;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .target {
   display: flex;
@@ -68,7 +68,7 @@ function pick(picked: Picked): void {
   padding: 0 9px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
   text-align: start;
   cursor: pointer;
 }
@@ -82,7 +82,7 @@ function pick(picked: Picked): void {
 }
 svg {
   flex: none;
-  color: #857f72;
+  color: var(--faint);
 }
 .text {
   flex: 1;
@@ -95,6 +95,6 @@ svg {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 </style>

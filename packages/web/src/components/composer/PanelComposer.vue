@@ -141,7 +141,7 @@ onMounted(() => tree.value?.focus());
 }
 h1 {
   margin: 0 8px;
-  font-size: 15px;
+  font-size: 0.9375rem;
   font-weight: 650;
   white-space: nowrap;
   overflow: hidden;
@@ -160,7 +160,7 @@ h1 {
 .waiting,
 .fit {
   margin-inline-start: auto;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .waiting {
   display: flex;
@@ -178,7 +178,7 @@ h1 {
   padding: 0 10px;
   border: 1px dashed var(--ochre);
   border-radius: 13px;
-  background: var(--white);
+  background: var(--field);
   color: var(--ochre);
   font-weight: 600;
   white-space: nowrap;

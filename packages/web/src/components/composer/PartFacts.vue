@@ -285,6 +285,6 @@ const needsAlt = computed(
 .look {
   margin-top: 3px;
   color: var(--ochre);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 </style>

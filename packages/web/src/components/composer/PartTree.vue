@@ -106,7 +106,7 @@ defineExpose({ focus });
   overflow: auto;
   border: 1px solid var(--line);
   border-radius: var(--radius);
-  background: var(--white);
+  background: var(--field);
 }
 .tree:focus-visible {
   outline-offset: -2px;
@@ -117,20 +117,20 @@ defineExpose({ focus });
   gap: 7px;
   min-height: 25px;
   padding-inline-end: 8px;
-  font-size: 12px;
+  font-size: 0.75rem;
   cursor: pointer;
 }
 .row:hover {
   background: var(--paper);
 }
 .row.on {
-  background: var(--persimmon-tint);
-  box-shadow: inset 3px 0 var(--persimmon);
+  background: var(--accent-tint);
+  box-shadow: inset 3px 0 var(--accent);
 }
 .hint {
   padding: 8px 10px;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .word {
   flex: none;

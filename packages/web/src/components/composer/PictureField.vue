@@ -75,7 +75,7 @@ function chosen(event: Event): void {
   display: block;
   margin-bottom: 3px;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .box {
   display: flex;
@@ -83,11 +83,11 @@ function chosen(event: Event): void {
   padding: 8px;
   border: 1px dashed var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 .over .box {
-  border-color: var(--persimmon);
-  background: var(--persimmon-tint);
+  border-color: var(--accent);
+  background: var(--accent-tint);
 }
 img {
   width: 84px;
@@ -100,7 +100,7 @@ button + button {
 }
 .mute {
   margin-top: 4px;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .problem {
   margin-top: 4px;
@@ -108,6 +108,6 @@ button + button {
   border-radius: 6px;
   background: var(--brick-tint);
   color: var(--brick);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 </style>

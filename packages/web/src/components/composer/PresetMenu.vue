@@ -112,12 +112,12 @@ function drawnAs({ parts = [] }: PartSketch): string {
   padding: 8px;
   border: 1px solid var(--line);
   border-radius: var(--radius);
-  background: var(--white);
+  background: var(--field);
   text-align: start;
   cursor: pointer;
 }
 .use:hover {
-  border-color: var(--persimmon);
+  border-color: var(--accent);
 }
 .drawing {
   display: grid;
@@ -132,29 +132,29 @@ function drawnAs({ parts = [] }: PartSketch): string {
 .row i {
   flex-basis: 0;
   border-radius: 2px;
-  background: repeating-linear-gradient(#c3d3b9 0 2px, transparent 2px 6px);
+  background: repeating-linear-gradient(var(--sketch) 0 2px, transparent 2px 6px);
 }
 .row i.picture {
-  background: #8aa67c;
+  background: var(--sketch-strong);
 }
 .row i.cards {
-  background: repeating-linear-gradient(90deg, #c3d3b9 0 20px, transparent 20px 24px);
+  background: repeating-linear-gradient(90deg, var(--sketch) 0 20px, transparent 20px 24px);
 }
 .row i.tabs {
   background:
-    repeating-linear-gradient(90deg, #8aa67c 0 24px, transparent 24px 28px) 0 0 / 100% 8px no-repeat,
-    repeating-linear-gradient(#c3d3b9 0 2px, transparent 2px 6px) 0 12px no-repeat;
+    repeating-linear-gradient(90deg, var(--sketch-strong) 0 24px, transparent 24px 28px) 0 0 / 100% 8px no-repeat,
+    repeating-linear-gradient(var(--sketch) 0 2px, transparent 2px 6px) 0 12px no-repeat;
 }
 .row i.act {
   background:
-    linear-gradient(var(--persimmon), var(--persimmon)) 0 100% / 60% 9px no-repeat,
-    repeating-linear-gradient(#c3d3b9 0 2px, transparent 2px 6px);
+    linear-gradient(var(--accent), var(--accent)) 0 100% / 60% 9px no-repeat,
+    repeating-linear-gradient(var(--sketch) 0 2px, transparent 2px 6px);
 }
 .name {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
   font-weight: 600;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 </style>

@@ -137,7 +137,7 @@ function link(picked: Picked): void {
   min-width: 300px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 .tools {
   display: flex;
@@ -161,7 +161,7 @@ function link(picked: Picked): void {
 }
 .tools button.on {
   background: var(--ink);
-  color: var(--white);
+  color: var(--on-ink);
 }
 .text {
   max-height: 110px;
@@ -183,6 +183,6 @@ function link(picked: Picked): void {
   padding: 4px 9px;
   background: var(--brick-tint);
   color: var(--brick);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 </style>

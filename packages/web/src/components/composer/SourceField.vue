@@ -106,7 +106,7 @@ button + button {
   display: block;
   margin-bottom: 3px;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .small {
   width: 76px;

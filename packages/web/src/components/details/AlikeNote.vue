@@ -56,8 +56,8 @@ button {
   padding: 0 9px;
   border: 1px dashed var(--line-strong);
   border-radius: 13px;
-  background: var(--white);
-  font-size: 12px;
+  background: var(--field);
+  font-size: 0.75rem;
   cursor: pointer;
 }
 button:hover {

@@ -73,18 +73,15 @@ b {
   white-space: nowrap;
   padding: 0 8px;
   border-radius: 9px;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .number {
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
   white-space: nowrap;
 }
 .number.low {
   color: var(--brick);
   font-weight: 600;
-}
-.row :deep(.chip) {
-  padding-inline: 8px;
 }
 </style>

@@ -173,7 +173,7 @@ function detach(): void {
   min-width: 0;
 }
 h2 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   overflow: hidden;
   display: -webkit-box;
   -webkit-line-clamp: 1;
@@ -188,7 +188,7 @@ h2 {
 }
 .who p,
 .many {
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .signs {
   display: grid;
@@ -209,7 +209,7 @@ h2 {
   padding: 7px 10px;
   border-radius: var(--radius);
   background: var(--moss-tint);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .note strong {
   color: var(--moss);
@@ -218,7 +218,7 @@ h2 {
   padding: 0;
   border: 0;
   background: none;
-  color: var(--persimmon);
+  color: var(--accent);
   font: inherit;
   font-weight: 600;
   cursor: pointer;

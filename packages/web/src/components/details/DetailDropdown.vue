@@ -189,22 +189,22 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
   padding: 7px 14px;
   border: 0;
   border-radius: var(--radius);
-  background: var(--persimmon);
-  color: var(--white);
+  background: var(--accent-fill);
+  color: var(--on-fill);
   font-weight: 650;
   cursor: pointer;
 }
 .compose:hover {
-  background: #9c3614;
+  background: var(--accent-fill-hover);
 }
 .compose span {
-  font-size: 12px;
+  font-size: 0.75rem;
   font-weight: 400;
 }
 .px {
   width: 122px;
 }
 .lines {
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 </style>

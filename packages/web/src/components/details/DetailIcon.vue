@@ -123,7 +123,7 @@ const position = computed({
   padding: 0 9px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
   cursor: pointer;
 }
 .shown:hover {
@@ -148,7 +148,7 @@ const position = computed({
   padding: 0 9px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 .grid {
   display: grid;
@@ -168,9 +168,6 @@ const position = computed({
   cursor: pointer;
 }
 .grid button:hover {
-  background: var(--persimmon-tint);
-}
-.row :deep(.chip) {
-  padding-inline: 8px;
+  background: var(--accent-tint);
 }
 </style>

@@ -152,7 +152,7 @@ function takeTitle(): void {
   padding: 0 9px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
   text-align: start;
   cursor: pointer;
 }
@@ -164,7 +164,7 @@ function takeTitle(): void {
 }
 .followed svg {
   flex: none;
-  color: #857f72;
+  color: var(--faint);
 }
 .target.open {
   border-style: dashed;
@@ -180,7 +180,7 @@ function takeTitle(): void {
 }
 .target svg {
   flex: none;
-  color: #857f72;
+  color: var(--faint);
 }
 .target .text {
   flex: 1;
@@ -189,7 +189,7 @@ function takeTitle(): void {
   white-space: nowrap;
 }
 .target .mute {
-  font-size: 12px;
+  font-size: 0.75rem;
   max-width: 55%;
   overflow: hidden;
   text-overflow: ellipsis;
@@ -203,7 +203,7 @@ function takeTitle(): void {
   border: 0;
   background: none;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
   cursor: pointer;
 }
 .inline:hover {
@@ -216,8 +216,8 @@ function takeTitle(): void {
   padding: 6px 9px;
   border-radius: var(--radius);
   background: var(--ochre-tint);
-  color: #5e3d06;
-  font-size: 12px;
+  color: var(--ochre);
+  font-size: 0.75rem;
 }
 .note strong {
   color: var(--ochre);

@@ -61,7 +61,7 @@ legend {
   padding: 0;
   margin-bottom: 3px;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .tile {
   position: relative;
@@ -72,8 +72,8 @@ legend {
   min-width: 66px;
   border: 1px solid var(--line);
   border-radius: var(--radius);
-  background: var(--white);
-  font-size: 12px;
+  background: var(--field);
+  font-size: 0.75rem;
   cursor: pointer;
 }
 .tile:hover {
@@ -84,8 +84,8 @@ legend {
   outline-offset: 2px;
 }
 .tile.on {
-  border-color: var(--persimmon);
-  box-shadow: inset 0 0 0 1px var(--persimmon);
+  border-color: var(--accent);
+  box-shadow: inset 0 0 0 1px var(--accent);
   font-weight: 600;
 }
 .tile input {
@@ -99,10 +99,10 @@ legend {
   fill: var(--line);
 }
 .panel {
-  fill: #c3d3b9;
+  fill: var(--sketch);
 }
 .on .panel {
-  fill: var(--persimmon);
+  fill: var(--accent);
 }
 .px {
   width: 82px;
@@ -110,6 +110,6 @@ legend {
   padding: 0 8px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 </style>

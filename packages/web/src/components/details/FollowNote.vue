@@ -48,7 +48,7 @@ const stop = (): void => void copy.perform((context) => unfollow(context, holder
   padding: 7px 10px;
   border-radius: var(--radius);
   background: var(--moss-tint);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .note strong {
   color: var(--moss);
@@ -59,7 +59,7 @@ const stop = (): void => void copy.perform((context) => unfollow(context, holder
   margin-inline-end: 6px;
   border: 0;
   background: none;
-  color: var(--persimmon);
+  color: var(--accent);
   font: inherit;
   font-weight: 600;
   cursor: pointer;

@@ -75,13 +75,13 @@ input {
   padding: 0 9px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 .known {
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .problem {
   color: var(--brick);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 </style>

@@ -181,13 +181,13 @@ h2 {
   height: 34px;
   padding: 0 12px;
   border-bottom: 1px solid var(--line-soft);
-  font: 600 13px/1 var(--face);
+  font: 600 0.8125rem/1 var(--face);
   white-space: nowrap;
 }
 h2 span {
   color: var(--mute);
   font-weight: 400;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .row {
   position: absolute;
@@ -214,7 +214,7 @@ h2 span {
   background: var(--moss-tint);
 }
 .row.on {
-  box-shadow: inset 3px 0 var(--persimmon);
+  box-shadow: inset 3px 0 var(--accent);
 }
 .row.top .label {
   font-weight: 600;
@@ -239,15 +239,15 @@ h2 span {
   flex: none;
   padding: 0 6px;
   border-radius: 4px;
-  background: #00000012;
-  font-size: 11px;
-  line-height: 17px;
+  background: var(--veil);
+  font-size: 0.6875rem;
+  line-height: 1.0625rem;
 }
 .remark {
   flex: none;
   margin-inline-start: auto;
-  font-size: 12px;
-  color: #5f584b;
+  font-size: 0.75rem;
+  color: var(--mute);
 }
 .lines {
   position: absolute;
@@ -257,10 +257,10 @@ h2 span {
 path {
   fill: none;
   stroke-width: 2;
-  stroke: #bccdae;
+  stroke: var(--moss-line);
 }
 .look path {
-  stroke: #c08a1e;
+  stroke: var(--ochre-line);
 }
 .broken path,
 .broken circle {

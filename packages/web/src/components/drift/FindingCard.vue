@@ -64,7 +64,7 @@ watch(
   cursor: default;
 }
 .card.on {
-  background: var(--persimmon-tint);
+  background: var(--accent-tint);
 }
 .what {
   display: flex;
@@ -94,17 +94,17 @@ watch(
   padding: 3px 10px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
-  font-size: 12px;
+  background: var(--field);
+  font-size: 0.75rem;
   font-weight: 600;
   text-align: start;
   overflow-wrap: anywhere;
   cursor: pointer;
 }
 .mend.likely {
-  border-color: var(--persimmon);
-  background: var(--persimmon);
-  color: var(--white);
+  border-color: var(--accent);
+  background: var(--accent-fill);
+  color: var(--on-fill);
 }
 .plain {
   min-height: 26px;
@@ -112,7 +112,7 @@ watch(
   border: 0;
   background: none;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
   font-weight: 600;
   cursor: pointer;
 }
@@ -126,6 +126,6 @@ watch(
   padding: 0 8px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 </style>

@@ -224,7 +224,7 @@ onBeforeUnmount(() => {
   z-index: 4;
   padding: 12px 14px 6px;
   border-bottom: 1px solid var(--line);
-  background: repeating-linear-gradient(90deg, var(--paper-deep) 0 1px, transparent 1px 80px), #f3eee2;
+  background: repeating-linear-gradient(90deg, var(--paper-deep) 0 1px, transparent 1px 80px), var(--stage);
 }
 .room {
   position: relative;
@@ -233,8 +233,8 @@ onBeforeUnmount(() => {
   border-radius: 4px 4px 0 0;
   background: linear-gradient(#fff 62px, #f4f6ef 62px, #fff);
   box-shadow:
-    0 1px 0 #d9cfbd,
-    0 8px 22px -14px #5c4a2a80;
+    0 1px 0 var(--line),
+    0 8px 22px -14px var(--shadow-color);
 }
 iframe {
   position: absolute;

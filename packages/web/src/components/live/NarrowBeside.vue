@@ -51,8 +51,8 @@ iframe.narrow {
   inset: 0 0 auto auto;
   border: 0;
   border-radius: 6px;
-  background: var(--white);
-  box-shadow: 0 8px 22px -14px #5c4a2a80;
+  background: var(--field);
+  box-shadow: 0 8px 22px -14px var(--shadow-color);
   transform-origin: 100% 0;
   color-scheme: light;
 }

@@ -41,7 +41,7 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
   gap: 14px;
   height: 36px;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .classes {
   display: flex;
@@ -93,9 +93,9 @@ input::-webkit-slider-thumb {
   width: 18px;
   height: 18px;
   margin-top: -7px;
-  border: 2px solid var(--persimmon);
+  border: 2px solid var(--accent);
   border-radius: 50%;
-  background: var(--white);
+  background: var(--field);
 }
 input::-moz-range-track {
   height: 4px;
@@ -105,9 +105,9 @@ input::-moz-range-track {
 input::-moz-range-thumb {
   width: 14px;
   height: 14px;
-  border: 2px solid var(--persimmon);
+  border: 2px solid var(--accent);
   border-radius: 50%;
-  background: var(--white);
+  background: var(--field);
 }
 output {
   min-width: 60px;

@@ -188,10 +188,10 @@ defineExpose({ focusTitle });
   min-width: 0;
 }
 h2 {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 .facts {
-  font-size: 12px;
+  font-size: 0.75rem;
   overflow-wrap: anywhere;
 }
 .row {
@@ -209,7 +209,7 @@ h2 {
   align-items: center;
   gap: 6px;
   min-height: 28px;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .to {
   display: grid;
@@ -221,7 +221,7 @@ select {
   padding: 0 8px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 @media (max-width: 1000px) {
   .band {

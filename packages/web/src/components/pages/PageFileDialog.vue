@@ -186,9 +186,9 @@ textarea {
   padding: 8px 10px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
   font:
-    12px/1.5 ui-monospace,
+    0.75rem/1.5 ui-monospace,
     monospace;
 }
 .columns {
@@ -211,13 +211,13 @@ textarea {
   white-space: nowrap;
 }
 .cell {
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 select {
   height: 30px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 select.none {
   color: var(--mute);
@@ -227,13 +227,13 @@ section {
   gap: 8px;
 }
 h2 {
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 ul {
   max-height: 140px;
   overflow: auto;
   margin: 0;
   padding-inline-start: 18px;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 </style>

@@ -93,10 +93,10 @@ onBeforeUnmount(() => release?.());
   user-select: none;
 }
 .row:hover {
-  background: #fffdf8b3;
+  background: var(--hover);
 }
 .row.on {
-  background: var(--white);
+  background: var(--field);
   box-shadow: inset 3px 0 var(--ink);
 }
 .row.dragged {
@@ -139,7 +139,7 @@ button.fold:hover {
   border-radius: 8px;
   background: var(--paper-deep);
   color: var(--mute);
-  font-size: 11px;
+  font-size: 0.6875rem;
 }
 .address {
   overflow: hidden;
@@ -152,7 +152,7 @@ button.fold:hover {
 .state {
   padding: 1px 8px;
   border-radius: 9px;
-  font-size: 12px;
+  font-size: 0.75rem;
   color: var(--moss);
   background: var(--moss-tint);
 }
@@ -169,7 +169,7 @@ button.fold:hover {
   display: flex;
   gap: 6px;
   overflow: hidden;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .menus button {
   flex: none;
@@ -182,7 +182,7 @@ button.fold:hover {
   cursor: pointer;
 }
 .menus button:hover {
-  background: var(--persimmon-tint);
+  background: var(--accent-tint);
 }
 .menus .followed {
   background: var(--moss-tint);

@@ -134,7 +134,7 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
   padding: 6px 14px;
 }
 h1 {
-  font-size: 15px;
+  font-size: 0.9375rem;
 }
 input[type='search'] {
   flex: 0 1 260px;
@@ -147,7 +147,7 @@ select {
   padding: 0 10px;
   border: 1px solid var(--line-strong);
   border-radius: var(--radius);
-  background: var(--white);
+  background: var(--field);
 }
 input::placeholder {
   color: var(--mute);

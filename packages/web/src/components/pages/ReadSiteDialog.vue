@@ -273,7 +273,7 @@ function submit(): void {
   padding: 0 8px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 .most input {
   width: 90px;
@@ -289,7 +289,7 @@ progress {
   accent-color: var(--moss);
 }
 h2 {
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 summary {
   min-height: 26px;
@@ -300,11 +300,11 @@ ul {
   overflow: auto;
   margin: 0;
   padding: 0 0 6px 18px;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 li {
   overflow-wrap: anywhere;
-  line-height: 20px;
+  line-height: 1.25rem;
 }
 .bad {
   color: var(--brick);

@@ -66,7 +66,7 @@ function typed(): void {
   padding: 0 14px;
   border: 1px dashed var(--line-strong);
   border-radius: 8px;
-  background: var(--white);
+  background: var(--field);
   color: var(--mute);
   cursor: pointer;
 }
@@ -75,7 +75,7 @@ function typed(): void {
 }
 .drop.over,
 .drop:hover {
-  border-color: var(--persimmon);
+  border-color: var(--accent);
 }
 .drop:focus-within {
   outline: 2px solid var(--ink);

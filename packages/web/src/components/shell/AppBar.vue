@@ -7,6 +7,8 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 import { useDrift } from '../../stores/drift.ts';
 import { usePeople } from '../../stores/people.ts';
+import AppearanceMenu from './AppearanceMenu.vue';
+import AppMark from './AppMark.vue';
 import MenuSwitcher from './MenuSwitcher.vue';
 import PersonTag from './PersonTag.vue';
 import SavingState from './SavingState.vue';
@@ -23,14 +25,7 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
 <template>
   <header class="bar">
     <router-link class="mark" :to="{ name: 'sites' }" aria-label="Zorvik: all sites">
-      <svg viewBox="0 0 18 18" width="18" height="18" aria-hidden="true">
-        <rect width="18" height="18" rx="5" fill="var(--persimmon)" />
-        <g fill="#fff">
-          <rect x="3" y="4" width="3" height="10" rx="1" />
-          <rect x="7.5" y="4" width="3" height="6" rx="1" />
-          <rect x="12" y="4" width="3" height="8" rx="1" />
-        </g>
-      </svg>
+      <AppMark />
       <span>Zorvik</span>
     </router-link>
     <template v-if="siteKey !== null && copy.document !== null">
@@ -54,6 +49,7 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
         </span>
         <IconButton label="Undo" :icon="mdiUndo" keys="Ctrl Z" :reason="noUndo" @press="copy.undo()" />
         <IconButton label="Redo" :icon="mdiRedo" keys="Ctrl Shift Z" :reason="noRedo" @press="copy.redo()" />
+        <AppearanceMenu />
         <IconButton label="Keyboard shortcuts" :icon="mdiKeyboardOutline" keys="?" @press="emit('showKeys')" />
         <SavingState />
         <router-link class="publish" :to="{ name: 'editions', params: { siteKey } }">Publish</router-link>
@@ -79,7 +75,7 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
   align-items: center;
   min-height: 30px;
   font-weight: 700;
-  font-size: 15px;
+  font-size: 0.9375rem;
   color: var(--ink);
   text-decoration: none;
 }
@@ -92,9 +88,8 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
   display: flex;
   align-items: center;
   gap: 6px;
-  min-height: 30px;
+  min-height: 2.875rem;
   padding: 0 12px;
-  border-radius: var(--radius);
   color: var(--mute);
   font-weight: 500;
   text-decoration: none;
@@ -102,18 +97,19 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
 .works .badge {
   padding: 0 6px;
   border-radius: 8px;
-  background: #f0c462;
-  color: var(--ink);
-  font-size: 11px;
-  line-height: 16px;
+  background: var(--ochre-tint);
+  color: var(--ochre);
+  font-size: 0.6875rem;
+  line-height: 1rem;
 }
 .works a:hover {
   background: var(--paper-deep);
   color: var(--ink);
 }
+/* Where one is: a bar along the edge, as in the mark. */
 .works a.on {
-  background: var(--ink);
-  color: var(--white);
+  color: var(--ink);
+  box-shadow: inset 0 -3px var(--accent);
 }
 .end {
   display: flex;
@@ -126,7 +122,7 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
   align-items: center;
   gap: 4px;
   margin-inline-end: 6px;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .publish {
   flex: none;
@@ -136,13 +132,13 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
   margin-inline-start: 10px;
   padding: 0 14px;
   border-radius: var(--radius);
-  background: var(--persimmon);
-  color: var(--white);
+  background: var(--accent-fill);
+  color: var(--on-fill);
   font-weight: 600;
   text-decoration: none;
 }
 .publish:hover {
-  background: #a23a16;
+  background: var(--accent-fill-hover);
 }
 @media (max-width: 900px) {
   .bar {

@@ -157,12 +157,12 @@ header {
   flex-wrap: wrap;
   align-items: center;
   gap: 6px;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 h3 {
   margin: 0 0 4px;
   color: var(--mute);
-  font-size: 12px;
+  font-size: 0.75rem;
   font-weight: 600;
 }
 ol {
@@ -190,7 +190,7 @@ li:focus-within {
 }
 small {
   display: block;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .back {
   flex: none;
@@ -198,8 +198,8 @@ small {
   padding: 0 8px;
   border: 1px solid var(--line);
   border-radius: 6px;
-  background: var(--white);
-  font-size: 12px;
+  background: var(--field);
+  font-size: 0.75rem;
   opacity: 0;
   cursor: pointer;
 }

@@ -78,7 +78,7 @@ function show(key: string): void {
   border-radius: 8px;
   background: var(--ochre-tint);
   color: var(--ochre);
-  font-size: 11px;
+  font-size: 0.6875rem;
   font-weight: 600;
 }
 .name:hover {

@@ -186,15 +186,15 @@ legend {
   padding: 8px 10px;
   border: 1px solid var(--line);
   border-radius: 8px;
-  background: var(--white);
+  background: var(--field);
   cursor: pointer;
 }
 .place .mute {
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 .place.on {
-  border-color: var(--persimmon);
-  box-shadow: inset 0 0 0 1px var(--persimmon);
+  border-color: var(--accent);
+  box-shadow: inset 0 0 0 1px var(--accent);
 }
 .place:focus-within {
   outline: 2px solid var(--ink);
@@ -212,6 +212,6 @@ select {
   padding: 0 8px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
 }
 </style>

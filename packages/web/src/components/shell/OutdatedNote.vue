@@ -25,6 +25,6 @@ const loadAgain = (): void => window.location.reload();
   gap: 14px;
   padding: 8px 14px;
   background: var(--ochre-tint);
-  color: #5e3d06;
+  color: var(--ochre);
 }
 </style>

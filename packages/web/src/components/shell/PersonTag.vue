@@ -20,8 +20,8 @@ const hue = computed(() => [...props.person.session].reduce((sum, letter) => (su
   border-radius: 3px;
   background: oklch(0.95 0.03 var(--hue));
   color: var(--ink);
-  font-size: 11px;
-  line-height: 18px;
+  font-size: 0.6875rem;
+  line-height: 1.125rem;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

@@ -17,8 +17,8 @@ const spot = computed(() => spots[props.place]);
 
 <template>
   <svg viewBox="0 0 120 68" width="100%" height="58" aria-hidden="true">
-    <rect x="1" y="1" width="118" height="66" rx="4" fill="#fffdf8" stroke="#918a7c" />
-    <path d="M34 24h60M34 40h78M34 45h78M34 50h50" stroke="#ddd4c3" stroke-width="2" />
-    <rect v-bind="spot" rx="2" fill="#b9431b" />
+    <rect x="1" y="1" width="118" height="66" rx="4" fill="var(--sheet)" stroke="var(--line-strong)" />
+    <path d="M34 24h60M34 40h78M34 45h78M34 50h50" stroke="var(--line)" stroke-width="2" />
+    <rect v-bind="spot" rx="2" fill="var(--accent)" />
   </svg>
 </template>

@@ -49,10 +49,10 @@ async function copyText(refused: RefusedEdit): Promise<void> {
   padding: 10px 12px;
   border-radius: var(--radius);
   background: var(--brick-tint);
-  color: #6d1f1d;
+  color: var(--brick);
 }
 h3 {
-  font-size: 12px;
+  font-size: 0.75rem;
   font-weight: 650;
   margin: 0 0 4px;
 }
@@ -76,7 +76,7 @@ li {
 summary {
   min-height: 24px;
   cursor: pointer;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 pre {
   max-height: 160px;
@@ -84,8 +84,8 @@ pre {
   padding: 8px;
   overflow: auto;
   border-radius: 6px;
-  background: var(--white);
+  background: var(--field);
   color: var(--ink);
-  font-size: 11px;
+  font-size: 0.6875rem;
 }
 </style>

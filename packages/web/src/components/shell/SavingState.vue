@@ -65,7 +65,7 @@ function changesIn(count: number): string {
   border: 0;
   border-radius: var(--radius);
   background: none;
-  font-size: 12px;
+  font-size: 0.75rem;
   white-space: nowrap;
   color: var(--moss);
   cursor: pointer;
