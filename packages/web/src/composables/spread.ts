@@ -4,10 +4,16 @@ import { outlineRows, typingPlace, type OutlineRow } from './outlineRows.ts';
 import { ROW_HEIGHT } from './useVirtualRows.ts';
 import type { Area } from './useRubberBand.ts';
 
-/** Sizes of the spread, in px: a column, how far a level is set in, and what is above the row of the bar's entries. */
+/** Sizes in px: the least and the most width of a column, how far a level is indented, and what is above the row of the bar's entries. */
 export const COLUMN = 208;
+const WIDEST_COLUMN = 320;
 export const INSET = 16;
 export const HEAD = 14;
+
+/** The width of each column: they share what the window has, so that labels are not cut while room is left. */
+export function columnWidth(room: number, count: number): number {
+  return Math.max(COLUMN, Math.min(WIDEST_COLUMN, Math.floor(room / Math.max(1, count))));
+}
 /** From this share of a column's width on, a drop goes into the row above and not beside it. */
 const INSIDE = 0.65;
 
@@ -64,12 +70,12 @@ export function spreadSpot(
   menu: Id,
   columns: readonly Column[],
   dragged: readonly Id[],
-  { left, top, isOnBar }: { readonly left: number; readonly top: number; readonly isOnBar: boolean },
+  { left, top, isOnBar, width = COLUMN }: { readonly left: number; readonly top: number; readonly isOnBar: boolean; readonly width?: number },
 ): SpreadSpot {
-  const number = Math.max(0, Math.min(Math.floor(left / COLUMN), columns.length));
+  const number = Math.max(0, Math.min(Math.floor(left / width), columns.length));
   const column = columns[number];
   if (column === undefined || isOnBar) {
-    const gap = Math.max(0, Math.min(columns.length, Math.round(left / COLUMN)));
+    const gap = Math.max(0, Math.min(columns.length, Math.round(left / width)));
     const before = columns.slice(0, gap).findLast((one) => !dragged.includes(one.top));
     return { spot: { parent: menu, after: before?.top ?? null }, depth: 0, line: 0, column: gap, over: column?.top ?? null, isInBar: true };
   }
@@ -77,18 +83,18 @@ export function spreadSpot(
   const below = column.rows.slice(1);
   const gap = Math.max(0, Math.min(below.length, Math.round(height)));
   // On the far side of the column it goes into the row above; else beside it, or further out where the pointer is.
-  const across = left - number * COLUMN;
+  const across = left - number * width;
   const above = below[gap - 1]?.depth ?? 0;
-  const depth = across > COLUMN * INSIDE ? above + 1 : Math.min(above, Math.floor((across - 4) / INSET));
+  const depth = across > width * INSIDE ? above + 1 : Math.min(above, Math.floor((across - 4) / INSET));
   const found = dropSpot(document, { root: column.top, rows: below, dragged, gap, depth });
   return { ...found, column: number, over: column.rows[Math.floor(height) + 1]?.id ?? null, isInBar: false };
 }
 
 /** The items whose rows touch an area, column by column. */
-export function rowsIn(columns: readonly Column[], area: Area): Id[] {
+export function rowsIn(columns: readonly Column[], area: Area, width = COLUMN): Id[] {
   return columns.flatMap(({ at: number, rows }) => {
-    const x = number * COLUMN;
-    if (x + COLUMN < area.left || x > area.right) return [];
+    const x = number * width;
+    if (x + width < area.left || x > area.right) return [];
     return rows.filter((_, at) => HEAD + (at + 1) * ROW_HEIGHT > area.top && HEAD + at * ROW_HEIGHT < area.bottom).map(({ id }) => id);
   });
 }

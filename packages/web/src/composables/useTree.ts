@@ -4,7 +4,7 @@ import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
 import { useArrange } from '../stores/arrange.ts';
 import { useComposer } from '../stores/composer.ts';
 import { useClipboard } from '../stores/clipboard.ts';
-import { useDetails } from '../stores/details.ts';
+import { useLiveView } from '../stores/liveView.ts';
 import { useNotices } from '../stores/notices.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
@@ -33,7 +33,7 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
   const arrange = useArrange();
   const clipboard = useClipboard();
   const composer = useComposer();
-  const details = useDetails();
+  const live = useLiveView();
   const notices = useNotices();
   const { act, selectAdded } = useItemActions();
   const spotForNew = useSpotForNew(menu);
@@ -51,11 +51,6 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     const row = rows.value[at];
     if (row !== undefined) show(row.id);
   });
-  // What drops takes room of the tree when it is looked at: what is selected stays in sight.
-  watch(
-    () => details.view,
-    () => requestAnimationFrame(() => requestAnimationFrame(() => void (selection.item !== null && show(selection.item.id)))),
-  );
   // Coming from the other form, what is selected stays in sight; the rows are measured by then.
   onMounted(() => requestAnimationFrame(() => requestAnimationFrame(() => void (selection.item !== null && show(selection.item.id)))));
   // Somebody else removed what one was just naming: the keys go on in the tree.
@@ -113,6 +108,7 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     add: startAdding,
     lead: () => arrange.ask('target'),
     more: () => arrange.ask('more'),
+    showDropdown: () => (live.isDropdownShown = !live.isDropdownShown),
     compose: () => selection.item !== null && composer.openFor(selection.item.id),
     nextUndecided: () => arrange.goToUndecided(),
     switchForm: () => arrange.switchForm(),

@@ -19,15 +19,18 @@ document.adoptedStyleSheets = [sheet];
 stage.append(siteName, holder);
 let shownCss = '';
 let selected: string | null = null;
+/** The height of the header while all of it is closed: in the narrow form, open submenus are part of it. */
+let barHeight = 0;
 
 function tell(message: FromFrame): void {
   // The frame has no origin of its own and does not know the editor's; what it tells is no secret.
   window.parent.postMessage(message, '*');
 }
 
-function show({ html, css, place, siteName: name }: Extract<ToFrame, { kind: 'show' }>): void {
+function show({ html, css, place, siteName: name, direction }: Extract<ToFrame, { kind: 'show' }>): void {
   if (css !== shownCss) sheet.replaceSync((shownCss = css));
   document.body.dataset.place = place;
+  document.documentElement.dir = direction;
   siteName.textContent = name;
   const wanted = document.createElement('div');
   wanted.innerHTML = html;
@@ -45,19 +48,32 @@ function entryOf(id: string): HTMLElement | null {
   return all.find((one) => one.checkVisibility()) ?? all[0] ?? null;
 }
 
-/** Marks the selected item; `opens` shows it where it stands: its own branch and all around it are open, and no others. */
+/**
+ * Marks the selected item. `opens` shows it where it is: the branches around it are open, and no others. A dropdown that is not seen whole stays
+ * closed, and its entry in the bar is marked instead: one that is cut off looks as if it had no more.
+ */
 function mark(opens: boolean): void {
-  for (const old of holder.querySelectorAll('[data-zv-selected]')) old.removeAttribute('data-zv-selected');
+  for (const name of ['data-zv-selected', 'data-zv-around']) for (const old of holder.querySelectorAll(`[${name}]`)) old.removeAttribute(name);
   const entry = selected === null ? null : entryOf(selected);
   entry?.setAttribute('data-zv-selected', '');
   if (!opens || compose.isOn()) return;
-  for (const button of holder.querySelectorAll('button[aria-expanded]')) {
-    const isAround = entry !== null && button.parentElement?.contains(entry) === true;
-    button.setAttribute('aria-expanded', String(isAround));
-  }
-  placePanels();
-  entry?.querySelector(':scope > :is(a, span, button)')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  openAround(entry);
+  const top = entry?.closest('.zv-bar > ul > li') ?? null;
+  const drop = top?.querySelector(':scope > :is(ul, .zv-panel)');
+  if (drop != null && drop.getBoundingClientRect().bottom > seenHeight()) {
+    openAround(null);
+    if (top !== entry) top?.setAttribute('data-zv-around', '');
+  } else entry?.querySelector(':scope > :is(a, span, button)')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
 }
+
+function openAround(entry: HTMLElement | null): void {
+  for (const button of holder.querySelectorAll('button[aria-expanded]'))
+    button.setAttribute('aria-expanded', String(entry !== null && button.parentElement?.contains(entry) === true));
+  placePanels();
+}
+
+/** The height of what is seen of the frame while nobody is in it, in px. */
+const seenHeight = (): number => Number.parseFloat(document.documentElement.style.getPropertyValue('--peek')) || 0;
 
 /** The site's script puts open panels in their places when the window changes; here they open and change without it. */
 function placePanels(): void {
@@ -88,7 +104,9 @@ function measure(): void {
   requestAnimationFrame(() => {
     const { bottom } = stage.getBoundingClientRect();
     const branches = [...holder.querySelectorAll('.zv-bar > ul > li > :is(ul, .zv-panel)')].map((branch) => branch.getBoundingClientRect().bottom + 24);
-    tell({ kind: 'size', height: Math.ceil(Math.max(bottom, ...branches) + window.scrollY) });
+    const isClosed = holder.querySelector('button[aria-expanded=true]') === null;
+    if (isClosed) barHeight = Math.ceil(bottom + window.scrollY);
+    tell({ kind: 'size', height: Math.ceil(Math.max(bottom, ...branches) + window.scrollY), bar: barHeight });
   });
 }
 

@@ -2,7 +2,14 @@ import { GRID_COLUMNS, HIGHEST_ROW, LEAST_ROW, MOST_COLUMNS, type Id, type Place
 
 /** What the editor tells the live header. */
 export type ToFrame =
-  | { readonly kind: 'show'; readonly html: string; readonly css: string; readonly place: Place; readonly siteName: string }
+  | {
+      readonly kind: 'show';
+      readonly html: string;
+      readonly css: string;
+      readonly place: Place;
+      readonly siteName: string;
+      readonly direction: 'ltr' | 'rtl';
+    }
   | { readonly kind: 'select'; readonly id: Id | null; readonly opens: boolean }
   /** The panel of this item is composed, and this part of it is chosen; null: none is. */
   | { readonly kind: 'compose'; readonly owner: Id | null; readonly part: Id | null }
@@ -32,8 +39,8 @@ export interface PanelBoxes {
 export type FromFrame =
   | { readonly kind: 'ready' }
   | { readonly kind: 'select'; readonly id: Id }
-  /** The height that everything in the frame needs, open branches included, in its own px. */
-  | { readonly kind: 'size'; readonly height: number }
+  /** The height that everything in the frame needs, open dropdowns included, and that of the header alone, in its own px. */
+  | { readonly kind: 'size'; readonly height: number; readonly bar: number }
   /** A group of a panel was dragged into a column, from 0. */
   | { readonly kind: 'column'; readonly id: Id; readonly column: number }
   /** A part of the composed panel was pointed at; null: the panel beside all parts. */
@@ -56,7 +63,7 @@ type Reader = (said: Readonly<Record<string, unknown>>) => FromFrame | null;
 const readers: Readonly<Record<FromFrame['kind'], Reader>> = {
   ready: () => ({ kind: 'ready' }),
   select: ({ id }) => (isId(id) ? { kind: 'select', id } : null),
-  size: ({ height }) => (isWithin(height, 0, 99_999) ? { kind: 'size', height } : null),
+  size: ({ height, bar }) => (isWithin(height, 0, 99_999) && isWithin(bar, 0, 99_999) ? { kind: 'size', height, bar } : null),
   column: ({ id, column }) => (isId(id) && isWhole(column, 0, MOST_COLUMNS - 1) ? { kind: 'column', id, column } : null),
   part: ({ id }) => (id === null || isId(id) ? { kind: 'part', id } : null),
   span: ({ id, span }) => (isId(id) && isWhole(span, 1, GRID_COLUMNS) ? { kind: 'span', id, span } : null),

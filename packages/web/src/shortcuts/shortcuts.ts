@@ -37,6 +37,7 @@ export type ShortcutName =
   | 'paste'
   | 'lead'
   | 'more'
+  | 'showDropdown'
   | 'nextUndecided'
   | 'planPage'
   | 'follow'
@@ -89,6 +90,7 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'follow', keys: ['f'], does: 'Follow pages or another menu', where: 'tree' },
   { name: 'compose', keys: ['c'], does: 'Compose the branch’s panel', where: 'tree' },
   { name: 'more', keys: ['m'], does: 'Show more or fewer settings', where: 'tree' },
+  { name: 'showDropdown', keys: ['v'], does: 'Show or hide the dropdown in the live header', where: 'tree' },
   { name: 'switchForm', keys: ['s'], does: 'Switch between columns and list', where: 'tree' },
   { name: 'beside', keys: ['b'], does: 'Show or hide another menu next to this one', where: 'tree' },
   { name: 'previousMenu', keys: ['['], does: 'Go to the previous menu', where: 'tree' },

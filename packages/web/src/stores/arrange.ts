@@ -35,7 +35,7 @@ export const useArrange = defineStore('arrange', () => {
 
   function ask(what: ArrangeSheet | 'target' | 'more' | 'beside'): void {
     if (what === 'target') askTarget();
-    else if (what === 'more') details.isMore = !details.isMore;
+    else if (what === 'more') details.toggleMore();
     else if (what === 'beside') besideId.value = beside.value === null ? (selection.menus.find(({ id }) => id !== selection.menu?.id)?.id ?? null) : null;
     else sheet.value = sheet.value === what ? null : what;
     if (what === 'follow') followerId.value = selection.item?.id ?? selection.menu?.id ?? null;
@@ -44,7 +44,12 @@ export const useArrange = defineStore('arrange', () => {
   function askTarget(): void {
     const { item } = selection;
     const { document } = copy;
-    if (item?.exception === undefined || document === null) return void (details.isAskingTarget = item !== null);
+    if (item?.exception === undefined || document === null) {
+      details.isAskingTarget = item !== null;
+      details.isSheetOpen = true;
+      if (details.view !== 'item') details.view = 'item';
+      return;
+    }
     notices.refuse(refusal('isFollowed', { label: labelOf(document, item) }).message);
   }
 

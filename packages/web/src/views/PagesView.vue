@@ -143,12 +143,13 @@ onBeforeUnmount(() => releases.forEach((release) => release()));
 <style scoped src="../components/pages/pageColumns.css"></style>
 <style scoped>
 .pages {
+  position: relative;
   display: grid;
   grid-template-rows: auto auto minmax(0, 1fr) auto;
   height: 100%;
 }
 .columns {
-  min-height: 28px;
+  min-height: 1.75rem;
   border-block: 1px solid var(--line);
   background: var(--sheet);
   color: var(--mute);

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import {
-  mdiChevronDown,
   mdiContentCopy,
   mdiContentCut,
   mdiContentPaste,
@@ -15,9 +14,8 @@ import {
   mdiTrashCanOutline,
 } from '@mdi/js';
 import { computed } from 'vue';
-import { childrenOf, counted, preorder, sketchOf, type Id } from '@zorvik/core';
+import { childrenOf, counted, preorder, type Id } from '@zorvik/core';
 import { useSpotForNew } from '../../composables/useSpotForNew.ts';
-import { saveFile } from '../../composables/saveFile.ts';
 import { useItemActions } from '../../composables/useItemActions.ts';
 import { useArrange } from '../../stores/arrange.ts';
 import { useClipboard } from '../../stores/clipboard.ts';
@@ -27,6 +25,7 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import IconButton from '../common/IconButton.vue';
 import RefusalNote from '../common/RefusalNote.vue';
+import MenuActions from './MenuActions.vue';
 import MenuName from './MenuName.vue';
 
 const emit = defineEmits<{ add: []; rename: []; back: [] }>();
@@ -64,25 +63,6 @@ async function paste(): Promise<void> {
   if (result?.ok === true) selectAdded(result.value);
   emit('back');
 }
-
-/** The formats are in a part of their own, which is loaded when somebody needs one. */
-const formats = [
-  { key: 'json', name: 'JSON' },
-  { key: 'csv', name: 'CSV' },
-  { key: 'opml', name: 'OPML' },
-  { key: 'markdown', name: 'Markdown list' },
-  { key: 'html', name: 'HTML list' },
-  { key: 'text', name: 'Plain text, one line per item' },
-] as const;
-
-async function takeOut(key: string): Promise<void> {
-  const { document } = copy;
-  const { menu } = selection;
-  const { menuFormats } = await import('@zorvik/formats');
-  const format = menuFormats.find((one) => one.key === key);
-  if (document === null || menu === null || format === undefined) return;
-  saveFile(`${menu.key}${format.ending}`, format.type, format.write({ name: menu.name, sketches: sketchOf(document, childrenOf(document.items, menu.id)) }));
-}
 </script>
 
 <template>
@@ -117,38 +97,15 @@ async function takeOut(key: string): Promise<void> {
       {{ arrange.undecided.length }} without a link
     </button>
     <div class="add">
-      <v-menu>
-        <template #activator="{ props: activator }">
-          <button type="button" class="plain-button" v-bind="activator">
-            Menu
-            <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
-          </button>
-        </template>
-        <v-list density="compact" min-width="240" aria-label="Menu actions">
-          <v-list-item title="Menu settings …" @click="arrange.ask('menuFacts')" />
-          <v-list-item title="Shared links" @click="arrange.ask('sharedLinks')" />
-          <v-list-item
-            :title="arrange.beside === null ? 'Show another menu next to it' : 'Hide the other menu'"
-            :disabled="selection.menus.length < 2"
-            @click="arrange.ask('beside')"
-          />
-          <v-list-item title="Add a planned page …" @click="arrange.ask('planPage')" />
-          <v-list-item title="Expand all" @click="selection.foldAll(false)" />
-          <v-list-item title="Collapse all" @click="selection.foldAll(true)" />
-          <v-divider />
-          <v-list-item title="Import …" @click="arrange.ask('bringIn')" />
-          <v-list-subheader>Export as</v-list-subheader>
-          <v-list-item v-for="format in formats" :key="format.key" :title="format.name" @click="takeOut(format.key)" />
-        </v-list>
-      </v-menu>
-      <button type="button" class="plain-button" @click="finder.open()">
+      <MenuActions />
+      <button type="button" class="plain-button" title="Find pages (/)" @click="finder.open()">
         <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiTextBoxSearchOutline" fill="currentColor" /></svg>
-        Pages
+        <span>Pages</span>
         <kbd>/</kbd>
       </button>
-      <button type="button" class="plain-button" @click="emit('add')">
+      <button type="button" class="plain-button" title="Add an item (Enter)" @click="emit('add')">
         <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiPlus" fill="currentColor" /></svg>
-        Item
+        <span>Item</span>
         <kbd>Enter</kbd>
       </button>
     </div>
@@ -157,14 +114,17 @@ async function takeOut(key: string): Promise<void> {
 
 <style scoped>
 .head {
+  position: relative;
   display: flex;
   align-items: center;
-  gap: 12px;
-  min-height: 42px;
+  gap: 4px 12px;
+  min-height: 2.625rem;
   padding: 4px 14px;
   min-width: 0;
 }
 .mute {
+  overflow: hidden;
+  text-overflow: ellipsis;
   white-space: nowrap;
 }
 .form {
@@ -172,10 +132,10 @@ async function takeOut(key: string): Promise<void> {
 }
 .undecided {
   flex: none;
-  min-height: 26px;
+  min-height: 1.625rem;
   padding: 0 10px;
   border: 1px dashed var(--ochre);
-  border-radius: 13px;
+  border-radius: 6px;
   background: var(--ochre-tint);
   color: var(--ochre);
   font-weight: 600;
@@ -183,6 +143,7 @@ async function takeOut(key: string): Promise<void> {
 }
 .tools {
   display: flex;
+  flex: none;
   align-items: center;
 }
 .tools i {
@@ -192,12 +153,24 @@ async function takeOut(key: string): Promise<void> {
 }
 .add {
   display: flex;
-  gap: 8px;
+  flex: none;
+  gap: 6px;
   margin-inline-start: auto;
 }
-@media (max-width: 760px) {
+@media (max-width: 1060px) {
+  .head > .mute,
+  .add kbd,
+  .add button span {
+    display: none;
+  }
+}
+@media (max-width: 860px) {
   .head {
     flex-wrap: wrap;
+    gap: 4px 8px;
+  }
+  .tools {
+    order: 1;
   }
 }
 </style>

@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import type { Id, Menu } from '@zorvik/core';
 import type { OutlineRow as Row } from '../../composables/outlineRows.ts';
-import { addingIn, COLUMN, HEAD, INSET, placeIn, rowsIn, spreadColumns, spreadSpot, type Column, type SpreadSpot } from '../../composables/spread.ts';
+import { addingIn, columnWidth, HEAD, INSET, placeIn, rowsIn, spreadColumns, spreadSpot, type Column, type SpreadSpot } from '../../composables/spread.ts';
 import { useDropZone } from '../../composables/useDropZone.ts';
 import { useItemActions } from '../../composables/useItemActions.ts';
 import { useTree } from '../../composables/useTree.ts';
@@ -46,9 +46,10 @@ onMounted(() => {
 });
 onBeforeUnmount(() => watching?.disconnect());
 
+const width = computed(() => columnWidth(view.value.width - PAD, columns.value.length + (addInBar.value >= 0 ? 1 : 0)));
 const seenColumns = computed(() => {
-  const first = Math.max(0, Math.floor(view.value.left / COLUMN) - 1);
-  return columns.value.slice(first, Math.ceil((view.value.left + view.value.width) / COLUMN) + 1);
+  const first = Math.max(0, Math.floor(view.value.left / width.value) - 1);
+  return columns.value.slice(first, Math.ceil((view.value.left + view.value.width) / width.value) + 1);
 });
 const tallest = computed(() => Math.max(1, ...columns.value.map((column) => column.rows.length)) + (adding.value === null ? 0 : 1));
 
@@ -69,10 +70,10 @@ function show(id: Id | 'adding'): void {
   const element = scroller.value;
   const found = place(id === 'adding' ? (adding.value?.after ?? adding.value?.parent ?? '') : id);
   if (element === null || found === null) return;
-  const [left, top] = [found.column.at * COLUMN, HEAD + found.at * ROW_HEIGHT];
+  const [left, top] = [found.column.at * width.value, HEAD + found.at * ROW_HEIGHT];
   const isRtl = getComputedStyle(element).direction === 'rtl';
   const seen = Math.abs(element.scrollLeft);
-  const wanted = left < seen ? left : left + COLUMN > seen + element.clientWidth ? left + COLUMN - element.clientWidth + PAD : seen;
+  const wanted = left < seen ? left : left + width.value > seen + element.clientWidth ? left + width.value - element.clientWidth + PAD : seen;
   if (wanted !== seen) element.scrollLeft = isRtl ? -wanted : wanted;
   const under = HEAD + 2 * ROW_HEIGHT;
   if (found.at > 0 && top < element.scrollTop + under) element.scrollTop = Math.max(0, top - under);
@@ -115,7 +116,7 @@ const addInBar = computed(() => {
   if (spot === null || spot.parent !== props.menu.id) return -1;
   return spot.after === null ? 0 : columns.value.findIndex(({ top }) => top === spot.after) + 1;
 });
-const xOf = (at: number): number => (at + (addInBar.value >= 0 && at >= addInBar.value ? 1 : 0)) * COLUMN;
+const xOf = (at: number): number => (at + (addInBar.value >= 0 && at >= addInBar.value ? 1 : 0)) * width.value;
 
 function spotUnder(dragged: readonly Id[], x: number, y: number): SpreadSpot | null {
   const { document } = copy;
@@ -124,18 +125,23 @@ function spotUnder(dragged: readonly Id[], x: number, y: number): SpreadSpot | n
   const box = element.getBoundingClientRect();
   const isRtl = getComputedStyle(element).direction === 'rtl';
   const left = (isRtl ? box.right - x : x - box.left) + Math.abs(element.scrollLeft) - PAD;
-  return spreadSpot(document, props.menu.id, columns.value, dragged, { left, top: y - box.top + element.scrollTop, isOnBar: y - box.top < HEAD + ROW_HEIGHT });
+  return spreadSpot(document, props.menu.id, columns.value, dragged, {
+    left,
+    top: y - box.top + element.scrollTop,
+    isOnBar: y - box.top < HEAD + ROW_HEIGHT,
+    width: width.value,
+  });
 }
 const drop = useDropZone({ element: scroller, focus: work.focus, spotUnder });
 useUnfoldOnRest(computed((): Id | null => drop.value?.at.over ?? null));
 
-const band = useRubberBand(scroller, (area) => selection.chooseAll(rowsIn(columns.value, area)));
+const band = useRubberBand(scroller, (area) => selection.chooseAll(rowsIn(columns.value, area, width.value)));
 
 defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.rename?.(), focus: work.focus });
 </script>
 
 <template>
-  <div ref="scroller" class="spread" :class="{ narrow: columns.length * COLUMN + PAD <= view.width }" @scroll.passive="look">
+  <div ref="scroller" class="spread" :class="{ narrow: columns.length * width + PAD <= view.width }" @scroll.passive="look">
     <div
       ref="tree"
       class="room"
@@ -145,7 +151,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
       aria-orientation="horizontal"
       :aria-label="`Items of ${menu.name}`"
       :aria-activedescendant="selection.item === null || renaming !== null ? undefined : `row-${selection.item.id}`"
-      :style="{ width: `${(columns.length + (addInBar >= 0 ? 1 : 0)) * COLUMN + PAD}px`, height: `${HEAD + (tallest + 1) * ROW_HEIGHT}px` }"
+      :style="{ width: `${(columns.length + (addInBar >= 0 ? 1 : 0)) * width + PAD}px`, height: `${HEAD + (tallest + 1) * ROW_HEIGHT}px` }"
       @keydown="work.press"
       @copy="work.copied"
       @cut="work.copied"
@@ -158,7 +164,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
           class="entry"
           role="none"
           :class="{ on: chosen.has(column.top) }"
-          :style="{ insetInlineStart: `${xOf(column.at)}px`, width: `${COLUMN}px` }"
+          :style="{ insetInlineStart: `${xOf(column.at)}px`, width: `${width}px` }"
         >
           <ItemRow
             :row="column.rows[0]!"
@@ -176,7 +182,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
           ref="addField"
           class="entry adding"
           is-slim
-          :style="{ insetInlineStart: `${addInBar * COLUMN}px`, width: `${COLUMN + 60}px` }"
+          :style="{ insetInlineStart: `${addInBar * width}px`, width: `${width + 60}px` }"
           @pick="work.add"
           @leave="work.stopAdding"
           @nest="work.nest"
@@ -191,7 +197,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
         :aria-label="column.label"
         :style="{
           insetInlineStart: `${xOf(column.at)}px`,
-          width: `${COLUMN}px`,
+          width: `${width}px`,
           height: `${HEAD + (column.rows.length + (addIn(column) === null ? 0 : 1)) * ROW_HEIGHT + 8}px`,
         }"
         :class="{ on: chosen.has(column.top) }"
@@ -223,7 +229,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
           :style="{
             transform: `translateY(${HEAD + (addIn(column)?.at ?? 0) * ROW_HEIGHT}px)`,
             paddingInlineStart: `${4 + (addIn(column)?.depth ?? 0) * INSET}px`,
-            width: `${COLUMN + 60}px`,
+            width: `${width + 60}px`,
           }"
           @pick="work.add"
           @leave="work.stopAdding"
@@ -241,7 +247,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
           }"
         />
       </div>
-      <div v-if="drop !== null && drop.at.isInBar" class="between" role="none" :style="{ insetInlineStart: `${drop.at.column * COLUMN}px` }">
+      <div v-if="drop !== null && drop.at.isInBar" class="between" role="none" :style="{ insetInlineStart: `${drop.at.column * width}px` }">
         <span :class="{ bad: drop.problem !== null }">{{ drop.problem ?? drop.words }}</span>
       </div>
       <div

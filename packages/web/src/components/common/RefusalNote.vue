@@ -1,35 +1,43 @@
 <script setup lang="ts">
+import { mdiClose } from '@mdi/js';
 import { useNotices } from '../../stores/notices.ts';
 
-/** What was refused last, in the working place, with a way on where there is one: there until the next act. It has been read out already. */
+import IconButton from './IconButton.vue';
+
 const notices = useNotices();
 </script>
 
 <template>
   <p v-if="notices.refused !== null" class="refused">
-    <span :title="notices.refused">{{ notices.refused }}</span>
+    <span>{{ notices.refused }}</span>
     <button v-if="notices.wayOn !== null" type="button" @click="notices.wayOn.act()">{{ notices.wayOn.label }}</button>
+    <IconButton label="Dismiss" :icon="mdiClose" @press="notices.clear()" />
   </p>
 </template>
 
 <style scoped>
 .refused {
+  position: absolute;
+  z-index: 9;
+  /* Over the work, below the head that it is in: nothing moves, and nothing of it is cut off. */
+  inset-block-start: calc(100% + 6px);
+  inset-inline-end: 14px;
   display: flex;
   align-items: center;
   gap: 10px;
-  padding: 4px 10px;
-  border-radius: 6px;
+  max-width: min(680px, calc(100% - 28px));
+  padding: 4px 6px 4px 12px;
+  border: 1px solid var(--brick);
+  border-radius: var(--radius);
   background: var(--brick-tint);
   color: var(--brick);
-  font-size: 0.75rem;
+  box-shadow: var(--shadow);
 }
 span {
-  display: -webkit-box;
-  overflow: hidden;
-  -webkit-line-clamp: 2;
-  -webkit-box-orient: vertical;
+  padding-block: 4px;
+  overflow-wrap: anywhere;
 }
-button {
+p > button:not([aria-label]) {
   flex: none;
   min-height: 26px;
   padding: 0 10px;

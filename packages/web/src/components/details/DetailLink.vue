@@ -14,7 +14,7 @@ import PagePick from '../arrange/PagePick.vue';
 /** What an item is called and where it leads. */
 const props = defineProps<{ item: Item }>();
 const copy = useWorkingCopy();
-const { isAskingTarget, isMore } = storeToRefs(useDetails());
+const { isAskingTarget } = storeToRefs(useDetails());
 const keepBy = useKeeping();
 
 const kindIcon = computed(() => destinationIcons[face.value.destination.kind]);
@@ -27,7 +27,7 @@ const page = computed(() => {
 const anchor = computed(() => (face.value.destination.kind === 'page' ? (face.value.destination.anchor ?? '') : ''));
 const target = computed(() => {
   const { destination } = face.value;
-  if (page.value !== null) return { text: page.value.title, note: page.value.address };
+  if (page.value !== null) return { text: page.value.title, note: page.value.address + (anchor.value === '' ? '' : `#${anchor.value}`) };
   if (destination.kind === 'none') return { text: 'nothing', note: 'heading' };
   if (destination.kind === 'undecided') return { text: 'no link yet', note: 'unpublished until then' };
   return {
@@ -43,10 +43,6 @@ const note = computed(() => {
 });
 const rename = computed(() => keepBy(`label ${props.item.id}`, (context, typed) => renameItem(context, props.item.id, typed)));
 const takesTitle = computed(() => face.value.label === null);
-const keepAnchor = computed(() =>
-  keepBy(`anchor ${props.item.id}`, (context, typed) => leadTo(context, props.item.id, { page: page.value?.id ?? '', anchor: typed })),
-);
-
 watch(
   () => props.item.id,
   () => (isAskingTarget.value = false),
@@ -113,15 +109,6 @@ function takeTitle(): void {
         </button>
       </div>
     </div>
-    <LineField
-      v-if="page !== null && item.exception === undefined && (anchor !== '' || isMore)"
-      label="Anchor"
-      placeholder="none"
-      :value="anchor"
-      :keep="keepAnchor"
-    >
-      <template #before><span class="mute">#</span></template>
-    </LineField>
     <p v-if="note !== null" class="note">
       <strong>Note:</strong>
       {{ note }}
@@ -183,14 +170,16 @@ function takeTitle(): void {
   color: var(--faint);
 }
 .target .text {
-  flex: 1;
+  flex: 1 1 auto;
+  min-width: 45%;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
 .target .mute {
   font-size: 0.75rem;
-  max-width: 55%;
+  max-width: 50%;
+  flex: 0 3 auto;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

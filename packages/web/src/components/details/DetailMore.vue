@@ -2,14 +2,17 @@
 import { computed } from 'vue';
 import { deviceClasses, fitsType, type Activation, type DeviceClass, type OwnField, type OwnValue, storedOrder } from '@zorvik/core';
 import { useSettings } from '../../composables/useSettings.ts';
+import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChipSet from '../common/ChipSet.vue';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import LineField from '../common/LineField.vue';
+import AnchorField from './AnchorField.vue';
 import OwnFieldForm from './OwnFieldForm.vue';
 
-/** What fewer items need: lines beside the label, classes, what is not shown, what activating does, the site's own fields. */
+/** What fewer items need: tooltip and description, classes, what is hidden, what a click does, custom fields. */
 const copy = useWorkingCopy();
+const selection = useSelection();
 const { common, set, keepTyped } = useSettings();
 const orNull = (typed: string): string | null => (typed.trim() === '' ? null : typed);
 const placeholder = (name: 'tooltip' | 'description' | 'cssClass'): string => (common(name).isMixed ? 'differs' : 'none');
@@ -24,6 +27,12 @@ const branchOn = computed({
   get: () => deviceClasses.filter((device) => !(common('branchHiddenOn').value ?? []).includes(device)),
   set: (shown: readonly DeviceClass[]) => void set({ branchHiddenOn: deviceClasses.filter((device) => !shown.includes(device)) }),
 });
+
+const activations: Readonly<Record<Activation, string>> = {
+  split: 'label opens page, arrow opens dropdown',
+  open: 'opens dropdown',
+  follow: 'opens page',
+};
 
 function activationOn(device: DeviceClass): Activation | null {
   return common('activation').isMixed ? null : (common('activation').value?.[device] ?? 'split');
@@ -66,79 +75,81 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
 </script>
 
 <template>
-  <div class="more" role="group" aria-label="More settings">
-    <LineField label="Tooltip" :value="common('tooltip').value ?? ''" :placeholder="placeholder('tooltip')" :keep="keepTyped('tooltip', orNull)" />
-    <LineField
-      label="Description (below the label)"
-      :value="common('description').value ?? ''"
-      :placeholder="placeholder('description')"
-      :keep="keepTyped('description', orNull)"
-    />
-    <LineField label="CSS class" :value="common('cssClass').value ?? ''" :placeholder="placeholder('cssClass')" :keep="keepTyped('cssClass', orNull)" />
-    <ChipSet
-      v-model="hidden"
-      label="Hide"
-      :is-mixed="common('labelHidden').isMixed || common('arrowHidden').isMixed"
-      :choices="[
-        { value: 'label', label: 'label (icon only)' },
-        { value: 'arrow', label: 'arrow' },
-      ]"
-    />
-    <ChipSet v-model="branchOn" label="Show submenu on" :choices="devices" :is-mixed="common('branchHiddenOn').isMixed" />
-    <div class="acts">
-      <span class="caption">When clicked (items with a link and a submenu)</span>
-      <ChoiceRow
-        v-for="{ value: device } in devices"
-        :key="device"
-        :label="device"
-        :model-value="activationOn(device)"
-        :choices="[
-          { value: 'split', label: 'label opens the page, arrow opens the dropdown' },
-          { value: 'open', label: 'opens the dropdown' },
-          { value: 'follow', label: 'opens the page' },
-        ]"
-        @update:model-value="activate(device, $event)"
+  <div class="fields" role="group" aria-label="More settings">
+    <div class="stack">
+      <LineField label="Tooltip" :value="common('tooltip').value ?? ''" :placeholder="placeholder('tooltip')" :keep="keepTyped('tooltip', orNull)" />
+      <LineField
+        label="Description (below the label)"
+        :value="common('description').value ?? ''"
+        :placeholder="placeholder('description')"
+        :keep="keepTyped('description', orNull)"
       />
+      <LineField label="CSS class" :value="common('cssClass').value ?? ''" :placeholder="placeholder('cssClass')" :keep="keepTyped('cssClass', orNull)" />
     </div>
-    <template v-for="field in fields" :key="field.id">
-      <ChoiceRow
-        v-if="field.type === 'yesNo'"
-        :label="field.name"
-        :model-value="ownValue(field) === '' ? 'unset' : ownValue(field)"
+    <div class="stack">
+      <AnchorField v-if="selection.item !== null && selection.chosen.length === 1" :item="selection.item" />
+      <ChipSet
+        v-model="hidden"
+        label="Hide"
+        :is-mixed="common('labelHidden').isMixed || common('arrowHidden').isMixed"
         :choices="[
-          { value: 'true', label: 'yes' },
-          { value: 'false', label: 'no' },
-          { value: 'unset', label: 'not set' },
+          { value: 'label', label: 'label (icon only)' },
+          { value: 'arrow', label: 'arrow' },
         ]"
-        @update:model-value="setYesNo(field, $event === 'unset' ? null : $event === 'true')"
       />
-      <LineField v-else :label="field.name" :note="field.key" :value="ownValue(field)" placeholder="not set" :keep="keepOwn(field)" />
-    </template>
-    <OwnFieldForm />
+      <ChipSet v-model="branchOn" label="Show submenu on" :choices="devices" :is-mixed="common('branchHiddenOn').isMixed" />
+    </div>
+    <fieldset class="stack clicks">
+      <legend class="caption">When clicked (items with a link and a submenu)</legend>
+      <label v-for="{ value: device } in devices" :key="device">
+        <span>{{ device }}</span>
+        <select :value="activationOn(device) ?? ''" @change="activate(device, ($event.target as HTMLSelectElement).value as Activation)">
+          <option v-if="activationOn(device) === null" value="" disabled>differs</option>
+          <option v-for="(words, what) in activations" :key="what" :value="what">{{ words }}</option>
+        </select>
+      </label>
+    </fieldset>
+    <div class="stack">
+      <template v-for="field in fields" :key="field.id">
+        <ChoiceRow
+          v-if="field.type === 'yesNo'"
+          :label="field.name"
+          :model-value="ownValue(field) === '' ? 'unset' : ownValue(field)"
+          :choices="[
+            { value: 'true', label: 'yes' },
+            { value: 'false', label: 'no' },
+            { value: 'unset', label: 'not set' },
+          ]"
+          @update:model-value="setYesNo(field, $event === 'unset' ? null : $event === 'true')"
+        />
+        <LineField v-else :label="field.name" :note="field.key" :value="ownValue(field)" placeholder="not set" :keep="keepOwn(field)" />
+      </template>
+      <OwnFieldForm />
+    </div>
   </div>
 </template>
 
+<style scoped src="./fields.css"></style>
 <style scoped>
-.more {
+.clicks {
+  margin: 0;
+  padding: 0;
+  border: 0;
+  flex-basis: 330px;
+}
+.clicks select {
+  text-overflow: ellipsis;
+}
+.clicks label {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
-  align-items: start;
-  gap: 8px 22px;
-  padding-top: 10px;
-  border-top: 1px solid var(--line-soft);
+  grid-template-columns: 4rem minmax(0, 1fr);
+  align-items: center;
 }
-.acts {
-  grid-column: span 2;
-}
-.caption {
-  margin-bottom: 0;
-}
-.acts :deep(fieldset) {
-  display: flex;
-  align-items: baseline;
-}
-.acts :deep(legend) {
-  float: inline-start;
-  width: 60px;
+select {
+  height: 2rem;
+  padding: 0 8px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--field);
 }
 </style>

@@ -24,6 +24,17 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
         {{ names[one] }}
       </button>
     </div>
+    <button
+      v-if="live.isBar"
+      type="button"
+      class="plain-button drop"
+      :disabled="live.branch === null"
+      :aria-pressed="live.isDropdownShown"
+      :title="live.branch === null ? 'Select an item with a dropdown first' : 'Show or hide the whole dropdown (V)'"
+      @click="live.isDropdownShown = !live.isDropdownShown"
+    >
+      {{ live.isDropdownShown ? 'Hide dropdown' : 'Show dropdown' }}
+    </button>
     <div class="track">
       <i v-for="mark in marks" :key="mark" :style="{ insetInlineStart: share(mark) }" :title="`Breakpoint at ${mark} px`" />
       <input v-model.number="live.width" type="range" :min="NARROWEST" :max="WIDEST" step="1" aria-label="Width of the live header in pixels" />
@@ -62,6 +73,16 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
 .classes button.on {
   color: var(--ink);
   font-weight: 650;
+}
+.drop {
+  min-height: 1.625rem;
+  font-size: 0.75rem;
+}
+.drop:disabled {
+  border-color: transparent;
+  background: none;
+  color: var(--mute);
+  cursor: default;
 }
 .track {
   position: relative;

@@ -17,6 +17,7 @@ import {
 } from '@zorvik/core';
 import { useKeeping } from '../../composables/useKeeping.ts';
 import { evidenceWords } from '../../composables/evidenceWords.ts';
+import { useDetails } from '../../stores/details.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
@@ -29,6 +30,7 @@ const props = defineProps<{ chosen: readonly Id[] }>();
 const isAddressMoved = defineModel<boolean>('isAddressMoved', { required: true });
 const copy = useWorkingCopy();
 const selection = useSelection();
+const details = useDetails();
 const keepBy = useKeeping();
 const root = useTemplateRef<HTMLElement>('root');
 const isPicking = ref(false);
@@ -94,9 +96,15 @@ defineExpose({ focusTitle });
 </script>
 
 <template>
-  <section ref="root" class="band" aria-label="Details of the selected pages">
+  <section ref="root" class="band" :class="{ open: details.isSheetOpen }" aria-label="Details of the selected pages">
     <p v-if="pages.length === 0" class="mute">Select a page to edit it. Every change can be undone.</p>
     <template v-else>
+      <div class="sheet">
+        <strong>{{ page?.title ?? counted(pages.length, '# page', '# pages') }}</strong>
+        <button type="button" class="plain-button" :aria-expanded="details.isSheetOpen" @click="details.isSheetOpen = !details.isSheetOpen">
+          {{ details.isSheetOpen ? 'Close' : 'Details' }}
+        </button>
+      </div>
       <div class="fields">
         <template v-if="page !== null">
           <LineField :key="`title ${page.id}`" class="title-field" label="Title" :value="page.title" :keep="rename" />
@@ -168,64 +176,4 @@ defineExpose({ focusTitle });
   </section>
 </template>
 
-<style scoped>
-.band {
-  display: grid;
-  grid-template-columns: minmax(260px, 2fr) minmax(260px, auto) minmax(190px, auto) minmax(130px, 1fr);
-  align-items: start;
-  gap: 8px 22px;
-  min-height: 92px;
-  max-height: 40vh;
-  overflow: auto;
-  padding: 11px 14px;
-  border-top: 1px solid var(--line);
-  background: var(--sheet);
-}
-.fields,
-.sets {
-  display: grid;
-  gap: 8px;
-  min-width: 0;
-}
-h2 {
-  font-size: 1.0625rem;
-}
-.facts {
-  font-size: 0.75rem;
-  overflow-wrap: anywhere;
-}
-.row {
-  display: flex;
-  gap: 4px;
-}
-.step {
-  display: grid;
-  place-items: center;
-  width: 32px;
-  padding: 0;
-}
-.along {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 28px;
-  font-size: 0.75rem;
-}
-.to {
-  display: grid;
-  justify-items: start;
-}
-select {
-  max-width: 100%;
-  height: 32px;
-  padding: 0 8px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
-}
-@media (max-width: 1000px) {
-  .band {
-    grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
-  }
-}
-</style>
+<style scoped src="./pageBand.css"></style>

@@ -1,11 +1,7 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, ref, shallowRef, useTemplateRef } from 'vue';
-import { mdiChevronDown } from '@mdi/js';
-import { counted, redirectMap } from '@zorvik/core';
-import type * as Formats from '@zorvik/formats';
+import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef } from 'vue';
 import type { PageFilter } from '../../composables/usePageTree.ts';
-import { saveFile } from '../../composables/saveFile.ts';
-import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import PagesWays from './PagesWays.vue';
 import SinceLast from './SinceLast.vue';
 import RefusalNote from '../common/RefusalNote.vue';
 
@@ -17,11 +13,9 @@ const props = defineProps<{ count: string; isUnfolded: boolean; add: (title: str
 const emit = defineEmits<{ unfoldAll: []; back: [] }>();
 const typed = defineModel<string>('typed', { required: true });
 const filter = defineModel<PageFilter>('filter', { required: true });
-const copy = useWorkingCopy();
 const reading = ref<'sitemap' | 'file' | 'site' | null>(null);
 const adding = ref<string | null>(null);
 const addField = useTemplateRef<HTMLInputElement>('addField');
-const redirects = computed(() => (copy.document === null ? [] : redirectMap(copy.document)));
 const dialog = (name: NonNullable<typeof reading.value>) =>
   computed({ get: () => reading.value === name, set: (isOpen) => (reading.value = isOpen ? name : null) });
 const [isSitemap, isFile, isSite] = [dialog('sitemap'), dialog('file'), dialog('site')];
@@ -40,25 +34,6 @@ function addTyped(): void {
 function stopAdding(): void {
   adding.value = null;
   emit('back');
-}
-
-function saveRedirects(): void {
-  // RFC 4180: a path may have a comma.
-  const quoted = (text: string): string => (/[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
-  const lines = redirects.value.map(({ from, to }) => `${quoted(from)},${quoted(to)}`);
-  saveFile(`${copy.siteKey ?? 'site'}-redirects.csv`, 'text/csv', ['old address,new address', ...lines, ''].join('\r\n'));
-}
-
-/** The formats are in a part of their own, which is loaded when somebody is about to need one. */
-const formats = shallowRef<typeof Formats | null>(null);
-async function loadFormats(): Promise<void> {
-  formats.value ??= await import('@zorvik/formats');
-}
-
-function savePages({ key, ending, type }: (typeof Formats.pageFormats)[number]): void {
-  const { stored } = copy;
-  if (stored === null || formats.value === null) return;
-  saveFile(`${copy.siteKey ?? 'site'}-pages${ending}`, type, formats.value.writePages(stored, key));
 }
 
 defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
@@ -89,34 +64,15 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
       </select>
     </label>
     <button type="button" class="plain-button" @click="emit('unfoldAll')">{{ isUnfolded ? 'Collapse all' : 'Expand all' }}</button>
-    <button type="button" class="plain-button" @click="startAdding">Add page</button>
+    <span class="add">
+      <button type="button" class="plain-button" @click="startAdding">Add page</button>
+    </span>
     <RefusalNote />
     <form v-if="adding !== null" class="adding" @submit.prevent="addTyped" @keydown.escape.stop="stopAdding">
       <input ref="addField" v-model="adding" type="text" aria-label="Title of the new page" placeholder="Title of the new page" />
       <button type="submit" class="plain-button">Add</button>
     </form>
-    <span class="ways">
-      <button type="button" class="plain-button" @click="reading = 'sitemap'">Import sitemap …</button>
-      <button type="button" class="plain-button" @click="reading = 'file'">Import file …</button>
-      <button type="button" class="plain-button" @click="reading = 'site'">Read the site …</button>
-      <v-menu>
-        <template #activator="{ props: activator }">
-          <button type="button" class="plain-button" v-bind="activator" @mouseenter="loadFormats" @focus="loadFormats" @click="loadFormats">
-            Export as
-            <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
-          </button>
-        </template>
-        <v-list density="compact" min-width="240" aria-label="Export pages as">
-          <v-list-item v-for="format in formats?.pageFormats" :key="format.key" :title="format.name" @click="savePages(format)" />
-          <v-divider v-if="redirects.length > 0" />
-          <v-list-item
-            v-if="redirects.length > 0"
-            :title="`Redirects: ${counted(redirects.length, '# old address', '# old addresses')} (CSV)`"
-            @click="saveRedirects"
-          />
-        </v-list>
-      </v-menu>
-    </span>
+    <PagesWays class="ways" @ask="reading = $event" />
     <SinceLast @look="reading = 'site'" />
     <ReadPagesDialog v-model="isSitemap" />
     <PageFileDialog v-model="isFile" />
@@ -126,11 +82,12 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
 
 <style scoped>
 .head {
+  position: relative;
   display: flex;
   align-items: center;
   flex-wrap: wrap;
   gap: 8px 12px;
-  min-height: 46px;
+  min-height: 2.875rem;
   padding: 6px 14px;
 }
 h1 {
@@ -142,7 +99,7 @@ input[type='search'] {
 }
 input,
 select {
-  height: 32px;
+  height: 2rem;
   min-width: 0;
   padding: 0 10px;
   border: 1px solid var(--line-strong);
@@ -156,17 +113,40 @@ input::placeholder {
 .head > :deep(.since) {
   flex-basis: 100%;
 }
+/* Over the list, so that its rows stay where they are. */
 .adding {
+  position: absolute;
+  z-index: 8;
+  inset-block-start: calc(100% + 4px);
+  inset-inline-start: 14px;
   display: flex;
   gap: 6px;
+  padding: 8px;
+  border: 1px solid var(--line);
+  border-radius: 9px;
+  background: var(--sheet);
+  box-shadow: var(--shadow);
 }
 .adding input {
-  width: 300px;
+  width: min(300px, 60vw);
 }
 .ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
   margin-inline-start: auto;
+}
+@media (max-width: 600px) {
+  .head {
+    gap: 6px;
+    padding: 6px 8px;
+  }
+  h1 {
+    display: none;
+  }
+  input[type='search'] {
+    flex: 1 1 50%;
+    margin: 0;
+  }
+  select {
+    max-width: 34vw;
+  }
 }
 </style>

@@ -47,10 +47,10 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
           <PersonTag v-for="person in people.others.slice(0, 2)" :key="person.session" :person="person" />
           <span v-if="people.others.length > 2" class="mute number">and {{ people.others.length - 2 }} more</span>
         </span>
-        <IconButton label="Undo" :icon="mdiUndo" keys="Ctrl Z" :reason="noUndo" @press="copy.undo()" />
-        <IconButton label="Redo" :icon="mdiRedo" keys="Ctrl Shift Z" :reason="noRedo" @press="copy.redo()" />
+        <IconButton class="back" label="Undo" :icon="mdiUndo" keys="Ctrl Z" :reason="noUndo" @press="copy.undo()" />
+        <IconButton class="back" label="Redo" :icon="mdiRedo" keys="Ctrl Shift Z" :reason="noRedo" @press="copy.redo()" />
         <AppearanceMenu />
-        <IconButton label="Keyboard shortcuts" :icon="mdiKeyboardOutline" keys="?" @press="emit('showKeys')" />
+        <IconButton class="keys" label="Keyboard shortcuts" :icon="mdiKeyboardOutline" keys="?" @press="emit('showKeys')" />
         <SavingState />
         <router-link class="publish" :to="{ name: 'editions', params: { siteKey } }">Publish</router-link>
       </div>
@@ -142,23 +142,37 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
 }
 @media (max-width: 900px) {
   .bar {
-    flex-wrap: wrap;
-    gap: 2px 6px;
-    padding: 6px 8px;
+    gap: 6px;
+    padding: 0 8px;
   }
   .mark span,
   .people {
     display: none;
   }
-  .works {
-    order: 1;
-    margin: 0;
-  }
   .works a {
     padding: 0 9px;
   }
+  .publish {
+    margin-inline-start: 4px;
+  }
+}
+/* On a phone: the menu and its state, and below them the workspaces. */
+@media (max-width: 600px) {
+  .bar {
+    flex-wrap: wrap;
+  }
   .end {
-    margin-inline-start: auto;
+    display: contents;
+  }
+  .works {
+    order: 3;
+    margin: 0;
+  }
+  .back {
+    order: 4;
+  }
+  .keys {
+    display: none;
   }
 }
 </style>

@@ -89,7 +89,7 @@ function show(key: string): void {
   align-items: center;
   gap: 3px;
   min-height: 30px;
-  max-width: 220px;
+  max-width: min(220px, 34vw);
   padding: 0 6px;
   border: 0;
   border-radius: var(--radius);
@@ -103,5 +103,11 @@ function show(key: string): void {
 }
 .switch:hover {
   background: var(--paper-deep);
+}
+@media (max-width: 600px) {
+  .name,
+  .name + .mute {
+    display: none;
+  }
 }
 </style>

@@ -99,4 +99,14 @@ function changesIn(count: number): string {
     display: none;
   }
 }
+@media (max-width: 600px) {
+  .state {
+    flex: 1;
+    justify-content: end;
+  }
+  .saved .word {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+}
 </style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { counted, detachItem, nameOf, shareItem, usersOf, type Item } from '@zorvik/core';
+import { useSettings } from '../../composables/useSettings.ts';
+import { useSelection } from '../../stores/selection.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import AlikeNote from './AlikeNote.vue';
+import DetailBadge from './DetailBadge.vue';
+import DetailIcon from './DetailIcon.vue';
+import DetailLink from './DetailLink.vue';
+import DetailShown from './DetailShown.vue';
+import FollowNote from './FollowNote.vue';
+
+/** What most items need: label and link, how and where they are shown, badge and icon; and what else can be done with them. */
+const props = defineProps<{ item: Item }>();
+const copy = useWorkingCopy();
+const selection = useSelection();
+const { faces } = useSettings();
+const isOne = computed(() => selection.chosen.length === 1);
+const shared = computed(() => {
+  const { document } = copy;
+  const { link } = props.item;
+  if (document === null || link === undefined || !isOne.value) return null;
+  return { label: nameOf(document, 'sharedLinks', link), count: usersOf(document, link).length };
+});
+</script>
+
+<template>
+  <div class="fields">
+    <DetailLink v-if="isOne" class="wide" :item="item" />
+    <p v-else class="mute wide">Select a single item to edit its label and link.</p>
+    <DetailShown class="shown-part" :has-link="faces.some(({ destination }) => destination.kind !== 'none')" />
+    <div class="stack">
+      <DetailBadge />
+      <DetailIcon />
+    </div>
+    <div class="stack">
+      <p v-if="shared !== null" class="note">
+        <strong>Shared link.</strong>
+        {{ counted(shared.count, 'Used only here.', 'Used in # places; changes apply to all of them.') }}
+        <button type="button" @click="copy.perform((context) => detachItem(context, item.id))">Unlink this item</button>
+      </p>
+      <template v-if="isOne">
+        <FollowNote :id="item.id" />
+        <button
+          v-if="shared === null && item.exception === undefined"
+          type="button"
+          class="plain-button"
+          title="A shared link is kept once and used by items of several menus"
+          @click="copy.perform((context) => shareItem(context, item.id))"
+        >
+          Make shared link
+        </button>
+        <AlikeNote :item="item" />
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped src="./fields.css"></style>
+<style scoped>
+.fields > * {
+  flex-basis: 212px;
+}
+.fields > .shown-part {
+  flex-basis: 285px;
+}
+.fields > :last-child {
+  flex-basis: 160px;
+}
+.stack {
+  justify-items: start;
+}
+.stack > :deep(.badge),
+.stack > :deep(.icon) {
+  justify-self: stretch;
+}
+.note {
+  padding: 7px 10px;
+  border-radius: var(--radius);
+  background: var(--moss-tint);
+  font-size: 0.75rem;
+}
+.note strong {
+  color: var(--moss);
+}
+.note button {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--accent);
+  font: inherit;
+  font-weight: 600;
+  cursor: pointer;
+}
+</style>
