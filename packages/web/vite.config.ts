@@ -3,6 +3,7 @@ import vue from '@vitejs/plugin-vue';
 import * as mdi from '@mdi/js';
 import { defineConfig, type Plugin } from 'vite';
 import vuetify from 'vite-plugin-vuetify';
+import { companyMarks } from './companyMarks.ts';
 
 const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
 
@@ -22,7 +23,9 @@ function iconSet(): Plugin {
     resolveId: (wanted) => (wanted === id ? `\0${id}` : undefined),
     load(wanted) {
       if (wanted !== `\0${id}`) return undefined;
-      const icons = Object.entries(mdi).flatMap(([key, path]) => (typeof path === 'string' ? [{ name: nameOf(key), path }] : []));
+      const icons = Object.entries(mdi).flatMap(([key, path]) =>
+        typeof path === 'string' && !companyMarks.has(nameOf(key)) ? [{ name: nameOf(key), path }] : [],
+      );
       return `export default JSON.parse(${JSON.stringify(JSON.stringify(icons))});`;
     },
   };

@@ -7,7 +7,7 @@ export { seededRandom } from './base/seededRandom.ts';
 export { counted, listed, type Param, type Params, type Phrase } from './base/fillIn.ts';
 export { inWords, paramInWords, phrase, phraseCodes, quoted, sentence, type Sentence, type SentenceCode } from './base/sentences.ts';
 export { plainLine } from './base/plainLine.ts';
-export { addressFormats, isPagePath, isSafeAddress, completeAddress, plainPath } from './base/address.ts';
+export { addressFormats, isPagePath, isSafeAddress, completeAddress, plainPath, shownAddress } from './base/address.ts';
 export { directionOf } from './base/directionOf.ts';
 export { isEqual } from './base/isEqual.ts';
 export { Table } from './base/table.ts';

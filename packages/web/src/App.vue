@@ -7,6 +7,7 @@ import HistorySheet from './components/shell/HistorySheet.vue';
 import KeyList from './components/shell/KeyList.vue';
 import OutdatedNote from './components/shell/OutdatedNote.vue';
 import LiveHeader from './components/live/LiveHeader.vue';
+import { useAddress } from './composables/useAddress.ts';
 import { useAppKeys } from './composables/useAppKeys.ts';
 import { useTouchDrag } from './composables/useTouchDrag.ts';
 import { useAppearance } from './stores/appearance.ts';
@@ -23,6 +24,7 @@ const hasLiveHeader = computed(() => route.name === 'arrange' || route.name === 
 const appearance = useAppearance();
 const theme = useTheme();
 const isKeyListOpen = useAppKeys();
+useAddress();
 useTouchDrag();
 watchEffect(() => theme.change(appearance.isDark ? 'dark' : 'light'));
 

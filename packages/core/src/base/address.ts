@@ -11,6 +11,25 @@ export function isPagePath(address: string): boolean {
   return PLAIN_PATH.test(address) || PAGE_PATH.test(address);
 }
 
+/** An address as people read it: escapes of letters in any script decoded, all others left as they are. */
+export function shownAddress(address: string): string {
+  return address.replaceAll(/(?:%[89A-F][0-9A-F])+/gi, (escapes) => {
+    try {
+      const text = decodeURIComponent(escapes);
+      // What cannot be seen, or turns the writing around, would show another address than it is.
+      return /^[\p{L}\p{M}\p{N}]+$/u.test(text) ? text : escapes;
+    } catch {
+      return escapes;
+    }
+  });
+}
+
+/** An address that somebody typed or changed as it is shown: letters of other scripts escaped, as servers and sitemaps write them. */
+export function escapedAddress(typed: string): string {
+  // Half of a surrogate pair has no escape; it stays, and is refused with the address.
+  return typed.replaceAll(/[\u0080-\u{10ffff}]+/gu, (text) => (/\p{Cs}/u.test(text) ? text : encodeURIComponent(text)));
+}
+
 /** A path as pages have it: of several slashes at its start one is kept, since `//host` would be another host. */
 export function plainPath(path: string): string {
   return path.replace(/^\/{2,}/, '/');

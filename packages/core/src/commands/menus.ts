@@ -1,6 +1,7 @@
 import { firstFree } from '../base/firstFree.ts';
 import { mintId, type Id } from '../base/ids.ts';
 import { no, ok, type Result } from '../base/result.ts';
+import { romanised } from '../base/romanised.ts';
 import { refusal } from '../base/refusal.ts';
 import { branchOf } from '../model/branchOf.ts';
 import { childrenOf, spotOf, type Spot } from '../model/forest.ts';
@@ -148,12 +149,9 @@ export function freeKey(document: SiteDocument, name: string): string {
 
 const LONGEST_PLAIN_KEY = 34;
 
-/** Letters without their marks (NFKD), all else made hyphens; `otherwise` when nothing is left, or no letter comes first. */
+/** A key made from a name in any script: Latin letters without marks, all else as hyphens; `otherwise` if nothing is left or no letter comes first. */
 export function keyFrom(name: string, otherwise: string): string {
-  const plain = name
-    .normalize('NFKD')
-    .replaceAll(/\p{M}/gu, '')
-    .toLowerCase()
+  const plain = romanised(name)
     .replaceAll(/[^a-z0-9]+/g, '-')
     .slice(0, LONGEST_PLAIN_KEY)
     .replaceAll(/^-+|-+$/g, '');

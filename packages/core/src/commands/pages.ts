@@ -1,4 +1,4 @@
-import { isPagePath } from '../base/address.ts';
+import { escapedAddress, isPagePath } from '../base/address.ts';
 import { capitalised } from '../base/capitalised.ts';
 import { mintId, type Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
@@ -127,7 +127,7 @@ export function readdressPage(context: CommandContext, id: Id, typed: string): R
 }
 
 function checkPath(document: SiteDocument, id: Id, typed: string): Result<string> {
-  const address = typed.trim();
+  const address = escapedAddress(typed.trim());
   if (!isPagePath(address) || address.length > LONGEST_ADDRESS) return no(refusal('badPath', { address }));
   for (const page of document.pages.nodes.values()) {
     if (page.id !== id && page.address === address && page.state !== 'gone') return no(refusal('addressTaken', { address, title: page.title }));

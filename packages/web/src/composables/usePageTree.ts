@@ -1,4 +1,4 @@
-import { computed, ref, shallowRef, watch, type Ref } from 'vue';
+import { computed, onMounted, ref, shallowRef, watch, type Ref } from 'vue';
 import {
   addPageAt,
   childrenOf,
@@ -15,6 +15,7 @@ import {
   type Spot,
 } from '@zorvik/core';
 import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
+import { useSelection } from '../stores/selection.ts';
 import { useSiteReading } from '../stores/siteReading.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import { pagePlaces, type PagePlace } from './pagePlaces.ts';
@@ -44,6 +45,7 @@ export interface PageDrop {
 export function usePageTree({ element, show, rename, startAdding }: PageTreeParts) {
   const copy = useWorkingCopy();
   const reading = useSiteReading();
+  const selection = useSelection();
   const typed = ref('');
   const filter = ref<PageFilter>('all');
   const unfolded = shallowRef<ReadonlySet<Id>>(new Set());
@@ -81,6 +83,15 @@ export function usePageTree({ element, show, rename, startAdding }: PageTreePart
   /** What is chosen stays chosen when rows come, go and move. */
   let kept: Id | null = null;
   watch(lead, (row) => (kept = row?.id ?? null), { flush: 'post' });
+  // Who comes back, or with an address, finds the page that was selected.
+  onMounted(() => {
+    const id = selection.pageId;
+    if (id === null || copy.document?.pages.nodes.has(id) !== true) return;
+    unfoldTo([id]);
+    const place = rows.value.findIndex((row) => row.id === id);
+    if (place >= 0) choose(place);
+  });
+  watch(lead, (row) => (selection.pageId = row?.id ?? null));
   watch(rows, (now) => {
     const place = kept === null ? -1 : now.findIndex(({ id }) => id === kept);
     if (place >= 0) at.value = place;

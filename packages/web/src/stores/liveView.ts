@@ -27,6 +27,21 @@ export const useLiveView = defineStore('liveView', () => {
   const details = useDetails();
   const composer = useComposer();
   const width = ref(FIRST_WIDTH);
+  /** The width that the window gives while nobody has chosen another. */
+  const followed = ref(FIRST_WIDTH);
+  const isWidthChosen = computed(() => width.value !== followed.value);
+
+  /** The header follows the window from the usual width of a desktop on; in a smaller one it is scaled, not wrapped. */
+  function follow(room: number): void {
+    const isFollowing = !isWidthChosen.value;
+    followed.value = Math.min(WIDEST, Math.max(FIRST_WIDTH, room));
+    if (isFollowing) showFollowed();
+  }
+
+  function showFollowed(): void {
+    width.value = followed.value;
+  }
+
   const breakpoints = computed(() => copy.document?.site.breakpoints ?? { medium: 768, wide: 1024 });
   const deviceClass = computed<DeviceClass>(() => classAt(width.value));
 
@@ -88,7 +103,7 @@ export const useLiveView = defineStore('liveView', () => {
 
   /** A width that represents a device class: a phone, a tablet held upright, a small desktop. */
   function showClass(wanted: DeviceClass): void {
-    const typical: Record<DeviceClass, number> = { narrow: 390, medium: 820, wide: FIRST_WIDTH };
+    const typical: Record<DeviceClass, number> = { narrow: 390, medium: 820, wide: followed.value };
     const { medium, wide } = breakpoints.value;
     const within: Record<DeviceClass, number> = { narrow: medium - 1, medium: wide - 1, wide: WIDEST };
     width.value = Math.min(typical[wanted], within[wanted]);
@@ -96,6 +111,9 @@ export const useLiveView = defineStore('liveView', () => {
 
   return {
     width,
+    isWidthChosen,
+    follow,
+    showFollowed,
     breakpoints,
     deviceClass,
     classAt,

@@ -19,6 +19,8 @@ export const useSelection = defineStore('selection', () => {
   let anchor: Id | null = null;
   let removed: { readonly id: Id; readonly label: string } | null = null;
   const folded = shallowRef<ReadonlySet<Id>>(new Set());
+  /** The page that is selected in Pages. */
+  const pageId = ref<Id | null>(null);
 
   const menus = computed(() => {
     const document = copy.document;
@@ -157,5 +159,5 @@ export const useSelection = defineStore('selection', () => {
     if (isFolded && top !== null) select(top);
   }
 
-  return { menus, menu, item, chosen, folded, select, toggle, extendTo, chooseAll, setFolded, foldAll, showMenu };
+  return { menus, menu, item, chosen, folded, pageId, select, toggle, extendTo, chooseAll, setFolded, foldAll, showMenu };
 });

@@ -39,7 +39,10 @@ const about = computed(() => {
   const lines = picture.value?.lines ?? [];
   const joined = lines.filter(({ tone }) => tone === 'agrees').length;
   const led = lines.filter(({ tone }) => tone !== 'new').length;
-  const parts = [counted(led, `${joined} of # item linked to a page matches it.`, `${joined} of # items linked to pages match them.`)];
+  const parts = [
+    'Drift is the differences between this menu and the site’s pages that nobody chose. Each one is a finding: fix it, or ignore it.',
+    counted(led, `${joined} of # item linked to a page matches it.`, `${joined} of # items linked to pages match them.`),
+  ];
   if (broken.value > 0) parts.push(counted(broken.value, '# broken link.', '# broken links.'));
   return parts.join(' ');
 });
@@ -67,6 +70,8 @@ const kindWords: Readonly<Record<FindingKind, string>> = {
   exceptionLost: 'lost exceptions',
   sourceRenamed: 'renamed items',
 };
+/** Open findings of the other menus: the bar counts all. */
+const others = computed(() => drift.open.length - count.value);
 const elsewhere = computed(() => selection.menus.filter(({ id }) => id !== selection.menu?.id && (drift.counts.get(id) ?? 0) > 0));
 
 watch(
@@ -139,7 +144,10 @@ function goToMenu(step: 1 | -1): void {
   <div class="drift">
     <header>
       <h1>{{ title }}</h1>
-      <p class="mute">{{ about }}</p>
+      <p class="mute about">
+        {{ about }}
+        <span v-if="others > 0">{{ counted(others, '# more in other menus.', '# more in other menus.') }}</span>
+      </p>
       <SinceLast @look="isReadingSite = true" />
       <RefusalNote />
       <div class="actions">
@@ -208,6 +216,7 @@ function goToMenu(step: 1 | -1): void {
   height: 100%;
 }
 header {
+  position: relative;
   grid-column: 1 / -1;
   display: flex;
   flex-wrap: wrap;
@@ -245,7 +254,11 @@ aside {
 .list {
   overflow: auto;
 }
+/* The keys go through the findings: the current one is ringed, not the list. */
 .list:focus-visible {
+  outline: none;
+}
+.list:focus-visible :deep(.card.on) {
   outline: 2px solid var(--ink);
   outline-offset: -2px;
 }

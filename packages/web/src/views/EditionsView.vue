@@ -55,7 +55,11 @@ function when(at: string): string {
           }}
         </h1>
         <p class="mute">
-          {{ copy.edition === null ? 'Visitors see nothing of this until you publish.' : 'Visitors see the last edition until you publish again.' }}
+          {{
+            copy.edition === null
+              ? 'Publishing makes an edition: a numbered snapshot of all menus that visitors get. Until then they see nothing of this.'
+              : 'An edition is a numbered snapshot of all menus. Visitors see the last one until you publish again.'
+          }}
         </p>
       </header>
       <form class="publish" @submit.prevent="publish">
@@ -96,6 +100,13 @@ function when(at: string): string {
       </ol>
       <p v-else class="mute">No editions yet. An edition is a numbered snapshot of all menus that visitors get.</p>
       <h2>Delivery addresses</h2>
+      <p v-if="copy.edition !== null" class="mute next">
+        {{
+          copy.edition.number === 1
+            ? 'Next: use these addresses in your site’s templates, then check the site.'
+            : 'Your site gets its menus from these addresses.'
+        }}
+      </p>
       <ul class="addresses">
         <li v-if="isQuillmere">
           <a :href="sites.standIn ?? ''" target="_blank" rel="noopener">
@@ -165,6 +176,7 @@ h2 {
   color: var(--moss);
 }
 .publish {
+  position: relative;
   display: grid;
   gap: 4px;
   padding: 0 24px 20px;
@@ -245,6 +257,9 @@ h2 {
   background: var(--moss-tint);
   color: var(--moss);
   font-size: 0.75rem;
+}
+.next {
+  margin-bottom: 8px;
 }
 .addresses {
   margin: 0;

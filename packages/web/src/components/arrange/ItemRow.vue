@@ -2,7 +2,7 @@
 import { mdiChevronDown, mdiChevronRight, mdiSync } from '@mdi/js';
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { faceOf, labelOf, writtenOut } from '@zorvik/core';
+import { faceOf, labelOf, shownAddress, writtenOut } from '@zorvik/core';
 import type { OutlineRow } from '../../composables/outlineRows.ts';
 import { useItemSigns } from '../../composables/useItemSigns.ts';
 import type { Tree } from '../../composables/useTree.ts';
@@ -45,7 +45,7 @@ const page = computed(() => {
 });
 const target = computed(() => {
   const { destination } = face.value;
-  return page.value?.address ?? writtenOut(destination) ?? '';
+  return shownAddress(page.value?.address ?? writtenOut(destination) ?? '');
 });
 const isFollowed = computed(() => props.row.item.exception !== undefined);
 const signs = useItemSigns(() => props.row.item);
@@ -102,11 +102,11 @@ onBeforeUnmount(() => release?.());
     <ItemNaming v-if="isRenaming" :row="row" :label="label" :tree="tree" />
     <template v-else>
       <span class="name">
-        <span class="label">{{ label }}</span>
+        <span class="label" dir="auto">{{ label }}</span>
         <span class="only-heard">, {{ destinationWords[kind] }}{{ isFollowed ? ', followed' : '' }}</span>
         <span v-if="row.isFolded" class="count number">{{ row.childCount }}</span>
       </span>
-      <span v-if="!isSlim" class="target">{{ target }}</span>
+      <span v-if="!isSlim" class="target" dir="ltr">{{ target }}</span>
       <b v-if="face.badge !== undefined" class="badge" :style="{ color: face.badge.color, background: face.badge.background }">{{ face.badge.text }}</b>
       <ItemSigns v-if="signs.length > 0" :signs="signs" :most="isSlim ? 3 : 6" />
       <PersonTag v-for="person in people.at(row.id)" :key="person.session" :person="person" :is-slim="isSlim" />

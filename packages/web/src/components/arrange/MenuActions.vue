@@ -2,6 +2,7 @@
 import { mdiChevronDown } from '@mdi/js';
 import { childrenOf, sketchOf } from '@zorvik/core';
 import { saveFile } from '../../composables/saveFile.ts';
+import { terms } from '../../shortcuts/terms.ts';
 import { useArrange } from '../../stores/arrange.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -41,13 +42,13 @@ async function takeOut(key: string): Promise<void> {
     </template>
     <v-list density="compact" min-width="240" aria-label="Menu actions">
       <v-list-item title="Menu settings …" @click="arrange.ask('menuFacts')" />
-      <v-list-item title="Shared links" @click="arrange.ask('sharedLinks')" />
+      <v-list-item title="Shared links" :aria-description="terms.sharedLink" @click="arrange.ask('sharedLinks')" />
       <v-list-item
         :title="arrange.beside === null ? 'Show another menu next to it' : 'Hide the other menu'"
         :disabled="selection.menus.length < 2"
         @click="arrange.ask('beside')"
       />
-      <v-list-item title="Add a planned page …" @click="arrange.ask('planPage')" />
+      <v-list-item title="Add a planned page …" :aria-description="terms.plannedPage" @click="arrange.ask('planPage')" />
       <v-list-item title="Expand all" @click="selection.foldAll(false)" />
       <v-list-item title="Collapse all" @click="selection.foldAll(true)" />
       <v-divider />

@@ -64,7 +64,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
 </script>
 
 <template>
-  <div ref="scroller" class="outline">
+  <div ref="scroller" class="outline" :dir="copy.document?.site.direction">
     <div
       ref="tree"
       class="room"

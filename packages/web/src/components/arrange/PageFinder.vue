@@ -2,7 +2,7 @@
 import { mdiClose } from '@mdi/js';
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { addPages, childrenOf, counted, nameOf, type Id, type Page } from '@zorvik/core';
+import { addPages, childrenOf, counted, nameOf, shownAddress, type Id, type Page } from '@zorvik/core';
 import { pageUse, whereUsed } from '../../composables/pageUse.ts';
 import { useFoundPages, type PageFilter } from '../../composables/useFoundPages.ts';
 import { useSpotForNew } from '../../composables/useSpotForNew.ts';
@@ -213,7 +213,7 @@ const releases = new WeakMap<HTMLElement, () => void>();
           >
             <span class="tick" aria-hidden="true">{{ picked.has(found[index]?.id ?? '') ? '✓' : '' }}</span>
             <span class="title" :class="{ gone: found[index]?.state === 'gone' }">{{ found[index]?.title }}</span>
-            <span class="address">{{ found[index]?.address }}</span>
+            <span class="address" dir="ltr">{{ shownAddress(found[index]?.address ?? '') }}</span>
             <span v-if="found[index]?.state === 'draft'" class="used draft">{{ found[index]?.planned ? 'planned' : 'draft' }}</span>
             <span v-if="useOf(found[index]!) !== null" class="used" :title="useOf(found[index]!)?.words">
               in use{{ (useOf(found[index]!)?.count ?? 1) > 1 ? ` ×${useOf(found[index]!)?.count}` : '' }}

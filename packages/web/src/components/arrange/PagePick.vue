@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiFileDocumentOutline, mdiFormatTitle, mdiHelpCircleOutline, mdiLinkVariant } from '@mdi/js';
 import { computed, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
-import { destinationTyped } from '@zorvik/core';
+import { destinationTyped, shownAddress } from '@zorvik/core';
 import type { Picked } from '../../composables/picked.ts';
 import { searchPages } from '../../composables/pageSearch.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -38,7 +38,13 @@ const offers = computed((): Offer[] => {
   const address = after ?? text;
   const pages = searchPages(copy.document, text)
     .slice(0, MOST)
-    .map((page): Offer => ({ key: page.id, icon: mdiFileDocumentOutline, text: page.title, note: page.address, picked: { kind: 'page', id: page.id } }));
+    .map((page): Offer => ({
+      key: page.id,
+      icon: mdiFileDocumentOutline,
+      text: page.title,
+      note: shownAddress(page.address),
+      picked: { kind: 'page', id: page.id },
+    }));
   const link: Offer[] = isAddress
     ? [
         {

@@ -12,6 +12,7 @@ import {
   renameItem,
   storedOrder,
   usersOf,
+  shownAddress,
   writtenOut,
   type Id,
   type Item,
@@ -51,7 +52,7 @@ const links = computed(() => {
     const users = usersOf(document, id);
     const { destination } = link;
     const page = destination.kind === 'page' ? document.pages.nodes.get(destination.page) : undefined;
-    const target = page?.address ?? writtenOut(destination) ?? '';
+    const target = shownAddress(page?.address ?? writtenOut(destination) ?? '');
     return { id, link, label: labelOf(document, link), target, users, menus: new Set(users.map((item) => menuOf(document, item.id).name)).size };
   });
 });

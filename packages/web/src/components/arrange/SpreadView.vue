@@ -141,7 +141,13 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
 </script>
 
 <template>
-  <div ref="scroller" class="spread" :class="{ narrow: columns.length * width + PAD <= view.width }" @scroll.passive="look">
+  <div
+    ref="scroller"
+    class="spread"
+    :dir="copy.document?.site.direction"
+    :class="{ narrow: columns.length * width + PAD <= view.width }"
+    @scroll.passive="look"
+  >
     <div
       ref="tree"
       class="room"

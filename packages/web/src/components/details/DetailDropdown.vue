@@ -202,7 +202,7 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
   font-weight: 400;
 }
 .px {
-  width: 122px;
+  width: 152px;
 }
 .lines {
   font-size: 0.75rem;

@@ -2,10 +2,11 @@
 import { computed, nextTick, ref, shallowRef, useId, useTemplateRef } from 'vue';
 import type { Icon } from '@zorvik/core';
 import { useSettings } from '../../composables/useSettings.ts';
+import { usualIcons } from './usualIcons.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import ColorField from '../common/ColorField.vue';
 
-/** An icon beside the label, found by its name in the open set of Material Design icons (Apache 2.0). */
+/** An icon next to the label: one of those that menus use, or found by name in the open set of Material Design icons (Apache 2.0). */
 type Found = { readonly name: string; readonly path: string };
 const MOST = 60;
 const { common, set } = useSettings();
@@ -21,6 +22,7 @@ const found = computed(() => {
     .toLowerCase()
     .split(/[\s-]+/)
     .filter(Boolean);
+  if (words.length === 0) return usualIcons.flatMap((name) => icons.value.find((one) => one.name === name) ?? []);
   const fits = icons.value.filter(({ name }) => words.every((word) => name.includes(word)));
   return fits.toSorted((a, b) => a.name.length - b.name.length).slice(0, MOST);
 });

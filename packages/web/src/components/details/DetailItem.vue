@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { counted, detachItem, nameOf, shareItem, usersOf, type Item } from '@zorvik/core';
 import { useSettings } from '../../composables/useSettings.ts';
+import { terms } from '../../shortcuts/terms.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import AlikeNote from './AlikeNote.vue';
@@ -46,7 +47,7 @@ const shared = computed(() => {
           v-if="shared === null && item.exception === undefined"
           type="button"
           class="plain-button"
-          title="A shared link is kept once and used by items of several menus"
+          :title="terms.sharedLink"
           @click="copy.perform((context) => shareItem(context, item.id))"
         >
           Make shared link

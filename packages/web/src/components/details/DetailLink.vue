@@ -2,7 +2,7 @@
 import { mdiFormatTitle, mdiFormatTextVariantOutline } from '@mdi/js';
 import { storeToRefs } from 'pinia';
 import { computed, watch } from 'vue';
-import { faceOf, labelOf, leadTo, renameItem, writtenOut, type Item } from '@zorvik/core';
+import { faceOf, labelOf, leadTo, renameItem, shownAddress, writtenOut, type Item } from '@zorvik/core';
 import { targetOf, type Picked } from '../../composables/picked.ts';
 import { useKeeping } from '../../composables/useKeeping.ts';
 import { useDetails } from '../../stores/details.ts';
@@ -27,11 +27,11 @@ const page = computed(() => {
 const anchor = computed(() => (face.value.destination.kind === 'page' ? (face.value.destination.anchor ?? '') : ''));
 const target = computed(() => {
   const { destination } = face.value;
-  if (page.value !== null) return { text: page.value.title, note: page.value.address + (anchor.value === '' ? '' : `#${anchor.value}`) };
+  if (page.value !== null) return { text: page.value.title, note: shownAddress(page.value.address) + (anchor.value === '' ? '' : `#${anchor.value}`) };
   if (destination.kind === 'none') return { text: 'nothing', note: 'heading' };
   if (destination.kind === 'undecided') return { text: 'no link yet', note: 'unpublished until then' };
   return {
-    text: writtenOut(destination) ?? '',
+    text: shownAddress(writtenOut(destination) ?? ''),
     note: destinationWords[destination.kind],
   };
 });

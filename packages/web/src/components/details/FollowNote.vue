@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { exceptionWords, followOf, holderOf, inWords, isFollowed, nameOf, sourcePhrase, takeExceptionBack, unfollow, type Id } from '@zorvik/core';
 import { useArrange } from '../../stores/arrange.ts';
+import { terms } from '../../shortcuts/terms.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
 /** What an item follows, or of whose following it stands there, with what is otherwise about it and how that is taken back. */
@@ -39,7 +40,7 @@ const stop = (): void => void copy.perform((context) => unfollow(context, holder
     </p>
   </div>
   <div v-else class="row">
-    <button type="button" class="plain-button" title="F" @click="arrange.letFollow(id)">Follow pages …</button>
+    <button type="button" class="plain-button" :title="`${terms.follow} (F)`" @click="arrange.letFollow(id)">Follow pages …</button>
   </div>
 </template>
 

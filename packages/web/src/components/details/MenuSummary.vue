@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { childrenOf, counted, inWords, placementOf, placePhrase } from '@zorvik/core';
+import { terms } from '../../shortcuts/terms.ts';
 import { useArrange } from '../../stores/arrange.ts';
 import { useDrift } from '../../stores/drift.ts';
 import { useEditions } from '../../stores/editions.ts';
@@ -43,7 +44,7 @@ const params = computed(() => ({ siteKey: copy.siteKey ?? '', menuKey: menu.valu
         <button type="button" class="plain-button" @click="finder.open()">Add pages</button>
       </li>
       <li v-if="found > 0">
-        <router-link :to="{ name: 'drift', params }">Review {{ counted(found, '# finding', '# findings') }}</router-link>
+        <router-link :to="{ name: 'drift', params }" :title="terms.finding">Review {{ counted(found, '# finding', '# findings') }}</router-link>
         <span class="mute">of drift: differences between this menu and the site’s pages that nobody chose</span>
       </li>
       <li v-if="arrange.undecided.length > 0">

@@ -61,8 +61,7 @@ onMounted(() => {
   window.addEventListener('keydown', workGoesOn, true);
   observer = new ResizeObserver(([entry]) => {
     const width = Math.floor(entry?.contentRect.width ?? available.value);
-    // It follows the window from the usual width of a desktop on; in a smaller one it is scaled, not wrapped.
-    if (live.width === Math.max(FIRST_WIDTH, available.value)) live.width = Math.max(FIRST_WIDTH, width);
+    live.follow(width);
     available.value = width;
   });
   if (room.value !== null) observer.observe(room.value);

@@ -9,6 +9,7 @@ import {
   renamePage,
   setPageKind,
   setPageState,
+  shownAddress,
   stepPages,
   type Id,
   type Page,
@@ -57,7 +58,7 @@ const facts = computed(() => {
     categories === undefined ? '' : categories.join(', '),
     placedBy === undefined ? '' : `position from ${evidenceWords[placedBy.by]} (${placedBy.sure} % certain)`,
     template === null ? '' : `template ${template}`,
-    formerAddresses === undefined ? '' : `formerly ${formerAddresses.join(', ')}`,
+    formerAddresses === undefined ? '' : `formerly ${formerAddresses.map(shownAddress).join(', ')}`,
     readTitle === undefined || readTitle === title ? '' : `called “${readTitle}” on the site`,
   ];
   return parts.filter((part) => part !== '').join(' · ');
@@ -108,7 +109,7 @@ defineExpose({ focusTitle });
       <div class="fields">
         <template v-if="page !== null">
           <LineField :key="`title ${page.id}`" class="title-field" label="Title" :value="page.title" :keep="rename" />
-          <LineField :key="`address ${page.id}`" label="Address" :value="page.address" :keep="readdress" />
+          <LineField :key="`address ${page.id}`" label="Address" :value="shownAddress(page.address)" :keep="readdress" />
         </template>
         <h2 v-else>{{ counted(pages.length, '# page', '# pages') }}</h2>
         <p class="mute facts">{{ page === null ? `Changes apply to all ${pages.length}.` : facts }}</p>

@@ -2,7 +2,7 @@
 import { mdiChevronDown, mdiChevronRight } from '@mdi/js';
 import { onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import type { Id } from '@zorvik/core';
+import { shownAddress, type Id } from '@zorvik/core';
 import type { PagePlace } from '../../composables/pagePlaces.ts';
 import type { PageRow } from '../../composables/pageRows.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -55,10 +55,10 @@ onBeforeUnmount(() => release?.());
         </svg>
       </button>
       <span v-else class="fold" />
-      <span class="text" :class="{ gone: row.page.state === 'gone' }">{{ row.page.title }}</span>
+      <span class="text" dir="auto" :class="{ gone: row.page.state === 'gone' }">{{ row.page.title }}</span>
       <span v-if="row.childCount > 0" class="count number">{{ row.childCount }}</span>
     </span>
-    <span role="gridcell" class="address">{{ row.page.address }}</span>
+    <span role="gridcell" class="address" dir="ltr">{{ shownAddress(row.page.address) }}</span>
     <span role="gridcell" class="mute">{{ row.page.kind }}</span>
     <span role="gridcell">
       <span class="state" :class="row.page.state">{{ row.page.planned ? 'planned' : row.page.state === 'gone' ? 'deleted' : row.page.state }}</span>

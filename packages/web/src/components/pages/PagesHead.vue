@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef } from 'vue';
 import type { PageFilter } from '../../composables/usePageTree.ts';
+import { useSelection } from '../../stores/selection.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import PagesWays from './PagesWays.vue';
 import SinceLast from './SinceLast.vue';
 import RefusalNote from '../common/RefusalNote.vue';
@@ -13,12 +15,17 @@ const props = defineProps<{ count: string; isUnfolded: boolean; add: (title: str
 const emit = defineEmits<{ unfoldAll: []; back: [] }>();
 const typed = defineModel<string>('typed', { required: true });
 const filter = defineModel<PageFilter>('filter', { required: true });
+const copy = useWorkingCopy();
+const selection = useSelection();
 const reading = ref<'sitemap' | 'file' | 'site' | null>(null);
 const adding = ref<string | null>(null);
 const addField = useTemplateRef<HTMLInputElement>('addField');
 const dialog = (name: NonNullable<typeof reading.value>) =>
   computed({ get: () => reading.value === name, set: (isOpen) => (reading.value = isOpen ? name : null) });
 const [isSitemap, isFile, isSite] = [dialog('sitemap'), dialog('file'), dialog('site')];
+
+/** After a site was created, what to do next. */
+const hasNoMenu = computed(() => selection.menus.length === 0 && (copy.document?.pages.nodes.size ?? 0) > 0);
 
 async function startAdding(): Promise<void> {
   adding.value = '';
@@ -73,6 +80,11 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
       <button type="submit" class="plain-button">Add</button>
     </form>
     <PagesWays class="ways" @ask="reading = $event" />
+    <p v-if="hasNoMenu" class="since next">
+      <strong>Next:</strong>
+      create a menu from these pages.
+      <router-link :to="{ name: 'arrange' }">Go to Arrange</router-link>
+    </p>
     <SinceLast @look="reading = 'site'" />
     <ReadPagesDialog v-model="isSitemap" />
     <PageFileDialog v-model="isFile" />
@@ -112,6 +124,10 @@ input::placeholder {
 }
 .head > :deep(.since) {
   flex-basis: 100%;
+}
+.next {
+  display: flex;
+  gap: 8px;
 }
 /* Over the list, so that its rows stay where they are. */
 .adding {

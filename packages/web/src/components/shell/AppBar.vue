@@ -3,6 +3,7 @@ import { mdiKeyboardOutline, mdiRedo, mdiUndo } from '@mdi/js';
 import { computed } from 'vue';
 import { counted, refusal } from '@zorvik/core';
 import { workspaces } from '../../router.ts';
+import { terms } from '../../shortcuts/terms.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 import { useDrift } from '../../stores/drift.ts';
@@ -13,6 +14,8 @@ import MenuSwitcher from './MenuSwitcher.vue';
 import PersonTag from './PersonTag.vue';
 import SavingState from './SavingState.vue';
 
+/** What a workspace is about, where its name does not say it. */
+const about: Readonly<Record<string, string>> = { drift: terms.drift, editions: terms.edition };
 defineProps<{ siteKey: string | null }>();
 const emit = defineEmits<{ showKeys: [] }>();
 const copy = useWorkingCopy();
@@ -31,7 +34,13 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
     <template v-if="siteKey !== null && copy.document !== null">
       <MenuSwitcher :site-key="siteKey" />
       <nav class="works" aria-label="Workspaces">
-        <router-link v-for="work in workspaces" :key="work.name" :to="{ name: work.name, params: { siteKey } }" :class="{ on: $route.name === work.name }">
+        <router-link
+          v-for="work in workspaces"
+          :key="work.name"
+          :to="{ name: work.name, params: { siteKey } }"
+          :class="{ on: $route.name === work.name }"
+          :title="about[work.name]"
+        >
           {{ work.label }}
           <b
             v-if="work.name === 'drift' && drift.open.length > 0"

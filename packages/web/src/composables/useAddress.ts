@@ -1,0 +1,65 @@
+import { computed, watch } from 'vue';
+import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router';
+import { useDetails, type DetailView } from '../stores/details.ts';
+import { useDrift } from '../stores/drift.ts';
+import { NARROWEST, useLiveView, WIDEST } from '../stores/liveView.ts';
+import { useSelection } from '../stores/selection.ts';
+import { useWorkingCopy } from '../stores/workingCopy.ts';
+
+/**
+ * Keeps in the address what a workspace shows: the selected item, page or finding, which details, the width of the live header, an open
+ * dropdown. So a reload, Back and a colleague with the address see the same. Changes replace the address; only going elsewhere adds to the history.
+ */
+export function useAddress(): void {
+  const route = useRoute();
+  const router = useRouter();
+  const copy = useWorkingCopy();
+  const selection = useSelection();
+  const details = useDetails();
+  const drift = useDrift();
+  const live = useLiveView();
+
+  const shown = computed((): LocationQueryRaw => {
+    const width = live.isWidthChosen ? { w: String(live.width) } : {};
+    if (route.name === 'drift') return drift.chosenId === null ? {} : { finding: drift.chosenId };
+    if (route.name === 'pages') return { ...width, ...(selection.pageId === null ? {} : { page: selection.pageId }) };
+    if (route.name !== 'arrange') return {};
+    return {
+      ...width,
+      ...(selection.item === null ? {} : { item: selection.item.id }),
+      ...(details.view === 'item' ? {} : { view: details.view }),
+      ...(live.isDropdownShown && live.branch !== null ? { open: live.branch } : {}),
+    };
+  });
+
+  /** Going back or forth, what an address does not say is as at first; a link to a workspace says nothing, and what is selected stays. */
+  let isBack = false;
+  window.addEventListener('popstate', () => (isBack = true));
+
+  function take(): void {
+    const { document } = copy;
+    if (document === null) return;
+    const { item, page, finding, view, w, open } = route.query;
+    const wasBack = isBack;
+    isBack = false;
+    if (typeof item === 'string' && document.items.nodes.has(item)) {
+      if (selection.item?.id !== item) selection.select(item);
+    } else if (wasBack && route.name === 'arrange') selection.select(null);
+    if (typeof page === 'string' && document.pages.nodes.has(page)) selection.pageId = page;
+    if (typeof finding === 'string') drift.chosenId = finding;
+    if (view === 'more' || view === 'drops') details.view = view satisfies DetailView;
+    else if (wasBack) details.view = 'item';
+    const width = Number(w);
+    if (Number.isInteger(width) && width >= NARROWEST && width <= WIDEST) live.width = width;
+    else if (wasBack) live.showFollowed();
+    if (typeof open === 'string' && open === live.branch) live.isDropdownShown = true;
+    else if (wasBack) live.isDropdownShown = false;
+  }
+
+  watch([() => route.fullPath, () => copy.document === null], take, { immediate: true });
+  watch([shown, () => route.name], () => {
+    const isSame =
+      new URLSearchParams(shown.value as Record<string, string>).toString() === new URLSearchParams(route.query as Record<string, string>).toString();
+    if (copy.document !== null && !isSame) void router.replace({ query: shown.value });
+  });
+}
