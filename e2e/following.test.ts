@@ -30,7 +30,7 @@ const alt = (key: string): string => Key.chord(Key.ALT, key);
 async function below(label: string): Promise<string[]> {
   const all = await browser.driver.executeScript<{ level: number; label: string; remarks: string[] }[]>(
     `return [...document.querySelectorAll('[role=treeitem]')].sort((a, b) => a.getBoundingClientRect().top - b.getBoundingClientRect().top)
-      .map((row) => ({ level: Number(row.getAttribute('aria-level')), label: row.querySelector('.label')?.textContent ?? '', remarks: [...row.querySelectorAll('.remark')].map((one) => one.textContent) }))`,
+      .map((row) => ({ level: Number(row.getAttribute('aria-level')), label: row.querySelector('.label')?.textContent ?? '', remarks: [...row.querySelectorAll('.sign')].map((one) => one.title) }))`,
   );
   const at = all.findIndex((row) => row.label === label);
   const level = all[at]?.level ?? 0;

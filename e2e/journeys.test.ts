@@ -28,7 +28,7 @@ describe('1. the first start', () => {
       label: 'Visit',
       level: 1,
     });
-    expect(await browser.driver.getCurrentUrl()).toBe(`${stack.editor}/quillmere/arrange`);
+    expect((await browser.driver.getCurrentUrl()).split('?')[0]).toBe(`${stack.editor}/quillmere/arrange`);
     const top = await person.eventually('the live header is empty', () =>
       person.inLiveHeader(async () => {
         const links = await browser.driver.findElements(By.css('.zv-bar > ul > li > a'));
@@ -60,7 +60,7 @@ describe('2. a site of a sitemap', () => {
     await (await person.find('textarea:not([aria-hidden])')).sendKeys('<urlset><url><loc>https://larch.example/</loc></url>');
     await person.click('Create site');
     const said = await person.eventually('no refusal', async () => (await browser.driver.findElement(By.css('.problem'))).getText());
-    expect(said).toMatch(/^Line 1, column \d+: .+urlset.+XML was expected/);
+    expect(said).toMatch(/^Line 1, column \d+: .+urlset.+Correct the XML there/);
     const { sites } = (await (await fetch(`${stack.editor}/api/v1/sites`)).json()) as { sites: { key: string }[] };
     expect(sites.map(({ key }) => key)).toEqual(['quillmere']);
   });
@@ -73,7 +73,7 @@ describe('2. a site of a sitemap', () => {
     await (await person.find('input[maxlength="120"]')).sendKeys('Larch');
     await (await person.find('input[type=file]')).sendKeys(file);
     await person.click('Create site');
-    await person.eventually('not there', async () => (await browser.driver.getCurrentUrl()) === `${stack.editor}/larch/pages` || null);
+    await person.eventually('not there', async () => (await browser.driver.getCurrentUrl()).split('?')[0] === `${stack.editor}/larch/pages` || null);
     expect(await (await person.find('.head .number')).getText()).toBe('1,004');
     const titles = await person.eventually('no rows', async () => {
       const found = await browser.driver.findElements(By.css('[role=row] .text'));
@@ -108,7 +108,7 @@ describe('3. a menu', () => {
     await (await person.find('.v-dialog input[type=text], .v-overlay input[type=text]')).sendKeys('Autumn');
     await (await person.find('input[name=place][value=bar]')).click();
     await person.click('Create menu');
-    await person.eventually('not shown', async () => (await browser.driver.getCurrentUrl()).endsWith('/quillmere/arrange/autumn') || null);
+    await person.eventually('not shown', async () => (await browser.driver.getCurrentUrl()).split('?')[0]?.endsWith('/quillmere/arrange/autumn') || null);
     expect(await person.rows()).toEqual([]);
 
     await person.click('Add pages');
@@ -304,7 +304,7 @@ describe('4. arranging', () => {
       const text = await (await person.find('[data-state=waiting]')).getText();
       return text.includes('2 changes') ? text : null;
     });
-    expect(state).toMatch(/waiting for the server since \d\d:\d\d.*safe in this browser/);
+    expect(state).toMatch(/offline since \d?\d:\d\d.*safe in this browser/);
     const expected = await person.rows();
     await stack.start();
     await person.kept();
@@ -351,6 +351,9 @@ describe('5. the live header', () => {
     const { driver } = browser;
     await driver.get(`${stack.editor}/quillmere/arrange/main`);
     await person.select('Walled garden');
+    // It is not seen whole in the header's own height, so its entry in the bar is marked until somebody asks for all of it.
+    await person.inLiveHeader(() => person.find('[data-zv-around]'));
+    await (await person.find('[role=tree]')).sendKeys('v');
     const marked = await person.eventually('nothing is marked', () =>
       person.inLiveHeader(async () => {
         const [entry] = await driver.findElements(By.css('[data-zv-selected] > a'));
@@ -370,7 +373,7 @@ describe('5. the live header', () => {
       await library.click();
     });
     await person.eventually('not selected', async () => ((await person.selected()) === 'Library' ? true : null));
-    expect(await driver.getCurrentUrl()).toBe(`${stack.editor}/quillmere/arrange/main`);
+    expect((await driver.getCurrentUrl()).split('?')[0]).toBe(`${stack.editor}/quillmere/arrange/main`);
 
     // By the keyboard: Enter opens, Escape closes and gives the focus back.
     await driver.actions().move({ x: 640, y: 780 }).perform();
@@ -396,6 +399,7 @@ describe('5. the live header', () => {
     await tree.sendKeys(Key.F2);
     await person.eventually('no field', async () => (await (await person.focused()).getTagName()) === 'input' || null);
     await person.type(Key.chord(Key.CONTROL, 'a'), 'The <b>wet</b> meadow', Key.ENTER);
+    await tree.sendKeys('v');
     const shown = await person.eventually('it does not show', () =>
       person.inLiveHeader(async () => {
         const [entry] = await driver.findElements(By.css('[data-zv-selected] > a'));

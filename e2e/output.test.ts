@@ -340,6 +340,7 @@ describe('the editor for axe', () => {
       'reading pages',
       '/quillmere/pages',
       async () => {
+        await person.click('Import');
         await person.click('Import sitemap …');
         await person.byText('h1', 'Import a sitemap');
       },

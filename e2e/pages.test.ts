@@ -81,7 +81,7 @@ describe('the pages', () => {
     await (await person.byText('label', 'Also change the address')).click();
     await person.click('Move into the page above');
     await person.eventually('its address stayed', async () => (await stored()).pages.find(({ title }) => title === 'Press')?.address === '/contact/press');
-    await person.click('Export as');
+    await person.click('Export');
     await person.byText('div', 'Redirects: 2 old addresses (CSV)');
     await (await person.focused()).sendKeys(Key.ESCAPE);
     await person.eventually('drift does not tell', async () => Number(await (await person.find('.works .badge')).getText()) > 4);
@@ -105,11 +105,12 @@ describe('the pages', () => {
 
   it('come from a table whose columns are chosen in a preview, as one edit', async () => {
     await open();
+    await person.click('Import');
     await person.click('Import file …');
     const field = await person.find('textarea');
     await person.settled();
     await field.sendKeys('Name,Where,Under,Seen\nBat walk,/whats-on/bat-walk,/whats-on,120\nSeed swap,/whats-on/seed-swap,/whats-on,\nOdd,/odd,Nobody,x');
-    await person.byText('h2', '3 pages in it');
+    await person.byText('h2', '3 pages found');
     const select = await person.find('select[aria-label="Column “Where”"]');
     await select.sendKeys('address');
     await (await person.find('select[aria-label="Column “Under”"]')).sendKeys('parent');
@@ -117,8 +118,8 @@ describe('the pages', () => {
     await person.eventually('it is not matched', async () =>
       (await (await person.find('section[aria-label="Preview"] p')).getText()).startsWith('2 new, 1 renamed'),
     );
-    await person.byText('summary', '2 lines to look at');
-    await person.click('Import changes');
+    await person.byText('summary', '2 lines to check');
+    await person.click('Import pages');
     await person.eventually('it is not taken in', async () => (await stored()).pages.find(({ title }) => title === 'Bat walk')?.visits === 120);
     await press(Key.chord(Key.CONTROL, 'z'));
     await person.eventually('undo leaves it', async () => !(await stored()).pages.some(({ title }) => title === 'Bat walk'));

@@ -1,7 +1,7 @@
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 
 /** How long a person waits for something to appear, in ms. Far more than it takes: it only decides when to give up. */
-const PATIENCE = 60_000;
+const PATIENCE = Number(process.env.ZORVIK_PATIENCE ?? 60_000);
 
 /** One row of the outline as it is seen. */
 export interface SeenRow {

@@ -1,17 +1,13 @@
 <script setup lang="ts">
 import { mdiArrowUp, mdiTrashCanOutline } from '@mdi/js';
-import { nextTick, onMounted, ref, watch } from 'vue';
+import { ref } from 'vue';
 import ChipSet from '../components/common/ChipSet.vue';
 import ChoiceRow from '../components/common/ChoiceRow.vue';
 import IconButton from '../components/common/IconButton.vue';
 import LineField from '../components/common/LineField.vue';
-import { useAppearance } from '../stores/appearance.ts';
-import { contrast } from '../theme/contrast.ts';
-import { markPairs, textPairs } from '../theme/pairs.ts';
+import ColorPairs from '../components/common/ColorPairs.vue';
 
 /** The design sheet as a screen: what docs/design.md says, to be looked at and tested. */
-const tokens = ref<Record<string, string>>({});
-const appearance = useAppearance();
 const choice = ref('same');
 const ticked = ref<readonly ('wide' | 'narrow')[]>(['wide']);
 const scale = [
@@ -22,30 +18,6 @@ const scale = [
   { size: 12, weight: 400, use: 'Captions, addresses, states' },
   { size: 11, weight: 400, use: 'Counts, keys' },
 ];
-
-/** Colours as they are in the theme that holds now, `#rrggbb`. */
-async function look(): Promise<void> {
-  await nextTick();
-  const probe = document.createElement('i');
-  document.body.append(probe);
-  const names = new Set([...textPairs, ...markPairs].flatMap(({ text, ground }) => [text, ground]));
-  tokens.value = Object.fromEntries(
-    [...names].map((name) => {
-      probe.style.color = `var(--${name})`;
-      const channels = getComputedStyle(probe).color.match(/\d+/g)?.slice(0, 3) ?? [];
-      return [name, `#${channels.map((channel) => Number(channel).toString(16).padStart(2, '0')).join('')}`];
-    }),
-  );
-  probe.remove();
-}
-onMounted(look);
-watch(() => appearance.isDark, look, { flush: 'post' });
-
-function ratio(text: string, ground: string): string {
-  const a = tokens.value[text];
-  const b = tokens.value[ground];
-  return a === undefined || b === undefined ? '' : `${contrast(a, b).toFixed(1)} : 1`;
-}
 </script>
 
 <template>
@@ -59,22 +31,7 @@ function ratio(text: string, ground: string): string {
     </section>
     <section>
       <h2>Colours with their contrast</h2>
-      <div class="pairs">
-        <p
-          v-for="pair in textPairs"
-          :key="pair.text + pair.ground + pair.use"
-          :style="{ color: `var(--${pair.text})`, background: `var(--${pair.ground})` }"
-          data-pair
-        >
-          <span>{{ pair.text }} on {{ pair.ground }}: {{ pair.use }}</span>
-          <span class="number">{{ ratio(pair.text, pair.ground) }}</span>
-        </p>
-        <p v-for="pair in markPairs" :key="pair.text + pair.ground" class="mark">
-          <i :style="{ borderColor: `var(--${pair.text})`, background: `var(--${pair.ground})` }" />
-          <span>{{ pair.text }} on {{ pair.ground }}: {{ pair.use }}</span>
-          <span class="number">{{ ratio(pair.text, pair.ground) }}</span>
-        </p>
-      </div>
+      <ColorPairs />
     </section>
     <section>
       <h2>Spacing and rows</h2>
@@ -141,29 +98,6 @@ section {
   gap: 6px;
   align-content: start;
   min-width: 0;
-}
-.pairs {
-  display: grid;
-  gap: 2px;
-}
-.pairs p {
-  display: flex;
-  justify-content: space-between;
-  padding: 3px 10px;
-  border-radius: 4px;
-}
-.pairs .mark {
-  justify-content: start;
-  gap: 10px;
-}
-.mark i {
-  width: 28px;
-  height: 18px;
-  border: 2px solid;
-  border-radius: 4px;
-}
-.mark .number {
-  margin-inline-start: auto;
 }
 .rows div {
   display: flex;

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
-import { counted, findingInWords, toneOf, type Finding, type FindingKind, type MendKind } from '@zorvik/core';
+import type { Finding, MendKind } from '@zorvik/core';
 import DriftPicture from '../components/drift/DriftPicture.vue';
+import DriftHead from '../components/drift/DriftHead.vue';
 import FindingCard from '../components/drift/FindingCard.vue';
+import IgnoredList from '../components/drift/IgnoredList.vue';
 import ReadSiteDialog from '../components/pages/ReadSiteDialog.vue';
-import SinceLast from '../components/pages/SinceLast.vue';
-import RefusalNote from '../components/common/RefusalNote.vue';
 import { driftPicture } from '../composables/driftRows.ts';
 import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
 import { useDrift } from '../stores/drift.ts';
@@ -20,7 +20,6 @@ const list = useTemplateRef<HTMLElement>('list');
 // Coming here, the keys go through the findings at once.
 onMounted(() => (document.activeElement === document.body || document.activeElement?.closest('header') != null) && focus());
 const leaving = ref<string | null>(null);
-const isLeftOpen = ref(false);
 const isReadingSite = ref(false);
 
 const picture = computed(() => {
@@ -29,49 +28,6 @@ const picture = computed(() => {
   return document === null || stored === null || menu === null ? null : driftPicture(stored, document, menu.id, drift.findings);
 });
 const count = computed(() => drift.findings.length);
-const broken = computed(() => drift.findings.filter((one) => toneOf(one) === 'broken').length);
-const title = computed(() => {
-  if (!drift.isKnown) return 'Comparing …';
-  if (count.value === 0) return 'No differences';
-  return counted(count.value, '# difference', '# differences');
-});
-const about = computed(() => {
-  const lines = picture.value?.lines ?? [];
-  const joined = lines.filter(({ tone }) => tone === 'agrees').length;
-  const led = lines.filter(({ tone }) => tone !== 'new').length;
-  const parts = [
-    'Drift is the differences between this menu and the site’s pages that nobody chose. Each one is a finding: fix it, or ignore it.',
-    counted(led, `${joined} of # item linked to a page matches it.`, `${joined} of # items linked to pages match them.`),
-  ];
-  if (broken.value > 0) parts.push(counted(broken.value, '# broken link.', '# broken links.'));
-  return parts.join(' ');
-});
-const groups = computed(() => {
-  const found = new Map<FindingKind, Finding[]>();
-  for (const finding of drift.findings) found.set(finding.kind, [...(found.get(finding.kind) ?? []), finding]);
-  return found;
-});
-/** Kinds of which there are several: one press does the likely mend of each. */
-const many = computed(() => [...groups.value].filter(([, all]) => all.length > 1));
-const kindWords: Readonly<Record<FindingKind, string>> = {
-  pageGone: 'deleted pages',
-  addressGone: 'links to deleted pages',
-  anchorGone: 'missing anchors',
-  linkDead: 'dead links',
-  pageDraft: 'drafts',
-  pageNew: 'new pages',
-  pageMoved: 'moved pages',
-  titleStale: 'old titles',
-  addressChanged: 'new addresses',
-  addressRedirects: 'redirects',
-  orderDiffers: 'changed orders',
-  kindChanged: 'changed kinds',
-  plannedLive: 'planned pages',
-  exceptionLost: 'lost exceptions',
-  sourceRenamed: 'renamed items',
-};
-/** Open findings of the other menus: the bar counts all. */
-const others = computed(() => drift.open.length - count.value);
 const elsewhere = computed(() => selection.menus.filter(({ id }) => id !== selection.menu?.id && (drift.counts.get(id) ?? 0) > 0));
 
 watch(
@@ -142,27 +98,7 @@ function goToMenu(step: 1 | -1): void {
 
 <template>
   <div class="drift">
-    <header>
-      <h1>{{ title }}</h1>
-      <p class="mute about">
-        {{ about }}
-        <span v-if="others > 0">{{ counted(others, '# more in other menus.', '# more in other menus.') }}</span>
-      </p>
-      <SinceLast @look="isReadingSite = true" />
-      <RefusalNote />
-      <div class="actions">
-        <button type="button" class="plain-button" :disabled="drift.isChecking" title="Opens every external address once" @click="drift.checkLinks()">
-          {{ drift.isChecking ? 'Checking …' : 'Check external links' }}
-        </button>
-        <button type="button" class="plain-button" @click="isReadingSite = true">Read the site …</button>
-        <button v-for="[kind, all] in many" :key="kind" type="button" class="plain-button" @click="drift.mendKind(kind)">
-          Fix {{ all.length }} {{ kindWords[kind] }}
-        </button>
-        <button v-if="drift.safe.length > 0" type="button" class="all" title="Fixes that add or remove no items (A)" @click="drift.mend(drift.safe)">
-          {{ counted(drift.safe.length, 'Fix the safe one', 'Fix the # safe ones') }}
-        </button>
-      </div>
-    </header>
+    <DriftHead :picture="picture" @read="isReadingSite = true" />
     <DriftPicture
       v-if="picture !== null && selection.menu !== null"
       :picture="picture"
@@ -194,16 +130,7 @@ function goToMenu(step: 1 | -1): void {
           </button>
         </div>
       </div>
-      <section v-if="drift.leftHere.length > 0" class="left" aria-label="Ignored findings">
-        <button type="button" class="plain-button" :aria-expanded="isLeftOpen" @click="isLeftOpen = !isLeftOpen">{{ drift.leftHere.length }} ignored</button>
-        <ul v-if="isLeftOpen">
-          <li v-for="{ finding, reason } in drift.leftHere" :key="finding.id">
-            <p>{{ findingInWords(finding) }}</p>
-            <p class="mute">{{ reason === '' ? 'No reason given' : reason }}</p>
-            <button type="button" class="plain-button" @click="drift.takeUp(finding.id)">Reopen</button>
-          </li>
-        </ul>
-      </section>
+      <IgnoredList v-if="drift.leftHere.length > 0" />
     </aside>
     <ReadSiteDialog v-model="isReadingSite" />
   </div>
@@ -214,35 +141,6 @@ function goToMenu(step: 1 | -1): void {
   display: grid;
   grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) minmax(320px, 432px);
   height: 100%;
-}
-header {
-  position: relative;
-  grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 18px;
-  min-height: 64px;
-  padding: 10px 14px;
-}
-h1 {
-  font-size: 1.25rem;
-}
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin-inline-start: auto;
-}
-.all {
-  min-height: 32px;
-  padding: 0 14px;
-  border: 0;
-  border-radius: var(--radius);
-  background: var(--ink);
-  color: var(--on-ink);
-  font-weight: 600;
-  cursor: pointer;
 }
 aside {
   display: grid;
@@ -279,16 +177,6 @@ ul {
   background: var(--moss-tint);
   color: var(--moss);
   font-weight: 600;
-}
-.left {
-  max-height: 40vh;
-  overflow: auto;
-  padding: 10px 16px;
-  border-top: 1px solid var(--line);
-}
-.left li {
-  padding-block: 8px;
-  border-bottom: 1px solid var(--line-soft);
 }
 @media (max-width: 900px) {
   .drift {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { counted } from '@zorvik/core';
-import { DELIVERY } from '@zorvik/contract';
 import RefusalNote from '../components/common/RefusalNote.vue';
+import DeliveryAddresses from '../components/editions/DeliveryAddresses.vue';
+import EditionList from '../components/editions/EditionList.vue';
 import { useEditions } from '../stores/editions.ts';
 import { useNotices } from '../stores/notices.ts';
 import { useSelection } from '../stores/selection.ts';
@@ -15,7 +16,6 @@ const sites = useSites();
 const selection = useSelection();
 const notices = useNotices();
 const note = ref('');
-const isQuillmere = computed(() => copy.siteKey === 'quillmere' && sites.standIn !== null);
 const blocked = computed(() => {
   if (copy.pending.length > 0) return 'Some changes are not saved yet. Publish when the bar says “saved”.';
   if (selection.menus.length === 0) return 'There is no menu to publish yet. Create one in Arrange.';
@@ -34,10 +34,6 @@ notices.clear();
 async function publish(): Promise<void> {
   if (blocked.value !== null || editions.isPublishing) return;
   if (await editions.publish(note.value.trim())) note.value = '';
-}
-
-function when(at: string): string {
-  return new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
 }
 </script>
 
@@ -88,46 +84,8 @@ function when(at: string): string {
     </section>
     <section class="past" aria-labelledby="past">
       <h2 id="past">Editions</h2>
-      <ol v-if="editions.editions.length > 0">
-        <li v-for="edition in editions.editions" :key="edition.number" :class="{ now: edition.number === copy.edition?.number }">
-          <strong class="number">{{ edition.number }}</strong>
-          <span>
-            <span class="what">{{ edition.note || 'No note' }}</span>
-            <span class="mute">{{ when(edition.at) }} · {{ edition.actor }} · {{ counted(edition.items, '# item', '# items') }}</span>
-          </span>
-          <span v-if="edition.number === copy.edition?.number" class="served">live</span>
-        </li>
-      </ol>
-      <p v-else class="mute">No editions yet. An edition is a numbered snapshot of all menus that visitors get.</p>
-      <h2>Delivery addresses</h2>
-      <p v-if="copy.edition !== null" class="mute next">
-        {{
-          copy.edition.number === 1
-            ? 'Next: use these addresses in your site’s templates, then check the site.'
-            : 'Your site gets its menus from these addresses.'
-        }}
-      </p>
-      <ul class="addresses">
-        <li v-if="isQuillmere">
-          <a :href="sites.standIn ?? ''" target="_blank" rel="noopener">
-            The stand-in site
-            <span class="only-heard">(opens in a new tab)</span>
-          </a>
-          <span class="mute">shows Quillmere’s pages with the live edition</span>
-        </li>
-        <template v-if="copy.edition !== null">
-          <li v-for="menu in selection.menus" :key="menu.key">
-            <span class="name">{{ menu.name }}</span>
-            <a :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/menus/${menu.key}`" target="_blank" rel="noopener">JSON</a>
-            <a :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/menus/${menu.key}.html`" target="_blank" rel="noopener">HTML</a>
-          </li>
-          <li>
-            <span class="name">All menus</span>
-            <a :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/navigation.css`" target="_blank" rel="noopener">CSS</a>
-            <a :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/navigation.js`" target="_blank" rel="noopener">script</a>
-          </li>
-        </template>
-      </ul>
+      <EditionList />
+      <DeliveryAddresses />
     </section>
   </div>
 </template>
@@ -223,63 +181,6 @@ h2 {
   padding: 22px 24px;
   border-inline-start: 1px solid var(--line);
   background: var(--sheet);
-}
-.past ol {
-  margin: 0 0 24px;
-  padding: 0;
-  list-style: none;
-}
-.past ol li {
-  display: flex;
-  align-items: center;
-  gap: 14px;
-  min-height: 48px;
-  border-bottom: 1px solid var(--line-soft);
-}
-.past ol strong {
-  min-width: 24px;
-  font-size: 1.0625rem;
-  text-align: end;
-}
-.past ol li > span:nth-child(2) {
-  flex: 1;
-  display: grid;
-  min-width: 0;
-  overflow-wrap: anywhere;
-}
-.past ol .mute {
-  font-size: 0.75rem;
-}
-.served {
-  flex: none;
-  padding: 1px 8px;
-  border-radius: 9px;
-  background: var(--moss-tint);
-  color: var(--moss);
-  font-size: 0.75rem;
-}
-.next {
-  margin-bottom: 8px;
-}
-.addresses {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-.addresses li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
-  min-height: 30px;
-  align-items: center;
-}
-.addresses a {
-  min-height: 24px;
-  display: inline-grid;
-  align-items: center;
-}
-.name {
-  min-width: 170px;
 }
 @media (max-width: 760px) {
   .editions {

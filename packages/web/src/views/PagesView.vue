@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, useTemplateRef } from 'vue';
+import { computed, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
-import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-scroll/element';
-import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import type { Id } from '@zorvik/core';
 import PageBand from '../components/pages/PageBand.vue';
 import PagesHead from '../components/pages/PagesHead.vue';
 import PageTreeRow from '../components/pages/PageTreeRow.vue';
 import type { PagePlace } from '../composables/pagePlaces.ts';
+import { usePageDrop } from '../composables/usePageDrop.ts';
 import { usePageTree } from '../composables/usePageTree.ts';
 import { ROW_HEIGHT, useVirtualRows } from '../composables/useVirtualRows.ts';
 import { useSelection } from '../stores/selection.ts';
@@ -43,31 +41,7 @@ async function goTo({ menu, item }: PagePlace): Promise<void> {
   selection.select(item);
 }
 
-const idsIn = (list: unknown): Id[] => (Array.isArray(list) ? list.map(String) : []);
-const releases: (() => void)[] = [];
-onMounted(() => {
-  const element = scroller.value;
-  if (element === null) return;
-  const show = (ids: readonly Id[], { clientY }: { readonly clientY: number }): void => {
-    const y = clientY - element.getBoundingClientRect().top + element.scrollTop;
-    tree.showDrop(ids, Math.min(Math.floor(y / ROW_HEIGHT), rows.value.length - 1), (y % ROW_HEIGHT) / ROW_HEIGHT);
-  };
-  releases.push(
-    autoScrollForElements({ element }),
-    dropTargetForElements({
-      element,
-      canDrop: ({ source }) => Array.isArray(source.data.treePages) && isAll.value,
-      onDrag: ({ source, location }) => show(idsIn(source.data.treePages), location.current.input),
-      onDragLeave: () => (drop.value = null),
-      onDrop({ source, location }) {
-        // Where it is let go counts, not where it was drawn last.
-        show(idsIn(source.data.treePages), location.current.input);
-        tree.put(idsIn(source.data.treePages));
-      },
-    }),
-  );
-});
-onBeforeUnmount(() => releases.forEach((release) => release()));
+usePageDrop(scroller, { isAll, rows, drop, tree });
 </script>
 
 <template>

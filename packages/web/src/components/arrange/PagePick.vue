@@ -1,10 +1,7 @@
 <script setup lang="ts">
-import { mdiFileDocumentOutline, mdiFormatTitle, mdiHelpCircleOutline, mdiLinkVariant } from '@mdi/js';
-import { computed, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
-import { destinationTyped, shownAddress } from '@zorvik/core';
+import { onMounted, ref, useId, useTemplateRef, watch } from 'vue';
 import type { Picked } from '../../composables/picked.ts';
-import { searchPages } from '../../composables/pageSearch.ts';
-import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import { usePickOffers, type Offer } from '../../composables/usePickOffers.ts';
 
 /**
  * A field in which a page is found by typing, or an address or a plain heading is given. What it would take is listed below it;
@@ -12,9 +9,7 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
  */
 const props = defineProps<{ label: string; placeholder: string; start?: string; isBare?: boolean }>();
 const emit = defineEmits<{ pick: [picked: Picked]; leave: []; nest: [isDeeper: boolean]; lines: [text: string] }>();
-const MOST = 7;
 const id = useId();
-const copy = useWorkingCopy();
 const input = useTemplateRef<HTMLInputElement>('input');
 const typed = ref(props.start ?? '');
 const marked = ref(0);
@@ -22,54 +17,7 @@ const isListOpen = ref(false);
 const isAbove = ref(false);
 const LIST_HEIGHT = 280;
 
-interface Offer {
-  readonly key: string;
-  readonly icon: string;
-  readonly text: string;
-  readonly note: string;
-  readonly picked: Picked;
-}
-const offers = computed((): Offer[] => {
-  const text = typed.value.trim();
-  if (text === '' || copy.document === null) return [];
-  const [before = '', after] = text.split(/\s+\|\s+/);
-  const typedAs = destinationTyped(after ?? text);
-  const isAddress = typedAs.ok && (after !== undefined || /[/:#?.@]|^\+?\d/.test(text));
-  const address = after ?? text;
-  const pages = searchPages(copy.document, text)
-    .slice(0, MOST)
-    .map((page): Offer => ({
-      key: page.id,
-      icon: mdiFileDocumentOutline,
-      text: page.title,
-      note: shownAddress(page.address),
-      picked: { kind: 'page', id: page.id },
-    }));
-  const link: Offer[] = isAddress
-    ? [
-        {
-          key: 'link',
-          icon: mdiLinkVariant,
-          text: after === undefined ? address : before,
-          note:
-            typedAs.ok && typedAs.value.kind === 'email'
-              ? 'e-mail address'
-              : typedAs.ok && typedAs.value.kind === 'phone'
-                ? 'phone number'
-                : 'link to this address',
-          picked: { kind: 'link', label: after === undefined ? text : before, address },
-        },
-      ]
-    : [];
-  const heading: Offer[] =
-    after === undefined
-      ? [
-          { key: 'heading', icon: mdiFormatTitle, text, note: 'heading without a link', picked: { kind: 'heading', label: text } },
-          { key: 'undecided', icon: mdiHelpCircleOutline, text, note: 'no link yet, unpublished', picked: { kind: 'undecided', label: text } },
-        ]
-      : [];
-  return /^(?:https?:|mailto:|tel:|\S+@\S+$)/.test(address) || after !== undefined ? [...link, ...pages, ...heading] : [...pages, ...link, ...heading];
-});
+const offers = usePickOffers(typed);
 
 watch(typed, () => {
   marked.value = 0;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiArrowDown, mdiArrowUp, mdiCellphone, mdiContentDuplicate, mdiTableColumnPlusAfter, mdiTableRowPlusAfter, mdiTrashCanOutline } from '@mdi/js';
 import { computed, nextTick, onMounted, useTemplateRef } from 'vue';
-import { labelOf, makePlain, nodeAt, partWords, sweepPanel, type WidthRange } from '@zorvik/core';
+import { labelOf, makePlain, partWords, sweepPanel, type WidthRange } from '@zorvik/core';
 import { useComposing } from '../../composables/useComposing.ts';
 import { useDropdown } from '../../composables/useDropdown.ts';
 import { useComposer } from '../../stores/composer.ts';
@@ -14,6 +14,7 @@ import AddPart from './AddPart.vue';
 import PartFacts from './PartFacts.vue';
 import PartTree from './PartTree.vue';
 import PresetMenu from './PresetMenu.vue';
+import WaitingTray from './WaitingTray.vue';
 
 /** The band in which a panel is composed: what is in it, what is chosen of it, and what waits to be shown. The panel itself is above, in the live header. */
 const copy = useWorkingCopy();
@@ -24,10 +25,6 @@ const { panel } = useDropdown();
 const tree = useTemplateRef<InstanceType<typeof PartTree>>('tree');
 
 const title = computed(() => (copy.document === null || composer.item === null ? '' : labelOf(copy.document, composer.item)));
-const waiting = computed(() => {
-  const { document } = copy;
-  return document === null ? [] : composer.waiting.map((id) => ({ id, label: labelOf(document, nodeAt(document.items, id)) }));
-});
 /** The device classes on which the panel shows rows of its own. */
 const ownForms = computed(() => (['medium', 'narrow'] as const).filter((device) => panel.value[device] === 'own'));
 const nothing = computed(() => (composer.part === null ? 'select a part first' : null));
@@ -83,18 +80,7 @@ onMounted(() => tree.value?.focus());
         @press="composer.isNarrowSeen = !composer.isNarrowSeen"
       />
       <RefusalNote />
-      <div v-if="waiting.length > 0" class="waiting" role="group" aria-label="Not yet shown">
-        <strong>Not yet shown:</strong>
-        <button
-          v-for="(one, at) in waiting"
-          :key="one.id"
-          type="button"
-          :title="`Show “${one.label}” in the panel${at === 0 ? ' (N)' : ''}`"
-          @click="composing.place(one.id)"
-        >
-          {{ one.label }}
-        </button>
-      </div>
+      <WaitingTray v-if="composer.waiting.length > 0" />
       <p v-else-if="fit !== null" class="fit" :class="{ plain: fit.isPlain }">{{ fit.words }}</p>
     </div>
     <div class="below">
@@ -131,6 +117,7 @@ onMounted(() => tree.value?.focus());
   background: var(--sheet);
 }
 .strip {
+  position: relative;
   display: flex;
   align-items: center;
   gap: 6px;
@@ -161,31 +148,6 @@ h1 {
 .fit {
   margin-inline-start: auto;
   font-size: 0.75rem;
-}
-.waiting {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  min-width: 0;
-  overflow: auto;
-  color: var(--ochre);
-}
-.waiting strong {
-  white-space: nowrap;
-}
-.waiting button {
-  min-height: 26px;
-  padding: 0 10px;
-  border: 1px dashed var(--ochre);
-  border-radius: 13px;
-  background: var(--field);
-  color: var(--ochre);
-  font-weight: 600;
-  white-space: nowrap;
-  cursor: pointer;
-}
-.waiting button:hover {
-  background: var(--ochre-tint);
 }
 .fit {
   color: var(--mute);

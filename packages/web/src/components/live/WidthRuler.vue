@@ -27,7 +27,7 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
     <button
       v-if="live.isBar"
       type="button"
-      class="plain-button drop"
+      class="plain-button whole"
       :disabled="live.branch === null"
       :aria-pressed="live.isDropdownShown"
       :title="live.branch === null ? 'Select an item with a dropdown first' : 'Show or hide the whole dropdown (V)'"
@@ -74,11 +74,11 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
   color: var(--ink);
   font-weight: 650;
 }
-.drop {
+.whole {
   min-height: 1.625rem;
   font-size: 0.75rem;
 }
-.drop:disabled {
+.whole:disabled {
   border-color: transparent;
   background: none;
   color: var(--mute);

@@ -7,6 +7,7 @@ import type { MissingPages } from '../../stores/sites.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import DialogSheet from '../common/DialogSheet.vue';
+import ColumnChoice from './ColumnChoice.vue';
 
 /** Pages from a file: a table whose columns are chosen in a preview, or nested entries. What comes of it is shown before it is taken in. */
 const isOpen = defineModel<boolean>({ required: true });
@@ -20,24 +21,6 @@ const columns = ref<(PageColumn | '')[]>([]);
 const missing = ref<MissingPages | null>('keep');
 const problem = ref<string | null>(null);
 const formats = shallowRef<typeof Formats | null>(null);
-const columnNames: Readonly<Record<PageColumn, string>> = {
-  title: 'title',
-  address: 'address',
-  id: 'id',
-  parent: 'parent',
-  path: 'path (titles)',
-  kind: 'kind',
-  state: 'state',
-  template: 'template',
-  categories: 'categories',
-  date: 'date',
-  visits: 'visits',
-  order: 'order',
-};
-const choices = computed(() => formats.value?.pageColumns ?? []);
-/** Cells of each column that are shown, so that one sees what it holds. */
-const SAMPLES = 3;
-
 watch(isOpen, async (now) => {
   if (!now) return;
   bytes.value = null;
@@ -83,7 +66,6 @@ const difference = computed(() =>
     ? null
     : diffReading(copy.stored, made.value.pages, { missing: missing.value ?? 'keep', random: seededRandom(1) }),
 );
-const samples = computed(() => table.value?.headers.map((_, at) => table.value?.rows.slice(0, SAMPLES).map((row) => row[at] ?? '') ?? []) ?? []);
 
 async function take(event: Event): Promise<void> {
   const [file] = (event.target as HTMLInputElement).files ?? [];
@@ -118,18 +100,7 @@ function keep(): void {
       <span class="mute">{{ name }}</span>
     </div>
     <textarea v-if="bytes === null" v-model="pasted" rows="4" aria-label="Pages as text" placeholder="… or paste text here" spellcheck="false" />
-    <div v-if="table !== null" class="columns" role="group" aria-label="Columns">
-      <div v-for="(header, at) in table.headers" :key="at" class="column">
-        <b>{{ header }}</b>
-        <select v-model="columns[at]" :aria-label="`Column “${header}”`" :class="{ none: columns[at] === '' }">
-          <option value="">skip</option>
-          <option v-for="column in choices" :key="column" :value="column" :disabled="columns.includes(column) && columns[at] !== column">
-            {{ columnNames[column] }}
-          </option>
-        </select>
-        <span v-for="(cell, index) in samples[at]" :key="index" class="mute cell">{{ cell }}</span>
-      </div>
-    </div>
+    <ColumnChoice v-if="table !== null" v-model="columns" :table="table" :choices="formats?.pageColumns ?? []" />
     <section v-if="difference !== null && made !== null" aria-label="Preview" aria-live="polite">
       <h2>{{ counted(made.pages.length, '# page', '# pages') }} found</h2>
       <p>
@@ -164,7 +135,7 @@ function keep(): void {
     </section>
     <template #actions>
       <v-btn variant="text" @click="isOpen = false">Cancel</v-btn>
-      <v-btn color="primary" type="submit">Import</v-btn>
+      <v-btn color="primary" type="submit">Import pages</v-btn>
     </template>
   </DialogSheet>
 </template>
@@ -190,37 +161,6 @@ textarea {
   font:
     0.75rem/1.5 ui-monospace,
     monospace;
-}
-.columns {
-  display: flex;
-  gap: 12px;
-  overflow-x: auto;
-  padding-bottom: 6px;
-}
-.column {
-  display: grid;
-  align-content: start;
-  gap: 3px;
-  flex: none;
-  width: 138px;
-}
-.column b,
-.cell {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.cell {
-  font-size: 0.75rem;
-}
-select {
-  height: 30px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
-}
-select.none {
-  color: var(--mute);
 }
 section {
   display: grid;

@@ -1,26 +1,13 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
-import {
-  createMenu,
-  inWords,
-  placePhrase,
-  places,
-  planSketch,
-  MOST_LEVELS,
-  starters,
-  starterSketch,
-  type Id,
-  type ImportPlan,
-  type MenuFill,
-  type Place,
-} from '@zorvik/core';
+import { createMenu, planSketch, MOST_LEVELS, starters, starterSketch, type Id, type ImportPlan, type MenuFill, type Place } from '@zorvik/core';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import DialogSheet from '../common/DialogSheet.vue';
 import type { Picked } from '../../composables/picked.ts';
 import PagePick from '../arrange/PagePick.vue';
-import PlaceSketch from './PlaceSketch.vue';
+import PlaceChoice from './PlaceChoice.vue';
 
 /** A new menu: its name, where it is meant to stand, and what it begins with. */
 const BringInSource = defineAsyncComponent(() => import('../arrange/BringInSource.vue'));
@@ -92,16 +79,7 @@ function pick(picked: Picked): void {
 <template>
   <DialogSheet v-model="isOpen" title="New menu" :width="680" :problem="problem" @submit="make">
     <v-text-field v-model="name" label="Menu name" placeholder="Main menu" autofocus hide-details @update:model-value="problem = null" />
-    <fieldset>
-      <legend>Where will it appear?</legend>
-      <div class="places">
-        <label v-for="one in places" :key="one" class="place" :class="{ on: one === place }">
-          <input v-model="place" type="radio" name="place" :value="one" />
-          <PlaceSketch :place="one" />
-          <span>{{ inWords(placePhrase(one)) }}</span>
-        </label>
-      </div>
-    </fieldset>
+    <PlaceChoice v-model="place" />
     <ChoiceRow
       v-model="begins"
       label="Start from"
@@ -153,65 +131,4 @@ function pick(picked: Picked): void {
   </DialogSheet>
 </template>
 
-<style scoped>
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
-legend {
-  padding: 0;
-  margin-bottom: 6px;
-  color: var(--mute);
-}
-.places,
-.starters {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 8px;
-}
-.with {
-  display: grid;
-  gap: 10px;
-}
-.with.row {
-  display: flex;
-  align-items: center;
-}
-.place {
-  position: relative;
-  display: grid;
-  align-content: start;
-  gap: 4px;
-  padding: 8px 10px;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--field);
-  cursor: pointer;
-}
-.place .mute {
-  font-size: 0.75rem;
-}
-.place.on {
-  border-color: var(--accent);
-  box-shadow: inset 0 0 0 1px var(--accent);
-}
-.place:focus-within {
-  outline: 2px solid var(--ink);
-  outline-offset: 2px;
-}
-.place input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  margin: 0;
-  cursor: pointer;
-}
-select {
-  height: 32px;
-  padding: 0 8px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
-}
-</style>
+<style scoped src="./newMenu.css"></style>

@@ -19,7 +19,7 @@ const changes = computed(() => {
   if (number === undefined) return 'not published yet';
   return count === 0 ? `edition ${number} is live` : `${changesIn(count)} since edition ${number}`;
 });
-const since = computed(() => connection.awaySince?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) ?? '');
+const since = computed(() => connection.awaySince?.toLocaleTimeString([], { timeStyle: 'short' }) ?? '');
 const state = computed(() => {
   const { keeping, pending, refusedEdits } = copy;
   if (keeping === 'waiting') {

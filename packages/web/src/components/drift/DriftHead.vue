@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { counted, toneOf, type Finding, type FindingKind } from '@zorvik/core';
+import type { DriftPicture } from '../../composables/driftRows.ts';
+import { useDrift } from '../../stores/drift.ts';
+import RefusalNote from '../common/RefusalNote.vue';
+import SinceLast from '../pages/SinceLast.vue';
+
+/** How many differences there are and of which kinds, and what can be done about several at once. */
+const props = defineProps<{ picture: DriftPicture | null }>();
+const emit = defineEmits<{ read: [] }>();
+const drift = useDrift();
+const count = computed(() => drift.findings.length);
+const broken = computed(() => drift.findings.filter((one) => toneOf(one) === 'broken').length);
+const title = computed(() => {
+  if (!drift.isKnown) return 'Comparing …';
+  if (count.value === 0) return 'No differences';
+  return counted(count.value, '# difference', '# differences');
+});
+const about = computed(() => {
+  const lines = props.picture?.lines ?? [];
+  const joined = lines.filter(({ tone }) => tone === 'agrees').length;
+  const led = lines.filter(({ tone }) => tone !== 'new').length;
+  const parts = [
+    'Drift is the differences between this menu and the site’s pages that nobody chose. Each one is a finding: fix it, or ignore it.',
+    counted(led, `${joined} of # item linked to a page matches it.`, `${joined} of # items linked to pages match them.`),
+  ];
+  if (broken.value > 0) parts.push(counted(broken.value, '# broken link.', '# broken links.'));
+  return parts.join(' ');
+});
+const groups = computed(() => {
+  const found = new Map<FindingKind, Finding[]>();
+  for (const finding of drift.findings) found.set(finding.kind, [...(found.get(finding.kind) ?? []), finding]);
+  return found;
+});
+/** Kinds of which there are several: one press does the likely mend of each. */
+const many = computed(() => [...groups.value].filter(([, all]) => all.length > 1));
+const kindWords: Readonly<Record<FindingKind, string>> = {
+  pageGone: 'deleted pages',
+  addressGone: 'links to deleted pages',
+  anchorGone: 'missing anchors',
+  linkDead: 'dead links',
+  pageDraft: 'drafts',
+  pageNew: 'new pages',
+  pageMoved: 'moved pages',
+  titleStale: 'old titles',
+  addressChanged: 'new addresses',
+  addressRedirects: 'redirects',
+  orderDiffers: 'changed orders',
+  kindChanged: 'changed kinds',
+  plannedLive: 'planned pages',
+  exceptionLost: 'lost exceptions',
+  sourceRenamed: 'renamed items',
+};
+/** Open findings of the other menus: the bar counts all. */
+const others = computed(() => drift.open.length - count.value);
+</script>
+
+<template>
+  <header>
+    <h1>{{ title }}</h1>
+    <p class="mute about">
+      {{ about }}
+      <span v-if="others > 0">{{ counted(others, '# more in other menus.', '# more in other menus.') }}</span>
+    </p>
+    <SinceLast @look="emit('read')" />
+    <RefusalNote />
+    <div class="actions">
+      <button type="button" class="plain-button" :disabled="drift.isChecking" title="Opens every external address once" @click="drift.checkLinks()">
+        {{ drift.isChecking ? 'Checking …' : 'Check external links' }}
+      </button>
+      <button type="button" class="plain-button" @click="emit('read')">Read the site …</button>
+      <button v-for="[kind, all] in many" :key="kind" type="button" class="plain-button" @click="drift.mendKind(kind)">
+        Fix {{ all.length }} {{ kindWords[kind] }}
+      </button>
+      <button v-if="drift.safe.length > 0" type="button" class="all" title="Fixes that add or remove no items (A)" @click="drift.mend(drift.safe)">
+        {{ counted(drift.safe.length, 'Fix the safe one', 'Fix the # safe ones') }}
+      </button>
+    </div>
+  </header>
+</template>
+
+<style scoped>
+header {
+  position: relative;
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 18px;
+  min-height: 64px;
+  padding: 10px 14px;
+}
+h1 {
+  font-size: 1.25rem;
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-inline-start: auto;
+}
+.all {
+  min-height: 32px;
+  padding: 0 14px;
+  border: 0;
+  border-radius: var(--radius);
+  background: var(--ink);
+  color: var(--on-ink);
+  font-weight: 600;
+  cursor: pointer;
+}
+</style>
