@@ -172,13 +172,13 @@ describe('pasting and settling', () => {
     await press(ctrl('v'));
     await person.eventually('nothing was pasted', async () => (await outline('pasted')).length > 0);
     expect(await outline('pasted')).toEqual(['Glasshouses', '  Fern pit', '  Brand new', 'Seeds', '  Trees', 'Unheard of']);
-    await person.byText('button', '2 not yet decided');
+    await person.byText('button', '2 without a link');
     await press('u');
     const field = await person.find('input[aria-label^="Link: page or address"]');
     expect(await field.getAttribute('value')).toBe('Brand new');
     await field.sendKeys(ctrl('a'), 'alpine house');
     await field.sendKeys(Key.ENTER);
-    await person.byText('button', '1 not yet decided');
+    await person.byText('button', '1 without a link');
     const { items } = await stored();
     expect(items.filter(({ destination }) => destination.kind === 'undecided').map(({ label }) => label)).toEqual(['Unheard of']);
   });
@@ -267,7 +267,7 @@ describe('the page finder', () => {
     await press('p');
     await (await person.find('form input[type=text]')).sendKeys('Cactus house');
     await person.click('Add page');
-    await person.byText('span', 'planned');
+    await person.find('.sign[title=planned]');
     expect(await (await person.find('[role=tree] .row.lead .label')).getText()).toBe('Cactus house');
     const page = (await stored()).pages.find(({ title }) => title === 'Cactus house');
     expect([page?.address, page?.state, page?.planned]).toEqual(['/garden/glasshouses/cactus-house', 'draft', true]);
@@ -288,7 +288,7 @@ describe('settings of an item', () => {
     await (await person.find('.picker .grid button[aria-label="flower-tulip"]')).click();
     await (await person.byText('label', 'button')).click();
     await press('m');
-    const line = await person.byText('label', 'A line below the label');
+    const line = await person.byText('label', 'Description (below the label)');
     await (await browser.driver.findElement({ id: String(await line.getAttribute('for')) })).sendKeys('Chosen by <b>us</b>', Key.ENTER);
     await press('m');
     await person.inLiveHeader(async () => {
@@ -337,7 +337,7 @@ describe('many menus', () => {
     const lines = await outline('from-a-starter');
     expect(lines.length).toBeGreaterThan(10);
     expect(lines[0]).toBe('Seed house');
-    expect(await (await person.find('.undecided')).getText()).toMatch(/\d+ not yet decided/);
+    expect(await (await person.find('.undecided')).getText()).toMatch(/\d+ without a link/);
   });
 
   it('are filled by touch, too: a finger that rests takes an item up, one that moves at once does not', async () => {
@@ -468,7 +468,7 @@ describe('shared links', () => {
       return main.some((line) => line.trim() === 'Book a visit') && footer.some((line) => line.trim() === 'Book a visit');
     });
     await (await browser.driver.findElement({ xpath: "//*[contains(@class,'sheet')]//button[normalize-space(.)='Remove']" })).click();
-    expect(await (await person.find('.refused')).getText()).toContain('2 items show it');
+    expect(await (await person.find('.refused')).getText()).toContain('used in 2 places');
     await person.click('Unlink all and remove');
     await person.eventually('it is still there', async () => (await stored()).sharedLinks.length === 0);
     expect(await outline('main')).toContain('  Book a visit');
@@ -486,7 +486,7 @@ describe('bringing a menu in and out', () => {
     await browser.driver.executeScript('arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input"))', text, page);
     await person.byText('legend', '2 menus found. Which one?');
     expect(await (await person.find('.preview .sum')).getText()).toMatch(/2 new items\s*1 links to a page of this site\s*1 without a link/);
-    await person.click('Bring 2 items in');
+    await person.click('Import 2 items');
     await person.eventually('they are not there', async () => (await outline('brought')).length === 2);
     expect(await outline('brought')).toEqual(['Visit', '  Nowhere']);
     await press(ctrl('z'));
@@ -530,7 +530,7 @@ describe('a menu of sixty items, by the pointer alone', () => {
     };
     await open('main');
     await newMenu('By pointer');
-    await clickOn(await person.byText('button', 'Pages /'));
+    await clickOn(await person.find('button[title="Find pages (/)"]'));
     await person.find('.finder .page');
     await person.settled();
     const found = await person.find('.finder .found');

@@ -63,7 +63,7 @@ describe('drift', () => {
     await person.type('It opens to members first', Key.ENTER);
     await says('2 differences');
     expect((await stored()).leftFindings).toMatchObject([{ reason: 'It opens to members first' }]);
-    await person.click('1 left as it is');
+    await person.click('1 ignored');
     await person.byText('p', 'It opens to members first');
     await person.click('Reopen');
     await says('3 differences');
@@ -98,7 +98,7 @@ describe('drift', () => {
     await person.byText('p', 'Other menus with differences:');
     await press(']', ']', ']', ']');
     await says('1 difference');
-    expect(await findings()).toEqual(['Broken: “Garden lottery” leads to a page that is gone']);
+    expect(await findings()).toEqual(['Broken: “Garden lottery” links to a deleted page']);
     await (await person.find('.mend')).click();
     await says('No differences');
     await person.eventually('the count stays', async () => (await browser.driver.findElements({ css: '.works .badge' })).length === 0);
@@ -107,7 +107,7 @@ describe('drift', () => {
   it('is mended in at most 12 actions where ten things are amiss', async () => {
     await change(await stored());
     await open('main');
-    await says('10 places disagree');
+    await says('10 differences');
     // One key each: what is likely is right here, and the next one is chosen by itself.
     for (let left = 9; left >= 0; left -= 1) {
       await press(Key.ENTER);

@@ -90,9 +90,7 @@ describe('an item that follows a branch of pages', () => {
     await open('main');
     await person.select('Under glass');
     await press('t');
-    await person.eventually('no reason is given', async () =>
-      (await (await person.find('.refused')).getText()).includes('it leads where what it follows leads'),
-    );
+    await person.eventually('no reason is given', async () => (await (await person.find('.refused')).getText()).includes('its link can’t be changed here'));
     await person.select('The garden');
     await person.click('Stop');
     await person.eventually('it still follows', async () => {
@@ -109,13 +107,13 @@ describe('an item that follows a branch of pages', () => {
     await person.type('New in', Key.ARROW_UP, Key.ARROW_UP, Key.ENTER, Key.ESCAPE);
     await person.select('New in');
     await letFollow();
-    await person.byText('button', 'whole site');
+    await person.byText('button', 'the whole site');
     await (await person.byText('label', 'all')).click();
-    await (await person.byText('label', 'list')).click();
+    await (await person.byText('label', 'flat list')).click();
     await (await person.byText('label', 'newest')).click();
     await (await person.byText('label', 'product')).click();
     await (await person.find('input[type=number]')).sendKeys('3');
-    await person.byText('h2', '3 items by this rule');
+    await person.byText('h2', '3 followed items');
     await person.click('Follow');
     await publish();
     const list = (await delivered('second')).items.find(({ label }) => label === 'New in');
@@ -141,7 +139,7 @@ describe('a menu that follows another', () => {
     await person.row('Visit');
     await person.select('Bus timetable');
     await press(Key.DELETE);
-    await person.byText('span', 'hidden');
+    await person.find('.sign[title=hidden]');
     await publish();
     const [main, phone] = [await delivered('main'), await delivered('pocket')];
     expect(labelsOf(phone.items)).toEqual(labelsOf(main.items));

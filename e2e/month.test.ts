@@ -36,7 +36,7 @@ describe('a month passes', () => {
     const told = async (): Promise<string> => (await person.find('.difference')).getText();
     await read('Start');
     // Quillmere's pages come with no headings to lead to: the first reading finds those, and nothing else.
-    await person.eventually('more than facts is otherwise', async () => /^\d+ pages with other facts/m.test(await told()) && !CHANGED.test(await told()));
+    await person.eventually('more than facts is otherwise', async () => /^\d+ pages with new details/m.test(await told()) && !CHANGED.test(await told()));
     const month = (await (await fetch(`${stack.site}/control/month`, { method: 'POST' })).json()) as { changes: number };
     expect(month.changes).toBe(40);
     await read('Read again');

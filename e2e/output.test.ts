@@ -22,16 +22,22 @@ beforeAll(async () => {
   axe = await readFile(require.resolve('axe-core/axe.min.js'), 'utf8');
 });
 
-/** What axe finds against WCAG 2.2 A and AA in the page as it stands, a line each. */
-async function violations(): Promise<string[]> {
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+
+/** What axe finds against WCAG 2.2 A and AA in the page, or by one rule alone, a line each. */
+async function violations(rules: readonly string[] = RULES): Promise<string[]> {
   await person.settled();
   await browser.driver.executeScript(axe);
   const script = `const done = arguments[arguments.length - 1];
-    axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'], iframes: false }).then(
+    axe.run(document, { runOnly: arguments[0], iframes: false }).then(
       ({ violations }) => done(violations.map(({ id, nodes }) => id + ': ' + nodes.map(({ target, failureSummary }) => target.join(' ') + ' ' + failureSummary.replace(/\\s+/g, ' ')).slice(0, 3).join(' | '))),
       (error) => done([String(error)]));`;
-  return browser.driver.executeAsyncScript<string[]>(script);
+  return browser.driver.executeAsyncScript<string[]>(script, rules);
 }
+
+/** Chooses a theme as another window would: this one follows. */
+const choose = (theme: 'dark' | 'system'): Promise<unknown> =>
+  browser.driver.executeScript(`window.dispatchEvent(new StorageEvent('storage', { key: 'zorvik-appearance', newValue: arguments[0] }))`, theme);
 
 describe('what the site is served', () => {
   it('has no error by the Nu checker: HTML in its page, and the style sheet', async () => {
@@ -252,7 +258,7 @@ describe('the editor for axe', () => {
         await person.select('Walled garden');
         await (await person.find('[role=tree]')).sendKeys('s', 'm');
         await person.find('.spread .row.lead');
-        await person.find('#more-details');
+        await person.find('[aria-label="More settings"]');
       },
     ],
     [
@@ -305,7 +311,7 @@ describe('the editor for axe', () => {
       'the page finder',
       '/quillmere/arrange/main',
       async () => {
-        await person.click('Pages /');
+        await person.click('Find pages (/)');
         await person.find('.finder [role=option]');
       },
     ],
@@ -323,7 +329,7 @@ describe('the editor for axe', () => {
       async () => {
         await person.click('Choose a menu');
         await person.click('New menu …');
-        await person.byText('h1', 'A new menu');
+        await person.byText('h1', 'New menu');
       },
     ],
     [
@@ -387,7 +393,7 @@ describe('the editor for axe', () => {
       '/sites',
       async () => {
         await person.click('New site …');
-        await person.byText('h1', 'A new site');
+        await person.byText('h1', 'New site');
       },
     ],
     ['the design sheet', '/design', async () => void (await person.byText('h1', 'Design sheet'))],
@@ -397,6 +403,10 @@ describe('the editor for axe', () => {
     await browser.driver.get(stack.editor + path);
     await prepare();
     expect(await violations()).toEqual([]);
+    // The same screen in the dark theme: only its colours are others.
+    await choose('dark');
+    expect(await violations(['color-contrast']), 'in the dark theme').toEqual([]);
+    await choose('system');
   });
 
   it('text on the main button is white, and every pair of the design sheet is as said', async () => {

@@ -38,7 +38,7 @@ describe('a site that is read in a thread of its own', () => {
       else response.writeHead(404).end();
     });
     await reader.ended;
-    expect(reader.progress()).toMatchObject({ state: 'done', read: 3, problems: [{ address: '/none', reason: 'it answers 404' }] });
+    expect(reader.progress()).toMatchObject({ state: 'done', read: 3, problems: [{ address: '/none', reason: 'the server answers 404' }] });
     const { pages, redirects } = await reader.tree(null);
     expect(pages.map(({ address, above }) => [address, above])).toEqual([
       ['/', []],
@@ -74,6 +74,6 @@ describe('a site that is read in a thread of its own', () => {
   it('says that it broke off when its thread does', async () => {
     const broken = readInThread(fileURLToPath(new URL('./nowhere.js', import.meta.url)))('http://127.0.0.1:9/', { pages: 1, allowed: new Set() });
     await broken.ended;
-    expect(broken.progress()).toMatchObject({ state: 'failed', reason: expect.stringContaining('reading it broke off') as string });
+    expect(broken.progress()).toMatchObject({ state: 'failed', reason: expect.stringContaining('the reader stopped') as string });
   });
 });

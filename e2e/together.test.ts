@@ -86,9 +86,7 @@ describe('two people', () => {
     await sam.type('Car park', Key.ENTER);
     await sam.select('By bike');
     await (await tree(sam)).sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
-    await sam.eventually('it does not say that it waits', async () =>
-      /waiting for the server since .+ \(2 changes, safe in this browser\)/.test(await state(sam)),
-    );
+    await sam.eventually('it does not say that it waits', async () => /offline since .+ \(2 changes, safe in this browser\)/.test(await state(sam)));
     await noor.select('By bus and train');
     await (await tree(noor)).sendKeys(Key.F2);
     await noor.type('By bus', Key.ENTER);

@@ -26,8 +26,9 @@ export function useLiveFrame(frame: Ref<HTMLIFrameElement | null>, { peek, room 
   const isActive = ref(false);
   /** The height that all in the frame needs, open dropdowns included, in its own px. */
   const needed = ref(0);
-  /** The height of the header alone, in its own px. */
+  /** The height of the header alone, and from where to where its open dropdowns reach, in its own px. */
   const bar = ref(0);
+  const span = ref({ left: 0, right: 0 });
   const isComposing = computed(() => composer.owner !== null && live.place !== 'inPage');
 
   const shown = computed((): ToFrame | null => {
@@ -70,6 +71,7 @@ export function useLiveFrame(frame: Ref<HTMLIFrameElement | null>, { peek, room 
         return selection.select(message.id);
       case 'size':
         [needed.value, bar.value] = [message.height, message.bar];
+        span.value = { left: message.left, right: message.right };
         return;
       case 'active':
         return void (isActive.value = message.isActive);
@@ -129,5 +131,5 @@ export function useLiveFrame(frame: Ref<HTMLIFrameElement | null>, { peek, room 
     clearTimeout(leaving);
   });
 
-  return { shown, isActive, needed, bar, isComposing };
+  return { shown, isActive, needed, bar, span, isComposing };
 }

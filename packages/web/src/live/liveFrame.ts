@@ -106,7 +106,11 @@ function measure(): void {
     const branches = [...holder.querySelectorAll('.zv-bar > ul > li > :is(ul, .zv-panel)')].map((branch) => branch.getBoundingClientRect().bottom + 24);
     const isClosed = holder.querySelector('button[aria-expanded=true]') === null;
     if (isClosed) barHeight = Math.ceil(bottom + window.scrollY);
-    tell({ kind: 'size', height: Math.ceil(Math.max(bottom, ...branches) + window.scrollY), bar: barHeight });
+    const open = [...holder.querySelectorAll('button[aria-expanded=true] ~ :is(ul, .zv-panel)')].map((one) => one.getBoundingClientRect());
+    const seen = open.filter(({ width }) => width > 0);
+    const [left, right] = [Math.min(...seen.map((box) => box.left), Infinity), Math.max(...seen.map((box) => box.right), -Infinity)];
+    const span = seen.length === 0 ? { left: 0, right: 0 } : { left: Math.floor(left), right: Math.ceil(right) };
+    tell({ kind: 'size', height: Math.ceil(Math.max(bottom, ...branches) + window.scrollY), bar: barHeight, ...span });
   });
 }
 

@@ -39,8 +39,8 @@ export interface PanelBoxes {
 export type FromFrame =
   | { readonly kind: 'ready' }
   | { readonly kind: 'select'; readonly id: Id }
-  /** The height that everything in the frame needs, open dropdowns included, and that of the header alone, in its own px. */
-  | { readonly kind: 'size'; readonly height: number; readonly bar: number }
+  /** What everything in the frame needs, open dropdowns included; the height of the header alone; from where to where dropdowns reach. In its own px. */
+  | { readonly kind: 'size'; readonly height: number; readonly bar: number; readonly left: number; readonly right: number }
   /** A group of a panel was dragged into a column, from 0. */
   | { readonly kind: 'column'; readonly id: Id; readonly column: number }
   /** A part of the composed panel was pointed at; null: the panel beside all parts. */
@@ -63,7 +63,10 @@ type Reader = (said: Readonly<Record<string, unknown>>) => FromFrame | null;
 const readers: Readonly<Record<FromFrame['kind'], Reader>> = {
   ready: () => ({ kind: 'ready' }),
   select: ({ id }) => (isId(id) ? { kind: 'select', id } : null),
-  size: ({ height, bar }) => (isWithin(height, 0, 99_999) && isWithin(bar, 0, 99_999) ? { kind: 'size', height, bar } : null),
+  size: ({ height, bar, left, right }) =>
+    isWithin(height, 0, 99_999) && isWithin(bar, 0, 99_999) && isWithin(left, -20_000, 20_000) && isWithin(right, -20_000, 20_000)
+      ? { kind: 'size', height, bar, left, right }
+      : null,
   column: ({ id, column }) => (isId(id) && isWhole(column, 0, MOST_COLUMNS - 1) ? { kind: 'column', id, column } : null),
   part: ({ id }) => (id === null || isId(id) ? { kind: 'part', id } : null),
   span: ({ id, span }) => (isId(id) && isWhole(span, 1, GRID_COLUMNS) ? { kind: 'span', id, span } : null),

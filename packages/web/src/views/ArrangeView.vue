@@ -75,7 +75,7 @@ async function show(key: string, item: Id | null = null): Promise<void> {
     <h1>Create your first menu</h1>
     <p class="mute">A menu has items that link to the site’s pages or to other addresses, or that group other items.</p>
     <v-btn color="primary" @click="isNewOpen = true">Create menu …</v-btn>
-    <NewMenuDialog v-model="isNewOpen" @made="selection.showMenu" />
+    <NewMenuDialog v-model="isNewOpen" @made="show" />
   </div>
   <PanelComposer v-else-if="composer.owner !== null" />
   <div v-else class="arrange">

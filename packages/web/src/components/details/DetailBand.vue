@@ -40,7 +40,7 @@ const views = computed(() => [
 ]);
 // Whoever sets up a dropdown sees it.
 watch(
-  () => view.value === 'drops' && hasDropdown.value,
+  () => view.value === 'drops',
   (isSetUp) => isSetUp && (live.isDropdownShown = true),
 );
 
@@ -75,7 +75,7 @@ const path = computed(() => {
           </svg>
         </button>
       </div>
-      <div class="facts">
+      <div class="facts" @change.capture="view === 'drops' && (live.isDropdownShown = true)">
         <DetailItem v-if="view === 'item'" :key="item.id" :item="item" />
         <DetailMore v-else-if="view === 'more'" />
         <DetailDropdown v-else-if="hasDropdown" />

@@ -28,7 +28,7 @@ const anchor = computed(() => (face.value.destination.kind === 'page' ? (face.va
 const target = computed(() => {
   const { destination } = face.value;
   if (page.value !== null) return { text: page.value.title, note: shownAddress(page.value.address) + (anchor.value === '' ? '' : `#${anchor.value}`) };
-  if (destination.kind === 'none') return { text: 'nothing', note: 'heading' };
+  if (destination.kind === 'none') return { text: 'none', note: 'heading' };
   if (destination.kind === 'undecided') return { text: 'no link yet', note: 'unpublished until then' };
   return {
     text: shownAddress(writtenOut(destination) ?? ''),

@@ -33,11 +33,19 @@ const scale = computed(() => Math.min(1, wideRoom.value / live.width));
 const stage = computed(() => (composer.owner !== null && live.place !== 'inPage' ? Math.max(220, live.windowHeight - COMPOSER) : live.height));
 const most = computed(() => (live.windowHeight - TOP - live.keptFree) / scale.value);
 const peek = computed(() => (live.isDropdownShown ? most.value : stage.value / scale.value));
-const { shown, isActive, needed, bar, isComposing } = useLiveFrame(frame, { peek, room: most });
+const { shown, isActive, needed, bar, span, isComposing } = useLiveFrame(frame, { peek, room: most });
 const height = computed(() => {
   const docked = stage.value / scale.value;
   const isOver = !isComposing.value && (isActive.value || live.isDropdownShown);
   return isOver ? Math.max(docked, Math.min(needed.value, most.value)) : docked;
+});
+/** Beside a dropdown that lies over the work, the work can be seen and pointed at. */
+const SHADOW = 30;
+const clip = computed(() => {
+  const docked = Math.max(bar.value, stage.value / scale.value);
+  if (isComposing.value || height.value <= docked + 1) return 'none';
+  const [left, right] = [span.value.left - SHADOW, span.value.right + SHADOW];
+  return `polygon(0 0, 100% 0, 100% ${docked}px, ${right}px ${docked}px, ${right}px 100%, ${left}px 100%, ${left}px ${docked}px, 0 ${docked}px)`;
 });
 const inset = computed(() => `${(wideRoom.value - live.width * scale.value) / 2}px`);
 
@@ -51,7 +59,9 @@ function workGoesOn(event: Event): void {
   const { target } = event;
   // The key that shows and hides it is not work.
   if (event instanceof KeyboardEvent && shortcutFor(event, 'tree') === 'showDropdown') return;
-  if (live.isDropdownShown && target instanceof Element && target.closest('main') !== null && target.closest('[data-keeps-dropdown]') === null)
+  const isEscape = event instanceof KeyboardEvent && event.key === 'Escape';
+  if (isEscape) live.isDropdownShown = false;
+  else if (live.isDropdownShown && target instanceof Element && target.closest('main') !== null && target.closest('[data-keeps-dropdown]') === null)
     live.isDropdownShown = false;
 }
 
@@ -87,7 +97,7 @@ onBeforeUnmount(() => {
         src="/live.html"
         sandbox="allow-scripts"
         :class="{ active: isActive || live.isDropdownShown }"
-        :style="{ width: `${live.width}px`, height: `${height}px`, transform: `scale(${scale})`, marginInlineStart: inset }"
+        :style="{ width: `${live.width}px`, height: `${height}px`, transform: `scale(${scale})`, marginInlineStart: inset, clipPath: clip }"
       />
       <NarrowBeside v-if="isNarrowSeen" :shown="shown" :owner="composer.owner" :height="stage" :room="NARROW_ROOM" />
     </div>
