@@ -137,7 +137,7 @@ describe('two people', () => {
     await sam.eventually('not of this item alone', async () => (await lines())[0] === 'Renamed “Parking” to “Car park” · you');
     await (await sam.byText('label', 'everything')).click();
     const before = await labels(sam);
-    await sam.click('Back to here: Made the menu “Drawer on phones”');
+    await sam.click('Restore this state: Created the menu “Drawer on phones”');
     await sees(noor, 'Opening times');
     await sees(noor, 'Parking');
     await sam.eventually('it is not told', async () => (await lines())[0]?.startsWith('Restored the state after: Created the menu “Drawer on phones”'));

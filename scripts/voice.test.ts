@@ -39,7 +39,7 @@ const unwanted = [
 ];
 
 /** Also names of the two forms of Arrange that were given up. */
-const unwantedOnScreen = [/\bspread\b/i, /\boutline\b/i];
+const unwantedOnScreen = [/\bspread\b/i, /(?<!-)\boutline\b/i];
 
 function filesBelow(folder: string, isWanted: RegExp): string[] {
   return readdirSync(folder, { withFileTypes: true, recursive: true })

@@ -56,7 +56,7 @@ export const useLiveView = defineStore('liveView', () => {
   });
   const isBar = computed(() => place.value === 'bar' || place.value === 'secondBar');
   /** The height of the header alone, as it is shown, in px of the window. */
-  const barHeight = ref(64);
+  const barHeight = ref(62);
   const lowest = computed(() => (isBar.value ? Math.min(HIGHEST_BAR, barHeight.value) : PLACE_HEIGHT));
   /** On a phone the header is shown when somebody wants it. */
   const isUnfolded = ref(false);

@@ -12,7 +12,7 @@ const id = useId();
   <v-dialog v-model="isOpen" :max-width="width" :persistent="isBusy" :aria-labelledby="id">
     <form class="sheet" novalidate @submit.prevent="emit('submit')">
       <h1 :id="id">{{ title }}</h1>
-      <slot />
+      <div class="body" tabindex="0"><slot /></div>
       <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
       <div class="end"><slot name="actions" /></div>
     </form>
@@ -22,13 +22,27 @@ const id = useId();
 <style scoped>
 .sheet {
   display: grid;
-  gap: 14px;
-  padding: 20px;
+  /* What is asked scrolls; its title and its buttons stay in sight. */
+  grid-template-rows: auto minmax(0, 1fr);
+  gap: 8px;
+  max-height: calc(100dvh - 48px);
+  padding: 20px 0;
   border-radius: 12px;
   background: var(--sheet);
+}
+h1,
+.end {
+  padding-inline: 20px;
+}
+.body {
+  display: grid;
+  align-content: start;
+  gap: 14px;
   overflow: auto;
+  padding: 8px 20px 2px;
 }
 .problem {
+  margin-inline: 20px;
   padding: 8px 10px;
   border-radius: var(--radius);
   background: var(--brick-tint);

@@ -16,6 +16,8 @@ import WidthRuler from './WidthRuler.vue';
  */
 /** Where the frame begins, and what is left free below it, in px of the window. */
 const TOP = 58 + 20;
+/** The height of a bar of one row, until its own is known, in its own px. */
+const USUAL_BAR = 62;
 /** What is left to the band in which a panel is composed, with all around the live header, in px. */
 const COMPOSER = 392;
 /** What the narrow form next to it takes of the width, in px. */
@@ -50,8 +52,9 @@ const clip = computed(() => {
 const inset = computed(() => `${(wideRoom.value - live.width * scale.value) / 2}px`);
 
 watch(
-  () => Math.round(bar.value * scale.value),
-  (px) => px > 0 && (live.barHeight = px),
+  () => Math.round((bar.value || USUAL_BAR) * scale.value),
+  (px) => (live.barHeight = px),
+  { immediate: true },
 );
 
 /** Work that goes on below closes the dropdown that lies over it; its own settings do not. */
