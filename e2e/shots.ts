@@ -23,7 +23,7 @@ try {
   await driver.get(`${stack.editor}/quillmere/arrange/main`);
   await (await person.byText('label', 'Columns')).click();
   await person.select('Plant fair');
-  await shot('spread');
+  await shot('arrange-columns');
   await person.select('Seed house');
   await (await person.byText('label', 'Dropdown')).click();
   await person.find('.drops .tile');
@@ -85,7 +85,7 @@ try {
 
   await person.select('Glasshouses');
   await (await person.find('[role=tree]')).sendKeys(Key.ARROW_RIGHT);
-  await shot('arrange');
+  await shot('arrange-list');
 
   const from = await person.row('Orchard of old sorts');
   const to = await person.row('Alpine house');
@@ -101,10 +101,10 @@ try {
   await shot('page-finder');
   await person.type(Key.ENTER, Key.ESCAPE);
 
-  await driver
-    .actions()
-    .move({ origin: await person.find('iframe'), x: -165, y: -36 })
-    .perform();
+  await person.inLiveHeader(async () => {
+    const entry = await driver.findElement(By.xpath("//a[normalize-space()='Seed house']"));
+    await driver.actions().move({ origin: entry }).perform();
+  });
   await shot('live-header');
   await driver.actions().move({ x: 1200, y: 780 }).perform();
 
@@ -164,8 +164,13 @@ try {
   await shot('site-read-again');
   await person.click('Close');
 
-  await driver.get(`${stack.editor}/design`);
-  await shot('design-sheet');
+  await driver.get(`${stack.editor}/quillmere/arrange/main`);
+  await person.find('[role=treeitem]');
+  await person.click('Appearance');
+  await person.click('Dark');
+  await (await person.byText('label', 'Columns')).click();
+  await person.select('Plant fair');
+  await shot('arrange-dark');
 
   await driver.get(`${stack.site}/garden/glasshouses`);
   await driver

@@ -9,5 +9,5 @@ export const evidenceWords: Readonly<Record<Placing, string>> = {
   up: 'a link to the parent page',
   list: 'lists on the site',
   path: 'the address',
-  none: 'no information (top level)',
+  none: 'nothing',
 };

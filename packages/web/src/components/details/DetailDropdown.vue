@@ -7,10 +7,12 @@ import { useSelection } from '../../stores/selection.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import LineField from '../common/LineField.vue';
 import ExtentChoice from './ExtentChoice.vue';
+import ListSettings from './ListSettings.vue';
+import { px } from './px.ts';
 
 /** The dropdown of an item in a bar: its type, width, alignment, what opens it, and its form on other screens. */
 defineProps<{ /** It is shown where the panel is composed. */ isComposed?: boolean }>();
-const { form, panel, list, dropdown, change, columns, isMadeOfRows } = useDropdown();
+const { form, panel, dropdown, change, columns, isMadeOfRows } = useDropdown();
 const composer = useComposer();
 const selection = useSelection();
 const formWords: Readonly<Record<DropdownForm, { label: string; hint: string }>> = {
@@ -29,16 +31,6 @@ const lines = computed(() => {
   if (last === undefined) return '';
   return `Rows per column: ${[...rest.toReversed(), last].join(', ')}`;
 });
-
-/** A number of px that may be left out. */
-function px(name: string, least: number, most: number, keep: (value: number | null) => string | null) {
-  return (typed: string): string | null => {
-    const text = typed.trim();
-    if (text === '') return keep(null);
-    const value = Number(text);
-    return /^-?\d+$/.test(text) && value >= least && value <= most ? keep(value) : `Use a whole number from ${least} to ${most} px for the ${name}.`;
-  };
-}
 </script>
 
 <template>
@@ -137,31 +129,7 @@ function px(name: string, least: number, most: number, keep: (value: number | nu
         @update:model-value="change({ panel: { isFetched: $event === true ? true : null } })"
       />
     </template>
-    <template v-if="form === 'list'">
-      <LineField
-        class="px"
-        label="Width (px)"
-        :value="String(list.width ?? '')"
-        placeholder="auto"
-        :keep="px('width', LEAST_WIDTH, MOST_WIDTH, (value) => change({ list: { width: value } }))"
-      />
-      <ChoiceRow
-        :model-value="list.align ?? 'start'"
-        label="Align"
-        :choices="[
-          { value: 'start', label: 'start' },
-          { value: 'centre', label: 'centre' },
-          { value: 'end', label: 'end' },
-        ]"
-        @update:model-value="change({ list: { align: $event === 'start' ? null : $event } })"
-      />
-      <ChoiceRow
-        :model-value="list.columns ?? 1"
-        label="Columns"
-        :choices="[1, 2, 3, 4].map((value) => ({ value, label: String(value) }))"
-        @update:model-value="change({ list: { columns: $event === 1 ? null : $event } })"
-      />
-    </template>
+    <ListSettings v-if="form === 'list'" />
     <ChoiceRow
       :model-value="dropdown?.opens ?? 'rest'"
       label="Opens on"

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { deviceClasses, type DeviceClass } from '@zorvik/core';
+import { useComposer } from '../../stores/composer.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
 
 /** The width of the live header: drawn, or by device class. The marks are the site's breakpoints. */
 const live = useLiveView();
+const composer = useComposer();
 const share = (px: number): string => `${((px - NARROWEST) / (WIDEST - NARROWEST)) * 100}%`;
 const marks = computed(() => [live.breakpoints.medium, live.breakpoints.wide]);
 const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium: 'medium', wide: 'wide' };
@@ -25,7 +27,7 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
       </button>
     </div>
     <button
-      v-if="live.isBar"
+      v-if="live.isBar && composer.owner === null"
       type="button"
       class="plain-button whole"
       :disabled="live.branch === null"

@@ -56,7 +56,7 @@ const facts = computed(() => {
     visits === undefined ? '' : `${visits.toLocaleString()} visits`,
     date === undefined ? '' : date,
     categories === undefined ? '' : categories.join(', '),
-    placedBy === undefined ? '' : `position from ${evidenceWords[placedBy.by]} (${placedBy.sure} % certain)`,
+    placedBy === undefined ? '' : placedBy.by === 'none' ? 'position unknown' : `position from ${evidenceWords[placedBy.by]} (${placedBy.sure} % certain)`,
     template === null ? '' : `template ${template}`,
     formerAddresses === undefined ? '' : `formerly ${formerAddresses.map(shownAddress).join(', ')}`,
     readTitle === undefined || readTitle === title ? '' : `called “${readTitle}” on the site`,

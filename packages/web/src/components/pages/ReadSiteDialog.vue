@@ -42,7 +42,7 @@ const params = computed(() => ({ siteKey: copy.siteKey ?? '' }));
 const placedBy = computed(() =>
   Object.entries(difference.value?.placedBy ?? {})
     .sort((a, b) => b[1] - a[1])
-    .map(([by, count]) => `${count} from ${evidenceWords[by as Placing]}`)
+    .map(([by, count]) => (by === 'none' ? `${count} unknown (top level)` : `${count} from ${evidenceWords[by as Placing]}`))
     .join(', '),
 );
 const kinds = computed(() => {
