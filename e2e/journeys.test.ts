@@ -75,6 +75,8 @@ describe('2. a site of a sitemap', () => {
     await person.click('Create site');
     await person.eventually('not there', async () => (await browser.driver.getCurrentUrl()).split('?')[0] === `${stack.editor}/larch/pages` || null);
     expect(await (await person.find('.head .number')).getText()).toBe('1,004');
+    // What to do next is offered.
+    expect(await (await person.find('.next')).getText()).toMatch(/^Next:\s+create a menu from these pages/);
     const titles = await person.eventually('no rows', async () => {
       const found = await browser.driver.findElements(By.css('[role=row] .text'));
       return found.length > 0 ? Promise.all(found.map((one) => one.getText())) : null;
@@ -110,6 +112,7 @@ describe('3. a menu', () => {
     await person.click('Create menu');
     await person.eventually('not shown', async () => (await browser.driver.getCurrentUrl()).split('?')[0]?.endsWith('/quillmere/arrange/autumn') || null);
     expect(await person.rows()).toEqual([]);
+    expect(await (await person.find('.band .next')).getText()).toMatch(/Next:\s+add items/);
 
     await person.click('Add pages');
     await person.eventually('no field', async () => (await (await person.focused()).getAttribute('aria-label')) === 'Part of a title or an address' || null);

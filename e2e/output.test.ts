@@ -439,12 +439,12 @@ describe('the editor for axe', () => {
   });
 
   it('is usable on a phone: no screen is wider than it', async () => {
-    await browser.resize(390, 844);
+    await browser.resize(360, 800);
     for (const path of ['/quillmere/arrange/main', '/quillmere/pages', '/quillmere/drift/main', '/quillmere/editions', '/sites']) {
       await browser.driver.get(stack.editor + path);
       await person.find('main h1');
       const wide = await browser.driver.executeScript<string[]>(
-        `return [...document.querySelectorAll('.shell *')].filter((one) => one.checkVisibility() && one.getBoundingClientRect().right > 391 && !one.closest('.room, .only-heard'))
+        `return [...document.querySelectorAll('.shell *')].filter((one) => one.checkVisibility() && one.getBoundingClientRect().right > 361 && !one.closest('.room, .only-heard'))
           .map((one) => one.tagName + '.' + one.className)`,
       );
       expect(wide, path).toEqual([]);

@@ -131,6 +131,31 @@ describe('a dropdown in the live header', () => {
   });
 });
 
+describe('the bar and the heads', () => {
+  it('have all their buttons inside the window, none over another, from 360 px up', async () => {
+    const { driver } = browser;
+    await browser.resize(1280, 800);
+    for (const path of ['/quillmere/arrange/main', '/quillmere/pages', '/quillmere/drift/main']) {
+      await open(path);
+      for (const width of [360, 480, 620, 760, 880, 1000, 1100, 1280]) {
+        await browser.resize(width, 800);
+        const wrong = await driver.executeScript<string[]>(
+          `const all = [...document.querySelectorAll('header.bar :is(a, button), .head :is(h1, button, input, select), .drift > header :is(h1, button)')]
+             .filter((one) => one.checkVisibility() && !one.closest('.choices'));
+           const name = (one) => (one.textContent || one.getAttribute('aria-label') || one.tagName).trim().slice(0, 20);
+           const boxes = all.map((one) => [one, one.getBoundingClientRect()]).filter(([, { width }]) => width > 1);
+           const out = boxes.filter(([, { left, right }]) => left < -1 || right > innerWidth + 1).map(([one]) => 'outside: ' + name(one));
+           const over = boxes.flatMap(([one, a], at) => boxes.slice(at + 1).filter(([other, b]) => !one.contains(other) && a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 1 && b.top < a.bottom - 1)
+             .map(([other]) => name(one) + ' over ' + name(other)));
+           return [...out, ...over];`,
+        );
+        expect(wrong, `${path} at ${width} px`).toEqual([]);
+      }
+      await browser.resize(1280, 800);
+    }
+  });
+});
+
 describe('a wide window', () => {
   it('gives its width to the columns, so that no label is cut while there is room', async () => {
     await browser.resize(1920, 1080);

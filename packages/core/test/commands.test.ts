@@ -199,7 +199,7 @@ describe('commands on menus', () => {
       { kind: 'addPlacement', branch: [{ place: 'footer' }] },
     ]);
     expect(freeKey(document, 'Menu')).toBe('menu-2');
-    expect(keyFrom('種子', 'menu')).toBe('menu');
+    expect(keyFrom('種子', 'menu')).toBe('o4u-i1c');
     expect(keyFrom('2026', 'menu')).toBe('menu-2026');
   });
 

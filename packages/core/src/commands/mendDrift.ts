@@ -110,7 +110,7 @@ function leavingOut(stored: SiteDocument, { finding, mend }: ToMend, context: Co
   const filled = (context.from?.fill ?? createFilling())(document);
   return driftOfMenu({ stored: document, filled }, finding.menu)
     .filter(({ kind, page }) => kind === 'pageNew' && page === finding.page)
-    .map((one) => leaving(stored, one, 'Taken out when its page moved', context.random));
+    .map((one) => leaving(stored, one, 'Removed when its page moved', context.random));
 }
 
 function leaving({ site }: SiteDocument, { id, facts }: Finding, reason: string, random: RandomBits): Operation {

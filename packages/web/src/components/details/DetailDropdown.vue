@@ -17,7 +17,7 @@ const composer = useComposer();
 const selection = useSelection();
 const formWords: Readonly<Record<DropdownForm, { label: string; hint: string }>> = {
   list: { label: 'list', hint: 'Levels open inside it' },
-  flyouts: { label: 'flyouts', hint: 'Each level opens beside the one above' },
+  flyouts: { label: 'flyouts', hint: 'Each level opens next to its parent' },
   row: { label: 'row', hint: 'Links side by side across the bar' },
   panel: { label: 'panel', hint: 'Groups in columns' },
 };

@@ -45,7 +45,7 @@ const params = computed(() => ({ siteKey: copy.siteKey ?? '', menuKey: menu.valu
       </li>
       <li v-if="found > 0">
         <router-link :to="{ name: 'drift', params }" :title="terms.finding">Review {{ counted(found, '# finding', '# findings') }}</router-link>
-        <span class="mute">of drift: differences between this menu and the site’s pages that nobody chose</span>
+        <span class="mute">differences between this menu and the site’s pages that nobody chose</span>
       </li>
       <li v-if="arrange.undecided.length > 0">
         <button type="button" class="link" @click="arrange.goToUndecided()">

@@ -22,7 +22,7 @@ const about = computed(() => {
   const joined = lines.filter(({ tone }) => tone === 'agrees').length;
   const led = lines.filter(({ tone }) => tone !== 'new').length;
   const parts = [
-    'Drift is the differences between this menu and the site’s pages that nobody chose. Each one is a finding: fix it, or ignore it.',
+    'Drift: differences between this menu and the site’s pages that nobody chose. Fix each finding, or ignore it.',
     counted(led, `${joined} of # item linked to a page matches it.`, `${joined} of # items linked to pages match them.`),
   ];
   if (broken.value > 0) parts.push(counted(broken.value, '# broken link.', '# broken links.'));
