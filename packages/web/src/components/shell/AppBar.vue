@@ -165,8 +165,8 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
     margin-inline-start: 4px;
   }
 }
-/* On a phone: the menu and its state, and below them the workspaces. */
-@media (max-width: 600px) {
+/* On a phone and in a narrow window: the menu and its state, and below them the workspaces. */
+@media (max-width: 760px) {
   .bar {
     flex-wrap: wrap;
   }

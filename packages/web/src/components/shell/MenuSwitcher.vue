@@ -104,7 +104,7 @@ function show(key: string): void {
 .switch:hover {
   background: var(--paper-deep);
 }
-@media (max-width: 600px) {
+@media (max-width: 760px) {
   .name,
   .name + .mute {
     display: none;

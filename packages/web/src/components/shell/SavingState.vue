@@ -99,7 +99,7 @@ function changesIn(count: number): string {
     display: none;
   }
 }
-@media (max-width: 600px) {
+@media (max-width: 760px) {
   .state {
     flex: 1;
     justify-content: end;
