@@ -30,6 +30,31 @@ function linesOf(items: readonly ResolvedItem[], inset: string): string[] {
   return items.flatMap(({ label, href, children }) => [`${inset}${label} ${href ?? ''}`.trimEnd(), ...linesOf(children, `${inset}  `)]);
 }
 
+describe('reading a site', () => {
+  it('starts once its address is known, and never writes over what was typed meanwhile', async () => {
+    const { driver } = browser;
+    await driver.get(`${stack.editor}/quillmere/pages`);
+    await person.byText('button', 'Read the site …');
+    // The list of sites, which brings the address, comes only when it is let through.
+    await driver.executeScript(`const fetched = window.fetch;
+      const passed = new Promise((pass) => { window.letThrough = pass; });
+      window.fetch = async (what, ...rest) => {
+        if (new URL(what?.url ?? what, location.href).pathname.endsWith('/sites')) await passed;
+        return fetched(what, ...rest);
+      };`);
+    await person.click('Read the site …');
+    const start = await person.byText('button', 'Start');
+    await person.settled();
+    expect(await start.isEnabled()).toBe(false);
+    const address = await person.find('.begin input');
+    await address.sendKeys('http://typed.example/');
+    await driver.executeScript('window.letThrough()');
+    await person.eventually('it cannot be started', () => start.isEnabled());
+    expect(await address.getAttribute('value')).toBe('http://typed.example/');
+    await person.click('Close');
+  });
+});
+
 describe('a month passes', () => {
   it('is read, taken in, mended and published: then every link on the site works, and the menus are as expected', async () => {
     const { driver } = browser;

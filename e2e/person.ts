@@ -43,7 +43,7 @@ export function personAt(driver: WebDriver) {
     await eventually(`cannot click “${name}”`, async () => {
       const xpath = `//*[self::button or self::a or @role='option' or @role='menuitem' or contains(@class,'v-list-item')][normalize-space(.)=${quoted(name)} or @aria-label=${quoted(name)} or @title=${quoted(name)}]`;
       for (const element of await driver.findElements(By.xpath(xpath))) {
-        if (await element.isDisplayed()) {
+        if ((await element.isDisplayed()) && (await element.isEnabled())) {
           // What is still coming in would be clicked where it no longer is.
           await settled();
           await element.click().catch((error: Error) => {

@@ -287,6 +287,8 @@ describe('the decision table of drift', () => {
         drift(mended, dead).map((one) => findingInWords(one)),
         `after ${kind}`,
       ).toEqual([]);
+      // Two people, or two quick keys, may apply it to the same finding: the second changes nothing.
+      expect(mendDrift(followingContext(mended), [{ finding, mend: kind }]).ok, `${kind} again`).toBe(false);
     }
     // And so does leaving it, until it is taken up again.
     const left = after(document, (context) => leaveFinding(context, [finding], 'As it should be'));

@@ -104,8 +104,9 @@ function mending(stored: SiteDocument, { finding, mend }: ToMend, { random }: Co
 /** A page that is taken out of a menu because it moved is not wanted where it went to either: it is left there, too. */
 function leavingOut(stored: SiteDocument, { finding, mend }: ToMend, context: CommandContext): Operation[] {
   if (mend !== 'remove' || finding.kind !== 'pageMoved' || finding.page === null) return [];
-  const removed = applyAll(stored, mending(stored, { finding, mend }, context));
-  if (!removed.ok) return [];
+  const removal = mending(stored, { finding, mend }, context);
+  const removed = applyAll(stored, removal);
+  if (removal.length === 0 || !removed.ok) return [];
   const { document } = removed.value;
   const filled = (context.from?.fill ?? createFilling())(document);
   return driftOfMenu({ stored: document, filled }, finding.menu)
@@ -217,6 +218,12 @@ export function spotInOrder(stored: SiteDocument, parent: Id, page: Id): Spot {
 
 function addingInOrder(stored: SiteDocument, parent: Id, page: Id, id: Id): Operation[] {
   if (!stored.pages.nodes.has(page) || !(stored.items.nodes.has(parent) || stored.menus.nodes.has(parent))) return [];
+  const leadsThere = (child: Id): boolean => {
+    const { destination } = faceOf(stored, nodeAt(stored.items, child));
+    return destination.kind === 'page' && destination.page === page && destination.anchor === null;
+  };
+  // Somebody was there first, or the same fix was applied twice.
+  if ([...childrenOf(stored.items, parent)].some(leadsThere)) return [];
   const { after } = spotInOrder(stored, parent, page);
   return [{ kind: 'addItem', after, branch: [{ id, parent, ...pageFace(stored, page) }] }];
 }

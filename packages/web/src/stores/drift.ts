@@ -31,7 +31,8 @@ export const useDrift = defineStore('drift', () => {
     if (stored === null) return;
     client ??= driftClient();
     const found = await client.look(stored, dead.value);
-    if (found === null || copy.stored?.site.id !== stored.site.id) return;
+    // What changed meanwhile is looked at again anyway: an older answer would bring back what was just fixed.
+    if (found === null || copy.stored !== stored) return;
     open.value = found.open;
     left.value = found.left;
     isKnown.value = true;

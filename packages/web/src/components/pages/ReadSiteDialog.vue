@@ -25,8 +25,11 @@ const every = ref<ReadingRhythm | null>('never');
 const reading = shallowRef<Reading | null>(null);
 const problem = ref<string | null>(null);
 const isTaking = ref(false);
-/** What was typed since is not written over. */
+/** The usual address and the state of a reading are known; before that there is nothing to start. */
+const isPrepared = ref(false);
 let isPlanKnown = false;
+/** What somebody typed since the dialog opened is never written over. */
+let isTyped = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 /** ms between two looks at how far it is. */
 const LOOK = 400;
@@ -65,11 +68,14 @@ watch(isOpen, async (now) => {
   problem.value = null;
   trust.value = '';
   isPlanKnown = false;
+  isTyped = false;
+  isPrepared.value = false;
   if (address.value === '') {
     await sites.load();
-    address.value = sites.standIn ?? copy.document?.site.origin ?? '';
+    if (!isTyped) address.value = sites.standIn ?? copy.document?.site.origin ?? '';
   }
   await look();
+  isPrepared.value = true;
 });
 watch([missing, trust], () => state.value === 'done' && void look());
 onBeforeUnmount(() => clearTimeout(timer));
@@ -88,7 +94,8 @@ function taken(answer: Reading): void {
   const { plan } = answer;
   if (plan === null || isPlanKnown) return;
   isPlanKnown = true;
-  ({ address: address.value, pages: most.value, every: every.value } = plan);
+  ({ pages: most.value, every: every.value } = plan);
+  if (!isTyped) address.value = plan.address;
 }
 
 const start = computed(() => ({
@@ -150,7 +157,7 @@ function saidBy(by: Placing): string {
 
 function submit(): void {
   if (difference.value !== null && !isSame.value) void take();
-  else if (!isRunning.value) void begin();
+  else if (!isRunning.value && isPrepared.value) void begin();
 }
 </script>
 
@@ -160,7 +167,7 @@ function submit(): void {
       Zorvik reads the site from its start page and sitemaps, obeying robots.txt, and places each page by its breadcrumbs, or else by its path.
     </p>
     <div v-if="!isRunning && difference === null" class="begin">
-      <v-text-field v-model="address" label="Start page" placeholder="https://host/" autofocus hide-details />
+      <v-text-field v-model="address" label="Start page" placeholder="https://host/" autofocus hide-details @update:model-value="isTyped = true" />
       <label class="most">
         <span class="mute">Limit</span>
         <input v-model="most" type="number" min="1" max="20000" aria-label="Max. pages" />
@@ -251,7 +258,7 @@ function submit(): void {
       <v-btn variant="text" @click="isOpen = false">{{ isRunning ? 'Run in background' : 'Close' }}</v-btn>
       <v-btn v-if="difference !== null" variant="outlined" @click="begin">Read again</v-btn>
       <v-btn v-if="difference !== null && !isSame" color="primary" type="submit">Import changes</v-btn>
-      <v-btn v-else-if="!isRunning && difference === null" color="primary" type="submit">Start</v-btn>
+      <v-btn v-else-if="!isRunning && difference === null" color="primary" type="submit" :disabled="!isPrepared">Start</v-btn>
     </template>
   </DialogSheet>
 </template>
