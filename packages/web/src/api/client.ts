@@ -26,6 +26,12 @@ export async function ask<R extends Route>(route: R, { params = {}, query, body,
   return { kind: 'refused', refusal: refusalIn(value) };
 }
 
+/** What a person reads when an answer is no reply. `consequence` goes on from “No connection”: “nothing was changed”. */
+export function problemOf(answer: Exclude<Answer<unknown>, { readonly kind: 'reply' }>, consequence?: string): string {
+  if (answer.kind === 'refused') return answer.refusal.message;
+  return `No connection${consequence === undefined ? '' : `, so ${consequence}`}. Try again in a moment.`;
+}
+
 /** Whether who answers stands between, or cannot just now: what was asked is to be asked again. */
 export function isAway({ status }: Response): boolean {
   return status >= 502 && status <= 504;

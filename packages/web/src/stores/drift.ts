@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { counted, leaveFinding, mendDrift, safeMends, takeUpFinding, type Finding, type Id, type MendKind, type ToMend } from '@zorvik/core';
 import { driftClient, type DriftClient, type LeftFinding } from '../workers/driftClient.ts';
 import { routes } from '@zorvik/contract';
-import { ask } from '../api/client.ts';
+import { ask, problemOf } from '../api/client.ts';
 import { useNotices } from './notices.ts';
 import { useSelection } from './selection.ts';
 import { useWorkingCopy } from './workingCopy.ts';
@@ -58,7 +58,7 @@ export const useDrift = defineStore('drift', () => {
     isChecking.value = true;
     const answer = await ask(routes.checkLinks, { params: { siteKey: copy.siteKey ?? '' } });
     isChecking.value = false;
-    if (answer.kind !== 'reply') return notices.refuse(answer.kind === 'away' ? 'No connection. Try again in a moment.' : answer.refusal.message);
+    if (answer.kind !== 'reply') return notices.refuse(problemOf(answer));
     dead.value = new Map(answer.value.dead.map(({ address, reason }) => [address, reason]));
     notices.say(
       `Checked ${counted(answer.value.asked, '# external link', '# external links')}: ${dead.value.size === 0 ? 'all work' : counted(dead.value.size, '# does not work', '# do not work')}`,

@@ -28,7 +28,7 @@ import {
   type WorkingCopy,
 } from '@zorvik/core';
 import { routes, type EditionSummary, type ReplyOf } from '@zorvik/contract';
-import { ask } from '../api/client.ts';
+import { ask, problemOf } from '../api/client.ts';
 import { loadSite } from '../api/loadSite.ts';
 import { editsInOutbox, putAwayRefused, putInOutbox, refusedAt, type RefusedEdit } from '../api/outbox.ts';
 import type { TabMessage } from '../api/tabs.ts';
@@ -297,7 +297,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
       notices.say(`Published edition ${answer.value.number}`);
       return true;
     }
-    notices.refuse(answer.kind === 'away' ? 'No connection, so nothing was published. Try again in a moment.' : answer.refusal.message);
+    notices.refuse(problemOf(answer, 'nothing was published'));
     if (answer.kind === 'refused' && answer.refusal.code === 'staleView') await catchUp();
     return false;
   }
@@ -309,7 +309,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     const body = { id: mintId('edit', cryptoRandom), session: session.id, revision: to, known: revision.value, epoch };
     const answer = await ask(routes.goBack, { params: { siteKey: siteKey.value }, query: { name: session.shownName }, body });
     if (answer.kind === 'reply') return wentBack(answer.value);
-    notices.refuse(answer.kind === 'away' ? 'No connection, so nothing was changed. Try again in a moment.' : answer.refusal.message);
+    notices.refuse(problemOf(answer, 'nothing was changed'));
     return false;
   }
 

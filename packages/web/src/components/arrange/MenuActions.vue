@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { mdiChevronDown } from '@mdi/js';
 import { childrenOf, sketchOf } from '@zorvik/core';
 import { saveFile } from '../../composables/saveFile.ts';
 import { terms } from '../../shortcuts/terms.ts';
 import { useArrange } from '../../stores/arrange.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import MenuButton from '../common/MenuButton.vue';
 
 /** What can be done with the menu as a whole. */
 const copy = useWorkingCopy();
@@ -33,28 +33,20 @@ async function takeOut(key: string): Promise<void> {
 </script>
 
 <template>
-  <v-menu>
-    <template #activator="{ props: activator }">
-      <button type="button" class="plain-button" v-bind="activator">
-        Menu
-        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
-      </button>
-    </template>
-    <v-list density="compact" min-width="240" aria-label="Menu actions">
-      <v-list-item title="Menu settings …" @click="arrange.ask('menuFacts')" />
-      <v-list-item title="Shared links" :aria-description="terms.sharedLink" @click="arrange.ask('sharedLinks')" />
-      <v-list-item
-        :title="arrange.beside === null ? 'Show another menu next to it' : 'Hide the other menu'"
-        :disabled="selection.menus.length < 2"
-        @click="arrange.ask('beside')"
-      />
-      <v-list-item title="Add a planned page …" :aria-description="terms.plannedPage" @click="arrange.ask('planPage')" />
-      <v-list-item title="Expand all" @click="selection.foldAll(false)" />
-      <v-list-item title="Collapse all" @click="selection.foldAll(true)" />
-      <v-divider />
-      <v-list-item title="Import …" @click="arrange.ask('bringIn')" />
-      <v-list-subheader>Export as</v-list-subheader>
-      <v-list-item v-for="format in formats" :key="format.key" :title="format.name" @click="takeOut(format.key)" />
-    </v-list>
-  </v-menu>
+  <MenuButton label="Menu" list-label="Menu actions">
+    <v-list-item title="Menu settings …" @click="arrange.ask('menuFacts')" />
+    <v-list-item title="Shared links" :aria-description="terms.sharedLink" @click="arrange.ask('sharedLinks')" />
+    <v-list-item
+      :title="arrange.beside === null ? 'Show another menu next to it' : 'Hide the other menu'"
+      :disabled="selection.menus.length < 2"
+      @click="arrange.ask('beside')"
+    />
+    <v-list-item title="Add a planned page …" :aria-description="terms.plannedPage" @click="arrange.ask('planPage')" />
+    <v-list-item title="Expand all" @click="selection.foldAll(false)" />
+    <v-list-item title="Collapse all" @click="selection.foldAll(true)" />
+    <v-divider />
+    <v-list-item title="Import …" @click="arrange.ask('bringIn')" />
+    <v-list-subheader>Export as</v-list-subheader>
+    <v-list-item v-for="format in formats" :key="format.key" :title="format.name" @click="takeOut(format.key)" />
+  </MenuButton>
 </template>

@@ -59,6 +59,7 @@ const shared = computed(() => {
 </template>
 
 <style scoped src="./fields.css"></style>
+<style scoped src="./note.css"></style>
 <style scoped>
 .fields > * {
   flex-basis: 212px;
@@ -75,23 +76,5 @@ const shared = computed(() => {
 .stack > :deep(.badge),
 .stack > :deep(.icon) {
   justify-self: stretch;
-}
-.note {
-  padding: 7px 10px;
-  border-radius: var(--radius);
-  background: var(--moss-tint);
-  font-size: 0.75rem;
-}
-.note strong {
-  color: var(--moss);
-}
-.note button {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--accent);
-  font: inherit;
-  font-weight: 600;
-  cursor: pointer;
 }
 </style>

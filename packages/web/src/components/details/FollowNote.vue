@@ -44,25 +44,10 @@ const stop = (): void => void copy.perform((context) => unfollow(context, holder
   </div>
 </template>
 
+<style scoped src="./note.css"></style>
 <style scoped>
-.note {
-  padding: 7px 10px;
-  border-radius: var(--radius);
-  background: var(--moss-tint);
-  font-size: 0.75rem;
-}
-.note strong {
-  color: var(--moss);
-}
 .note button {
   min-height: 24px;
-  padding: 0;
   margin-inline-end: 6px;
-  border: 0;
-  background: none;
-  color: var(--accent);
-  font: inherit;
-  font-weight: 600;
-  cursor: pointer;
 }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue';
+import { problemOf } from '../../api/client.ts';
 import { useRouter } from 'vue-router';
 import { useSites } from '../../stores/sites.ts';
 import DialogSheet from '../common/DialogSheet.vue';
@@ -32,13 +33,13 @@ async function make(): Promise<void> {
   progress.value = null;
   if (answer.kind === 'reply') await router.push({ name: 'pages', params: { siteKey: answer.value.site } });
   else if (signal.aborted) problem.value = 'Stopped. Nothing was saved.';
-  else problem.value = answer.kind === 'away' ? 'No connection, so nothing was saved. Try again in a moment.' : answer.refusal.message;
+  else problem.value = problemOf(answer, 'nothing was saved');
 }
 
 async function makeEmpty(): Promise<void> {
   const answer = await sites.make(wanted());
   if (answer.kind === 'reply') await router.push({ name: 'pages', params: { siteKey: answer.value.key } });
-  else problem.value = answer.kind === 'away' ? 'No connection, so nothing was saved. Try again in a moment.' : answer.refusal.message;
+  else problem.value = problemOf(answer, 'nothing was saved');
 }
 </script>
 

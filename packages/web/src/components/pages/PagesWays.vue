@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { mdiChevronDown } from '@mdi/js';
 import { computed, shallowRef } from 'vue';
 import { counted, redirectMap } from '@zorvik/core';
 import type * as Formats from '@zorvik/formats';
 import { saveFile } from '../../composables/saveFile.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import MenuButton from '../common/MenuButton.vue';
 
 /** The ways in which pages are imported and exported. */
 const emit = defineEmits<{ ask: [what: 'sitemap' | 'file' | 'site'] }>();
@@ -36,35 +36,19 @@ function savePages({ key, ending, type }: (typeof Formats.pageFormats)[number]):
     <button type="button" class="plain-button" title="Reads the pages from the site itself and shows what changed" @click="emit('ask', 'site')">
       Read the site …
     </button>
-    <v-menu>
-      <template #activator="{ props: activator }">
-        <button type="button" class="plain-button" v-bind="activator">
-          Import
-          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
-        </button>
-      </template>
-      <v-list density="compact" min-width="200" aria-label="Import pages">
-        <v-list-item title="Import sitemap …" @click="emit('ask', 'sitemap')" />
-        <v-list-item title="Import file …" @click="emit('ask', 'file')" />
-      </v-list>
-    </v-menu>
-    <v-menu>
-      <template #activator="{ props: activator }">
-        <button type="button" class="plain-button" v-bind="activator" @mouseenter="loadFormats" @focus="loadFormats" @click="loadFormats">
-          Export
-          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
-        </button>
-      </template>
-      <v-list density="compact" min-width="240" aria-label="Export pages as">
-        <v-list-item v-for="format in formats?.pageFormats" :key="format.key" :title="format.name" @click="savePages(format)" />
-        <v-divider v-if="redirects.length > 0" />
-        <v-list-item
-          v-if="redirects.length > 0"
-          :title="`Redirects: ${counted(redirects.length, '# old address', '# old addresses')} (CSV)`"
-          @click="saveRedirects"
-        />
-      </v-list>
-    </v-menu>
+    <MenuButton label="Import" list-label="Import pages" :min-width="200">
+      <v-list-item title="Import sitemap …" @click="emit('ask', 'sitemap')" />
+      <v-list-item title="Import file …" @click="emit('ask', 'file')" />
+    </MenuButton>
+    <MenuButton label="Export" list-label="Export pages as" @mouseenter="loadFormats" @focus="loadFormats" @click="loadFormats">
+      <v-list-item v-for="format in formats?.pageFormats" :key="format.key" :title="format.name" @click="savePages(format)" />
+      <v-divider v-if="redirects.length > 0" />
+      <v-list-item
+        v-if="redirects.length > 0"
+        :title="`Redirects: ${counted(redirects.length, '# old address', '# old addresses')} (CSV)`"
+        @click="saveRedirects"
+      />
+    </MenuButton>
   </span>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, shallowRef, watch } from 'vue';
+import { problemOf } from '../../api/client.ts';
 import { useNotices } from '../../stores/notices.ts';
 import { useSites, type MissingPages } from '../../stores/sites.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -39,11 +40,7 @@ async function read(): Promise<void> {
   const answer = await sites.readInto(copy.siteKey, missing.value, bytes.value, (stored, of) => (progress.value = { stored, of }), signal);
   progress.value = null;
   if (answer.kind !== 'reply') {
-    problem.value = signal.aborted
-      ? STOPPED
-      : answer.kind === 'away'
-        ? 'No connection, so nothing was changed. Try again in a moment.'
-        : answer.refusal.message;
+    problem.value = signal.aborted ? STOPPED : problemOf(answer, 'nothing was changed');
     // Stopped at the very end it may have been kept after all: then it is shown, and undo takes it back.
     await copy.catchUp();
     return;

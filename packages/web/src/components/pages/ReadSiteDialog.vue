@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { counted, type Placing } from '@zorvik/core';
 import { routes, type Reading, type ReadingRhythm } from '@zorvik/contract';
 import { evidenceWords } from '../../composables/evidenceWords.ts';
-import { ask } from '../../api/client.ts';
+import { ask, problemOf } from '../../api/client.ts';
 import { useNotices } from '../../stores/notices.ts';
 import { useSession } from '../../stores/session.ts';
 import { useSites, type MissingPages } from '../../stores/sites.ts';
@@ -85,7 +85,7 @@ async function look(): Promise<void> {
   const query = { missing: missing.value ?? ('retire' as const), ...(trust.value === '' ? {} : { trust: trust.value }) };
   const answer = await ask(routes.readingOf, { params: params.value, query });
   if (answer.kind === 'reply') taken(answer.value);
-  else problem.value = answer.kind === 'away' ? 'No connection. Try again in a moment.' : answer.refusal.message;
+  else problem.value = problemOf(answer);
   if (isOpen.value && isRunning.value) timer = setTimeout(() => void look(), LOOK);
 }
 
@@ -111,7 +111,7 @@ async function keepRhythm(chosen: ReadingRhythm | null): Promise<void> {
   const answer = await ask(routes.planReading, { params: params.value, body: { ...start.value, every: chosen } });
   if (answer.kind === 'reply') return taken(answer.value);
   every.value = before;
-  problem.value = answer.kind === 'away' ? 'No connection. Try again in a moment.' : answer.refusal.message;
+  problem.value = problemOf(answer);
 }
 
 async function begin(): Promise<void> {
@@ -121,7 +121,7 @@ async function begin(): Promise<void> {
   if (answer.kind === 'reply') {
     reading.value = answer.value;
     timer = setTimeout(() => void look(), LOOK);
-  } else problem.value = answer.kind === 'away' ? 'No connection. Try again in a moment.' : answer.refusal.message;
+  } else problem.value = problemOf(answer);
 }
 
 async function steer(act: 'pause' | 'goOn' | 'cancel'): Promise<void> {
@@ -142,7 +142,7 @@ async function take(): Promise<void> {
   const answer = await ask(routes.takeReading, { params: params.value, body });
   isTaking.value = false;
   if (answer.kind !== 'reply') {
-    problem.value = answer.kind === 'away' ? 'No connection, so nothing was changed. Try again in a moment.' : answer.refusal.message;
+    problem.value = problemOf(answer, 'nothing was changed');
     return;
   }
   await copy.catchUp();
