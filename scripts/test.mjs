@@ -52,13 +52,15 @@ const kept = (tool) => ['--cache', '--cache-strategy', 'content', '--cache-locat
 function staticChecks() {
   const types = (what, tool, project, name) => () =>
     run(what, bin(tool), ['-p', project, '--incremental', '--tsBuildInfoFile', `build/types/${name}.tsbuildinfo`]);
-  return inTurn(
-    () => run('lint', bin('eslint'), ['.', '--max-warnings', '0', ...kept('eslint')]),
-    types('types of core', 'tsc', 'packages/core', 'core'),
-    types('types of the rest', 'tsc', 'tsconfig.node.json', 'node'),
-    types('types of the editor', 'vue-tsc', 'packages/web', 'web'),
-    () => run('format', bin('prettier'), ['--check', '.', '--log-level', 'warn', ...kept('prettier')]),
-  );
+  return Promise.all([
+    run('lint', bin('eslint'), ['.', '--max-warnings', '0', ...kept('eslint')]),
+    inTurn(
+      types('types of core', 'tsc', 'packages/core', 'core'),
+      types('types of the rest', 'tsc', 'tsconfig.node.json', 'node'),
+      types('types of the editor', 'vue-tsc', 'packages/web', 'web'),
+      () => run('format', bin('prettier'), ['--check', '.', '--log-level', 'warn', ...kept('prettier')]),
+    ),
+  ]).then((outcomes) => outcomes.every(Boolean));
 }
 
 /** Two test files side by side, whatever the runner thinks of the machine: it leaves one of two cores idle. */
