@@ -6,7 +6,12 @@ export default defineConfig({
       {
         test: {
           name: 'core',
-          include: ['packages/core/{laws,test}/**/*.test.ts', 'packages/formats/test/**/*.test.ts', 'scripts/**/*.test.ts', 'demo/**/*.test.ts'],
+          include: [
+            'packages/core/{laws,test}/**/*.test.ts',
+            'packages/formats/test/**/*.test.ts',
+            'scripts/**/*.test.ts',
+            'demo/**/*.test.ts',
+          ],
           // Pure functions: files need not be kept apart, and load the core once.
           isolate: false,
           // Laws try hundreds of documents; how fast a machine does that is no question of theirs.

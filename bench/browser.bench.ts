@@ -7,7 +7,16 @@ import { fileURLToPath } from 'node:url';
 import { By, Key, type WebDriver } from 'selenium-webdriver';
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import { build } from 'vite';
-import { childrenOf, labelOf, mapTree, nodeAt, seededRandom, toStored, type Id, type SiteDocument } from '@zorvik/core';
+import {
+  childrenOf,
+  labelOf,
+  mapTree,
+  nodeAt,
+  seededRandom,
+  toStored,
+  type Id,
+  type SiteDocument,
+} from '@zorvik/core';
 import { randomDocument } from '@zorvik/core/testing';
 import { openBrowser } from '../e2e/browser.ts';
 import { siteCache } from '../packages/server/src/editing/siteCache.ts';
@@ -31,14 +40,24 @@ async function served(pages: number): Promise<Served> {
   const document = randomDocument(random, { pages, menus: 1, items: ITEMS, branching: 12 });
   const kept = await testDatabase();
   const opened = await kept.open();
-  await storeDocument({ database: opened.database, cache: siteCache(), now: () => new Date(), deliveryAddress: '' }, toStored(document), random, 'Bench');
+  await storeDocument(
+    { database: opened.database, cache: siteCache(), now: () => new Date(), deliveryAddress: '' },
+    toStored(document),
+    random,
+    'Bench',
+  );
   await opened.close();
   const run = await startProcess(kept.environment);
   const close = async (): Promise<void> => {
     await stopProcess(run);
     await kept.remove();
   };
-  return { document, address: run.address, menu: `${run.address}/${document.site.key}/arrange/menu-0`, close };
+  return {
+    document,
+    address: run.address,
+    menu: `${run.address}/${document.site.key}/arrange/menu-0`,
+    close,
+  };
 }
 
 /** Notes in the page when as many of these are painted: two frames after they are there. */
@@ -47,7 +66,12 @@ function paintedScript(selector: string, count: number): string {
     ? requestAnimationFrame(() => requestAnimationFrame(() => (window.__painted = performance.now()))) : requestAnimationFrame(look); look(); })()`;
 }
 
-async function timeToPaint(driver: WebDriver, address: string, selector: string, count: number): Promise<number> {
+async function timeToPaint(
+  driver: WebDriver,
+  address: string,
+  selector: string,
+  count: number,
+): Promise<number> {
   await driver.get('about:blank');
   const added = (await (driver as Driver).sendAndGetDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', {
     source: paintedScript(selector, count),
@@ -55,8 +79,13 @@ async function timeToPaint(driver: WebDriver, address: string, selector: string,
     identifier: string;
   };
   await driver.get(address);
-  const time = await driver.wait(async () => driver.executeScript<number | null>('return window.__painted ?? null'), 120_000);
-  await (driver as Driver).sendDevToolsCommand('Page.removeScriptToEvaluateOnNewDocument', { identifier: added.identifier });
+  const time = await driver.wait(
+    async () => driver.executeScript<number | null>('return window.__painted ?? null'),
+    120_000,
+  );
+  await (driver as Driver).sendDevToolsCommand('Page.removeScriptToEvaluateOnNewDocument', {
+    identifier: added.identifier,
+  });
   return Number(time);
 }
 
@@ -72,14 +101,26 @@ async function reference(document: SiteDocument): Promise<{ address: string; clo
   const nodes = mapTree<Id, object>(
     childrenOf(document.items, menu),
     (id) => childrenOf(document.items, id),
-    (id, children) => ({ id, title: labelOf(document, nodeAt(document.items, id)), ...(children.length === 0 ? {} : { children }) }),
+    (id, children) => ({
+      id,
+      title: labelOf(document, nodeAt(document.items, id)),
+      ...(children.length === 0 ? {} : { children }),
+    }),
   );
   await writeFile(join(folder, 'items.json'), JSON.stringify(nodes));
-  const types: Readonly<Record<string, string>> = { '.html': 'text/html', '.js': 'text/javascript', '.css': 'text/css', '.json': 'application/json' };
+  const types: Readonly<Record<string, string>> = {
+    '.html': 'text/html',
+    '.js': 'text/javascript',
+    '.css': 'text/css',
+    '.json': 'application/json',
+  };
   const server = createServer((request, response) => {
     const path = join(folder, request.url === '/' ? 'index.html' : (request.url ?? ''));
     readFile(path).then(
-      (bytes) => response.writeHead(200, { 'Content-Type': types[extname(path)] ?? 'application/octet-stream' }).end(bytes),
+      (bytes) =>
+        response
+          .writeHead(200, { 'Content-Type': types[extname(path)] ?? 'application/octet-stream' })
+          .end(bytes),
       () => response.writeHead(404).end(),
     );
   });
@@ -96,7 +137,10 @@ async function reference(document: SiteDocument): Promise<{ address: string; clo
 
 /** How long the page's own thread has worked so far, in ms. */
 async function worked(driver: WebDriver): Promise<number> {
-  const { metrics } = (await (driver as Driver).sendAndGetDevToolsCommand('Performance.getMetrics', {})) as unknown as {
+  const { metrics } = (await (driver as Driver).sendAndGetDevToolsCommand(
+    'Performance.getMetrics',
+    {},
+  )) as unknown as {
     metrics: { name: string; value: number }[];
   };
   return (metrics.find(({ name }) => name === 'TaskDuration')?.value ?? 0) * 1000;
@@ -105,14 +149,19 @@ async function worked(driver: WebDriver): Promise<number> {
 async function workOf(driver: WebDriver, act: () => Promise<unknown>): Promise<number> {
   const before = await worked(driver);
   await act();
-  await driver.executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done)))');
+  await driver.executeAsyncScript(
+    'const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done)))',
+  );
   return (await worked(driver)) - before;
 }
 
 /** How long a page or a script may take, in ms: a slow machine is slow, not broken. */
 const SLOW = 300_000;
 
-/** Arrange with 5,000 items: until its rows are painted; work for each frame of a drag, for a drop, for folding and unfolding all. */
+/**
+ * Arrange with 5,000 items: until its rows are painted; work for each frame of a drag, for a drop, for
+ * folding and unfolding all.
+ */
 export async function arrangeFigures(): Promise<(Figure | Unmeasured)[]> {
   const site = await served(20);
   const other = await reference(site.document);
@@ -137,7 +186,9 @@ export async function arrangeFigures(): Promise<(Figure | Unmeasured)[]> {
     await (driver as Driver).sendDevToolsCommand('Performance.enable', {});
     const rows = await driver.findElements(By.css('[role=treeitem]'));
     const frames: number[] = [];
-    await driver.executeScript('window.__frames = 0; (function count() { window.__frames += 1; requestAnimationFrame(count); })()');
+    await driver.executeScript(
+      'window.__frames = 0; (function count() { window.__frames += 1; requestAnimationFrame(count); })()',
+    );
     const framesSoFar = (): Promise<number> => driver.executeScript<number>('return window.__frames');
     await driver.actions().move({ origin: rows[1]! }).press().move({ origin: rows[3]! }).perform();
     // A few first, until the engine has compiled what runs with each.
@@ -145,16 +196,27 @@ export async function arrangeFigures(): Promise<(Figure | Unmeasured)[]> {
       const y = 12 + (Math.abs(step) % 5) * 30;
       const x = (Math.abs(step) % 7) * 12;
       const before = await framesSoFar();
-      const work = await workOf(driver, () => driver.actions({ async: true }).move({ origin: rows[2]!, x, y, duration: 0 }).perform());
+      const work = await workOf(driver, () =>
+        driver.actions({ async: true }).move({ origin: rows[2]!, x, y, duration: 0 }).perform(),
+      );
       if (step >= 0) frames.push(work / Math.max(1, (await framesSoFar()) - before));
     }
     const drop = await workOf(driver, () => driver.actions().release().perform());
     const tree = await driver.findElement(By.css('[role=tree]'));
     await tree.sendKeys(Key.HOME);
     const folds: number[] = [];
-    for (const key of ['-', '+', '-', '+', '-', '+']) folds.push(await workOf(driver, () => tree.sendKeys(key)));
+    for (const key of ['-', '+', '-', '+', '-', '+'])
+      folds.push(await workOf(driver, () => tree.sendKeys(key)));
     return [
-      problem === null ? { name: 'open', ours: quantile(ours, 0.5), reference: quantile(theirs, 0.5), unit: 'ms', target: 0.05 } : { name: 'open', problem },
+      problem === null
+        ? {
+            name: 'open',
+            ours: quantile(ours, 0.5),
+            reference: quantile(theirs, 0.5),
+            unit: 'ms',
+            target: 0.05,
+          }
+        : { name: 'open', problem },
       { name: 'drag', ours: quantile(frames, 0.95), reference: 8, unit: 'ms', target: 0.8 },
       { name: 'drop', ours: drop, reference: 100, unit: 'ms', target: 0.5 },
       { name: 'unfold-all', ours: quantile(folds, 0.5), reference: 100, unit: 'ms', target: 0.5 },

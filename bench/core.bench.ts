@@ -42,7 +42,10 @@ function menuOf(count: number): { document: SiteDocument; edit: Edit; menu: Id; 
   const [menu = ''] = document.menus.nodes.keys();
   const leaf = deepest(document, menu, 'last');
   const target = deepest(document, menu, 'first');
-  const made = moveItems(contextOf(document), [leaf.at(-1) ?? ''], { parent: target.at(-2) ?? '', after: null });
+  const made = moveItems(contextOf(document), [leaf.at(-1) ?? ''], {
+    parent: target.at(-2) ?? '',
+    after: null,
+  });
   if (!made.ok) throw new Error(made.refusal.message);
   return { document, edit: made.value, menu, from: leaf, to: target };
 }
@@ -50,7 +53,12 @@ function menuOf(count: number): { document: SiteDocument; edit: Edit; menu: Id; 
 /** The path from a menu down to a leaf, by first or last children. */
 function deepest(document: SiteDocument, menu: Id, way: 'first' | 'last'): Id[] {
   const path: Id[] = [];
-  for (let at = childrenOf(document.items, menu)[way](); at !== null; at = childrenOf(document.items, at)[way]()) path.push(at);
+  for (
+    let at = childrenOf(document.items, menu)[way]();
+    at !== null;
+    at = childrenOf(document.items, at)[way]()
+  )
+    path.push(at);
   return path;
 }
 
@@ -64,11 +72,16 @@ function moveAndUndo({ document, edit }: { document: SiteDocument; edit: Edit })
 
 /** The same tree as plain nested objects, for Immer. */
 function plainTree(document: SiteDocument, parent: Id): PlainItem[] {
-  return [...childrenOf(document.items, parent)].map((id) => ({ id, label: document.items.nodes.get(id)?.label ?? null, children: plainTree(document, id) }));
+  return [...childrenOf(document.items, parent)].map((id) => ({
+    id,
+    label: document.items.nodes.get(id)?.label ?? null,
+    children: plainTree(document, id),
+  }));
 }
 
 function immerMoveAndUndo(root: PlainItem, from: readonly Id[], to: readonly Id[]): PlainItem {
-  const walk = (draft: PlainItem, path: readonly Id[]): PlainItem => path.reduce((at, id) => at.children.find((one) => one.id === id) ?? at, draft);
+  const walk = (draft: PlainItem, path: readonly Id[]): PlainItem =>
+    path.reduce((at, id) => at.children.find((one) => one.id === id) ?? at, draft);
   const id = from.at(-1);
   const move = (tree: PlainItem, source: readonly Id[], target: readonly Id[], isBack: boolean): PlainItem =>
     produce(tree, (draft) => {
@@ -86,23 +99,37 @@ const times = (count: number, act: () => unknown) => (): void => {
   for (let turn = 0; turn < count; turn += 1) act();
 };
 
-/** A site of so many pages, and 10,000 items that lead to them with their facts agreed on; one page in a hundred changed since. */
-function drifting(pages: number): { readonly document: SiteDocument; readonly pages: readonly Page[]; readonly items: readonly Item[] } {
+/**
+ * A site of so many pages, and 10,000 items that lead to them with their facts agreed on; one page in a
+ * hundred changed since.
+ */
+function drifting(pages: number): {
+  readonly document: SiteDocument;
+  readonly pages: readonly Page[];
+  readonly items: readonly Item[];
+} {
   const made = randomDocument(seededRandom(4), { pages, menus: 4, items: 10_000, branching: 10 });
-  const live = [...made.pages.nodes.values()].map((page) => [page.id, { ...page, state: 'live' as const }] as const);
+  const live = [...made.pages.nodes.values()].map(
+    (page) => [page.id, { ...page, state: 'live' as const }] as const,
+  );
   const site = { ...made, pages: { ...made.pages, nodes: made.pages.nodes.withAll(live) } };
   const ids = live.map(([id]) => id);
-  const led = [...made.items.nodes.values()].map((item, at) => {
+  const linked = [...made.items.nodes.values()].map((item, at) => {
     const page = ids[(at * 7919) % ids.length] ?? '';
     const destination = { kind: 'page' as const, page, anchor: null };
-    return [item.id, { ...item, label: at % 3 === 0 ? 'Own' : null, destination, agreed: agreedFacts(site, page) }] as const;
+    return [
+      item.id,
+      { ...item, label: at % 3 === 0 ? 'Own' : null, destination, agreed: agreedFacts(site, page) },
+    ] as const;
   });
   const changed = live
     .filter((_, at) => at % 100 === 0)
-    .map(([id, page]) => [id, { ...page, title: `${page.title} now`, address: `${page.address}/now` }] as const);
+    .map(
+      ([id, page]) => [id, { ...page, title: `${page.title} now`, address: `${page.address}/now` }] as const,
+    );
   const document = {
     ...site,
-    items: { ...site.items, nodes: site.items.nodes.withAll(led) },
+    items: { ...site.items, nodes: site.items.nodes.withAll(linked) },
     pages: { ...site.pages, nodes: site.pages.nodes.withAll(changed) },
   };
   return { document, pages: [...document.pages.nodes.values()], items: [...document.items.nodes.values()] };
@@ -123,20 +150,27 @@ function lookUp({ pages, items }: ReturnType<typeof drifting>): number {
 async function driftFigures(): Promise<Figure[]> {
   const large = drifting(100_000);
   const small = drifting(10_000);
-  const look = ({ document }: ReturnType<typeof drifting>) => driftOf({ stored: document, filled: withFollowed(document) });
-  // One page called otherwise, time and again, as while its title is typed: the changes are told to the worker, which looks again.
+  const look = ({ document }: ReturnType<typeof drifting>) =>
+    driftOf({ stored: document, filled: withFollowed(document) });
+  // One page called otherwise, time and again, as while its title is typed: the changes are told to the
+  // worker, which looks again.
   const again = createDrift();
   const fill = createFilling();
   let { document } = large;
   let copy = document;
   const kept = again({ stored: copy, filled: fill(copy) }).length;
-  const led = large.items.flatMap(({ destination }) => (destination.kind === 'page' ? [destination.page] : []));
+  const linked = large.items.flatMap(({ destination }) =>
+    destination.kind === 'page' ? [destination.page] : [],
+  );
   let turn = 0;
   const rename = (): void => {
-    const id = led[(turn += 1) % led.length] ?? '';
+    const id = linked[(turn += 1) % linked.length] ?? '';
     const page = document.pages.nodes.get(id);
     if (page === undefined) throw new Error('A page is missing.');
-    const after = { ...document, pages: { ...document.pages, nodes: document.pages.nodes.with(id, { ...page, title: `Typed ${turn}` }) } };
+    const after = {
+      ...document,
+      pages: { ...document.pages, nodes: document.pages.nodes.with(id, { ...page, title: `Typed ${turn}` }) },
+    };
     copy = withChanges(copy, changesBetween(document, after));
     document = after;
     if (again({ stored: copy, filled: fill(copy) }).length < kept) throw new Error('Findings were lost.');
@@ -184,7 +218,13 @@ async function panelFigure(): Promise<Figure> {
 let made = 0;
 function plainItem(label: string): ResolvedItem {
   made += 1;
-  return { id: `i${String(made).padStart(15, '0')}`, label, href: `/a/${made}`, opensNewTab: false, children: [] };
+  return {
+    id: `i${String(made).padStart(15, '0')}`,
+    label,
+    href: `/a/${made}`,
+    opensNewTab: false,
+    children: [],
+  };
 }
 
 export async function coreFigures(): Promise<Figure[]> {

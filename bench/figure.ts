@@ -21,10 +21,19 @@ export function printUnmeasured({ name, problem }: Unmeasured): void {
   console.log(`${name.padEnd(14)}  NOT MEASURED: ${problem.split('\n')[0] ?? ''}`);
 }
 
-export function printFigure({ name, ours, reference, unit, target, isFloor = false, isDifference = false }: Figure): boolean {
+export function printFigure({
+  name,
+  ours,
+  reference,
+  unit,
+  target,
+  isFloor = false,
+  isDifference = false,
+}: Figure): boolean {
   const value = isDifference ? ours - reference : ours / reference;
   const isOk = isFloor ? value >= target : value <= target;
-  const shown = (number: number): string => (number >= 100 ? number.toFixed(0) : number >= 1 ? number.toFixed(2) : number.toPrecision(3));
+  const shown = (number: number): string =>
+    number >= 100 ? number.toFixed(0) : number >= 1 ? number.toFixed(2) : number.toPrecision(3);
   const goal = `${isFloor ? 'at least' : 'at most'} ${shown(target)}${isDifference ? ` ${unit} more` : 'x'}`;
   const columns = [
     name.padEnd(14),
@@ -45,10 +54,14 @@ export function quantile(values: readonly number[], q: number): number {
 }
 
 /**
- * The median time of two functions in ms, measured by turns so that whatever else the machine does meets both alike. Each is warmed
- * up first.
+ * The median time of two functions in ms, measured by turns so that whatever else the machine does meets both
+ * alike. Each is warmed up first.
  */
-export async function byTurns(rounds: number, ours: () => unknown, reference: () => unknown): Promise<readonly [number, number]> {
+export async function byTurns(
+  rounds: number,
+  ours: () => unknown,
+  reference: () => unknown,
+): Promise<readonly [number, number]> {
   const times: [number[], number[]] = [[], []];
   for (let round = -Math.ceil(rounds / 4); round < rounds; round += 1) {
     for (const [at, run] of [ours, reference].entries()) {

@@ -5,7 +5,10 @@ import { deliveryFigures, importFigure, saveFigure, stallFigure, startFigure } f
 import { readingFigure } from './reading.bench.ts';
 import { sizeFigures } from './size.bench.ts';
 
-/** `npm run bench [-- name …]`: prints one line for each figure. It never fails: figures are looked at, tests are passed. */
+/**
+ * `npm run bench [-- name …]`: prints one line for each figure. It never fails: figures are looked at, tests
+ * are passed.
+ */
 const wanted = process.argv.slice(2);
 const groups: readonly (readonly [readonly string[], () => Promise<readonly (Figure | Unmeasured)[]>])[] = [
   [['op-move', 'op-growth', 'render', 'panel', 'drift', 'drift-again', 'drift-growth'], coreFigures],
@@ -19,15 +22,28 @@ const groups: readonly (readonly [readonly string[], () => Promise<readonly (Fig
   [['find'], async () => [await findFigure()]],
   [['app-size', 'out-js', 'out-html'], () => Promise.resolve(sizeFigures())],
 ];
-/** How long a group of figures may take, in ms. A slow machine takes minutes; what takes longer stands still. */
+/**
+ * How long a group of figures may take, in ms. A slow machine takes minutes; what takes longer stands still.
+ */
 const PATIENCE = 15 * 60_000;
 
-console.log(['figure'.padEnd(14), 'ours'.padStart(14), 'reference'.padStart(14), 'ratio'.padStart(12), 'target'.padStart(22)].join('  '));
+console.log(
+  [
+    'figure'.padEnd(14),
+    'ours'.padStart(14),
+    'reference'.padStart(14),
+    'ratio'.padStart(12),
+    'target'.padStart(22),
+  ].join('  '),
+);
 for (const [names, measure] of groups) {
   if (wanted.length > 0 && !names.some((name) => wanted.includes(name))) continue;
   // What cannot be measured is told, and the run goes on.
-  const measured = await Promise.race([measure(), late()]).catch((error: unknown) => (error instanceof Error ? error : new Error(String(error))));
-  const figures = measured instanceof Error ? names.map((name) => ({ name, problem: measured.message })) : measured;
+  const measured = await Promise.race([measure(), late()]).catch((error: unknown) =>
+    error instanceof Error ? error : new Error(String(error)),
+  );
+  const figures =
+    measured instanceof Error ? names.map((name) => ({ name, problem: measured.message })) : measured;
   for (const figure of figures) {
     if ('problem' in figure) printUnmeasured(figure);
     else printFigure(figure);
@@ -37,5 +53,7 @@ for (const [names, measure] of groups) {
 process.exit();
 
 function late(): Promise<never> {
-  return new Promise((_, fail) => setTimeout(() => fail(new Error(`it took longer than ${PATIENCE / 60_000} minutes`)), PATIENCE).unref());
+  return new Promise((_, fail) =>
+    setTimeout(() => fail(new Error(`it took longer than ${PATIENCE / 60_000} minutes`)), PATIENCE).unref(),
+  );
 }

@@ -8,12 +8,16 @@ import { byTurns, type Figure } from './figure.ts';
 const PAGES = 300;
 const ROUNDS = 5;
 
-/** A page as large as those of documentation sites: a side list of the whole section, breadcrumbs, and a text with headings. */
+/**
+ * A page as large as those of documentation sites: a side list of the whole section, breadcrumbs, and a text
+ * with headings.
+ */
 function pageOf(at: number): string {
   const { pages } = quillmereDocument();
   const side = Array.from(
     { length: 120 },
-    (_, one) => `<li class="toc"><a class="reference" href="/p/${(at + one) % PAGES}">${pages[one % pages.length]?.title ?? ''}</a></li>`,
+    (_, one) =>
+      `<li class="toc"><a class="reference" href="/p/${(at + one) % PAGES}">${pages[one % pages.length]?.title ?? ''}</a></li>`,
   );
   const text = Array.from(
     { length: 40 },
@@ -24,12 +28,17 @@ function pageOf(at: number): string {
   return `<!doctype html><html lang="en"><head><title>Page ${at} – Quillmere</title><meta name="description" content="Page ${at}"></head><body><nav aria-label="Breadcrumb"><ol><li><a href="/p/0">Home</a></li>${trail.join('')}<li>Page ${at}</li></ol></nav><nav><ul>${side.join('')}</ul></nav><main><h1>Page ${at}</h1>${text.join('')}</main></body></html>`;
 }
 
-/** Reading a site, from its start page to its tree, against a bare loop that asks for the same pages and parses each. */
+/**
+ * Reading a site, from its start page to its tree, against a bare loop that asks for the same pages and
+ * parses each.
+ */
 export async function readingFigure(): Promise<Figure> {
   const texts = Array.from({ length: PAGES }, (_, at) => pageOf(at));
   const server = createServer((request, response) => {
     const text = texts[Number(/^\/p\/(\d+)$/.exec(request.url ?? '')?.[1] ?? -1)];
-    response.writeHead(text === undefined ? 404 : 200, { 'content-type': 'text/html; charset=utf-8' }).end(text ?? '');
+    response
+      .writeHead(text === undefined ? 404 : 200, { 'content-type': 'text/html; charset=utf-8' })
+      .end(text ?? '');
   });
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;

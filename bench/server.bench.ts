@@ -10,7 +10,12 @@ import { SaxesParser } from 'saxes';
 import { newDocument, placementOf, resolveMenu, seededRandom, toStored, type Operation } from '@zorvik/core';
 import { randomDocument } from '@zorvik/core/testing';
 import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
-import { importPageList, makeSiteOfPages, readPageList, type Import } from '../packages/server/src/editing/importSitemap.ts';
+import {
+  importPageList,
+  makeSiteOfPages,
+  readPageList,
+  type Import,
+} from '../packages/server/src/editing/importSitemap.ts';
 import { siteCache } from '../packages/server/src/editing/siteCache.ts';
 import { storeDocument } from '../packages/server/src/editing/storeDocument.ts';
 import { readQuillmere, startProcess, stopProcess } from '../packages/server/test/processes.ts';
@@ -35,7 +40,14 @@ const agent = new Agent({ keepAlive: true, maxSockets: 1 });
 function post(port: number, path: string, body: string): Promise<string> {
   return new Promise((done, fail) => {
     const outgoing = ask(
-      { port, host: '127.0.0.1', path, method: 'POST', agent, headers: { 'Content-Type': 'application/json', 'Content-Length': Buffer.byteLength(body) } },
+      {
+        port,
+        host: '127.0.0.1',
+        path,
+        method: 'POST',
+        agent,
+        headers: { 'Content-Type': 'application/json', 'Content-Length': Buffer.byteLength(body) },
+      },
       (reply) => {
         let text = '';
         reply.on('data', (piece: Buffer) => (text += piece.toString()));
@@ -51,10 +63,15 @@ const EDITS = 500;
 /** Before the engine has compiled what runs often, both sides take several times as long. */
 const WARM_UP = 500;
 
-/** The same tables with the same rows in them, without anything of ours around: one transaction of statements at a time. */
+/**
+ * The same tables with the same rows in them, without anything of ours around: one transaction of statements
+ * at a time.
+ */
 interface BareDatabase {
   readonly query: (text: string, values?: unknown[]) => Promise<unknown>;
-  readonly transaction: (act: (query: (text: string, values: unknown[]) => Promise<unknown>) => Promise<void>) => Promise<void>;
+  readonly transaction: (
+    act: (query: (text: string, values: unknown[]) => Promise<unknown>) => Promise<void>,
+  ) => Promise<void>;
   readonly close: () => Promise<void>;
 }
 
@@ -97,7 +114,10 @@ async function bareDatabase(): Promise<BareDatabase> {
   };
 }
 
-/** An edit posted to the server as it ships until it is acknowledged, against a bare transaction with the same statements, by turns. */
+/**
+ * An edit posted to the server as it ships until it is acknowledged, against a bare transaction with the same
+ * statements, by turns.
+ */
 export async function saveFigure(): Promise<Figure> {
   const stored = quillmereDocument();
   const kept = await testDatabase();
@@ -109,7 +129,12 @@ export async function saveFigure(): Promise<Figure> {
   let { revision } = await readQuillmere(run.address);
   for (let turn = -WARM_UP; turn < EDITS; turn += 1) {
     const item = stored.items[(turn + WARM_UP) % stored.items.length]!;
-    const operation: Operation = { kind: 'updateItem', id: item.id, set: { label: `Label ${turn}` }, was: { label: item.label } };
+    const operation: Operation = {
+      kind: 'updateItem',
+      id: item.id,
+      set: { label: `Label ${turn}` },
+      was: { label: item.label },
+    };
     const edit = editOf(revision, [operation]);
     let begin = performance.now();
     await post(port, '/api/v1/sites/quillmere/edits', JSON.stringify(edit));
@@ -124,7 +149,10 @@ export async function saveFigure(): Promise<Figure> {
       );
       await query(
         'insert into items (site_id, id, parent, rank, fields) select $1, r.id, r.parent, r.rank, r.fields from json_to_recordset($2::json) as r(id text, parent text, rank text, fields jsonb) on conflict (site_id, id) do update set parent = excluded.parent, rank = excluded.rank, fields = excluded.fields',
-        [stored.site.id, JSON.stringify([{ id, parent, rank: 'a0', fields: { ...fields, label: `Label ${turn}` } }])],
+        [
+          stored.site.id,
+          JSON.stringify([{ id, parent, rank: 'a0', fields: { ...fields, label: `Label ${turn}` } }]),
+        ],
       );
       await query('insert into edits values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)', [
         stored.site.id,
@@ -152,7 +180,13 @@ export async function saveFigure(): Promise<Figure> {
   await bare.close();
   await stopProcess(run);
   await kept.remove();
-  return { name: 'save', ours: quantile(ours, 0.95), reference: quantile(reference, 0.95), unit: 'ms', target: 1.7 };
+  return {
+    name: 'save',
+    ours: quantile(ours, 0.95),
+    reference: quantile(reference, 0.95),
+    unit: 'ms',
+    target: 1.7,
+  };
 }
 
 const ADDRESSES = 50_000;
@@ -160,9 +194,12 @@ const ADDRESSES = 50_000;
 function sitemapOf(count: number): Buffer {
   const urls = Array.from(
     { length: count },
-    (_, at) => `<url><loc>https://bench.example/section-${at % 40}/group-${at % 900}/page-${at}</loc><lastmod>2026-11-01</lastmod></url>`,
+    (_, at) =>
+      `<url><loc>https://bench.example/section-${at % 40}/group-${at % 900}/page-${at}</loc><lastmod>2026-11-01</lastmod></url>`,
   );
-  return Buffer.from(`<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls.join('\n')}</urlset>`);
+  return Buffer.from(
+    `<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls.join('\n')}</urlset>`,
+  );
 }
 
 /** How long a request for a published menu takes, in ms, again and again until `isOver`. */
@@ -172,8 +209,9 @@ async function watchDelivery(port: number, isOver: () => boolean): Promise<numbe
   while (!isOver()) {
     const begin = performance.now();
     await new Promise<void>((done, fail) => {
-      const asked = ask({ port, host: '127.0.0.1', path: '/delivery/v1/sites/quillmere/menus/main.html', agent: reader }, (reply) =>
-        reply.resume().on('end', done),
+      const asked = ask(
+        { port, host: '127.0.0.1', path: '/delivery/v1/sites/quillmere/menus/main.html', agent: reader },
+        (reply) => reply.resume().on('end', done),
       );
       asked.on('error', fail);
       asked.end();
@@ -185,7 +223,10 @@ async function watchDelivery(port: number, isOver: () => boolean): Promise<numbe
   return times;
 }
 
-/** The longest that a visitor waits for a menu while 50,000 pages are read into the same server, against the 99th of a hundred when it is idle. */
+/**
+ * The longest that a visitor waits for a menu while 50,000 pages are read into the same server, against the
+ * 99th of a hundred when it is idle.
+ */
 export async function stallFigure(): Promise<Figure> {
   const kept = await testDatabase();
   const run = await startProcess(kept.environment);
@@ -193,7 +234,10 @@ export async function stallFigure(): Promise<Figure> {
   const idleUntil = performance.now() + 4000;
   const idle = await watchDelivery(port, () => performance.now() > idleUntil);
   let isDone = false;
-  const importing = fetch(`${run.address}/api/v1/sites/from-sitemap?name=Bench`, { method: 'POST', body: sitemapOf(ADDRESSES) as BodyInit })
+  const importing = fetch(`${run.address}/api/v1/sites/from-sitemap?name=Bench`, {
+    method: 'POST',
+    body: sitemapOf(ADDRESSES) as BodyInit,
+  })
     .then(async (reply) => {
       if (!(await reply.text()).includes('"done"')) throw new Error('The import did not end well.');
       // Who looks at it afterwards loads all of it: that must not hold up visitors either.
@@ -204,10 +248,20 @@ export async function stallFigure(): Promise<Figure> {
   await importing;
   await stopProcess(run);
   await kept.remove();
-  return { name: 'stall', ours: Math.max(...busy), reference: quantile(idle, 0.99), unit: 'ms', target: 100, isDifference: true };
+  return {
+    name: 'stall',
+    ours: Math.max(...busy),
+    reference: quantile(idle, 0.99),
+    unit: 'ms',
+    target: 100,
+    isDifference: true,
+  };
 }
 
-/** A sitemap of 50,000 addresses until it is stored with its log, against parsing alone plus storing the bare rows. */
+/**
+ * A sitemap of 50,000 addresses until it is stored with its log, against parsing alone plus storing the bare
+ * rows.
+ */
 export async function importFigure(): Promise<Figure> {
   const xml = sitemapOf(ADDRESSES);
   const ours: number[] = [];
@@ -232,7 +286,14 @@ export async function importFigure(): Promise<Figure> {
         }),
       ).site,
     };
-    const wanted: Import = { list: list.value, missing: 'keep', session: 'w000000000000001', actor: 'Bench', random, onWritten: () => undefined };
+    const wanted: Import = {
+      list: list.value,
+      missing: 'keep',
+      session: 'w000000000000001',
+      actor: 'Bench',
+      random,
+      onWritten: () => undefined,
+    };
     const made = await makeSiteOfPages(server.deps, site, wanted);
     ours.push(performance.now() - begin);
     if (!made.ok) throw new Error(made.refusal.message);
@@ -241,7 +302,9 @@ export async function importFigure(): Promise<Figure> {
     await server.close();
 
     const bare = await bareDatabase();
-    await bare.query('create table bare_pages (site_id text, id text, parent text, rank text, fields jsonb, primary key (site_id, id))');
+    await bare.query(
+      'create table bare_pages (site_id text, id text, parent text, rank text, fields jsonb, primary key (site_id, id))',
+    );
     const rows = list.value.pages.map(({ key, title, address, kind }, at) => ({
       id: `p${at}`,
       parent: 's',
@@ -262,12 +325,20 @@ export async function importFigure(): Promise<Figure> {
     reference.push(performance.now() - begin);
     await bare.close();
   }
-  return { name: 'import', ours: quantile(ours, 0.5), reference: quantile(reference, 0.5), unit: 'ms', target: 3 };
+  return {
+    name: 'import',
+    ours: quantile(ours, 0.5),
+    reference: quantile(reference, 0.5),
+    unit: 'ms',
+    target: 3,
+  };
 }
 
 /** Requests a second of a menu of 300 items, and of its 304, against Express sending the same bytes. */
 export async function deliveryFigures(): Promise<Figure[]> {
-  const server = await testServer(toStored(randomDocument(seededRandom(4), { pages: 100, menus: 1, items: 300 })));
+  const server = await testServer(
+    toStored(randomDocument(seededRandom(4), { pages: 100, menus: 1, items: 300 })),
+  );
   const { stored } = await import('../packages/server/src/repositories/nodes.ts').then(({ loadDocument }) =>
     loadDocument(server.deps.database, 's000000000000001'),
   );
@@ -281,7 +352,8 @@ export async function deliveryFigures(): Promise<Figure[]> {
   bare.get('/not-modified', (_, response) => void response.status(304).end());
   const load = async (url: string, headers: Record<string, string> = {}): Promise<number> => {
     const { requests, non2xx } = await autocannon({ url, headers, connections: 10, duration: 2 });
-    if (non2xx > 0 && headers['If-None-Match'] === undefined && !url.endsWith('not-modified')) throw new Error(`${non2xx} replies were no success`);
+    if (non2xx > 0 && headers['If-None-Match'] === undefined && !url.endsWith('not-modified'))
+      throw new Error(`${non2xx} replies were no success`);
     return requests.average;
   };
   const figures = await listening(server, async (port) => {
@@ -326,7 +398,13 @@ export async function startFigure(): Promise<Figure> {
     let begin = performance.now();
     const child = spawn('npm', ['start'], {
       cwd: fileURLToPath(new URL('..', import.meta.url)),
-      env: { ...process.env, PORT: String(port), SITE_PORT: String(sitePort), DELIVERY_PORT: String(deliveryPort), ZORVIK_DATA: stack.data },
+      env: {
+        ...process.env,
+        PORT: String(port),
+        SITE_PORT: String(sitePort),
+        DELIVERY_PORT: String(deliveryPort),
+        ZORVIK_DATA: stack.data,
+      },
       stdio: 'ignore',
       detached: true,
     });
@@ -351,5 +429,12 @@ export async function startFigure(): Promise<Figure> {
     await new Promise((done) => alone.once('exit', done));
   }
   await stack.remove();
-  return { name: 'start', ours: quantile(ours, 0.5) / 1000, reference: quantile(reference, 0.5) / 1000, unit: 's', target: 1.5, isDifference: true };
+  return {
+    name: 'start',
+    ours: quantile(ours, 0.5) / 1000,
+    reference: quantile(reference, 0.5) / 1000,
+    unit: 's',
+    target: 1.5,
+    isDifference: true,
+  };
 }

@@ -2,7 +2,16 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync } from 'node:zlib';
-import { nodeAt, childrenOf, navigationScript, placementOf, readStored, renderMenu, resolveMenu, type ResolvedItem } from '@zorvik/core';
+import {
+  nodeAt,
+  childrenOf,
+  navigationScript,
+  placementOf,
+  readStored,
+  renderMenu,
+  resolveMenu,
+  type ResolvedItem,
+} from '@zorvik/core';
 import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
 import type { Figure } from './figure.ts';
 
@@ -12,12 +21,16 @@ const packed = (text: string | Buffer): number => brotliCompressSync(text).lengt
 /** The barest nested list with the same links. */
 function bareList(items: readonly ResolvedItem[]): string {
   const entries = items.map(
-    ({ label, href, children }) => `<li>${href === null ? label : `<a href="${href}">${label}</a>`}${children.length === 0 ? '' : bareList(children)}</li>`,
+    ({ label, href, children }) =>
+      `<li>${href === null ? label : `<a href="${href}">${label}</a>`}${children.length === 0 ? '' : bareList(children)}</li>`,
   );
   return `<ul>${entries.join('')}</ul>`;
 }
 
-/** What the first load of Arrange brings: what the page names, the view, and all that these import statically, with the styles of each. */
+/**
+ * What the first load of Arrange brings: what the page names, the view, and all that these import statically,
+ * with the styles of each.
+ */
 function firstLoad(): number {
   const assets = readdirSync(join(web, 'assets'));
   const page = readFileSync(join(web, 'index.html'), 'utf8');
@@ -27,14 +40,18 @@ function firstLoad(): number {
   for (const name of wanted) {
     if (!name.endsWith('.js')) continue;
     const text = readFileSync(join(web, 'assets', name), 'utf8');
-    for (const [, found = ''] of text.matchAll(/(?:from|import)\s*["'`]\.\/([^"'`]+\.js)["'`]/g)) wanted.add(found);
+    for (const [, found = ''] of text.matchAll(/(?:from|import)\s*["'`]\.\/([^"'`]+\.js)["'`]/g))
+      wanted.add(found);
     const [stem = ''] = name.split('-');
     for (const sheet of assets) if (sheet.startsWith(`${stem}-`) && sheet.endsWith('.css')) wanted.add(sheet);
   }
   return [...wanted].reduce((sum, name) => sum + packed(readFileSync(join(web, 'assets', name))), 0);
 }
 
-/** The links of items without pictures and text parts: those are what somebody put beside them, and no cost of ours. */
+/**
+ * The links of items without pictures and text parts: those are what somebody put beside them, and no cost of
+ * ours.
+ */
 function linksAlone(items: readonly ResolvedItem[]): ResolvedItem[] {
   return items.map(({ id, label, href, opensNewTab, dropdown, columns, children }) => ({
     id,
@@ -54,7 +71,9 @@ export function sizeFigures(): Figure[] {
     place: placementOf(document, id)?.place ?? ('inPage' as const),
     key: nodeAt(document.menus, id).key,
   }));
-  const html = menus.map(({ menu, place }) => renderMenu({ ...menu, items: linksAlone(menu.items) }, { place })).join('');
+  const html = menus
+    .map(({ menu, place }) => renderMenu({ ...menu, items: linksAlone(menu.items) }, { place }))
+    .join('');
   const bare = menus.map(({ menu }) => bareList(menu.items)).join('');
   return [
     { name: 'app-size', ours: firstLoad(), reference: 240, unit: 'KB', target: 1 },

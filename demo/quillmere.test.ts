@@ -25,7 +25,10 @@ describe('Quillmere', () => {
     const menus = [...childrenOf(document.menus, document.site.id)].map((id) => resolveMenu(document, id));
     expect(menus.map(({ key }) => key)).toEqual(['main', 'second', 'plants', 'footer', 'phone']);
     const dead = (items: readonly ResolvedItem[]): string[] =>
-      items.flatMap(({ href, children }) => [...(href === null || paths.has(href) || href.startsWith('https://') ? [] : [href]), ...dead(children)]);
+      items.flatMap(({ href, children }) => [
+        ...(href === null || paths.has(href) || href.startsWith('https://') ? [] : [href]),
+        ...dead(children),
+      ]);
     expect(menus.flatMap(({ items }) => dead(items))).toEqual([]);
     const first = [...childrenOf(document.items, [...childrenOf(document.menus, document.site.id)][0] ?? '')];
     expect(

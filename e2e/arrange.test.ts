@@ -9,7 +9,10 @@ import { readMenus } from '@zorvik/formats';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
 
-/** Arrange at full strength, as a person goes through it: each journey has a menu of its own, or leaves the main one as it was. */
+/**
+ * Arrange at full strength, as a person goes through it: each journey has a menu of its own, or leaves the
+ * main one as it was.
+ */
 let stack: Stage['stack'];
 let browser: Stage['browser'];
 let person: Person;
@@ -25,7 +28,8 @@ const tree = (): Promise<WebElement> => person.find('[role=tree]');
 const press = async (...keys: string[]): Promise<void> => (await tree()).sendKeys(...keys);
 const ctrl = (key: string): string => Key.chord(Key.CONTROL, key);
 const stored = async (): Promise<StoredDocument> =>
-  ((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument }).document;
+  ((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument })
+    .document;
 
 /** A menu as lines, set in by its depth, once all is kept. */
 async function outline(menu: string): Promise<string[]> {
@@ -51,12 +55,18 @@ async function newMenu(name: string, prepare: () => Promise<void> = async () => 
   await (await person.find('form input[type=text]')).sendKeys(name);
   await prepare();
   await person.click('Create menu');
-  await person.eventually(`“${name}” is not shown`, async () => (await (await person.find('h1 button')).getText()) === name);
+  await person.eventually(
+    `“${name}” is not shown`,
+    async () => (await (await person.find('h1 button')).getText()) === name,
+  );
 }
 
 /** Puts a text on the clipboard, as another program would. */
 const putOnClipboard = (text: string) =>
-  browser.driver.executeAsyncScript('navigator.clipboard.writeText(arguments[0]).then(arguments[1], arguments[1])', text);
+  browser.driver.executeAsyncScript(
+    'navigator.clipboard.writeText(arguments[0]).then(arguments[1], arguments[1])',
+    text,
+  );
 
 async function dragTo(from: WebElement, to: WebElement, offset: { x: number; y: number }): Promise<string> {
   const { driver } = browser;
@@ -89,12 +99,26 @@ describe('the spread', () => {
     await person.select('Learn');
     await press(Key.chord(Key.ALT, Key.ARROW_LEFT));
     await person.kept();
-    expect((await outline('main')).filter((line) => !line.startsWith(' ')).slice(2, 5)).toEqual(['Seed house', 'Learn', 'Plant finder']);
+    expect((await outline('main')).filter((line) => !line.startsWith(' ')).slice(2, 5)).toEqual([
+      'Seed house',
+      'Learn',
+      'Plant finder',
+    ]);
     await press(ctrl('z'));
-    const words = await dragTo(await person.row('Winter walk'), await person.row('Library'), { x: -40, y: 10 });
+    const words = await dragTo(await person.row('Winter walk'), await person.row('Library'), {
+      x: -40,
+      y: 10,
+    });
     expect(words).toBe('into Learn, level 2, after Library');
     expect(await outline('main')).toContain('  Winter walk');
-    expect((await outline('main')).slice(-6)).toEqual(['  Winter walk', 'What’s on', '  Calendar', '  Seed swap day', '  Plant fair', '  Apple weekend']);
+    expect((await outline('main')).slice(-6)).toEqual([
+      '  Winter walk',
+      'What’s on',
+      '  Calendar',
+      '  Seed swap day',
+      '  Plant fair',
+      '  Apple weekend',
+    ]);
     await press(ctrl('z'));
     await person.kept();
   });
@@ -108,14 +132,28 @@ describe('the spread', () => {
       ['Seed swap day', '  Seed swap day'],
       ['Opening times', '  Opening times'],
     ] as const) {
-      const [from, by, to] = [await person.row('Winter walk'), await person.row('Plant fair'), await person.row(target)];
-      await driver.actions().move({ origin: from }).press().move({ origin: by }).move({ origin: to, x: -40, y: 10, duration: 30 }).release().perform();
+      const [from, by, to] = [
+        await person.row('Winter walk'),
+        await person.row('Plant fair'),
+        await person.row(target),
+      ];
+      await driver
+        .actions()
+        .move({ origin: from })
+        .press()
+        .move({ origin: by })
+        .move({ origin: to, x: -40, y: 10, duration: 30 })
+        .release()
+        .perform();
       await person.eventually(`it is not behind “${target}”`, async () => {
         const lines = await outline('main');
         return lines[lines.indexOf(place) + 1] === '  Winter walk';
       });
       await press(ctrl('z'));
-      await person.eventually('it did not come back', async () => (await outline('main')).join() === before.join());
+      await person.eventually(
+        'it did not come back',
+        async () => (await outline('main')).join() === before.join(),
+      );
     }
   });
 
@@ -139,14 +177,21 @@ describe('the spread', () => {
     const { driver } = browser;
     const first = await person.row('Wet meadow');
     const last = await person.row('Winter walk');
-    await driver.actions().move({ origin: first, x: 104, y: -8 }).press().move({ origin: last, x: 90, y: 4 }).release().perform();
+    await driver
+      .actions()
+      .move({ origin: first, x: 104, y: -8 })
+      .press()
+      .move({ origin: last, x: 90, y: 4 })
+      .release()
+      .perform();
     await person.byText('h2', '3 items');
     await (await person.byText('label', 'new tab')).click();
     await person.kept();
     const { items, pages } = await stored();
     const tabs = ['Wet meadow', 'Orchard of old sorts', 'Winter walk'].map((title) => {
       const page = pages.find((one) => one.title === title)!.id;
-      return items.find(({ destination }) => destination.kind === 'page' && destination.page === page)?.opensNewTab;
+      return items.find(({ destination }) => destination.kind === 'page' && destination.page === page)
+        ?.opensNewTab;
     });
     expect(tabs).toEqual([true, true, true]);
     await driver
@@ -168,10 +213,19 @@ describe('pasting and settling', () => {
   it('makes a nested branch of lines, finds pages by their titles, and leads through what is not decided', async () => {
     await open('main');
     await newMenu('Pasted');
-    await putOnClipboard('Glasshouses\n\tFern pit\n\tBrand new\nSeeds | /seeds-of-elsewhere\n- [Trees](/plants/trees)\nUnheard of');
+    await putOnClipboard(
+      'Glasshouses\n\tFern pit\n\tBrand new\nSeeds | /seeds-of-elsewhere\n- [Trees](/plants/trees)\nUnheard of',
+    );
     await press(ctrl('v'));
     await person.eventually('nothing was pasted', async () => (await outline('pasted')).length > 0);
-    expect(await outline('pasted')).toEqual(['Glasshouses', '  Fern pit', '  Brand new', 'Seeds', '  Trees', 'Unheard of']);
+    expect(await outline('pasted')).toEqual([
+      'Glasshouses',
+      '  Fern pit',
+      '  Brand new',
+      'Seeds',
+      '  Trees',
+      'Unheard of',
+    ]);
     await person.byText('button', '2 without a link');
     await press('u');
     const field = await person.find('input[aria-label^="Link: page or address"]');
@@ -180,7 +234,9 @@ describe('pasting and settling', () => {
     await field.sendKeys(Key.ENTER);
     await person.byText('button', '1 without a link');
     const { items } = await stored();
-    expect(items.filter(({ destination }) => destination.kind === 'undecided').map(({ label }) => label)).toEqual(['Unheard of']);
+    expect(
+      items.filter(({ destination }) => destination.kind === 'undecided').map(({ label }) => label),
+    ).toEqual(['Unheard of']);
   });
 
   it('moves items across menus by cutting and pasting, with all they have, and back by undo', async () => {
@@ -190,7 +246,10 @@ describe('pasting and settling', () => {
     await open('main');
     await person.select('Sow in spring');
     await press(Key.chord(Key.SHIFT, Key.ARROW_DOWN), ctrl('x'));
-    await person.eventually('they were not cut', async () => !(await outline('main')).includes('    Sow in spring'));
+    await person.eventually(
+      'they were not cut',
+      async () => !(await outline('main')).includes('    Sow in spring'),
+    );
     await open('across');
     await press(ctrl('v'));
     await person.eventually('they were not pasted', async () => (await outline('across')).length === 2);
@@ -255,7 +314,10 @@ describe('the page finder', () => {
     await press('/');
     await person.find('.finder .page');
     await person.type('temprate', Key.ENTER);
-    await person.eventually('it was not added', async () => (await outline('main')).filter((line) => line.trim() === 'Temperate house').length === 2);
+    await person.eventually(
+      'it was not added',
+      async () => (await outline('main')).filter((line) => line.trim() === 'Temperate house').length === 2,
+    );
     await person.type(Key.ESCAPE);
     await press(ctrl('z'));
     await person.kept();
@@ -270,8 +332,16 @@ describe('the page finder', () => {
     await person.find('.sign[title=planned]');
     expect(await (await person.find('[role=tree] .row.lead .label')).getText()).toBe('Cactus house');
     const page = (await stored()).pages.find(({ title }) => title === 'Cactus house');
-    expect([page?.address, page?.state, page?.planned]).toEqual(['/garden/glasshouses/cactus-house', 'draft', true]);
-    await person.inLiveHeader(async () => expect(await browser.driver.executeScript(`return document.body.textContent.includes('Cactus house')`)).toBe(false));
+    expect([page?.address, page?.state, page?.planned]).toEqual([
+      '/garden/glasshouses/cactus-house',
+      'draft',
+      true,
+    ]);
+    await person.inLiveHeader(async () =>
+      expect(
+        await browser.driver.executeScript(`return document.body.textContent.includes('Cactus house')`),
+      ).toBe(false),
+    );
     await press(ctrl('z'));
     await person.kept();
   });
@@ -282,14 +352,18 @@ describe('settings of an item', () => {
     await open('main');
     await person.select('Plant of the month');
     const badge = await person.byText('label', 'Badge');
-    await (await browser.driver.findElement({ id: String(await badge.getAttribute('for')) })).sendKeys('New', Key.ENTER);
+    await (
+      await browser.driver.findElement({ id: String(await badge.getAttribute('for')) })
+    ).sendKeys('New', Key.ENTER);
     await (await browser.driver.findElement({ css: '.icon .shown' })).click();
     await (await person.find('.picker input')).sendKeys('flower tulip');
     await (await person.find('.picker .grid button[aria-label="flower-tulip"]')).click();
     await (await person.byText('label', 'button')).click();
     await press('m');
     const line = await person.byText('label', 'Description (below the label)');
-    await (await browser.driver.findElement({ id: String(await line.getAttribute('for')) })).sendKeys('Chosen by <b>us</b>', Key.ENTER);
+    await (
+      await browser.driver.findElement({ id: String(await line.getAttribute('for')) })
+    ).sendKeys('Chosen by <b>us</b>', Key.ENTER);
     await press('m');
     await person.inLiveHeader(async () => {
       await person.eventually('the header does not show it', async () =>
@@ -299,7 +373,9 @@ describe('settings of an item', () => {
       );
     });
     await person.kept();
-    const { revision } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { revision: number };
+    const { revision } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as {
+      revision: number;
+    };
     await fetch(`${stack.editor}/api/v1/sites/quillmere/editions`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
@@ -312,15 +388,24 @@ describe('settings of an item', () => {
     const menu = (await (await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/menus/main`)).json()) as {
       items: { label: string; children: { label: string; badge?: { text: string } }[] }[];
     };
-    expect(menu.items[1]?.children.find(({ label }) => label === 'Plant of the month')?.badge?.text).toBe('New');
+    expect(menu.items[1]?.children.find(({ label }) => label === 'Plant of the month')?.badge?.text).toBe(
+      'New',
+    );
   });
 
   it('are offered to those beside it', async () => {
     await open('main');
     await person.select('Plant of the month');
     await person.find('.alike');
-    await (await browser.driver.findElement({ xpath: "//*[contains(@class,'alike')]//button[contains(.,'the badge')]" })).click();
-    await person.eventually('the others have no badge', async () => (await stored()).items.filter(({ badge }) => badge?.text === 'New').length >= 6);
+    await (
+      await browser.driver.findElement({
+        xpath: "//*[contains(@class,'alike')]//button[contains(.,'the badge')]",
+      })
+    ).click();
+    await person.eventually(
+      'the others have no badge',
+      async () => (await stored()).items.filter(({ badge }) => badge?.text === 'New').length >= 6,
+    );
     await press(ctrl('z'));
     await person.kept();
   });
@@ -344,7 +429,10 @@ describe('many menus', () => {
     const driver = browser.driver as Driver;
     const touch = (type: string, ...points: { x: number; y: number }[]) =>
       driver.sendDevToolsCommand('Input.dispatchTouchEvent', { type, touchPoints: points });
-    await driver.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: true, maxTouchPoints: 5 });
+    await driver.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', {
+      enabled: true,
+      maxTouchPoints: 5,
+    });
     try {
       await open('main');
       await person.select('Tickets and prices');
@@ -358,7 +446,10 @@ describe('many menus', () => {
       const to = await middle('Walled garden');
       const goThere = async (): Promise<void> => {
         for (let step = 1; step <= 8; step += 1) {
-          await touch('touchMove', { x: from.x + ((to.x - from.x) * step) / 8, y: from.y + ((to.y + 10 - from.y) * step) / 8 });
+          await touch('touchMove', {
+            x: from.x + ((to.x - from.x) * step) / 8,
+            y: from.y + ((to.y + 10 - from.y) * step) / 8,
+          });
           await person.settled();
         }
       };
@@ -381,11 +472,17 @@ describe('many menus', () => {
       await person.settled();
       for (const isLetGo of [true, false]) {
         from = await middle('Tickets and prices');
-        await driver.executeScript("window.isTakenUp = false; addEventListener('dragstart', () => { window.isTakenUp = true; }, { once: true })");
+        await driver.executeScript(
+          "window.isTakenUp = false; addEventListener('dragstart', () => { window.isTakenUp = true; }, { once: true })",
+        );
         await touch('touchStart', from);
-        await person.eventually('it is not taken up', () => driver.executeScript<boolean>('return window.isTakenUp'));
+        await person.eventually('it is not taken up', () =>
+          driver.executeScript<boolean>('return window.isTakenUp'),
+        );
         await goThere();
-        expect(await (await person.find('.drop span, .between span')).getText()).toBe('into The garden, level 2, after Walled garden');
+        expect(await (await person.find('.drop span, .between span')).getText()).toBe(
+          'into The garden, level 2, after Walled garden',
+        );
         await touch(isLetGo ? 'touchCancel' : 'touchEnd');
         if (isLetGo) expect(await outline('main'), 'it was let go').toEqual(before);
       }
@@ -394,7 +491,10 @@ describe('many menus', () => {
         return lines[lines.indexOf('  Walled garden') + 1] === '  Tickets and prices';
       });
       await press(ctrl('z'));
-      await person.eventually('it did not come back', async () => (await outline('main')).join() === before.join());
+      await person.eventually(
+        'it did not come back',
+        async () => (await outline('main')).join() === before.join(),
+      );
     } finally {
       await driver.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: false });
     }
@@ -410,7 +510,12 @@ describe('many menus', () => {
     const from = await person.eventually(
       'no such row',
       async () =>
-        (await browser.driver.findElements({ xpath: "//section[contains(@class,'beside')]//*[@role='treeitem'][.//*[normalize-space(.)='Visit']]" }))[0],
+        (
+          await browser.driver.findElements({
+            xpath:
+              "//section[contains(@class,'beside')]//*[@role='treeitem'][.//*[normalize-space(.)='Visit']]",
+          })
+        )[0],
     );
     const empty = await person.find('.work > .spread');
     await dragTo(from, empty, { x: 0, y: -100 });
@@ -428,17 +533,24 @@ describe('many menus', () => {
       await person.click('Menu settings …');
     };
     await asked();
-    await (await browser.driver.findElement({ xpath: "//label[contains(.,'Max. levels')]//select" })).sendKeys('3');
+    await (
+      await browser.driver.findElement({ xpath: "//label[contains(.,'Max. levels')]//select" })
+    ).sendKeys('3');
     await person.click('Done');
     await person.kept();
     await person.select('Alpine house');
     await press(Key.chord(Key.ALT, Key.ARROW_RIGHT));
-    await person.eventually('nothing was said', async () => (await browser.driver.getPageSource()).includes('this menu allows 3 levels'));
+    await person.eventually('nothing was said', async () =>
+      (await browser.driver.getPageSource()).includes('this menu allows 3 levels'),
+    );
     await asked();
     await person.find('.retire');
     expect(await (await person.find('.retire p')).getText()).toContain('This menu is in the header bar.');
     await person.click('Delete menu');
-    await person.eventually('it is still there', async () => !(await stored()).menus.some(({ key }) => key === 'shallow'));
+    await person.eventually(
+      'it is still there',
+      async () => !(await stored()).menus.some(({ key }) => key === 'shallow'),
+    );
     await press(ctrl('z'));
     await person.eventually('it did not come back', async () => (await outline('shallow')).length > 50);
   });
@@ -465,9 +577,16 @@ describe('shared links', () => {
     await field.sendKeys(ctrl('a'), 'Book a visit', Key.ENTER);
     await person.eventually('they did not both change', async () => {
       const [main, footer] = [await outline('main'), await outline('footer')];
-      return main.some((line) => line.trim() === 'Book a visit') && footer.some((line) => line.trim() === 'Book a visit');
+      return (
+        main.some((line) => line.trim() === 'Book a visit') &&
+        footer.some((line) => line.trim() === 'Book a visit')
+      );
     });
-    await (await browser.driver.findElement({ xpath: "//*[contains(@class,'sheet')]//button[normalize-space(.)='Remove']" })).click();
+    await (
+      await browser.driver.findElement({
+        xpath: "//*[contains(@class,'sheet')]//button[normalize-space(.)='Remove']",
+      })
+    ).click();
     expect(await (await person.find('.refused')).getText()).toContain('used in 2 places');
     await person.click('Unlink all and remove');
     await person.eventually('it is still there', async () => (await stored()).sharedLinks.length === 0);
@@ -483,9 +602,15 @@ describe('bringing a menu in and out', () => {
     await person.click('Import …');
     const text = await person.find('.source textarea');
     const page = `<html><body><nav aria-label="Top"><ul><li><a href="/visit">Visit</a><ul><li>Nowhere</li></ul></li></ul></nav><footer><ul><li><a href="/privacy">Privacy</a></li><li><a href="javascript:alert(1)">Bad</a></li></ul></footer></body></html>`;
-    await browser.driver.executeScript('arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input"))', text, page);
+    await browser.driver.executeScript(
+      'arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input"))',
+      text,
+      page,
+    );
     await person.byText('legend', '2 menus found. Which one?');
-    expect(await (await person.find('.preview .sum')).getText()).toMatch(/2 new items\s*1 links to a page of this site\s*1 without a link/);
+    expect(await (await person.find('.preview .sum')).getText()).toMatch(
+      /2 new items\s*1 links to a page of this site\s*1 without a link/,
+    );
     await person.click('Import 2 items');
     await person.eventually('they are not there', async () => (await outline('brought')).length === 2);
     expect(await outline('brought')).toEqual(['Visit', '  Nowhere']);
@@ -497,7 +622,10 @@ describe('bringing a menu in and out', () => {
 describe('taking a menu out', () => {
   it('gives a file in each format, which brings the same menu in again', async () => {
     const folder = await mkdtemp(join(tmpdir(), 'zorvik-taken-out-'));
-    await (browser.driver as Driver).sendDevToolsCommand('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+    await (browser.driver as Driver).sendDevToolsCommand('Browser.setDownloadBehavior', {
+      behavior: 'allow',
+      downloadPath: folder,
+    });
     await open('footer');
     const expected = await outline('footer');
     for (const [name, file] of [
@@ -510,10 +638,15 @@ describe('taking a menu out', () => {
     ] as const) {
       await person.click('Menu');
       await person.click(name);
-      const text = await person.eventually(`${file} does not come`, () => readFile(join(folder, file), 'utf8'));
+      const text = await person.eventually(`${file} does not come`, () =>
+        readFile(join(folder, file), 'utf8'),
+      );
       const { found } = readMenus(text);
       const lines = (sketches: readonly Sketch[], depth = 0): string[] =>
-        sketches.flatMap(({ label, children }) => ['  '.repeat(depth) + label, ...lines(children, depth + 1)]);
+        sketches.flatMap(({ label, children }) => [
+          '  '.repeat(depth) + label,
+          ...lines(children, depth + 1),
+        ]);
       expect(found.ok && lines(found.value[0]?.sketches ?? []), name).toEqual(expected);
     }
     await rm(folder, { recursive: true, force: true });
@@ -547,7 +680,13 @@ describe('a menu of sixty items, by the pointer alone', () => {
       const { x, y } = await found.getRect();
       const top = (): Promise<number> => driver.executeScript<number>('return arguments[0].scrollTop', found);
       const before = await top();
-      await (driver as Driver).sendDevToolsCommand('Input.dispatchMouseEvent', { type: 'mouseWheel', x: x + 50, y: y + 50, deltaX: 0, deltaY: 256 });
+      await (driver as Driver).sendDevToolsCommand('Input.dispatchMouseEvent', {
+        type: 'mouseWheel',
+        x: x + 50,
+        y: y + 50,
+        deltaX: 0,
+        deltaY: 256,
+      });
       await person.eventually('it does not scroll', async () => (await top()) >= before + 256);
       await person.settled();
     }
@@ -581,13 +720,16 @@ describe('a store’s large menu', () => {
     await person.select('Entry 9');
     await person.byText('h2', 'Entry 9');
     await press(Key.chord(Key.ALT, Key.ARROW_LEFT), Key.chord(Key.ALT, Key.ARROW_LEFT));
-    const tops = async (): Promise<string[]> => (await outline('store')).filter((line) => !line.startsWith(' '));
+    const tops = async (): Promise<string[]> =>
+      (await outline('store')).filter((line) => !line.startsWith(' '));
     await person.eventually('it did not move by two', async () => (await tops())[6] === 'Entry 9');
     await press(Key.HOME, Key.ARROW_DOWN, Key.chord(Key.ALT, Key.ARROW_DOWN));
     expect(await person.selected()).toBe('Item 1-1');
     expect((await outline('store')).slice(1, 3)).toEqual(['  Item 1-2', '  Item 1-1']);
     expect(
-      await browser.driver.executeScript<number>(`return document.querySelectorAll('[role=treeitem]').length`),
+      await browser.driver.executeScript<number>(
+        `return document.querySelectorAll('[role=treeitem]').length`,
+      ),
       'only what is seen is in the page',
     ).toBeLessThan(200);
   });

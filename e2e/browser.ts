@@ -23,7 +23,10 @@ export interface RunningBrowser {
   readonly session: string;
 }
 
-/** Debian's headless Chromium with a profile of its own. It reaches this machine only. `flags`: more of its command line. */
+/**
+ * Debian's headless Chromium with a profile of its own. It reaches this machine only. `flags`: more of its
+ * command line.
+ */
 export async function startBrowser(
   width = 1280,
   height = 800,
@@ -66,12 +69,20 @@ export async function startBrowser(
 export function driverOf({ address, session }: RunningBrowser): Driver {
   const executor = executorAt(address);
   executor.defineCommand('sendDevToolsCommand', 'POST', '/session/:sessionId/chromium/send_command');
-  executor.defineCommand('sendAndGetDevToolsCommand', 'POST', '/session/:sessionId/chromium/send_command_and_get_result');
+  executor.defineCommand(
+    'sendAndGetDevToolsCommand',
+    'POST',
+    '/session/:sessionId/chromium/send_command_and_get_result',
+  );
   return new Driver(new Session(session, {}), executor);
 }
 
 /** Opens a browser for one caller. `form`: how Arrange first shows menus there. */
-export async function openBrowser(width = 1280, height = 800, form: ArrangeForm = 'outline'): Promise<TestBrowser> {
+export async function openBrowser(
+  width = 1280,
+  height = 800,
+  form: ArrangeForm = 'outline',
+): Promise<TestBrowser> {
   const running = await startBrowser(width, height);
   const driver = driverOf(running);
   await resizerOf(driver)(width, height);
@@ -81,7 +92,13 @@ export async function openBrowser(width = 1280, height = 800, form: ArrangeForm 
 
 /** Sets the viewport of a browser exactly, in CSS px. */
 export function resizerOf(driver: Driver): TestBrowser['resize'] {
-  return (width, height) => driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+  return (width, height) =>
+    driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+      width,
+      height,
+      deviceScaleFactor: 1,
+      mobile: false,
+    });
 }
 
 /** Lets Arrange begin in a form in this window, unless a person has chosen one. */

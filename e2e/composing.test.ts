@@ -23,7 +23,10 @@ afterAll(async () => {
 
 const stored = async (): Promise<SiteDocument> => {
   await person.kept();
-  return readStored(((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument }).document);
+  return readStored(
+    ((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument })
+      .document,
+  );
 };
 /** The parts of the panel of what leads to a page in the main menu. */
 const partsOf = async (title: string): Promise<Part[]> => {
@@ -37,7 +40,7 @@ const partsOf = async (title: string): Promise<Part[]> => {
 };
 const outlineOf = async (title: string): Promise<string> =>
   (await partsOf(title)).map(({ kind, span }) => (span === undefined ? kind : `${kind}${span}`)).join(' ');
-const inFrame = async <T>(act: () => Promise<T>): Promise<T> => {
+const onStage = async <T>(act: () => Promise<T>): Promise<T> => {
   await browser.driver.switchTo().frame(await person.find('iframe'));
   try {
     return await act();
@@ -50,7 +53,9 @@ const keys = async (...pressed: string[]): Promise<void> => (await tree()).sendK
 const add = async (name: string): Promise<void> => {
   await keys('p');
   await person.eventually(`“${name}” is not offered`, async () => {
-    const [offer] = await browser.driver.findElements(By.xpath(`//*[contains(@class,'kinds')]//span[normalize-space(.)='${name}']`));
+    const [offer] = await browser.driver.findElements(
+      By.xpath(`//*[contains(@class,'kinds')]//span[normalize-space(.)='${name}']`),
+    );
     await offer?.click();
     return offer !== undefined;
   });
@@ -86,7 +91,8 @@ describe('a panel', () => {
     await isNow('Plant finder', 'row cell12 groups row cell6 cell4 heading heading row cell12');
     await keys(Key.ARROW_LEFT, Key.chord(Key.ALT, Key.ARROW_UP), Key.DELETE);
     await isNow('Plant finder', 'row cell12 groups row cell6 cell4 heading heading');
-    for (let step = 0; step < 12 && (await outlineOf('Plant finder')) !== ''; step += 1) await keys(Key.chord(Key.CONTROL, 'z'));
+    for (let step = 0; step < 12 && (await outlineOf('Plant finder')) !== ''; step += 1)
+      await keys(Key.chord(Key.CONTROL, 'z'));
     expect(await outlineOf('Plant finder')).toBe('');
     await keys(Key.ESCAPE);
     await person.find('.spread');
@@ -95,16 +101,25 @@ describe('a panel', () => {
   it('is shaped by the pointer where it is drawn: the edge of a cell, the lower edge of a row, a part into another cell, a cell in what is free', async () => {
     const { driver } = browser;
     await compose('Seed house');
-    await inFrame(async () => {
+    await onStage(async () => {
       const heading = await driver.findElement(By.xpath("//h3[contains(.,'The autumn seed list')]"));
       await heading.click();
       const edge = await person.find('.marks .edge');
       const { x } = await edge.getRect();
-      await driver.actions().move({ origin: edge }).press().move({ origin: Origin.POINTER, x: 40 }).move({ origin: Origin.POINTER, x: 54 }).release().perform();
+      await driver
+        .actions()
+        .move({ origin: edge })
+        .press()
+        .move({ origin: Origin.POINTER, x: 40 })
+        .move({ origin: Origin.POINTER, x: 54 })
+        .release()
+        .perform();
       expect(x).toBeGreaterThan(0);
     });
-    await person.eventually('the edge did not move', async () => /^row cell10 groups cell2 /.test(await outlineOf('Seed house')));
-    await inFrame(async () => {
+    await person.eventually('the edge did not move', async () =>
+      /^row cell10 groups cell2 /.test(await outlineOf('Seed house')),
+    );
+    await onStage(async () => {
       const lower = await person.find('.marks .lower');
       await driver
         .actions()
@@ -115,8 +130,11 @@ describe('a panel', () => {
         .release()
         .perform();
     });
-    await person.eventually('the row is not higher', async () => ((await partsOf('Seed house'))[0]?.height ?? 0) > 200);
-    await inFrame(async () => {
+    await person.eventually(
+      'the row is not higher',
+      async () => ((await partsOf('Seed house'))[0]?.height ?? 0) > 200,
+    );
+    await onStage(async () => {
       await person.settled();
       const from = await driver.findElement(By.xpath("//h3[contains(.,'The autumn seed list')]"));
       const to = await person.find('[aria-expanded=true]~.zv-panel .zv-groups');
@@ -131,15 +149,29 @@ describe('a panel', () => {
       await person.find('.marks .drop');
       await driver.actions().release().perform();
     });
-    await person.eventually('the heading did not move', async () => /^row cell10 heading groups cell2 picture /.test(await outlineOf('Seed house')));
-    await keys(Key.HOME, Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN, Key.chord(Key.ALT, Key.ARROW_LEFT));
-    await person.eventually('it is not narrower', async () => /groups cell1 picture/.test(await outlineOf('Seed house')));
-    await inFrame(async () => {
+    await person.eventually('the heading did not move', async () =>
+      /^row cell10 heading groups cell2 picture /.test(await outlineOf('Seed house')),
+    );
+    await keys(
+      Key.HOME,
+      Key.ARROW_DOWN,
+      Key.ARROW_DOWN,
+      Key.ARROW_DOWN,
+      Key.ARROW_DOWN,
+      Key.ARROW_DOWN,
+      Key.chord(Key.ALT, Key.ARROW_LEFT),
+    );
+    await person.eventually('it is not narrower', async () =>
+      /groups cell1 picture/.test(await outlineOf('Seed house')),
+    );
+    await onStage(async () => {
       const free = await person.find('.marks .free');
       expect(await free.getText()).toBe('Add a cell: 1 of 12 free');
       await free.click();
     });
-    await person.eventually('there is no cell', async () => /cell1 picture cell1 /.test(await outlineOf('Seed house')));
+    await person.eventually('there is no cell', async () =>
+      /cell1 picture cell1 /.test(await outlineOf('Seed house')),
+    );
   });
 
   it('keeps in sight what no part shows, and shows it at one press', async () => {
@@ -153,7 +185,8 @@ describe('a panel', () => {
     const before = await (await person.find('.waiting')).findElements(By.css('button'));
     expect(before.length).toBeGreaterThan(0);
     await before[0]!.click();
-    const waits = async (count: number): Promise<boolean> => (await browser.driver.findElements(By.css('.waiting button'))).length === count;
+    const waits = async (count: number): Promise<boolean> =>
+      (await browser.driver.findElements(By.css('.waiting button'))).length === count;
     await person.eventually('it still waits', () => waits(before.length - 1));
     await keys('n');
     await person.eventually('the key shows nothing', () => waits(before.length - 2));
@@ -194,7 +227,9 @@ describe('parts', () => {
     await compose('Visit');
     await add('Picture');
     await (await person.find('.picture input[type=file]')).sendKeys(fake);
-    await person.eventually('nothing is said', async () => /This picture can’t be used/.test(await (await person.find('.picture [role=alert]')).getText()));
+    await person.eventually('nothing is said', async () =>
+      /This picture can’t be used/.test(await (await person.find('.picture [role=alert]')).getText()),
+    );
     await (await person.find('.picture input[type=file]')).sendKeys(photo);
     await person.byText('p', '1200 × 800 px');
     await person.byText('p', 'Add alt text, or mark the picture as decorative.');
@@ -202,7 +237,7 @@ describe('parts', () => {
     const file = parts.find(({ picture }) => picture?.width === 1200)?.picture?.file ?? '';
     expect(file).toMatch(/^[0-9a-f]{32}$/);
     expect(
-      await inFrame(() =>
+      await onStage(() =>
         person.eventually('it is not drawn', async () =>
           browser.driver.executeScript<boolean>(
             `return [...document.images].some((one) => one.src.includes('${file}') && one.complete && one.naturalWidth > 0)`,
@@ -212,19 +247,38 @@ describe('parts', () => {
     ).toBe(true);
     await add('Text');
     const text = await person.find('.rich [contenteditable]');
-    await text.sendKeys(Key.chord(Key.CONTROL, 'a'), 'Come ', Key.chord(Key.CONTROL, 'b'), 'early', Key.chord(Key.CONTROL, 'b'), ' in May');
+    await text.sendKeys(
+      Key.chord(Key.CONTROL, 'a'),
+      'Come ',
+      Key.chord(Key.CONTROL, 'b'),
+      'early',
+      Key.chord(Key.CONTROL, 'b'),
+      ' in May',
+    );
     await person.eventually('the text is not kept', async () => {
       const body = (await partsOf('Visit')).findLast(({ kind }) => kind === 'text')?.body;
-      return JSON.stringify(body) === JSON.stringify([{ kind: 'paragraph', runs: [{ text: 'Come ' }, { text: 'early', bold: true }, { text: ' in May' }] }]);
+      return (
+        JSON.stringify(body) ===
+        JSON.stringify([
+          {
+            kind: 'paragraph',
+            runs: [{ text: 'Come ' }, { text: 'early', bold: true }, { text: ' in May' }],
+          },
+        ])
+      );
     });
     await add('Heading');
     await (await person.find('.leads .target')).click();
     await (await person.find('.leads input')).sendKeys('Plant fair');
-    await person.eventually('it is not found', async () => (await browser.driver.findElements(By.css('.leads [role=option]'))).length > 0);
+    await person.eventually(
+      'it is not found',
+      async () => (await browser.driver.findElements(By.css('.leads [role=option]'))).length > 0,
+    );
     await (await person.find('.leads input')).sendKeys(Key.ENTER);
     await person.eventually(
       'it does not lead there',
-      async () => (await partsOf('Visit')).findLast(({ kind }) => kind === 'heading')?.destination?.kind === 'page',
+      async () =>
+        (await partsOf('Visit')).findLast(({ kind }) => kind === 'heading')?.destination?.kind === 'page',
     );
   });
 
@@ -233,7 +287,9 @@ describe('parts', () => {
     await keys(Key.HOME);
     await (await person.byText('label', 'when first opened')).click();
     await person.kept();
-    const site = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { revision: number };
+    const site = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as {
+      revision: number;
+    };
     await fetch(`${stack.editor}/api/v1/sites/quillmere/editions`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
@@ -241,9 +297,14 @@ describe('parts', () => {
     });
     await driver.get(`${stack.site}/visit`);
     const panel = await person.find('#zv-main .zv-panel');
-    expect(await driver.executeScript('return arguments[0].childElementCount', panel), 'nothing of it is on the page before').toBe(0);
+    expect(
+      await driver.executeScript('return arguments[0].childElementCount', panel),
+      'nothing of it is on the page before',
+    ).toBe(0);
     await driver.executeScript(`document.querySelector('#zv-main > ul > li > button').click()`);
-    await person.eventually('nothing came', async () => driver.executeScript<boolean>('return arguments[0].childElementCount > 0', panel));
+    await person.eventually('nothing came', async () =>
+      driver.executeScript<boolean>('return arguments[0].childElementCount > 0', panel),
+    );
     expect(await panel.getText()).toContain('Come early in May');
     const seen = await person.eventually('the picture is not seen', async () =>
       driver.executeScript<{ srcset: string; width: number } | null>(
@@ -252,7 +313,12 @@ describe('parts', () => {
       ),
     );
     expect(seen.width).toBe(1200);
-    expect(seen.srcset.split(', ').map((one) => one.split(' ')[1])).toEqual(['320w', '640w', '960w', '1200w']);
+    expect(seen.srcset.split(', ').map((one) => one.split(' ')[1])).toEqual([
+      '320w',
+      '640w',
+      '960w',
+      '1200w',
+    ]);
     const [, address = ''] = /^(\S+) /.exec(seen.srcset) ?? [];
     const answer = await fetch(address);
     expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'image/webp']);
@@ -261,18 +327,24 @@ describe('parts', () => {
       `${stack.delivery}/delivery/v1/sites/quillmere/${await driver.executeScript<string>(`return 'panels/main/' + document.querySelector('#zv-main .zv-panel').id.replace('zv-main-', '') + '.html'`)}`,
     );
     expect(fragment.status).toBe(200);
-    const again = await fetch(fragment.url, { headers: { 'If-None-Match': fragment.headers.get('etag') ?? '' } });
+    const again = await fetch(fragment.url, {
+      headers: { 'If-None-Match': fragment.headers.get('etag') ?? '' },
+    });
     expect(again.status).toBe(304);
   });
 
   it('are rows of their own on narrow screens, seen beside the wide form', async () => {
     const { driver } = browser;
     await compose('Visit');
-    const fields = await driver.findElements(By.xpath("//fieldset[legend[contains(.,'On narrow screens')]]//label[normalize-space(.)='own rows']"));
+    const fields = await driver.findElements(
+      By.xpath("//fieldset[legend[contains(.,'On narrow screens')]]//label[normalize-space(.)='own rows']"),
+    );
     await fields[0]!.click();
     await person.click('Add a row for narrow screens');
     await add('Heading');
-    await person.eventually('there is no row', async () => (await partsOf('Visit')).some(({ only }) => only === 'narrow'));
+    await person.eventually('there is no row', async () =>
+      (await partsOf('Visit')).some(({ only }) => only === 'narrow'),
+    );
     await person.click('Show the narrow form next to it');
     await person.eventually('it is not seen beside', async () => {
       await driver.switchTo().frame(await driver.findElement(By.css('iframe.narrow')));
@@ -287,28 +359,33 @@ describe('parts', () => {
   it.each([
     ['Text', '.rich [contenteditable]'],
     ['Heading', '.facts input[type=text]'],
-  ])('lose nothing that is typed a moment before the window is loaded anew, goes elsewhere, or is closed: %s', async (kind, css) => {
-    const { driver } = browser;
-    const ways: Readonly<Record<string, () => Promise<unknown>>> = {
-      again: () => driver.navigate().refresh(),
-      elsewhere: () => driver.get(`${stack.editor}/sites`),
-      async closed() {
-        const first = await driver.getWindowHandle();
-        await driver.switchTo().newWindow('tab');
-        const second = await driver.getWindowHandle();
-        await driver.switchTo().window(first);
-        await driver.close();
-        await driver.switchTo().window(second);
-      },
-    };
-    for (const [way, leave] of Object.entries(ways)) {
-      await compose('Learn');
-      await add(kind);
-      await (await person.find(css)).sendKeys(Key.chord(Key.CONTROL, 'a'), `${kind} typed, then ${way}`);
-      await leave();
-      await driver.get(`${stack.editor}/quillmere/arrange/main`);
-      await person.row('Visit');
-      await person.eventually('it is lost', async () => JSON.stringify([...(await stored()).parts.nodes.values()]).includes(`${kind} typed, then ${way}`));
-    }
-  });
+  ])(
+    'lose nothing that is typed a moment before the window is loaded anew, goes elsewhere, or is closed: %s',
+    async (kind, css) => {
+      const { driver } = browser;
+      const ways: Readonly<Record<string, () => Promise<unknown>>> = {
+        again: () => driver.navigate().refresh(),
+        elsewhere: () => driver.get(`${stack.editor}/sites`),
+        async closed() {
+          const first = await driver.getWindowHandle();
+          await driver.switchTo().newWindow('tab');
+          const second = await driver.getWindowHandle();
+          await driver.switchTo().window(first);
+          await driver.close();
+          await driver.switchTo().window(second);
+        },
+      };
+      for (const [way, leave] of Object.entries(ways)) {
+        await compose('Learn');
+        await add(kind);
+        await (await person.find(css)).sendKeys(Key.chord(Key.CONTROL, 'a'), `${kind} typed, then ${way}`);
+        await leave();
+        await driver.get(`${stack.editor}/quillmere/arrange/main`);
+        await person.row('Visit');
+        await person.eventually('it is lost', async () =>
+          JSON.stringify([...(await stored()).parts.nodes.values()]).includes(`${kind} typed, then ${way}`),
+        );
+      }
+    },
+  );
 });

@@ -17,19 +17,27 @@ const open = async (menu: string): Promise<void> => {
   await person.find('.picture .row');
 };
 const title = async (): Promise<string> => (await person.find('h1')).getText();
-const says = (text: string): Promise<unknown> => person.eventually(`it does not say “${text}”`, async () => (await title()) === text);
+const says = (text: string): Promise<unknown> =>
+  person.eventually(`it does not say “${text}”`, async () => (await title()) === text);
 const findings = (): Promise<string[]> =>
-  browser.driver.executeScript<string[]>(`return [...document.querySelectorAll('.card .what')].map((one) => one.textContent.replaceAll(/\\s+/g, " ").trim())`);
+  browser.driver.executeScript<string[]>(
+    `return [...document.querySelectorAll('.card .what')].map((one) => one.textContent.replaceAll(/\\s+/g, " ").trim())`,
+  );
 const press = async (...keys: string[]): Promise<void> => (await person.find('.list')).sendKeys(...keys);
 const stored = async (): Promise<StoredDocument> => {
   await person.kept();
-  return ((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument }).document;
+  return (
+    (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument }
+  ).document;
 };
 
 describe('drift', () => {
   it('is counted in the bar, drawn side by side, and explained in one sentence each', async () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
-    await person.eventually('no count', async () => (await (await person.find('.works .badge')).getText()) === '4');
+    await person.eventually(
+      'no count',
+      async () => (await (await person.find('.works .badge')).getText()) === '4',
+    );
     await open('main');
     await says('3 differences');
     expect(await findings()).toEqual([
@@ -38,7 +46,9 @@ describe('drift', () => {
       '“Dried plants” is the old title: the page is now called “Herbarium”',
     ]);
     expect(await (await person.find('.row.ghost')).getText()).toBe('Succulent house would go here');
-    expect(await browser.driver.executeScript('return document.querySelectorAll(".lines g.agrees").length')).toBeGreaterThan(10);
+    expect(
+      await browser.driver.executeScript('return document.querySelectorAll(".lines g.agrees").length'),
+    ).toBeGreaterThan(10);
   });
 
   it('is walked and mended by keys alone, each mend one edit that undo takes back', async () => {
@@ -59,7 +69,10 @@ describe('drift', () => {
     await open('main');
     await says('3 differences');
     await press(Key.ARROW_DOWN, 'l');
-    await person.eventually('no field', async () => (await (await person.focused()).getTagName()) === 'input');
+    await person.eventually(
+      'no field',
+      async () => (await (await person.focused()).getTagName()) === 'input',
+    );
     await person.type('It opens to members first', Key.ENTER);
     await says('2 differences');
     expect((await stored()).leftFindings).toMatchObject([{ reason: 'It opens to members first' }]);
@@ -101,7 +114,10 @@ describe('drift', () => {
     expect(await findings()).toEqual(['Broken: “Garden lottery” links to a deleted page']);
     await (await person.find('.mend')).click();
     await says('No differences');
-    await person.eventually('the count stays', async () => (await browser.driver.findElements({ css: '.works .badge' })).length === 0);
+    await person.eventually(
+      'the count stays',
+      async () => (await browser.driver.findElements({ css: '.works .badge' })).length === 0,
+    );
   });
 
   it('is mended in at most 12 actions where ten things are amiss', async () => {
@@ -113,25 +129,40 @@ describe('drift', () => {
       await press(Key.ENTER);
       await says(left === 0 ? 'No differences' : left === 1 ? '1 difference' : `${left} differences`);
     }
-    expect((await stored()).items.filter(({ destination }) => destination.kind === 'page' && destination.page === NEW)).toHaveLength(1);
+    expect(
+      (await stored()).items.filter(
+        ({ destination }) => destination.kind === 'page' && destination.page === NEW,
+      ),
+    ).toHaveLength(1);
   });
 });
 
 const NEW = 'p0000000000newest';
 
-/** The site changes in ten places that the main menu carries: seven addresses, two pages that go, and one that comes. */
+/**
+ * The site changes in ten places that the main menu carries: seven addresses, two pages that go, and one that
+ * comes.
+ */
 async function change({ site, pages, items, menus }: StoredDocument): Promise<void> {
-  const { revision } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { revision: number };
+  const { revision } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as {
+    revision: number;
+  };
   const main = menus.find(({ key }) => key === 'main')?.id;
   const menuOf = (parent: string): string => {
     const above = items.find(({ id }) => id === parent);
     return above === undefined ? parent : menuOf(above.parent);
   };
   const hasChildren = (page: string): boolean => pages.some(({ parent }) => parent === page);
-  const led = items.flatMap(({ destination, parent, link, agreed }) =>
-    destination.kind === 'page' && link === undefined && agreed !== null && menuOf(parent) === main && !hasChildren(destination.page) ? [destination.page] : [],
+  const linked = items.flatMap(({ destination, parent, link, agreed }) =>
+    destination.kind === 'page' &&
+    link === undefined &&
+    agreed !== null &&
+    menuOf(parent) === main &&
+    !hasChildren(destination.page)
+      ? [destination.page]
+      : [],
   );
-  const [first, second, ...rest] = [...new Set(led)];
+  const [first, second, ...rest] = [...new Set(linked)];
   const others = rest.slice(0, 7);
   const at = (id = ''): StoredDocument['pages'][number] => {
     const page = pages.find((one) => one.id === id);
@@ -140,11 +171,34 @@ async function change({ site, pages, items, menus }: StoredDocument): Promise<vo
   };
   const { parent } = at(others[0]);
   const operations = [
-    ...others.map((id) => ({ kind: 'updatePage', id, set: { address: `${at(id).address}-now` }, was: { address: at(id).address } })),
-    ...[first, second].map((id) => ({ kind: 'updatePage', id, set: { state: 'gone' }, was: { state: at(id).state } })),
+    ...others.map((id) => ({
+      kind: 'updatePage',
+      id,
+      set: { address: `${at(id).address}-now` },
+      was: { address: at(id).address },
+    })),
+    ...[first, second].map((id) => ({
+      kind: 'updatePage',
+      id,
+      set: { state: 'gone' },
+      was: { state: at(id).state },
+    })),
     {
       kind: 'importPages',
-      added: [{ page: { ...at(others[0]), id: NEW, parent, key: '/newest', address: '/newest', title: 'The newest', since: 999 }, after: null }],
+      added: [
+        {
+          page: {
+            ...at(others[0]),
+            id: NEW,
+            parent,
+            key: '/newest',
+            address: '/newest',
+            title: 'The newest',
+            since: 999,
+          },
+          after: null,
+        },
+      ],
       moved: [],
       removed: [],
       changed: [],

@@ -4,7 +4,10 @@ import type { ResolvedItem, ResolvedMenu } from '@zorvik/core';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
 
-/** Menus and items that take what is below them from the pages, or from another menu, as a person makes and changes them. */
+/**
+ * Menus and items that take what is below them from the pages, or from another menu, as a person makes and
+ * changes them.
+ */
 let stack: Stage['stack'];
 let browser: Stage['browser'];
 let person: Person;
@@ -43,7 +46,9 @@ async function below(label: string): Promise<string[]> {
 }
 
 async function delivered(menu: string): Promise<ResolvedMenu> {
-  return (await (await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/menus/${menu}`)).json()) as ResolvedMenu;
+  return (await (
+    await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/menus/${menu}`)
+  ).json()) as ResolvedMenu;
 }
 const labelsOf = (items: readonly ResolvedItem[] = []): string[] => items.map(({ label }) => label);
 
@@ -52,7 +57,11 @@ async function publish(): Promise<void> {
   const api = `${stack.editor}/api/v1/sites/quillmere`;
   const { revision } = (await (await fetch(api)).json()) as { revision: number };
   const body = JSON.stringify({ note: '', revision, name: 'Rowan' });
-  const reply = await fetch(`${api}/editions`, { method: 'POST', headers: { 'content-type': 'application/json' }, body });
+  const reply = await fetch(`${api}/editions`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body,
+  });
   expect(reply.status, await reply.text()).toBeLessThan(300);
 }
 
@@ -64,7 +73,9 @@ describe('an item that follows a branch of pages', () => {
     await (await person.byText('label', '2')).click();
     await person.byText('h2', '18 followed items');
     await person.click('Follow');
-    await person.eventually('nothing is followed', async () => (await below('The garden')).includes('  Succulent house'));
+    await person.eventually('nothing is followed', async () =>
+      (await below('The garden')).includes('  Succulent house'),
+    );
     await person.select('Glasshouses');
     await press(Key.F2);
     await person.type('Under glass', Key.ENTER);
@@ -74,12 +85,19 @@ describe('an item that follows a branch of pages', () => {
     await press(Key.DELETE);
     await person.eventually('the exceptions are not seen', async () => {
       const rows = await below('The garden');
-      return rows[0] === 'Walled garden | hidden' && rows[1] === 'Wet meadow | pinned' && rows[2] === 'Under glass | own label';
+      return (
+        rows[0] === 'Walled garden | hidden' &&
+        rows[1] === 'Wet meadow | pinned' &&
+        rows[2] === 'Under glass | own label'
+      );
     });
     await person.byText('strong', 'Followed.');
     await press(Key.ARROW_DOWN);
     await person.click('Reset exception');
-    await person.eventually('the pin is not taken back', async () => (await below('The garden'))[1] === 'Under glass | own label');
+    await person.eventually(
+      'the pin is not taken back',
+      async () => (await below('The garden'))[1] === 'Under glass | own label',
+    );
     await publish();
     const garden = (await delivered('main')).items.find(({ label }) => label === 'The garden');
     expect(labelsOf(garden?.children).slice(0, 2)).toEqual(['Under glass', 'Wet meadow']);
@@ -90,7 +108,9 @@ describe('an item that follows a branch of pages', () => {
     await open('main');
     await person.select('Under glass');
     await press('t');
-    await person.eventually('no reason is given', async () => (await (await person.find('.refused')).getText()).includes('its link can’t be changed here'));
+    await person.eventually('no reason is given', async () =>
+      (await (await person.find('.refused')).getText()).includes('its link can’t be changed here'),
+    );
     await person.select('The garden');
     await person.click('Stop');
     await person.eventually('it still follows', async () => {
@@ -98,7 +118,10 @@ describe('an item that follows a branch of pages', () => {
       return rows[0] === 'Under glass' && rows.every((row) => !row.includes('|'));
     });
     await press(Key.chord(Key.CONTROL, 'z'));
-    await person.eventually('undo does not bring it back', async () => (await below('The garden'))[0] === 'Walled garden | hidden');
+    await person.eventually(
+      'undo does not bring it back',
+      async () => (await below('The garden'))[0] === 'Walled garden | hidden',
+    );
   });
 
   it('is a live list: the three newest products of the shop, whatever the shop adds', async () => {
@@ -121,7 +144,9 @@ describe('an item that follows a branch of pages', () => {
     const { document } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as {
       document: { pages: { title: string; kind: string; date?: string }[] };
     };
-    const newest = document.pages.filter(({ kind }) => kind === 'product').sort(({ date: a = '' }, { date: b = '' }) => (a < b ? 1 : a > b ? -1 : 0));
+    const newest = document.pages
+      .filter(({ kind }) => kind === 'product')
+      .sort(({ date: a = '' }, { date: b = '' }) => (a < b ? 1 : a > b ? -1 : 0));
     expect(labelsOf(list?.children)).toEqual(newest.slice(0, 3).map(({ title }) => title));
   });
 });
@@ -135,7 +160,10 @@ describe('a menu that follows another', () => {
     await (await person.byText('label', 'another menu, followed')).click();
     await (await person.byText('option', 'Main menu')).click();
     await person.click('Create menu');
-    await person.eventually('it is not there', async () => (await (await person.find('h1 button')).getText()) === 'Pocket');
+    await person.eventually(
+      'it is not there',
+      async () => (await (await person.find('h1 button')).getText()) === 'Pocket',
+    );
     await person.row('Visit');
     await person.select('Bus timetable');
     await press(Key.DELETE);

@@ -16,15 +16,30 @@ beforeAll(async () => {
 const labels = (rows: readonly SeenRow[]): string[] => rows.map(({ label }) => label);
 
 /** The published menu as a tree of labels, from the delivery address. */
-async function delivered(site: string, menu: string): Promise<{ label: string; href: string | null; children: unknown[] }[]> {
+async function delivered(
+  site: string,
+  menu: string,
+): Promise<{ label: string; href: string | null; children: unknown[] }[]> {
   const reply = await fetch(`${stack.delivery}/delivery/v1/sites/${site}/menus/${menu}`);
-  return reply.ok ? ((await reply.json()) as { items: { label: string; href: string | null; children: unknown[] }[] }).items : [];
+  return reply.ok
+    ? ((await reply.json()) as { items: { label: string; href: string | null; children: unknown[] }[] }).items
+    : [];
 }
 
 describe('1. the first start', () => {
   it('shows Quillmere with its pages, a main menu with dropdowns and the live header', async () => {
     await browser.driver.get(stack.editor);
-    expect((await person.rows().then(() => person.eventually('no rows', async () => ((await person.rows()).length > 5 ? person.rows() : null))))[0]).toEqual({
+    expect(
+      (
+        await person
+          .rows()
+          .then(() =>
+            person.eventually('no rows', async () =>
+              (await person.rows()).length > 5 ? person.rows() : null,
+            ),
+          )
+      )[0],
+    ).toEqual({
       label: 'Visit',
       level: 1,
     });
@@ -57,11 +72,17 @@ describe('2. a site of a sitemap', () => {
     await browser.driver.get(`${stack.editor}/sites`);
     await person.click('New site …');
     await (await person.find('input[maxlength="120"]')).sendKeys('Larch');
-    await (await person.find('textarea:not([aria-hidden])')).sendKeys('<urlset><url><loc>https://larch.example/</loc></url>');
+    await (
+      await person.find('textarea:not([aria-hidden])')
+    ).sendKeys('<urlset><url><loc>https://larch.example/</loc></url>');
     await person.click('Create site');
-    const said = await person.eventually('no refusal', async () => (await browser.driver.findElement(By.css('.problem'))).getText());
-    expect(said).toMatch(/^Line 1, column \d+: .+urlset.+Correct the XML there/);
-    const { sites } = (await (await fetch(`${stack.editor}/api/v1/sites`)).json()) as { sites: { key: string }[] };
+    const message = await person.eventually('no refusal', async () =>
+      (await browser.driver.findElement(By.css('.problem'))).getText(),
+    );
+    expect(message).toMatch(/^Line 1, column \d+: .+urlset.+Correct the XML there/);
+    const { sites } = (await (await fetch(`${stack.editor}/api/v1/sites`)).json()) as {
+      sites: { key: string }[];
+    };
     expect(sites.map(({ key }) => key)).toEqual(['quillmere']);
   });
 
@@ -73,7 +94,11 @@ describe('2. a site of a sitemap', () => {
     await (await person.find('input[maxlength="120"]')).sendKeys('Larch');
     await (await person.find('input[type=file]')).sendKeys(file);
     await person.click('Create site');
-    await person.eventually('not there', async () => (await browser.driver.getCurrentUrl()).split('?')[0] === `${stack.editor}/larch/pages` || null);
+    await person.eventually(
+      'not there',
+      async () =>
+        (await browser.driver.getCurrentUrl()).split('?')[0] === `${stack.editor}/larch/pages` || null,
+    );
     expect(await (await person.find('.head .number')).getText()).toBe('1,004');
     // What to do next is offered.
     expect(await (await person.find('.next')).getText()).toMatch(/^Next:\s+create a menu from these pages/);
@@ -110,12 +135,21 @@ describe('3. a menu', () => {
     await (await person.find('.v-dialog input[type=text], .v-overlay input[type=text]')).sendKeys('Autumn');
     await (await person.find('input[name=place][value=bar]')).click();
     await person.click('Create menu');
-    await person.eventually('not shown', async () => (await browser.driver.getCurrentUrl()).split('?')[0]?.endsWith('/quillmere/arrange/autumn') || null);
+    await person.eventually(
+      'not shown',
+      async () =>
+        (await browser.driver.getCurrentUrl()).split('?')[0]?.endsWith('/quillmere/arrange/autumn') || null,
+    );
     expect(await person.rows()).toEqual([]);
-    expect(await (await person.find('.band .next')).getText()).toMatch(/Next:\s+add items/);
+    expect(await (await person.find('.strip .next')).getText()).toMatch(/Next:\s+add items/);
 
     await person.click('Add pages');
-    await person.eventually('no field', async () => (await (await person.focused()).getAttribute('aria-label')) === 'Part of a title or an address' || null);
+    await person.eventually(
+      'no field',
+      async () =>
+        (await (await person.focused()).getAttribute('aria-label')) === 'Part of a title or an address' ||
+        null,
+    );
     await person.type('tickets');
     await person.type(Key.ENTER);
     await person.eventually('not added', async () => ((await person.rows()).length === 1 ? true : null));
@@ -138,12 +172,20 @@ describe('3. a menu', () => {
 
     // An outside link and a heading, typed in the outline.
     await (await person.find('[role=tree]')).sendKeys(Key.ENTER);
-    await person.eventually('no field', async () => (await (await person.focused()).getAttribute('role')) === 'combobox' || null);
+    await person.eventually(
+      'no field',
+      async () => (await (await person.focused()).getAttribute('role')) === 'combobox' || null,
+    );
     await person.type('Seed society | https://seeds.example/society', Key.ENTER);
-    await person.eventually('the field is not empty again', async () => (await (await person.focused()).getAttribute('value')) === '' || null);
+    await person.eventually(
+      'the field is not empty again',
+      async () => (await (await person.focused()).getAttribute('value')) === '' || null,
+    );
     await person.type('In the autumn', Key.ARROW_UP, Key.ENTER);
     await person.type(Key.ESCAPE);
-    const rows = await person.eventually('not ten', async () => ((await person.rows()).length === 10 ? person.rows() : null));
+    const rows = await person.eventually('not ten', async () =>
+      (await person.rows()).length === 10 ? person.rows() : null,
+    );
     expect(rows.slice(0, 6)).toEqual([
       { label: 'Tickets and prices', level: 1 },
       { label: 'Glasshouses', level: 1 },
@@ -160,7 +202,10 @@ describe('3. a menu', () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/autumn`);
     await person.select('Seed society');
     await (await person.find('.leads .target')).click();
-    await person.eventually('no field', async () => (await (await person.focused()).getAttribute('role')) === 'combobox' || null);
+    await person.eventually(
+      'no field',
+      async () => (await (await person.focused()).getAttribute('role')) === 'combobox' || null,
+    );
     await person.type('javascript:alert(1)');
     const offers = await person.eventually('no offers', async () => {
       const found = await browser.driver.findElements(By.css('.leads [role=option]'));
@@ -184,7 +229,9 @@ describe('a menu of sixty items, by hand', () => {
       actions += 1;
       await person.eventually(
         'the field is not ready',
-        async () => (await (await person.focused()).getAttribute('role')) === 'combobox' && (await (await person.focused()).getAttribute('value')) === '',
+        async () =>
+          (await (await person.focused()).getAttribute('role')) === 'combobox' &&
+          (await (await person.focused()).getAttribute('value')) === '',
       );
       await person.type(...keys);
     };
@@ -203,11 +250,17 @@ describe('a menu of sixty items, by hand', () => {
     await person.kept();
     expect(actions).toBeLessThanOrEqual(150);
     const { document } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as {
-      document: { menus: { id: string; key: string }[]; items: { id: string; parent: string; label: string }[] };
+      document: {
+        menus: { id: string; key: string }[];
+        items: { id: string; parent: string; label: string }[];
+      };
     };
     const menu = document.menus.find(({ key }) => key === 'sixty')?.id ?? '';
-    const levelOf = (parent: string): number => (parent === menu ? 1 : 1 + levelOf(document.items.find(({ id }) => id === parent)?.parent ?? menu));
-    const inMenu = document.items.filter(({ label }) => /^(?:Branch no\.|Item \d)/.test(label)).map(({ label, parent }) => ({ label, level: levelOf(parent) }));
+    const levelOf = (parent: string): number =>
+      parent === menu ? 1 : 1 + levelOf(document.items.find(({ id }) => id === parent)?.parent ?? menu);
+    const inMenu = document.items
+      .filter(({ label }) => /^(?:Branch no\.|Item \d)/.test(label))
+      .map(({ label, parent }) => ({ label, level: levelOf(parent) }));
     expect(inMenu).toEqual(expected);
     await person.click('Undo');
     await person.kept();
@@ -230,7 +283,10 @@ describe('4. arranging', () => {
     expect((await person.rows())[5]).toEqual({ label: 'Tickets and prices', level: 1 });
 
     await tree.sendKeys(Key.F2);
-    await person.eventually('no field', async () => (await (await person.focused()).getTagName()) === 'input' || null);
+    await person.eventually(
+      'no field',
+      async () => (await (await person.focused()).getTagName()) === 'input' || null,
+    );
     await person.type(Key.chord(Key.CONTROL, 'a'), 'Come and see', Key.ENTER);
     await person.row('Come and see');
 
@@ -261,10 +317,16 @@ describe('4. arranging', () => {
       .actions()
       .move({ origin: to, x: Math.round(70 - middle - left), y: 13 })
       .perform();
-    const line = await person.eventually('no line', async () => (await browser.driver.findElement(By.css('.drop'))).getText());
+    const line = await person.eventually('no line', async () =>
+      (await browser.driver.findElement(By.css('.drop'))).getText(),
+    );
     expect(line).toBe('into Glasshouses, level 2, after Alpine house');
     await browser.driver.actions().release().perform();
-    expect(await person.eventually('not there', async () => ((await person.rows())[3]?.label === 'Come and see' ? (await person.rows())[3] : null))).toEqual({
+    expect(
+      await person.eventually('not there', async () =>
+        (await person.rows())[3]?.label === 'Come and see' ? (await person.rows())[3] : null,
+      ),
+    ).toEqual({
       label: 'Come and see',
       level: 2,
     });
@@ -274,12 +336,21 @@ describe('4. arranging', () => {
 
   it('says before the drop why a branch cannot go into itself, and Escape leaves all as it was', async () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/autumn`);
-    const before = await person.eventually('no rows', async () => ((await person.rows()).length > 0 ? person.rows() : null));
+    const before = await person.eventually('no rows', async () =>
+      (await person.rows()).length > 0 ? person.rows() : null,
+    );
     const from = await person.row('Glasshouses');
     const to = await person.row('Fern pit');
-    await browser.driver.actions().move({ origin: from, x: -300 }).press().move({ origin: to, x: -300, y: 4 }).perform();
+    await browser.driver
+      .actions()
+      .move({ origin: from, x: -300 })
+      .press()
+      .move({ origin: to, x: -300, y: 4 })
+      .perform();
     await browser.driver.actions().move({ origin: to, x: -301, y: 4 }).perform();
-    const line = await person.eventually('no line', async () => (await browser.driver.findElement(By.css('.drop'))).getText());
+    const line = await person.eventually('no line', async () =>
+      (await browser.driver.findElement(By.css('.drop'))).getText(),
+    );
     expect(line, 'the dragged branch counts as taken out').toMatch(/^into Autumn, level 1/);
     await browser.driver.actions().keyDown(Key.ESCAPE).keyUp(Key.ESCAPE).release().perform();
     expect(await person.rows()).toEqual(before);
@@ -289,7 +360,9 @@ describe('4. arranging', () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/autumn`);
     await person.select('Come and see');
     await person.click('Move out of its parent');
-    await person.eventually('not out', async () => ((await person.rows()).find(({ label }) => label === 'Come and see')?.level === 1 ? true : null));
+    await person.eventually('not out', async () =>
+      (await person.rows()).find(({ label }) => label === 'Come and see')?.level === 1 ? true : null,
+    );
     const button = await person.find('button[aria-label="Move out of its parent"]');
     expect(await button.getAttribute('aria-disabled')).toBe('true');
     expect(await button.getAttribute('aria-description')).toBe('“Come and see” is already on the top level.');
@@ -312,7 +385,11 @@ describe('4. arranging', () => {
     await stack.start();
     await person.kept();
     await browser.driver.get(`${stack.editor}/quillmere/arrange/autumn`);
-    expect(await person.eventually('no rows', async () => ((await person.rows()).length > 0 ? person.rows() : null))).toEqual(expected);
+    expect(
+      await person.eventually('no rows', async () =>
+        (await person.rows()).length > 0 ? person.rows() : null,
+      ),
+    ).toEqual(expected);
   });
 
   it('keeps what was done in a tab that was closed before the server came back', async () => {
@@ -331,7 +408,9 @@ describe('4. arranging', () => {
     await person.row('Come and see');
     await person.kept();
     expect(labels(await person.rows())).not.toContain('Society of seeds');
-    const { document } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: { items: { label: string | null }[] } };
+    const { document } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as {
+      document: { items: { label: string | null }[] };
+    };
     expect(document.items.some(({ label }) => label === 'Society of seeds')).toBe(false);
   });
 
@@ -354,8 +433,9 @@ describe('5. the live header', () => {
     const { driver } = browser;
     await driver.get(`${stack.editor}/quillmere/arrange/main`);
     await person.select('Walled garden');
-    // It is not seen whole in the header's own height, so its entry in the bar is marked until somebody asks for all of it.
-    await person.inLiveHeader(() => person.find('[data-zv-around]'));
+    // It is not seen whole in the header's own height, so its entry in the bar is marked until somebody asks
+    // for all of it.
+    await person.inLiveHeader(() => person.find('[data-zv-top-entry]'));
     await (await person.find('[role=tree]')).sendKeys('v');
     const marked = await person.eventually('nothing is marked', () =>
       person.inLiveHeader(async () => {
@@ -375,7 +455,9 @@ describe('5. the live header', () => {
       });
       await library.click();
     });
-    await person.eventually('not selected', async () => ((await person.selected()) === 'Library' ? true : null));
+    await person.eventually('not selected', async () =>
+      (await person.selected()) === 'Library' ? true : null,
+    );
     expect((await driver.getCurrentUrl()).split('?')[0]).toBe(`${stack.editor}/quillmere/arrange/main`);
 
     // By the keyboard: Enter opens, Escape closes and gives the focus back.
@@ -386,11 +468,17 @@ describe('5. the live header', () => {
       await button.sendKeys(Key.ENTER);
       expect(await button.getAttribute('aria-expanded')).toBe('true');
       await (await person.focused()).sendKeys(Key.TAB);
-      await person.eventually('the first link is not reached', async () => (await (await person.focused()).getText()) === 'Walled garden' || null);
+      await person.eventually(
+        'the first link is not reached',
+        async () => (await (await person.focused()).getText()) === 'Walled garden' || null,
+      );
       await (await person.focused()).sendKeys(Key.ESCAPE);
       expect(await button.getAttribute('aria-expanded')).toBe('false');
       const own = await button.getAttribute('aria-controls');
-      await person.eventually('the focus did not come back', async () => (await (await person.focused()).getAttribute('aria-controls')) === own || null);
+      await person.eventually(
+        'the focus did not come back',
+        async () => (await (await person.focused()).getAttribute('aria-controls')) === own || null,
+      );
     });
   });
 
@@ -400,7 +488,10 @@ describe('5. the live header', () => {
     await person.select('Wet meadow');
     const tree = await person.find('[role=tree]');
     await tree.sendKeys(Key.F2);
-    await person.eventually('no field', async () => (await (await person.focused()).getTagName()) === 'input' || null);
+    await person.eventually(
+      'no field',
+      async () => (await (await person.focused()).getTagName()) === 'input' || null,
+    );
     await person.type(Key.chord(Key.CONTROL, 'a'), 'The <b>wet</b> meadow', Key.ENTER);
     await tree.sendKeys('v');
     const shown = await person.eventually('it does not show', () =>
@@ -419,7 +510,9 @@ describe('5. the live header', () => {
     await browser.driver.get(`${stack.editor}/quillmere/arrange/main`);
     await person.click('narrow');
     const width = await person.eventually('it stays wide', async () =>
-      (await person.inLiveHeader(() => browser.driver.executeScript<number>('return innerWidth'))) === 390 ? 390 : null,
+      (await person.inLiveHeader(() => browser.driver.executeScript<number>('return innerWidth'))) === 390
+        ? 390
+        : null,
     );
     expect(width).toBe(390);
     const slider = await person.find('input[type=range]');
@@ -434,20 +527,30 @@ describe('6. publishing', () => {
     await driver.get(`${stack.editor}/quillmere/arrange/main`);
     await person.select('Tickets and prices');
     await (await person.find('[role=tree]')).sendKeys(Key.F2);
-    await person.eventually('no field', async () => (await (await person.focused()).getTagName()) === 'input' || null);
+    await person.eventually(
+      'no field',
+      async () => (await (await person.focused()).getTagName()) === 'input' || null,
+    );
     await person.type(Key.chord(Key.CONTROL, 'a'), 'What it costs', Key.ENTER);
     await person.kept();
     await person.click('Publish');
     await person.byText('li', 'Renamed “Tickets and prices” to “What it costs”');
     await person.click('Publish edition 2');
     await person.byText('h1', 'Edition 2 is live');
-    expect(await (await person.byText('a', 'The stand-in site (opens in a new tab)')).getAttribute('href')).toBe(`${stack.site}/`);
+    expect(
+      await (await person.byText('a', 'The stand-in site (opens in a new tab)')).getAttribute('href'),
+    ).toBe(`${stack.site}/`);
 
     await driver.get(`${stack.site}/visit/tickets`);
     const current = await driver.findElements(By.css('#zv-main [aria-current=page]'));
-    expect(await Promise.all(current.map((one) => one.getAttribute('textContent')))).toEqual(['What it costs', 'Tickets and prices']);
+    expect(await Promise.all(current.map((one) => one.getAttribute('textContent')))).toEqual([
+      'What it costs',
+      'Tickets and prices',
+    ]);
     const links = await driver.findElements(By.css('header a[href^="/"], footer a[href^="/"]'));
-    const hrefs = [...new Set(await Promise.all(links.map((one) => one.getAttribute('href'))))].filter((href): href is string => href !== null);
+    const hrefs = [...new Set(await Promise.all(links.map((one) => one.getAttribute('href'))))].filter(
+      (href): href is string => href !== null,
+    );
     expect(hrefs.length).toBeGreaterThan(50);
     const statuses = await Promise.all(hrefs.map(async (href) => `${(await fetch(href)).status} ${href}`));
     expect(statuses.filter((one) => !one.startsWith('200'))).toEqual([]);
@@ -481,6 +584,9 @@ describe('6. publishing', () => {
     );
     const entry = await driver.findElement(By.css('#zv-main > ul > li:nth-child(2) > a'));
     await driver.executeScript('arguments[0].focus()', entry);
-    expect(await driver.findElement(By.css('#zv-main a[href="/garden/glasshouses/alpine-house"]')).isDisplayed(), 'deeper levels are unfolded').toBe(true);
+    expect(
+      await driver.findElement(By.css('#zv-main a[href="/garden/glasshouses/alpine-house"]')).isDisplayed(),
+      'deeper levels are unfolded',
+    ).toBe(true);
   });
 });

@@ -27,7 +27,10 @@ async function read(button: 'Start' | 'Read again'): Promise<void> {
 }
 
 function linesOf(items: readonly ResolvedItem[], inset: string): string[] {
-  return items.flatMap(({ label, href, children }) => [`${inset}${label} ${href ?? ''}`.trimEnd(), ...linesOf(children, `${inset}  `)]);
+  return items.flatMap(({ label, href, children }) => [
+    `${inset}${label} ${href ?? ''}`.trimEnd(),
+    ...linesOf(children, `${inset}  `),
+  ]);
 }
 
 describe('reading a site', () => {
@@ -58,25 +61,43 @@ describe('reading a site', () => {
 describe('a month passes', () => {
   it('is read, taken in, mended and published: then every link on the site works, and the menus are as expected', async () => {
     const { driver } = browser;
-    const told = async (): Promise<string> => (await person.find('.difference')).getText();
+    const difference = async (): Promise<string> => (await person.find('.difference')).getText();
     await read('Start');
     // Quillmere's pages come with no headings to lead to: the first reading finds those, and nothing else.
-    await person.eventually('more than facts is otherwise', async () => /^\d+ pages with new details/m.test(await told()) && !CHANGED.test(await told()));
-    const month = (await (await fetch(`${stack.site}/control/month`, { method: 'POST' })).json()) as { changes: number };
+    await person.eventually(
+      'more than facts is otherwise',
+      async () =>
+        /^\d+ pages with new details/m.test(await difference()) && !CHANGED.test(await difference()),
+    );
+    const month = (await (await fetch(`${stack.site}/control/month`, { method: 'POST' })).json()) as {
+      changes: number;
+    };
     expect(month.changes).toBe(40);
     await read('Read again');
-    await person.eventually('the month is not told', async () => CHANGED.test(await told()));
+    await person.eventually('the month is not told', async () => CHANGED.test(await difference()));
     await person.click('Import changes');
-    await person.eventually('it is not taken in', async () => (await driver.findElements({ css: '.difference' })).length === 0);
+    await person.eventually(
+      'it is not taken in',
+      async () => (await driver.findElements({ css: '.difference' })).length === 0,
+    );
 
     for (const menu of MENUS) {
       await driver.get(`${stack.editor}/quillmere/drift/${menu}`);
-      await person.eventually('it is not compared', async () => (await (await person.find('h1')).getText()) !== 'Comparing …');
+      await person.eventually(
+        'it is not compared',
+        async () => (await (await person.find('h1')).getText()) !== 'Comparing …',
+      );
       const list = await person.find('.list');
       await list.sendKeys('a');
       const shown = (): Promise<string> =>
-        driver.executeScript<string>("return [...document.querySelectorAll('h1, .card .what')].map((one) => one.textContent).join()");
-      for (let round = 0; round < 60 && (await (await person.find('h1')).getText()) !== 'No differences'; round += 1) {
+        driver.executeScript<string>(
+          "return [...document.querySelectorAll('h1, .card .what')].map((one) => one.textContent).join()",
+        );
+      for (
+        let round = 0;
+        round < 60 && (await (await person.find('h1')).getText()) !== 'No differences';
+        round += 1
+      ) {
         await person.settled();
         const before = await shown();
         await list.sendKeys(Key.ENTER);
@@ -85,7 +106,10 @@ describe('a month passes', () => {
       expect(await (await person.find('h1')).getText(), menu).toBe('No differences');
       await person.kept();
     }
-    await person.eventually('the count stays', async () => (await driver.findElements({ css: '.works .badge' })).length === 0);
+    await person.eventually(
+      'the count stays',
+      async () => (await driver.findElements({ css: '.works .badge' })).length === 0,
+    );
 
     const api = `${stack.editor}/api/v1/sites/quillmere`;
     const { revision } = (await (await fetch(api)).json()) as { revision: number };
@@ -96,7 +120,12 @@ describe('a month passes', () => {
     });
     expect(reply.status, await reply.text()).toBe(201);
     const menus = await Promise.all(
-      MENUS.map(async (key) => (await (await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/menus/${key}`)).json()) as ResolvedMenu),
+      MENUS.map(
+        async (key) =>
+          (await (
+            await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/menus/${key}`)
+          ).json()) as ResolvedMenu,
+      ),
     );
     const outline = `${menus.map(({ name, items }) => [name, ...linesOf(items, '  ')].join('\n')).join('\n\n')}\n`;
     if (process.env.ZORVIK_EXPECT === 'write') await writeFile(EXPECTED, outline);

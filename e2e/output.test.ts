@@ -6,7 +6,15 @@ import { promisify } from 'node:util';
 import { By, Key } from 'selenium-webdriver';
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { navigationScript, readStored, renderMenu, renderStyles, resolveMenu, type ResolvedItem, type ResolvedMenu } from '@zorvik/core';
+import {
+  navigationScript,
+  readStored,
+  renderMenu,
+  renderStyles,
+  resolveMenu,
+  type ResolvedItem,
+  type ResolvedMenu,
+} from '@zorvik/core';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
 
@@ -27,7 +35,8 @@ const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-pra
 /** What axe finds against WCAG 2.2 A and AA in the page, or by one rule alone, a line each. */
 async function violations(rules: readonly string[] = RULES): Promise<string[]> {
   await person.settled();
-  if (!(await browser.driver.executeScript<boolean>('return window.axe !== undefined'))) await browser.driver.executeScript(axe);
+  if (!(await browser.driver.executeScript<boolean>('return window.axe !== undefined')))
+    await browser.driver.executeScript(axe);
   const script = `const done = arguments[arguments.length - 1];
     axe.run(document, { runOnly: arguments[0], iframes: false }).then(
       ({ violations }) => done(violations.map(({ id, nodes }) => id + ': ' + nodes.map(({ target, failureSummary }) => target.join(' ') + ' ' + failureSummary.replace(/\\s+/g, ' ')).slice(0, 3).join(' | '))),
@@ -37,7 +46,10 @@ async function violations(rules: readonly string[] = RULES): Promise<string[]> {
 
 /** Chooses a theme as another window would: this one follows. */
 const choose = (theme: 'dark' | 'system'): Promise<unknown> =>
-  browser.driver.executeScript(`window.dispatchEvent(new StorageEvent('storage', { key: 'zorvik-appearance', newValue: arguments[0] }))`, theme);
+  browser.driver.executeScript(
+    `window.dispatchEvent(new StorageEvent('storage', { key: 'zorvik-appearance', newValue: arguments[0] }))`,
+    theme,
+  );
 
 describe('what the site is served', () => {
   it('has no error by the Nu checker: HTML in its page, and the style sheet', async () => {
@@ -48,16 +60,41 @@ describe('what the site is served', () => {
     };
     const pageOf = (body: string): string =>
       `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Quillmere</title></head><body>${body}</body></html>`;
-    const menus = await Promise.all(['main', 'second', 'plants', 'footer', 'phone'].map(async (key) => (await fetch(`${delivery}/menus/${key}.html`)).text()));
-    const every = readStored(JSON.parse(await readFile(new URL('../packages/core/laws/samples/format-4.json', import.meta.url), 'utf8')) as { format: number });
+    const menus = await Promise.all(
+      ['main', 'second', 'plants', 'footer', 'phone'].map(async (key) =>
+        (await fetch(`${delivery}/menus/${key}.html`)).text(),
+      ),
+    );
+    const every = readStored(
+      JSON.parse(
+        await readFile(new URL('../packages/core/laws/samples/format-4.json', import.meta.url), 'utf8'),
+      ) as { format: number },
+    );
     const menu = [...every.menus.nodes.values()].find(({ key }) => key === 'menu-1')?.id ?? '';
-    const parts = renderMenu(resolveMenu(every, menu, { keepsEmpty: true }), { place: 'bar', pictures: '/pictures/' });
-    for (const name of ['zv-tabs', 'zv-search', 'zv-video', 'zv-picture', 'zv-prose', 'zv-groups', 'zv-own', 'zv-cards']) expect(parts).toContain(name);
+    const parts = renderMenu(resolveMenu(every, menu, { keepsEmpty: true }), {
+      place: 'bar',
+      pictures: '/pictures/',
+    });
+    for (const name of [
+      'zv-tabs',
+      'zv-search',
+      'zv-video',
+      'zv-picture',
+      'zv-prose',
+      'zv-groups',
+      'zv-own',
+      'zv-cards',
+    ])
+      expect(parts).toContain(name);
     const jar = join(require.resolve('vnu-jar/package.json'), '..', 'build', 'dist', 'vnu.jar');
-    /** Errors by file: one start of the checker takes seconds, so that it gets all files of a kind at once. */
+    /**
+     * Errors by file: one start of the checker takes seconds, so that it gets all files of a kind at once.
+     */
     const check = async (...words: string[]): Promise<unknown[]> => {
       const { stderr } = await run('java', ['-jar', jar, '--format', 'json', '--exit-zero-always', ...words]);
-      return (JSON.parse(stderr) as { messages: { type: string }[] }).messages.filter(({ type }) => type === 'error');
+      return (JSON.parse(stderr) as { messages: { type: string }[] }).messages.filter(
+        ({ type }) => type === 'error',
+      );
     };
     const pages = [
       await write('menus.html', pageOf(menus.join('\n'))),
@@ -67,7 +104,10 @@ describe('what the site is served', () => {
     expect(await check(...pages)).toEqual([]);
     const sheets = [
       await write('navigation.css', await (await fetch(`${delivery}/navigation.css`)).text()),
-      await write('every-part.css', renderStyles(every.site, [resolveMenu(every, menu, { keepsEmpty: true })])),
+      await write(
+        'every-part.css',
+        renderStyles(every.site, [resolveMenu(every, menu, { keepsEmpty: true })]),
+      ),
     ];
     expect(await check('--css', ...sheets)).toEqual([]);
   });
@@ -95,7 +135,9 @@ describe('what the site is served', () => {
     const { driver } = browser;
     await driver.get(`${stack.site}/visit`);
     await driver.executeScript("document.documentElement.style.fontSize = '200%'");
-    const overflow = await driver.executeScript<number>('return document.documentElement.scrollWidth - document.documentElement.clientWidth');
+    const overflow = await driver.executeScript<number>(
+      'return document.documentElement.scrollWidth - document.documentElement.clientWidth',
+    );
     expect(overflow).toBeLessThanOrEqual(0);
     await driver.executeScript("document.querySelector('#zv-main > ul > li:last-child > button').click()");
     const box = await driver.executeScript<{ left: number; right: number }>(
@@ -109,9 +151,21 @@ describe('what the site is served', () => {
 describe('menus that are hard to fit', () => {
   const plain = { opensNewTab: false, href: '/x' } as const;
   const long = 'Everything that grows in the shade of old walls, by month and by height';
-  const badge = { text: 'New in all our gardens since last spring', color: '#ffffff', background: '#1f5a3a', position: 'after' } as const;
-  const below = (id: string): ResolvedItem[] => ['one', 'two', 'three'].map((name) => ({ id: `${id}-${name}`, label: name, children: [], ...plain }));
-  const entry = (id: string, label: string, more: object = {}): ResolvedItem => ({ id, label, children: below(id), ...plain, ...more });
+  const badge = {
+    text: 'New in all our gardens since last spring',
+    color: '#ffffff',
+    background: '#1f5a3a',
+    position: 'after',
+  } as const;
+  const below = (id: string): ResolvedItem[] =>
+    ['one', 'two', 'three'].map((name) => ({ id: `${id}-${name}`, label: name, children: [], ...plain }));
+  const entry = (id: string, label: string, more: object = {}): ResolvedItem => ({
+    id,
+    label,
+    children: below(id),
+    ...plain,
+    ...more,
+  });
   const panel: ResolvedItem = entry('panel', 'Panel', {
     dropdown: { form: 'panel' },
     rows: [
@@ -140,7 +194,10 @@ describe('menus that are hard to fit', () => {
     const page = join(stack.data, 'hard.html');
     const head = `<meta charset="utf-8"><title>Hard</title><meta name="viewport" content="width=device-width"><style>body{margin:0}${renderStyles(site, [menu])}</style>`;
     const html = renderMenu(menu, { place: 'bar' });
-    await writeFile(page, `<!doctype html><html lang="en"><head>${head}</head><body>${html}<p>Text</p><script>${navigationScript}</script></body></html>`);
+    await writeFile(
+      page,
+      `<!doctype html><html lang="en"><head>${head}</head><body>${html}<p>Text</p><script>${navigationScript}</script></body></html>`,
+    );
     await browser.driver.get(`file://${page}`);
   }
   const beyond = (): Promise<string[]> =>
@@ -153,7 +210,12 @@ describe('menus that are hard to fit', () => {
     (browser.driver as Driver).sendDevToolsCommand('Emulation.setEmulatedMedia', { media, features });
 
   it('keep the arrow of a long label beside it and on the screen, and the badge of forty characters inside, at every width', async () => {
-    await show([entry('a', 'Visit'), entry('b', long), entry('c', `${long} ${long}`, { badge }), entry('d', 'Shop', { badge })]);
+    await show([
+      entry('a', 'Visit'),
+      entry('b', long),
+      entry('c', `${long} ${long}`, { badge }),
+      entry('d', 'Shop', { badge }),
+    ]);
     for (const width of [1280, 1024, 768, 600, 480, 390, 360, 320]) {
       await browser.resize(width, 800);
       expect(await beyond(), `${width} px`).toEqual([]);
@@ -161,12 +223,16 @@ describe('menus that are hard to fit', () => {
         `return [...document.querySelectorAll('.zv-bar > ul > li')].filter((li) => { const [a, b] = [li.querySelector(':scope > a').getBoundingClientRect(), li.querySelector(':scope > button').getBoundingClientRect()]; return b.top >= a.bottom || b.left < a.left; }).map((li) => li.firstChild.textContent)`,
       );
       expect(apart, `${width} px: the arrow is beside its label`).toEqual([]);
-      const lines = await browser.driver.executeScript<number>("return document.querySelector('.zv-bar > ul > li > a').getBoundingClientRect().height");
+      const lines = await browser.driver.executeScript<number>(
+        "return document.querySelector('.zv-bar > ul > li > a').getBoundingClientRect().height",
+      );
       expect(lines, `${width} px: a short label stays on one line`).toBeLessThan(50);
     }
     for (const width of [1280, 600, 320]) {
       await browser.resize(width, 800);
-      await browser.driver.executeScript("document.querySelectorAll('.zv-bar > ul > li > button')[2].click()");
+      await browser.driver.executeScript(
+        "document.querySelectorAll('.zv-bar > ul > li > button')[2].click()",
+      );
       expect(await beyond(), `${width} px, open`).toEqual([]);
     }
     await browser.resize(1280, 800);
@@ -175,19 +241,27 @@ describe('menus that are hard to fit', () => {
   it('close an open list when the focus leaves its entry, so that it lies over nothing that has the focus', async () => {
     await browser.resize(600, 800);
     await show(
-      ['One entry', 'Another entry', 'A third entry', 'And a fourth', 'The fifth of them', 'The last one'].map((label) =>
-        entry(label.replaceAll(' ', ''), label),
-      ),
+      [
+        'One entry',
+        'Another entry',
+        'A third entry',
+        'And a fourth',
+        'The fifth of them',
+        'The last one',
+      ].map((label) => entry(label.replaceAll(' ', ''), label)),
     );
     const { driver } = browser;
     await driver.executeScript("document.querySelector('.zv-bar > ul > li > button').focus()");
     await person.type(Key.ENTER);
-    expect(await driver.executeScript("return document.querySelectorAll('[aria-expanded=true]').length")).toBe(1);
+    expect(
+      await driver.executeScript("return document.querySelectorAll('[aria-expanded=true]').length"),
+    ).toBe(1);
     for (let step = 0; step < 4; step += 1) await person.type(Key.TAB);
-    expect(await driver.executeScript("return [document.activeElement.textContent, document.querySelectorAll('[aria-expanded=true]').length]")).toEqual([
-      'Another entry',
-      0,
-    ]);
+    expect(
+      await driver.executeScript(
+        "return [document.activeElement.textContent, document.querySelectorAll('[aria-expanded=true]').length]",
+      ),
+    ).toEqual(['Another entry', 0]);
     await browser.resize(1280, 800);
   });
 
@@ -195,7 +269,8 @@ describe('menus that are hard to fit', () => {
     await show([panel, entry('a', 'Visit'), entry('b', 'Shop', { look: 'button', badge })]);
     const { driver } = browser;
     await driver.executeScript("document.querySelector('.zv-bar > ul > li > button').click()");
-    const shown = (css: string) => driver.executeScript<string>(`return getComputedStyle(document.querySelector('${css}')).display`);
+    const shown = (css: string) =>
+      driver.executeScript<string>(`return getComputedStyle(document.querySelector('${css}')).display`);
     expect(await shown('.zv-panel')).not.toBe('none');
     await emulate('print');
     expect(await shown('.zv-panel')).toBe('none');
@@ -219,7 +294,10 @@ describe('the editor for axe', () => {
       async () => {
         await person.select('Walled garden');
         await (await person.find('[role=tree]')).sendKeys(Key.ENTER);
-        await person.eventually('no field', async () => (await (await person.focused()).getAttribute('role')) === 'combobox' || null);
+        await person.eventually(
+          'no field',
+          async () => (await (await person.focused()).getAttribute('role')) === 'combobox' || null,
+        );
         await person.type('seed');
         await person.find('[role=listbox] [role=option]');
       },
@@ -426,7 +504,9 @@ describe('the editor for axe', () => {
 
   it('the live header: nothing is found', async () => {
     await browser.driver.get(`${stack.editor}/live.html`);
-    expect((await violations()).filter((one) => !/^(?:page-has-heading-one|landmark-one-main|region)/.test(one))).toEqual([]);
+    expect(
+      (await violations()).filter((one) => !/^(?:page-has-heading-one|landmark-one-main|region)/.test(one)),
+    ).toEqual([]);
   });
 
   it('loads nothing from elsewhere', async () => {
@@ -440,7 +520,13 @@ describe('the editor for axe', () => {
 
   it('is usable on a phone: no screen is wider than it', async () => {
     await browser.resize(360, 800);
-    for (const path of ['/quillmere/arrange/main', '/quillmere/pages', '/quillmere/drift/main', '/quillmere/editions', '/sites']) {
+    for (const path of [
+      '/quillmere/arrange/main',
+      '/quillmere/pages',
+      '/quillmere/drift/main',
+      '/quillmere/editions',
+      '/sites',
+    ]) {
       await browser.driver.get(stack.editor + path);
       await person.find('main h1');
       const wide = await browser.driver.executeScript<string[]>(

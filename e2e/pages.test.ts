@@ -16,7 +16,8 @@ const open = async (): Promise<void> => {
   await browser.driver.get(`${stack.editor}/quillmere/pages`);
   await person.find('[role=treegrid] [role=row]');
 };
-const press = async (...keys: string[]): Promise<void> => (await person.find('[role=treegrid]')).sendKeys(...keys);
+const press = async (...keys: string[]): Promise<void> =>
+  (await person.find('[role=treegrid]')).sendKeys(...keys);
 const alt = (key: string): string => Key.chord(Key.ALT, key);
 const titles = (): Promise<string[]> =>
   browser.driver.executeScript<string[]>(
@@ -25,7 +26,9 @@ const titles = (): Promise<string[]> =>
 const selected = async (): Promise<string> => (await person.find('[role=row].lead .text')).getText();
 const stored = async (): Promise<StoredDocument> => {
   await person.kept();
-  return ((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument }).document;
+  return (
+    (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument }
+  ).document;
 };
 const pick = async (title: string): Promise<void> => {
   await (await person.find('[role=treegrid]')).click();
@@ -39,12 +42,18 @@ describe('the pages', () => {
     await open();
     await pick('Contact');
     await press(Key.ENTER);
-    await person.eventually('no field', async () => (await (await person.focused()).getAttribute('aria-label')) === 'Title of the new page');
+    await person.eventually(
+      'no field',
+      async () => (await (await person.focused()).getAttribute('aria-label')) === 'Title of the new page',
+    );
     await person.type('Night garden', Key.ENTER);
     await person.eventually('it is not added', async () => (await titles()).includes('Night garden'));
     await person.eventually('it is not selected', async () => (await selected()) === 'Night garden');
     await press(Key.F2);
-    await person.eventually('no field', async () => (await (await person.focused()).getTagName()) === 'input');
+    await person.eventually(
+      'no field',
+      async () => (await (await person.focused()).getTagName()) === 'input',
+    );
     await person.type(Key.chord(Key.CONTROL, 'a'), 'Night walks', Key.ENTER);
     await person.eventually('it is not renamed', async () => (await titles()).includes('Night walks'));
     await press(alt(Key.ARROW_UP));
@@ -60,13 +69,20 @@ describe('the pages', () => {
         (await stored()).pages.find(({ title }) => title === 'About Quillmere')?.id,
     );
     await press(Key.DELETE);
-    await person.eventually('it is not gone', async () => (await stored()).pages.find(({ title }) => title === 'Night walks')?.state === 'gone');
+    await person.eventually(
+      'it is not gone',
+      async () => (await stored()).pages.find(({ title }) => title === 'Night walks')?.state === 'gone',
+    );
     await press(Key.DELETE);
-    await person.eventually('it is not back', async () => (await stored()).pages.find(({ title }) => title === 'Night walks')?.state === 'live');
+    await person.eventually(
+      'it is not back',
+      async () => (await stored()).pages.find(({ title }) => title === 'Night walks')?.state === 'live',
+    );
     for (let step = 0; step < 6; step += 1) await press(Key.chord(Key.CONTROL, 'z'));
     await person.eventually(
       'undo leaves something',
-      async () => !(await stored()).pages.some(({ title }) => title === 'Night walks' || title === 'Night garden'),
+      async () =>
+        !(await stored()).pages.some(({ title }) => title === 'Night walks' || title === 'Night garden'),
     );
   });
 
@@ -74,17 +90,26 @@ describe('the pages', () => {
     await open();
     await pick('Press');
     await person.click('Move into the page above');
-    await person.eventually('it moved its address', async () => (await stored()).pages.find(({ title }) => title === 'Press')?.address === '/press');
+    await person.eventually(
+      'it moved its address',
+      async () => (await stored()).pages.find(({ title }) => title === 'Press')?.address === '/press',
+    );
     await press(Key.chord(Key.CONTROL, 'z'));
     await person.eventually('undo', async () => (await titles()).includes('Press'));
     await pick('Press');
     await (await person.byText('label', 'Also change the address')).click();
     await person.click('Move into the page above');
-    await person.eventually('its address stayed', async () => (await stored()).pages.find(({ title }) => title === 'Press')?.address === '/contact/press');
+    await person.eventually(
+      'its address stayed',
+      async () => (await stored()).pages.find(({ title }) => title === 'Press')?.address === '/contact/press',
+    );
     await person.click('Export');
     await person.byText('div', 'Redirects: 2 old addresses (CSV)');
     await (await person.focused()).sendKeys(Key.ESCAPE);
-    await person.eventually('drift does not tell', async () => Number(await (await person.find('.works .badge')).getText()) > 4);
+    await person.eventually(
+      'drift does not tell',
+      async () => Number(await (await person.find('.works .badge')).getText()) > 4,
+    );
   });
 
   it('say where they stand in the menus, and lead there; and show those that are in none', async () => {
@@ -109,7 +134,9 @@ describe('the pages', () => {
     await person.click('Import file …');
     const field = await person.find('textarea');
     await person.settled();
-    await field.sendKeys('Name,Where,Under,Seen\nBat walk,/whats-on/bat-walk,/whats-on,120\nSeed swap,/whats-on/seed-swap,/whats-on,\nOdd,/odd,Nobody,x');
+    await field.sendKeys(
+      'Name,Where,Under,Seen\nBat walk,/whats-on/bat-walk,/whats-on,120\nSeed swap,/whats-on/seed-swap,/whats-on,\nOdd,/odd,Nobody,x',
+    );
     await person.byText('h2', '3 pages found');
     const select = await person.find('select[aria-label="Column “Where”"]');
     await select.sendKeys('address');
@@ -120,9 +147,15 @@ describe('the pages', () => {
     );
     await person.byText('summary', '2 lines to check');
     await person.click('Import pages');
-    await person.eventually('it is not taken in', async () => (await stored()).pages.find(({ title }) => title === 'Bat walk')?.visits === 120);
+    await person.eventually(
+      'it is not taken in',
+      async () => (await stored()).pages.find(({ title }) => title === 'Bat walk')?.visits === 120,
+    );
     await press(Key.chord(Key.CONTROL, 'z'));
-    await person.eventually('undo leaves it', async () => !(await stored()).pages.some(({ title }) => title === 'Bat walk'));
+    await person.eventually(
+      'undo leaves it',
+      async () => !(await stored()).pages.some(({ title }) => title === 'Bat walk'),
+    );
   });
 
   it('are dragged to the place shown before: between two, or into one; what cannot go there says why', async () => {
@@ -131,13 +164,24 @@ describe('the pages', () => {
     const row = async (title: string) =>
       person.eventually(
         `no row ${title}`,
-        async () => (await driver.findElements({ xpath: `//*[@role='row'][.//*[contains(@class,'text') and normalize-space(.)='${title}']]` }))[0],
+        async () =>
+          (
+            await driver.findElements({
+              xpath: `//*[@role='row'][.//*[contains(@class,'text') and normalize-space(.)='${title}']]`,
+            })
+          )[0],
       );
     const drag = async (from: string, to: string, y: number, expected: RegExp): Promise<void> => {
       const [source, target] = [await row(from), await row(to)];
-      await driver.actions().move({ origin: source, x: -400 }).press().move({ origin: target, x: -390 }).perform();
+      await driver
+        .actions()
+        .move({ origin: source, x: -400 })
+        .press()
+        .move({ origin: target, x: -390 })
+        .perform();
       let x = -380;
-      // A browser tells of a drag some times a second, not with every move: as a hand does, this one goes on to move.
+      // A browser tells of a drag some times a second, not with every move: as a hand does, this one goes on
+      // to move.
       await person.eventually(`the drop is not shown as ${expected}`, async () => {
         x = x === -380 ? -370 : -380;
         await driver.actions().move({ origin: target, x, y }).perform();

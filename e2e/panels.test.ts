@@ -14,13 +14,17 @@ beforeAll(async () => {
 
 const stored = async (): Promise<StoredDocument> => {
   await person.kept();
-  return ((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument }).document;
+  return (
+    (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument }
+  ).document;
 };
 const dropdownOf = async (title: string): Promise<unknown> => {
   const { items, pages, menus } = await stored();
   const main = menus.find(({ key }) => key === 'main')?.id;
   const page = pages.find((one) => one.title === title)?.id;
-  return items.find(({ parent, destination }) => parent === main && destination.kind === 'page' && destination.page === page)?.dropdown;
+  return items.find(
+    ({ parent, destination }) => parent === main && destination.kind === 'page' && destination.page === page,
+  )?.dropdown;
 };
 const choose = async (label: string): Promise<void> => (await person.byText('label', label)).click();
 /** The panel that is open in the live header: the labels of each column, its groups' alone. */
@@ -45,7 +49,9 @@ describe('a panel', () => {
     await person.eventually('it is not drawn', async () => (await columnsShown()).length === 4);
     expect(await dropdownOf('Plant finder')).toEqual({ form: 'panel', panel: { columns: 4 } });
     expect((await columnsShown()).flat().length, 'every group is in a column').toBeGreaterThan(1);
-    expect(await (await person.find('.drops [role=status]')).getText()).toMatch(/^Rows per column: \d+, \d+, \d+, \d+$/);
+    expect(await (await person.find('.drops [role=status]')).getText()).toMatch(
+      /^Rows per column: \d+, \d+, \d+, \d+$/,
+    );
   });
 
   it('lets a group stay in a column, keeps what every form held, and all of it can be undone', async () => {
@@ -59,7 +65,10 @@ describe('a panel', () => {
     await person.select(first);
     await choose('Column');
     await choose('3');
-    await person.eventually('it does not stay', async () => (await columnsShown())[2]?.includes(first) === true);
+    await person.eventually(
+      'it does not stay',
+      async () => (await columnsShown())[2]?.includes(first) === true,
+    );
     await choose('balanced (3)');
     await person.eventually('it stays', async () => (await columnsShown())[0]?.[0] === first);
     await person.select('Plant finder');
@@ -81,10 +90,12 @@ describe('a panel', () => {
     await choose('Dropdown');
     await person.eventually('it is not drawn', async () => (await columnsShown()).length > 2);
     const [[first = ''] = []] = await columnsShown();
-    const frame = await person.find('iframe');
+    const stage = await person.find('iframe');
     const drag = async (release: () => Promise<void>): Promise<void> => {
-      await driver.switchTo().frame(frame);
-      const [from, , to] = await driver.findElements(By.css('button[aria-expanded=true]~.zv-panel>ul>li:first-child>:first-child'));
+      await driver.switchTo().frame(stage);
+      const [from, , to] = await driver.findElements(
+        By.css('button[aria-expanded=true]~.zv-panel>ul>li:first-child>:first-child'),
+      );
       if (from === undefined || to === undefined) throw new Error('The panel is not open.');
       await driver
         .actions()
@@ -102,10 +113,18 @@ describe('a panel', () => {
     await drag(async () => void (await driver.actions().sendKeys(Key.ESCAPE).perform()));
     expect((await columnsShown())[0]?.[0]).toBe(first);
     await drag(() => Promise.resolve());
-    await person.eventually('it does not stay', async () => (await columnsShown())[2]?.includes(first) === true);
-    expect(Object.values(((await dropdownOf('Plant finder')) as { panel: { kept: object } }).panel.kept)).toEqual([2]);
+    await person.eventually(
+      'it does not stay',
+      async () => (await columnsShown())[2]?.includes(first) === true,
+    );
+    expect(
+      Object.values(((await dropdownOf('Plant finder')) as { panel: { kept: object } }).panel.kept),
+    ).toEqual([2]);
     await person.click('Undo');
-    await person.eventually('undo does not put it back', async () => (await columnsShown())[0]?.[0] === first);
+    await person.eventually(
+      'undo does not put it back',
+      async () => (await columnsShown())[0]?.[0] === first,
+    );
   });
 
   it('says at the field what is no width, and keeps nothing of it', async () => {
@@ -133,9 +152,12 @@ describe('what drops, on the site', () => {
     let looks = 0;
     for (let width = 768; width <= 1920; width += 32) {
       await browser.resize(width, 900);
-      for (const box of await browser.driver.executeScript<{ left: number; right: number; width: number; beyond: number; screen: number }[]>(boxes)) {
+      for (const box of await browser.driver.executeScript<
+        { left: number; right: number; width: number; beyond: number; screen: number }[]
+      >(boxes)) {
         looks += 1;
-        if (box.left < -0.5 || box.right > box.screen + 0.5 || box.beyond > 0 || box.width < 100) wrong.push({ at: width, ...box });
+        if (box.left < -0.5 || box.right > box.screen + 0.5 || box.beyond > 0 || box.width < 100)
+          wrong.push({ at: width, ...box });
       }
     }
     await browser.resize(1280, 900);
@@ -146,16 +168,29 @@ describe('what drops, on the site', () => {
   it('spans the page where it was told to, stands below its item where not, and is closed by Escape, which gives the focus back', async () => {
     await browser.resize(1280, 900);
     await browser.driver.get(`${stack.site}/visit`);
-    const found = new Map((await browser.driver.executeScript<{ name: string; left: number; width: number }[]>(boxes)).map((box) => [box.name, box]));
-    expect(found.get('Seed house')).toMatchObject({ left: 0, width: await browser.driver.executeScript('return document.documentElement.clientWidth') });
+    const found = new Map(
+      (await browser.driver.executeScript<{ name: string; left: number; width: number }[]>(boxes)).map(
+        (box) => [box.name, box],
+      ),
+    );
+    expect(found.get('Seed house')).toMatchObject({
+      left: 0,
+      width: await browser.driver.executeScript('return document.documentElement.clientWidth'),
+    });
     expect(found.get('Visit')?.width).toBe(860);
-    const item = await browser.driver.executeScript<number>(`return document.querySelector('#zv-main > ul > li').getBoundingClientRect().left`);
+    const item = await browser.driver.executeScript<number>(
+      `return document.querySelector('#zv-main > ul > li').getBoundingClientRect().left`,
+    );
     expect(Math.abs((found.get('Visit')?.left ?? 0) - item)).toBeLessThan(1);
-    await browser.driver.executeScript(`document.querySelector('#zv-main > ul > li > button[aria-expanded=true]').click()`);
+    await browser.driver.executeScript(
+      `document.querySelector('#zv-main > ul > li > button[aria-expanded=true]').click()`,
+    );
     const button = await browser.driver.findElement(By.css('#zv-main > ul > li > button'));
     await button.sendKeys(Key.ENTER, Key.TAB);
     expect(await (await person.focused()).getText(), 'reading order is focus order').not.toBe('');
-    expect(await browser.driver.executeScript('return document.activeElement.closest(".zv-panel") !== null')).toBe(true);
+    expect(
+      await browser.driver.executeScript('return document.activeElement.closest(".zv-panel") !== null'),
+    ).toBe(true);
     await (await person.focused()).sendKeys(Key.ESCAPE);
     expect(
       await browser.driver.executeScript(
@@ -167,11 +202,15 @@ describe('what drops, on the site', () => {
   it('stands in the bar on narrow screens, with all its links, and is reached without the script, too', async () => {
     await browser.resize(390, 800);
     await browser.driver.get(`${stack.site}/visit`);
-    for (const box of await browser.driver.executeScript<{ left: number; right: number; beyond: number; screen: number }[]>(boxes)) {
+    for (const box of await browser.driver.executeScript<
+      { left: number; right: number; beyond: number; screen: number }[]
+    >(boxes)) {
       expect(box.beyond).toBeLessThanOrEqual(0);
       expect(box.right).toBeLessThanOrEqual(box.screen + 0.5);
     }
-    const narrow = await browser.driver.executeScript<string>(`return getComputedStyle(document.querySelector('#zv-main .zv-panel')).position`);
+    const narrow = await browser.driver.executeScript<string>(
+      `return getComputedStyle(document.querySelector('#zv-main .zv-panel')).position`,
+    );
     expect(narrow).toBe('static');
     await browser.resize(1280, 900);
     await browser.driver.get(`${stack.site}/visit`);

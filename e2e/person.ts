@@ -1,6 +1,9 @@
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 
-/** How long a person waits for something to appear, in ms. Far more than it takes: it only decides when to give up. */
+/**
+ * How long a person waits for something to appear, in ms. Far more than it takes: it only decides when to
+ * give up.
+ */
 const PATIENCE = Number(process.env.ZORVIK_PATIENCE ?? 60_000);
 
 /** One row of the outline as it is seen. */
@@ -11,9 +14,14 @@ export interface SeenRow {
 
 /** Somebody at the browser: finds things by what they are called, points, presses keys, reads. */
 export function personAt(driver: WebDriver) {
-  const find = (css: string): Promise<WebElement> => driver.wait(until.elementLocated(By.css(css)), PATIENCE, `nothing like ${css}`);
+  const find = (css: string): Promise<WebElement> =>
+    driver.wait(until.elementLocated(By.css(css)), PATIENCE, `nothing like ${css}`);
   const byText = (tag: string, text: string): Promise<WebElement> =>
-    driver.wait(until.elementLocated(By.xpath(`//${tag}[normalize-space(.)=${quoted(text)}]`)), PATIENCE, `no ${tag} “${text}”`);
+    driver.wait(
+      until.elementLocated(By.xpath(`//${tag}[normalize-space(.)=${quoted(text)}]`)),
+      PATIENCE,
+      `no ${tag} “${text}”`,
+    );
 
   async function eventually<T>(what: string, look: () => Promise<T | false | null | undefined>): Promise<T> {
     let problem = '';
@@ -30,7 +38,10 @@ export function personAt(driver: WebDriver) {
     return found as T;
   }
 
-  /** Waits until nothing moves: two frames after each other without a running animation or transition that ends by itself. */
+  /**
+   * Waits until nothing moves: two frames after each other without a running animation or transition that
+   * ends by itself.
+   */
   const settled = (): Promise<void> =>
     driver.executeAsyncScript(`const done = arguments[arguments.length - 1];
       const isMoving = () => document.getAnimations().some((one) => one.playState === 'running' && one.effect?.getComputedTiming().endTime !== Infinity);
@@ -71,7 +82,11 @@ export function personAt(driver: WebDriver) {
 
   function row(label: string): Promise<WebElement> {
     return driver.wait(
-      until.elementLocated(By.xpath(`//*[@role='treeitem'][.//*[contains(@class,'label') and normalize-space(.)=${quoted(label)}]]`)),
+      until.elementLocated(
+        By.xpath(
+          `//*[@role='treeitem'][.//*[contains(@class,'label') and normalize-space(.)=${quoted(label)}]]`,
+        ),
+      ),
       PATIENCE,
       `no row “${label}”`,
     );
@@ -80,15 +95,22 @@ export function personAt(driver: WebDriver) {
   async function select(label: string): Promise<void> {
     const element = await row(label);
     await driver.actions().move({ origin: element, x: 0 }).press().release().perform();
-    await eventually(`“${label}” is not selected`, async () => (await (await row(label)).getAttribute('aria-selected')) === 'true');
+    await eventually(
+      `“${label}” is not selected`,
+      async () => (await (await row(label)).getAttribute('aria-selected')) === 'true',
+    );
     await (await find('[role=tree]')).sendKeys('');
   }
 
-  const selected = async (): Promise<string> => (await (await find('[role=treeitem][aria-selected=true] .label')).getText()).trim();
+  const selected = async (): Promise<string> =>
+    (await (await find('[role=treeitem][aria-selected=true] .label')).getText()).trim();
 
   /** Waits until the bar says that all is kept. */
   const kept = (): Promise<true> =>
-    eventually('it is not kept', async () => (await (await find('[data-state]')).getAttribute('data-state')) === 'kept' || null) as Promise<true>;
+    eventually(
+      'it is not kept',
+      async () => (await (await find('[data-state]')).getAttribute('data-state')) === 'kept' || null,
+    ) as Promise<true>;
 
   /** Looks into the live header, does something there, and comes back. */
   async function inLiveHeader<T>(act: () => Promise<T>): Promise<T> {
@@ -100,10 +122,30 @@ export function personAt(driver: WebDriver) {
     }
   }
 
-  return { driver, find, byText, eventually, click, focused, type, rows, row, select, selected, kept, settled, inLiveHeader, Key, By };
+  return {
+    driver,
+    find,
+    byText,
+    eventually,
+    click,
+    focused,
+    type,
+    rows,
+    row,
+    select,
+    selected,
+    kept,
+    settled,
+    inLiveHeader,
+    Key,
+    By,
+  };
 }
 
-/** Whether two people see the same rows, as far down as both see them: what is selected decides how much room there is. */
+/**
+ * Whether two people see the same rows, as far down as both see them: what is selected decides how much room
+ * there is.
+ */
 export async function sameRows(one: Pick<Person, 'rows'>, other: Pick<Person, 'rows'>): Promise<boolean> {
   const [a, b] = [await one.rows(), await other.rows()];
   const common = Math.min(a.length, b.length);

@@ -17,7 +17,10 @@ afterEach(async () => {
   }
 });
 
-async function read(answer: (request: IncomingMessage, response: ServerResponse) => void, pages = 100): Promise<SiteReader> {
+async function read(
+  answer: (request: IncomingMessage, response: ServerResponse) => void,
+  pages = 100,
+): Promise<SiteReader> {
   const server = createServer(answer);
   servers.push(server);
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
@@ -26,19 +29,25 @@ async function read(answer: (request: IncomingMessage, response: ServerResponse)
   readers.push(reader);
   return reader;
 }
-const html = (response: ServerResponse, text: string): void => void response.writeHead(200, { 'content-type': 'text/html' }).end(text);
+const html = (response: ServerResponse, text: string): void =>
+  void response.writeHead(200, { 'content-type': 'text/html' }).end(text);
 
 describe('a site that is read in a thread of its own', () => {
   it('gives its tree and what led elsewhere, and tells what could not be read', async () => {
     const reader = await read((request, response) => {
-      if (request.url === '/') html(response, '<title>Home</title><a href="/a">a</a><a href="/old">b</a><a href="/none">c</a>');
+      if (request.url === '/')
+        html(response, '<title>Home</title><a href="/a">a</a><a href="/old">b</a><a href="/none">c</a>');
       else if (request.url === '/a') html(response, '<title>A</title><a href="/a/b">b</a>');
       else if (request.url === '/a/b') html(response, '<title>B</title>');
       else if (request.url === '/old') response.writeHead(301, { location: '/a' }).end();
       else response.writeHead(404).end();
     });
     await reader.ended;
-    expect(reader.progress()).toMatchObject({ state: 'done', read: 3, problems: [{ address: '/none', reason: 'the server answers 404' }] });
+    expect(reader.progress()).toMatchObject({
+      state: 'done',
+      read: 3,
+      problems: [{ address: '/none', reason: 'the server answers 404' }],
+    });
     const { pages, redirects } = await reader.tree(null);
     expect(pages.map(({ address, above }) => [address, above])).toEqual([
       ['/', []],
@@ -50,7 +59,9 @@ describe('a site that is read in a thread of its own', () => {
 
   it('leaves this thread free while a page of many megabytes is parsed', async () => {
     const large = `<title>Large</title>${'<ul><li><a href="/x">x</a>'.repeat(120_000)}`;
-    const reader = await read((request, response) => (request.url === '/' ? html(response, large) : response.writeHead(404).end()));
+    const reader = await read((request, response) =>
+      request.url === '/' ? html(response, large) : response.writeHead(404).end(),
+    );
     let turns = 0;
     const turning = setInterval(() => (turns += 1), 5);
     await reader.ended;
@@ -61,7 +72,11 @@ describe('a site that is read in a thread of its own', () => {
   });
 
   it('is ended at once, whatever it is busy with, and stays ended', async () => {
-    const reader = await read((request, response) => html(response, `<a href="${request.url ?? ''}1">1</a><a href="${request.url ?? ''}2">2</a>`), 20_000);
+    const reader = await read(
+      (request, response) =>
+        html(response, `<a href="${request.url ?? ''}1">1</a><a href="${request.url ?? ''}2">2</a>`),
+      20_000,
+    );
     reader.steer('pause');
     reader.steer('goOn');
     await vi.waitFor(() => expect(reader.progress().read).toBeGreaterThan(0));
@@ -72,8 +87,14 @@ describe('a site that is read in a thread of its own', () => {
   });
 
   it('says that it broke off when its thread does', async () => {
-    const broken = readInThread(fileURLToPath(new URL('./nowhere.js', import.meta.url)))('http://127.0.0.1:9/', { pages: 1, allowed: new Set() });
+    const broken = readInThread(fileURLToPath(new URL('./nowhere.js', import.meta.url)))(
+      'http://127.0.0.1:9/',
+      { pages: 1, allowed: new Set() },
+    );
     await broken.ended;
-    expect(broken.progress()).toMatchObject({ state: 'failed', reason: expect.stringContaining('the reader stopped') as string });
+    expect(broken.progress()).toMatchObject({
+      state: 'failed',
+      reason: expect.stringContaining('the reader stopped') as string,
+    });
   });
 });

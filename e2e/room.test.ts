@@ -16,7 +16,8 @@ const open = async (path: string): Promise<void> => {
   await browser.driver.get(stack.editor + path);
   await person.find('[role=treeitem], [role=row], .card');
 };
-const height = (css: string): Promise<number> => browser.driver.executeScript<number>('return document.querySelector(arguments[0]).clientHeight', css);
+const height = (css: string): Promise<number> =>
+  browser.driver.executeScript<number>('return document.querySelector(arguments[0]).clientHeight', css);
 const topOf = (label: string): Promise<number> =>
   browser.driver.executeScript<number>(
     `return [...document.querySelectorAll('[role=treeitem]')].find((row) => row.querySelector('.label')?.textContent === arguments[0]).getBoundingClientRect().top`,
@@ -25,7 +26,10 @@ const topOf = (label: string): Promise<number> =>
 const tab = async (name: string): Promise<void> => (await person.byText('label', name)).click();
 const tree = (): Promise<unknown> => person.find('[role=tree]');
 
-/** What of the live header's frame is seen, and the lower edge of the open dropdown in it, in px of the frame; null: none is open. */
+/**
+ * What of the live header's iframe is seen, and the lower edge of the open dropdown in it, in px of the
+ * iframe; null: none is open.
+ */
 async function dropdown(): Promise<{ readonly seen: number; readonly bottom: number } | null> {
   const seen = await height('iframe[title="Live header"]');
   const bottom = await person.inLiveHeader(() =>
@@ -64,7 +68,10 @@ describe('the height left for the menu', () => {
     }
     for (const [width, windowHeight, least] of windows) {
       const heights = seen[`${width} by ${windowHeight}`] ?? [];
-      expect(Math.min(...heights), `${width} by ${windowHeight}: ${heights.join(', ')}`).toBeGreaterThanOrEqual(least);
+      expect(
+        Math.min(...heights),
+        `${width} by ${windowHeight}: ${heights.join(', ')}`,
+      ).toBeGreaterThanOrEqual(least);
       expect(new Set(heights).size, `${width} by ${windowHeight}: ${heights.join(', ')}`).toBe(1);
     }
     await tab('Item');
@@ -77,7 +84,9 @@ describe('the height left for the menu', () => {
     expect(await height('.spread')).toBeGreaterThanOrEqual(422);
     await person.click('Details');
     await person.byText('label', 'Label');
-    const sheet = await browser.driver.executeScript<number>(`return document.querySelector('.band').getBoundingClientRect().top`);
+    const sheet = await browser.driver.executeScript<number>(
+      `return document.querySelector('.strip').getBoundingClientRect().top`,
+    );
     expect(sheet).toBeGreaterThanOrEqual(400);
     await person.click('Close');
     await open('/quillmere/pages');
@@ -113,7 +122,7 @@ describe('a dropdown in the live header', () => {
     await browser.resize(1280, 800);
     await open('/quillmere/arrange/main');
     await person.select('Plant fair');
-    await person.inLiveHeader(() => person.find('[data-zv-around]'));
+    await person.inLiveHeader(() => person.find('[data-zv-top-entry]'));
     expect(await dropdown()).toBeNull();
     await person.click('Show dropdown');
     const shown = await person.eventually('it is not shown', dropdown);
@@ -189,7 +198,9 @@ describe('the address', () => {
     await person.select('Glasshouses');
     await tab('More');
     await person.click('medium');
-    await person.eventually('it is not in the address', async () => /item=.*view=more|view=more.*item=/.test(await driver.getCurrentUrl()));
+    await person.eventually('it is not in the address', async () =>
+      /item=.*view=more|view=more.*item=/.test(await driver.getCurrentUrl()),
+    );
     const address = await driver.getCurrentUrl();
     expect(address).toContain('w=820');
     await person.click('Drift 4');
@@ -202,30 +213,40 @@ describe('the address', () => {
     await driver.executeScript('localStorage.clear(); sessionStorage.clear();');
     await driver.get('about:blank');
     await driver.get(address);
-    await person.eventually('it is not selected', async () => (await person.selected()) === 'Glasshouses' || null);
+    await person.eventually(
+      'it is not selected',
+      async () => (await person.selected()) === 'Glasshouses' || null,
+    );
     expect(await (await person.find('output')).getText()).toBe('820 px');
     await person.find('[aria-label="More settings"]');
     await driver.get(`${stack.editor}/quillmere/pages`);
     await (await person.find('[role=treegrid]')).sendKeys(Key.ARROW_DOWN, Key.ARROW_DOWN);
-    await person.eventually('the page is not in the address', async () => (await driver.getCurrentUrl()).includes('page='));
+    await person.eventually('the page is not in the address', async () =>
+      (await driver.getCurrentUrl()).includes('page='),
+    );
   });
 });
 
 describe('a site from right to left', () => {
   it('has its columns and its header from the right, and its addresses as people read them', async () => {
     const { driver } = browser;
-    const made = await fetch(`${stack.editor}/api/v1/sites/from-sitemap?name=${encodeURIComponent('الحديقة')}&language=ar`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/xml' },
-      body: '<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9"><url><loc>https://garden.example/%D8%B2%D9%8A%D8%A7%D8%B1%D8%A9</loc></url><url><loc>https://garden.example/shop</loc></url></urlset>',
-    });
+    const made = await fetch(
+      `${stack.editor}/api/v1/sites/from-sitemap?name=${encodeURIComponent('الحديقة')}&language=ar`,
+      {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/xml' },
+        body: '<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9"><url><loc>https://garden.example/%D8%B2%D9%8A%D8%A7%D8%B1%D8%A9</loc></url><url><loc>https://garden.example/shop</loc></url></urlset>',
+      },
+    );
     expect(made.status).toBe(201);
     await made.text();
     await driver.get(`${stack.editor}/alhdyqa/arrange`);
     await person.click('Create menu …');
     await (await person.find('.v-overlay input[type=text]')).sendKeys('القائمة');
     await person.click('Create menu');
-    await person.eventually('its ID is not made from its name', async () => (await driver.getCurrentUrl()).includes('/arrange/alqayma'));
+    await person.eventually('its ID is not made from its name', async () =>
+      (await driver.getCurrentUrl()).includes('/arrange/alqayma'),
+    );
     const add = async (text: string): Promise<void> => {
       await person.type(text);
       await person.find('[role=listbox] [role=option]');
@@ -236,7 +257,10 @@ describe('a site from right to left', () => {
     await add('زيارة');
     await add('shop');
     await person.type(Key.ESCAPE);
-    await person.eventually('they are not added', async () => (await driver.findElements({ css: '.spread .entry' })).length === 2);
+    await person.eventually(
+      'they are not added',
+      async () => (await driver.findElements({ css: '.spread .entry' })).length === 2,
+    );
     const [first = 0, second = 0] = await driver.executeScript<number[]>(
       `return [...document.querySelectorAll('.spread .entry')].map((one) => one.getBoundingClientRect().left)`,
     );

@@ -6,7 +6,10 @@ import { openBrowser } from './browser.ts';
 import { personAt } from './person.ts';
 import { openStack } from './stack.ts';
 
-/** `npm run shots`: one current picture of each main view, of the demo data, into docs/screenshots/ (or the folder named). */
+/**
+ * `npm run shots`: one current picture of each main view, of the demo data, into docs/screenshots/ (or the
+ * folder named).
+ */
 const folder = process.argv[2] ?? fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 const [stack, browser] = [await openStack({ isFirstStart: true }), await openBrowser()];
 const { driver } = browser;
@@ -89,7 +92,12 @@ try {
 
   const from = await person.row('Orchard of old sorts');
   const to = await person.row('Alpine house');
-  await driver.actions().move({ origin: from, x: -300 }).press().move({ origin: to, x: -480, y: 12 }).perform();
+  await driver
+    .actions()
+    .move({ origin: from, x: -300 })
+    .press()
+    .move({ origin: to, x: -480, y: 12 })
+    .perform();
   await driver.actions().move({ origin: to, x: -531, y: 13 }).perform();
   await shot('arrange-drag');
   await driver.actions().release().perform();
@@ -131,10 +139,21 @@ try {
   if (bikes === undefined) throw new Error('The demo has changed: it has no “Bus timetable”.');
   const session = 'w00000000sam0000';
   const sentence = { code: 'itemRenamed', params: { was: 'Bus timetable', label: 'Buses to Quillmere' } };
-  const operations = [{ kind: 'updateItem', id: bikes.id, set: { label: 'Buses to Quillmere' }, was: { label: bikes.label } }];
+  const operations = [
+    { kind: 'updateItem', id: bikes.id, set: { label: 'Buses to Quillmere' }, was: { label: bikes.label } },
+  ];
   await person.kept();
   await api(`people`, { session, name: 'Sam Okafor', menu: null, item: bikes.id, isLeaving: false });
-  await api('edits?name=Sam%20Okafor', { id: 'e00000000000sam', version: 1, base: revision, session, group: null, undoes: null, sentence, operations });
+  await api('edits?name=Sam%20Okafor', {
+    id: 'e00000000000sam',
+    version: 1,
+    base: revision,
+    session,
+    group: null,
+    undoes: null,
+    sentence,
+    operations,
+  });
   await (await person.find('[data-state]')).click();
   await shot('history');
   await (await person.find('aside')).sendKeys(Key.ESCAPE);

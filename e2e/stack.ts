@@ -28,13 +28,22 @@ const script = fileURLToPath(new URL('../scripts/start.mjs', import.meta.url));
 /** A data folder as it is after a first start; `scripts/setup.mjs` makes it. */
 const firstData = fileURLToPath(new URL('../build/quillmere-data', import.meta.url));
 
-/** `isFirstStart`: on no data at all, as a new user starts it, which takes some seconds; otherwise on the data that such a start has left. */
+/**
+ * `isFirstStart`: on no data at all, as a new user starts it, which takes some seconds; otherwise on the data
+ * that such a start has left.
+ */
 export async function openStack({ isFirstStart = false } = {}): Promise<OwnStack> {
   const data = await mkdtemp(join(tmpdir(), 'zorvik-data-'));
   const [port, sitePort, deliveryPort] = [await freePort(), await freePort(), await freePort()];
   let child: ChildProcess | null = null;
   const start = async (): Promise<void> => {
-    const environment = { ...process.env, PORT: String(port), SITE_PORT: String(sitePort), DELIVERY_PORT: String(deliveryPort), ZORVIK_DATA: data };
+    const environment = {
+      ...process.env,
+      PORT: String(port),
+      SITE_PORT: String(sitePort),
+      DELIVERY_PORT: String(deliveryPort),
+      ZORVIK_DATA: data,
+    };
     child = spawn(process.execPath, [script], { env: environment, stdio: ['ignore', 'pipe', 'pipe'] });
     await printed(child, 'The stand-in site at');
   };
@@ -58,7 +67,16 @@ export async function openStack({ isFirstStart = false } = {}): Promise<OwnStack
   };
   await renew();
   const at = (where: number): string => `http://127.0.0.1:${where}`;
-  return { editor: at(port), site: at(sitePort), delivery: at(deliveryPort), data, stop, start, renew, remove };
+  return {
+    editor: at(port),
+    site: at(sitePort),
+    delivery: at(deliveryPort),
+    data,
+    stop,
+    start,
+    renew,
+    remove,
+  };
 }
 
 /** Waits until a process has printed a text; fails with all that it printed when it ends before. */

@@ -11,15 +11,21 @@ export interface Stage {
 }
 
 /**
- * The server and the browser that the files of this worker share, as they are after a first start: a server with the first data, a browser of
- * 1280 by 800 px with one empty window that remembers nothing. `form`: how Arrange begins there.
+ * The server and the browser that the files of this worker share, as they are after a first start: a server
+ * with the first data, a browser of 1280 by 800 px with one empty window that remembers nothing. `form`: how
+ * Arrange begins there.
  */
 export async function enterStage(form: ArrangeForm = 'outline'): Promise<Stage> {
   const { browser, ...places } = (await ask('/enter', { form })) as StageFacts;
   const driver = driverOf(browser);
-  const stop = async (signal: NodeJS.Signals = 'SIGTERM'): Promise<void> => void (await ask('/stop', { signal }));
+  const stop = async (signal: NodeJS.Signals = 'SIGTERM'): Promise<void> =>
+    void (await ask('/stop', { signal }));
   const start = async (): Promise<void> => void (await ask('/start'));
-  return { stack: { ...places, stop, start }, browser: { driver, resize: resizerOf(driver) }, person: personAt(driver) };
+  return {
+    stack: { ...places, stop, start },
+    browser: { driver, resize: resizerOf(driver) },
+    person: personAt(driver),
+  };
 }
 
 async function ask(path: string, query: Readonly<Record<string, string>> = {}): Promise<unknown> {

@@ -1,7 +1,14 @@
 import { createServer, type IncomingMessage } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { TestProject } from 'vitest/node';
-import { beginWith, driverOf, resizerOf, startBrowser, type ArrangeForm, type RunningBrowser } from './browser.ts';
+import {
+  beginWith,
+  driverOf,
+  resizerOf,
+  startBrowser,
+  type ArrangeForm,
+  type RunningBrowser,
+} from './browser.ts';
 import { openStack, type OwnStack } from './stack.ts';
 
 /** What a journey works on. Plain data: it goes from this process to a worker. */
@@ -28,8 +35,9 @@ declare module 'vitest' {
 }
 
 /**
- * One server and one browser for each worker that runs journeys, shared by all files that it runs. They belong to this process and not to the
- * workers, so that they end with the run whatever happens to a worker. Workers ask for them over HTTP (see `stage.ts`).
+ * One server and one browser for each worker that runs journeys, shared by all files that it runs. They
+ * belong to this process and not to the workers, so that they end with the run whatever happens to a worker.
+ * Workers ask for them over HTTP (see `stage.ts`).
  */
 export default async function stages(project: TestProject): Promise<() => Promise<void>> {
   const opened = new Map<string, Promise<Stage>>();
@@ -39,13 +47,15 @@ export default async function stages(project: TestProject): Promise<() => Promis
     return known;
   };
   const acts: Readonly<Record<string, (stage: Stage, asked: URL) => Promise<unknown>>> = {
-    // The server's first data again, in memory too, and what the stand-in site was: a restart takes about a second.
+    // The server's first data again, in memory too, and what the stand-in site was: a restart takes about a
+    // second.
     '/enter': async ({ stack, browser: { address, session }, empty }, { searchParams }) => {
       await Promise.all([stack.renew(), empty((searchParams.get('form') ?? 'outline') as ArrangeForm)]);
       const { editor, site, delivery, data } = stack;
       return { editor, site, delivery, data, browser: { address, session } } satisfies StageFacts;
     },
-    '/stop': ({ stack }, { searchParams }) => stack.stop((searchParams.get('signal') ?? 'SIGTERM') as NodeJS.Signals),
+    '/stop': ({ stack }, { searchParams }) =>
+      stack.stop((searchParams.get('signal') ?? 'SIGTERM') as NodeJS.Signals),
     '/start': ({ stack }) => stack.start(),
   };
   const answer = async (request: IncomingMessage): Promise<unknown> => {
@@ -85,7 +95,10 @@ async function open(): Promise<Stage> {
       await driver.close();
     }
     await driver.switchTo().window(fresh);
-    await driver.sendDevToolsCommand('Storage.clearDataForOrigin', { origin: stack.editor, storageTypes: 'all' });
+    await driver.sendDevToolsCommand('Storage.clearDataForOrigin', {
+      origin: stack.editor,
+      storageTypes: 'all',
+    });
     await beginWith(driver, form);
     await resize(1280, 800);
   };

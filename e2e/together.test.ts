@@ -35,8 +35,10 @@ async function arrange(person: Person): Promise<void> {
 }
 const labels = async (person: Person): Promise<string[]> => (await person.rows()).map(({ label }) => label);
 const tree = (person: Person) => person.find('[role=tree]');
-const sees = (person: Person, label: string) => person.eventually(`does not see “${label}”`, async () => (await labels(person)).includes(label));
-const seesNot = (person: Person, label: string) => person.eventually(`still sees “${label}”`, async () => !(await labels(person)).includes(label));
+const sees = (person: Person, label: string) =>
+  person.eventually(`does not see “${label}”`, async () => (await labels(person)).includes(label));
+const seesNot = (person: Person, label: string) =>
+  person.eventually(`still sees “${label}”`, async () => !(await labels(person)).includes(label));
 const state = async (person: Person): Promise<string> => (await person.find('[data-state]')).getText();
 const refusalAt = (person: Person) =>
   person.eventually('nothing is refused', async () => {
@@ -47,7 +49,9 @@ const refusalAt = (person: Person) =>
 describe('two people', () => {
   it('see what the other moves and renames as it happens, and where the other is', async () => {
     await noor.select('Tickets and prices');
-    await sam.eventually('Noor is not shown at her item', async () => (await (await sam.row('Tickets and prices')).getText()).includes('Noor'));
+    await sam.eventually('Noor is not shown at her item', async () =>
+      (await (await sam.row('Tickets and prices')).getText()).includes('Noor'),
+    );
     await (await tree(noor)).sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
     await sam.eventually('it did not move', async () => {
       const seen = await labels(sam);
@@ -74,11 +78,12 @@ describe('two people', () => {
     const { driver } = browsers[1];
     const cutOff = async (isOff: boolean): Promise<void> => {
       const network = { offline: isOff, latency: 0, downloadThroughput: -1, uploadThroughput: -1 };
-      await (driver as unknown as { sendDevToolsCommand: (name: string, params: object) => Promise<void> }).sendDevToolsCommand('Network.enable', {});
-      await (driver as unknown as { sendDevToolsCommand: (name: string, params: object) => Promise<void> }).sendDevToolsCommand(
-        'Network.emulateNetworkConditions',
-        network,
-      );
+      await (
+        driver as unknown as { sendDevToolsCommand: (name: string, params: object) => Promise<void> }
+      ).sendDevToolsCommand('Network.enable', {});
+      await (
+        driver as unknown as { sendDevToolsCommand: (name: string, params: object) => Promise<void> }
+      ).sendDevToolsCommand('Network.emulateNetworkConditions', network);
     };
     await cutOff(true);
     await sam.select('Parking');
@@ -86,7 +91,9 @@ describe('two people', () => {
     await sam.type('Car park', Key.ENTER);
     await sam.select('By bike');
     await (await tree(sam)).sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
-    await sam.eventually('it does not say that it waits', async () => /offline since .+ \(2 changes, safe in this browser\)/.test(await state(sam)));
+    await sam.eventually('it does not say that it waits', async () =>
+      /offline since .+ \(2 changes, safe in this browser\)/.test(await state(sam)),
+    );
     await noor.select('By bus and train');
     await (await tree(noor)).sendKeys(Key.F2);
     await noor.type('By bus', Key.ENTER);
@@ -95,9 +102,16 @@ describe('two people', () => {
     await sam.kept();
     await sees(noor, 'Car park');
     await sees(sam, 'By bus');
-    await sam.eventually('they differ', async () => JSON.stringify(await labels(noor)) === JSON.stringify(await labels(sam)));
+    await sam.eventually(
+      'they differ',
+      async () => JSON.stringify(await labels(noor)) === JSON.stringify(await labels(sam)),
+    );
     const seen = await labels(noor);
-    expect(seen.slice(seen.indexOf('Getting here') + 1, seen.indexOf('Getting here') + 4)).toEqual(['By bike', 'By bus', 'Car park']);
+    expect(seen.slice(seen.indexOf('Getting here') + 1, seen.indexOf('Getting here') + 4)).toEqual([
+      'By bike',
+      'By bus',
+      'Car park',
+    ]);
   });
 
   it('do not take back each other’s work: undo is refused with the name of who stands in the way', async () => {
@@ -131,16 +145,23 @@ describe('two people', () => {
       sam.driver.executeScript(
         `return [...document.querySelectorAll("aside .words:has(small)")].map((one) => one.firstChild.textContent.trim() + ' · ' + one.querySelector('small').textContent.split(',')[0])`,
       );
-    await sam.eventually('no history', async () => (await lines()).includes('Renamed “Parking” to “Car park” · you'));
+    await sam.eventually('no history', async () =>
+      (await lines()).includes('Renamed “Parking” to “Car park” · you'),
+    );
     expect(await lines()).toContain('Renamed “By bus and train” to “By bus” · Noor');
     await (await sam.byText('label', '“Car park”')).click();
-    await sam.eventually('not of this item alone', async () => (await lines())[0] === 'Renamed “Parking” to “Car park” · you');
+    await sam.eventually(
+      'not of this item alone',
+      async () => (await lines())[0] === 'Renamed “Parking” to “Car park” · you',
+    );
     await (await sam.byText('label', 'everything')).click();
     const before = await labels(sam);
     await sam.click('Restore this state: Created the menu “Drawer on phones”');
     await sees(noor, 'Opening times');
     await sees(noor, 'Parking');
-    await sam.eventually('it is not told', async () => (await lines())[0]?.startsWith('Restored the state after: Created the menu “Drawer on phones”'));
+    await sam.eventually('it is not told', async () =>
+      (await lines())[0]?.startsWith('Restored the state after: Created the menu “Drawer on phones”'),
+    );
     await (await sam.find('aside')).sendKeys(Key.ESCAPE);
     await (await tree(sam)).sendKeys(Key.chord(Key.CONTROL, 'z'));
     await sees(noor, 'Car park');
@@ -159,7 +180,9 @@ describe('two windows of one browser', () => {
     await noor.select('Opening times');
     await (await tree(noor)).sendKeys(Key.F2);
     await noor.type('Opening hours', Key.ENTER);
-    await noor.eventually('it does not say that it waits', async () => (await state(noor)).startsWith('offline since'));
+    await noor.eventually('it does not say that it waits', async () =>
+      (await state(noor)).startsWith('offline since'),
+    );
     await driver.close();
     await driver.switchTo().window(first);
     await stack.start();
@@ -171,7 +194,8 @@ describe('two windows of one browser', () => {
   it('have an undo each, also when one was made as a copy of the other', async () => {
     const { driver } = browsers[0];
     const first = await driver.getWindowHandle();
-    const session = (): Promise<string> => driver.executeScript(`return JSON.parse(sessionStorage.getItem('zorvik-session')).id`);
+    const session = (): Promise<string> =>
+      driver.executeScript(`return JSON.parse(sessionStorage.getItem('zorvik-session')).id`);
     const own = await session();
     await driver.executeScript(`window.open(location.href, '_blank')`);
     const copy = (await driver.getAllWindowHandles()).find((handle) => handle !== first)!;
@@ -190,7 +214,9 @@ describe('two windows of one browser', () => {
 describe('what cannot be kept', () => {
   it('is told in the bar, can be read with its reason until it is put away, and takes nothing else with it', async () => {
     await stack.stop();
-    await sam.eventually('Sam does not know that the server is away', async () => (await state(sam)).includes('saved; offline since'));
+    await sam.eventually('Sam does not know that the server is away', async () =>
+      (await state(sam)).includes('saved; offline since'),
+    );
     await sam.select('Bus timetable');
     await (await tree(sam)).sendKeys(Key.F2);
     await sam.type('Buses', Key.ENTER);
@@ -198,19 +224,25 @@ describe('what cannot be kept', () => {
     await (await tree(sam)).sendKeys(Key.F2);
     await sam.type('Parking places', Key.ENTER);
     // Sam is held up, so that Noor comes first.
-    await sam.driver.executeScript(`window.fetchAsItWas = window.fetch; window.fetch = () => Promise.reject(new TypeError('held up'))`);
+    await sam.driver.executeScript(
+      `window.fetchAsItWas = window.fetch; window.fetch = () => Promise.reject(new TypeError('held up'))`,
+    );
     await stack.start();
     await noor.eventually('Noor waits', async () => /^saved\s*·/.test(await state(noor)));
     await noor.select('Bus timetable');
     await (await tree(noor)).sendKeys(Key.DELETE);
     await noor.kept();
     await sam.driver.executeScript('window.fetch = window.fetchAsItWas');
-    await sam.eventually('nothing is said to be refused', async () => (await state(sam)).startsWith('1 change not saved'));
+    await sam.eventually('nothing is said to be refused', async () =>
+      (await state(sam)).startsWith('1 change not saved'),
+    );
     await sees(noor, 'Parking places');
     await (await sam.find('[data-state]')).click();
     await sam.eventually('what was refused is not told', async () => {
       const text = await (await sam.find('aside [aria-label="Not saved"] li')).getText();
-      return text.includes('Renamed “Bus timetable” to “Buses”') && text.includes('This item no longer exists');
+      return (
+        text.includes('Renamed “Bus timetable” to “Buses”') && text.includes('This item no longer exists')
+      );
     });
     await sam.driver.navigate().refresh();
     await (await sam.find('[data-state=refused]')).click();

@@ -5,7 +5,9 @@ import { postgres, testDatabase, type TestDatabase } from '../packages/server/te
 import { openBrowser, type TestBrowser } from './browser.ts';
 import { personAt, sameRows, type Person } from './person.ts';
 
-/** Two people at two processes of Zorvik, which share a PostgreSQL database. Run by `npm run test:postgres`. */
+/**
+ * Two people at two processes of Zorvik, which share a PostgreSQL database. Run by `npm run test:postgres`.
+ */
 describe.skipIf(postgres === '')('two people at two processes', () => {
   let database: TestDatabase;
   let runs: [Run, Run];
@@ -28,7 +30,8 @@ describe.skipIf(postgres === '')('two people at two processes', () => {
   });
 
   const labels = async (person: Person): Promise<string[]> => (await person.rows()).map(({ label }) => label);
-  const sees = (person: Person, label: string) => person.eventually(`does not see “${label}”`, async () => (await labels(person)).includes(label));
+  const sees = (person: Person, label: string) =>
+    person.eventually(`does not see “${label}”`, async () => (await labels(person)).includes(label));
   async function rename(person: Person, from: string, to: string): Promise<void> {
     await person.select(from);
     await (await person.find('[role=tree]')).sendKeys(Key.F2);

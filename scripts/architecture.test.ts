@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
 
 /** The house's rules about who may import whom (docs/architecture.md), held against the files as they are. */
@@ -53,18 +54,39 @@ function breaches(rule: string, isBroken: (one: Import) => boolean): string[] {
 }
 
 describe('the architecture', () => {
-  const rooms = ['base', 'schema', 'walk', 'model', 'ops', 'diff', 'panel', 'resolve', 'fit', 'render', 'drift', 'checks', 'history', 'commands', 'saving'];
-  const roomOf = (path: string): number => rooms.indexOf(/^packages\/core\/src\/(\w+)\//.exec(path)?.[1] ?? '');
+  const rooms = [
+    'base',
+    'schema',
+    'walk',
+    'model',
+    'ops',
+    'diff',
+    'panel',
+    'resolve',
+    'fit',
+    'render',
+    'drift',
+    'checks',
+    'history',
+    'commands',
+    'saving',
+  ];
+  const roomOf = (path: string): number =>
+    rooms.indexOf(/^packages\/core\/src\/(\w+)\//.exec(path)?.[1] ?? '');
 
   it('has files to look at, and finds their imports', () => {
     expect(files.length).toBeGreaterThan(120);
     expect(imports.length).toBeGreaterThan(400);
-    expect(imports.some(({ from, to }) => from.endsWith('moveItem.ts') && to.endsWith('defineMove.ts'))).toBe(true);
+    expect(imports.some(({ from, to }) => from.endsWith('moveItem.ts') && to.endsWith('defineMove.ts'))).toBe(
+      true,
+    );
   });
 
   it('in core, a room imports only rooms above it', () => {
     const rule = `a room imports only rooms above it (${rooms.join(', ')})`;
-    expect(breaches(rule, ({ from, to, isType }) => !isType && roomOf(from) >= 0 && roomOf(to) > roomOf(from))).toEqual([]);
+    expect(
+      breaches(rule, ({ from, to, isType }) => !isType && roomOf(from) >= 0 && roomOf(to) > roomOf(from)),
+    ).toEqual([]);
   });
 
   it('core stands on TypeBox alone, formats and contract on core, server and web never on each other', () => {
@@ -74,66 +96,133 @@ describe('the architecture', () => {
       'packages/contract/src': /^(?:packages\/contract\/src\/|@zorvik\/core$|typebox(?:\/value)?$)/,
     };
     for (const [folder, pattern] of Object.entries(allowed)) {
-      expect(breaches(`${folder} imports only ${pattern}`, ({ from, to }) => inFolder(folder)(from) && !pattern.test(to))).toEqual([]);
+      expect(
+        breaches(
+          `${folder} imports only ${pattern}`,
+          ({ from, to }) => inFolder(folder)(from) && !pattern.test(to),
+        ),
+      ).toEqual([]);
     }
     expect(
-      breaches('server and web never import each other', ({ from, to }) => inFolder('packages/server')(from) && /@zorvik\/web|packages\/web/.test(to)),
+      breaches(
+        'server and web never import each other',
+        ({ from, to }) => inFolder('packages/server')(from) && /@zorvik\/web|packages\/web/.test(to),
+      ),
     ).toEqual([]);
     expect(
-      breaches('server and web never import each other', ({ from, to }) => inFolder('packages/web')(from) && /@zorvik\/server|packages\/server/.test(to)),
+      breaches(
+        'server and web never import each other',
+        ({ from, to }) => inFolder('packages/web')(from) && /@zorvik\/server|packages\/server/.test(to),
+      ),
     ).toEqual([]);
     expect(
       breaches(
         'packages are imported by name',
-        ({ from, to }) => /^packages\/(\w+)\//.exec(from)?.[1] !== (/^packages\/(\w+)\//.exec(to)?.[1] ?? /^packages\/(\w+)\//.exec(from)?.[1]),
+        ({ from, to }) =>
+          /^packages\/(\w+)\//.exec(from)?.[1] !==
+          (/^packages\/(\w+)\//.exec(to)?.[1] ?? /^packages\/(\w+)\//.exec(from)?.[1]),
       ),
     ).toEqual([]);
   });
 
   it('the stand-in site knows Zorvik by its delivery address alone', () => {
-    expect(breaches('the site talks to Zorvik by HTTP', ({ from, to }) => inFolder('demo/site')(from) && /@zorvik/.test(to))).toEqual([]);
+    expect(
+      breaches(
+        'the site talks to Zorvik by HTTP',
+        ({ from, to }) => inFolder('demo/site')(from) && /@zorvik/.test(to),
+      ),
+    ).toEqual([]);
   });
 
   it('inside a package one imports the file, never the entry', () => {
-    expect(breaches('import the file, not the entry', ({ from, to }) => /^packages\/\w+\/src\/index\.ts$/.test(to) && from !== to)).toEqual([]);
+    expect(
+      breaches(
+        'import the file, not the entry',
+        ({ from, to }) => /^packages\/\w+\/src\/index\.ts$/.test(to) && from !== to,
+      ),
+    ).toEqual([]);
   });
 
   const layered = (folder: string, layers: readonly string[]): string[] => {
-    const layerOf = (path: string): number => layers.findIndex((layer) => path.startsWith(`packages/${folder}/src/${layer}/`));
-    return breaches(`${layers.join(' -> ')}`, ({ from, to, isType }) => !isType && layerOf(to) >= 0 && layerOf(from) > layerOf(to));
+    const layerOf = (path: string): number =>
+      layers.findIndex((layer) => path.startsWith(`packages/${folder}/src/${layer}/`));
+    return breaches(
+      `${layers.join(' -> ')}`,
+      ({ from, to, isType }) => !isType && layerOf(to) >= 0 && layerOf(from) > layerOf(to),
+    );
   };
 
   it('in web: views, components, composables, stores, api; in server: routes, editing, repositories, db', () => {
     expect(layered('web', ['views', 'components', 'composables', 'stores', 'api'])).toEqual([]);
-    expect(layered('server', ['routes', 'announcing', 'editing', 'delivery', 'repositories', 'db'])).toEqual([]);
-    const fetching = files.filter((file) => /packages\/web\/src\/(?!api\/)/.test(file) && /\bfetch\(/.test(readFileSync(file, 'utf8')));
+    expect(layered('server', ['routes', 'announcing', 'editing', 'delivery', 'repositories', 'db'])).toEqual(
+      [],
+    );
+    const fetching = files.filter(
+      (file) => /packages\/web\/src\/(?!api\/)/.test(file) && /\bfetch\(/.test(readFileSync(file, 'utf8')),
+    );
     expect(fetching.map((file) => `${relative(root, file)}: only api/ fetches`)).toEqual([]);
-    const querying = files.filter((file) => /packages\/server\/src\/(?!repositories\/|db\/)/.test(file) && /\bsql`/.test(readFileSync(file, 'utf8')));
-    expect(querying.map((file) => `${relative(root, file)}: only repositories/ ask the database`)).toEqual([]);
-    const reading = files.filter((file) => /packages\/server\/src\//.test(file) && /process\.env/.test(readFileSync(file, 'utf8')));
+    const querying = files.filter(
+      (file) =>
+        /packages\/server\/src\/(?!repositories\/|db\/)/.test(file) &&
+        /\bsql`/.test(readFileSync(file, 'utf8')),
+    );
+    expect(querying.map((file) => `${relative(root, file)}: only repositories/ ask the database`)).toEqual(
+      [],
+    );
+    const reading = files.filter(
+      (file) => /packages\/server\/src\//.test(file) && /process\.env/.test(readFileSync(file, 'utf8')),
+    );
     expect(
       reading.map((file) => relative(root, file)),
       'the entries hand the environment to config.ts',
     ).toEqual(
-      ['packages/server/src/archiveMain.ts', 'packages/server/src/main.ts', 'packages/server/src/config.ts'].filter((one) =>
-        reading.some((file) => file.endsWith(one)),
-      ),
+      [
+        'packages/server/src/archiveMain.ts',
+        'packages/server/src/main.ts',
+        'packages/server/src/config.ts',
+      ].filter((one) => reading.some((file) => file.endsWith(one))),
     );
   });
 
   it('has no circles', () => {
     const after = new Map<string, string[]>();
-    for (const { from, to, isType } of imports) if (!isType) after.set(from, [...(after.get(from) ?? []), to]);
+    for (const { from, to, isType } of imports)
+      if (!isType) after.set(from, [...(after.get(from) ?? []), to]);
     const state = new Map<string, 'open' | 'done'>();
     const circles: string[] = [];
     const visit = (file: string, trail: readonly string[]): void => {
       if (state.get(file) === 'done') return;
-      if (state.get(file) === 'open') return void circles.push([...trail.slice(trail.indexOf(file)), file].join(' -> '));
+      if (state.get(file) === 'open')
+        return void circles.push([...trail.slice(trail.indexOf(file)), file].join(' -> '));
       state.set(file, 'open');
       for (const next of after.get(file) ?? []) visit(next, [...trail, file]);
       state.set(file, 'done');
     };
     for (const file of after.keys()) visit(file, []);
     expect(circles).toEqual([]);
+  });
+});
+
+describe('core’s entry', () => {
+  it('says of everything that it exports what it is', () => {
+    const entry = join(root, 'packages/core/src/index.ts');
+    const options: ts.CompilerOptions = {
+      module: ts.ModuleKind.ESNext,
+      moduleResolution: ts.ModuleResolutionKind.Bundler,
+      allowImportingTsExtensions: true,
+      noEmit: true,
+      noLib: true,
+    };
+    const program = ts.createProgram([entry], options);
+    const checker = program.getTypeChecker();
+    const source = program.getSourceFile(entry);
+    const module = source === undefined ? undefined : checker.getSymbolAtLocation(source);
+    const exported = module === undefined ? [] : checker.getExportsOfModule(module);
+    const silent = exported.filter((symbol) => {
+      const named = symbol.flags & ts.SymbolFlags.Alias ? checker.getAliasedSymbol(symbol) : symbol;
+      return named.getDocumentationComment(checker).length === 0;
+    });
+    expect(exported.length).toBeGreaterThan(400);
+    expect(silent.map(({ name }) => name)).toEqual([]);
   });
 });

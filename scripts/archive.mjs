@@ -1,4 +1,5 @@
-// `npm run backup -- FILE` and `npm run restore -- FILE [--replace]`: all data as one file, while the server runs or not.
+// `npm run backup -- FILE` and `npm run restore -- FILE [--replace]`: all data as one file, while the server
+// runs or not.
 import { spawnSync } from 'node:child_process';
 import { join, resolve } from 'node:path';
 import { root } from './freshness.mjs';
@@ -10,5 +11,7 @@ const words = file === undefined ? [] : [resolve(file), ...more];
 process.chdir(root);
 await ensureInstalled();
 await ensureBuilt();
-const { status } = spawnSync(process.execPath, [join(root, 'build/server/archive.js'), command, ...words], { stdio: 'inherit' });
+const { status } = spawnSync(process.execPath, [join(root, 'build/server/archive.js'), command, ...words], {
+  stdio: 'inherit',
+});
 process.exitCode = status ?? 1;

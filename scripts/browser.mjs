@@ -1,4 +1,5 @@
-// The browser tests need Debian's chromium and chromium-driver. Installs them where that is allowed, else says what to do.
+// The browser tests need Debian's chromium and chromium-driver. Installs them where that is allowed, else
+// says what to do.
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 
@@ -12,7 +13,11 @@ export function ensureBrowser() {
   const missing = needed.filter(([path]) => !existsSync(path)).map(([, name]) => name);
   if (missing.length === 0) return;
   console.log(`Installing ${missing.join(', ')} …`);
-  const apt = (...words) => spawnSync('apt-get', words, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  const apt = (...words) =>
+    spawnSync('apt-get', words, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   apt('update');
   apt('install', '-y', '--no-install-recommends', ...missing);
   const still = needed.filter(([path]) => !existsSync(path)).map(([path]) => path);

@@ -7,7 +7,10 @@ import { root } from './freshness.mjs';
 
 const at = (...path) => join(root, ...path);
 
-/** One file for Node. PGlite stays outside: it loads its own WebAssembly from beside itself; so do packages with native or many files. */
+/**
+ * One file for Node. PGlite stays outside: it loads its own WebAssembly from beside itself; so do packages
+ * with native or many files.
+ */
 async function bundleForNode(entry, outfile) {
   await bundle({
     entryPoints: [at(entry)],
@@ -19,7 +22,9 @@ async function bundleForNode(entry, outfile) {
     sourcemap: true,
     external: ['@electric-sql/pglite', 'pg-native', 'sharp', 'jsdom', 'dompurify'],
     // Packages written for CommonJS ask for `require`.
-    banner: { js: "import { createRequire as zorvikRequire } from 'node:module'; const require = zorvikRequire(import.meta.url);" },
+    banner: {
+      js: "import { createRequire as zorvikRequire } from 'node:module'; const require = zorvikRequire(import.meta.url);",
+    },
     logLevel: 'warning',
   });
 }
@@ -40,7 +45,10 @@ export async function buildDemo() {
   await bundleForNode('demo/site/main.ts', 'build/site/main.js');
   await cp(at('demo/site/assets'), at('build/site/assets'), { recursive: true });
   for (const face of ['fraunces', 'commissioner']) {
-    await cp(at(`node_modules/@fontsource-variable/${face}/files/${face}-latin-wght-normal.woff2`), at(`build/site/assets/${face}.woff2`));
+    await cp(
+      at(`node_modules/@fontsource-variable/${face}/files/${face}-latin-wght-normal.woff2`),
+      at(`build/site/assets/${face}.woff2`),
+    );
   }
   await bundleForNode('demo/quillmere/quillmereDocument.ts', 'build/demo/quillmereDocument.js');
   await cp(at('demo/quillmere/pictures'), at('build/demo/pictures'), { recursive: true });
@@ -73,15 +81,22 @@ export async function buildMigrated() {
   await client.close();
 }
 
-/** The data folder of a server that was started once and stopped: a first start takes seconds, a copy of its result does not. */
+/**
+ * The data folder of a server that was started once and stopped: a first start takes seconds, a copy of its
+ * result does not.
+ */
 export async function buildQuillmereData() {
   const folder = at('build/quillmere-data');
   await rm(folder, { recursive: true, force: true });
   const environment = { ...process.env, PORT: '0', DELIVERY_PORT: '0', SITE_PORT: '0', ZORVIK_DATA: folder };
-  const child = spawn(process.execPath, [at('build/server/main.js')], { env: environment, stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn(process.execPath, [at('build/server/main.js')], {
+    env: environment,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   child.stdout.on('data', (piece) => String(piece).includes('Zorvik ready') && child.kill('SIGTERM'));
   const code = await new Promise((done) => child.once('exit', done));
-  if (code !== 0) throw new Error('The server did not start, so there is no data for the tests. The lines above say why.');
+  if (code !== 0)
+    throw new Error('The server did not start, so there is no data for the tests. The lines above say why.');
 }
 
 export async function buildWeb() {

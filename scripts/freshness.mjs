@@ -1,4 +1,5 @@
-// Tells whether something made is older than what it is made of. No dependencies: it runs before there are any.
+// Tells whether something made is older than what it is made of. No dependencies: it runs before there are
+// any.
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { mkdir, writeFile } from 'node:fs/promises';

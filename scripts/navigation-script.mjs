@@ -19,5 +19,8 @@ export async function navigationScriptSource() {
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
-  await writeFile(new URL('packages/core/src/render/navigationScript.ts', root), await navigationScriptSource());
+  await writeFile(
+    new URL('packages/core/src/render/navigationScript.ts', root),
+    await navigationScriptSource(),
+  );
 }

@@ -1,6 +1,9 @@
 import { vi } from 'vitest';
 
-/** How long `vi.waitFor` waits for what comes to be, in ms. Its own second is too short on a busy machine; this only decides when to give up. */
+/**
+ * How long `vi.waitFor` waits for what comes to be, in ms. Its own second is too short on a busy machine;
+ * this only decides when to give up.
+ */
 const PATIENCE = 30_000;
 
 const waitFor = vi.waitFor;

@@ -1,4 +1,5 @@
-// A throw-away PostgreSQL cluster of Debian's package, for tests: in a temporary folder, on a free port of this machine, gone afterwards.
+// A throw-away PostgreSQL cluster of Debian's package, for tests: in a temporary folder, on a free port of
+// this machine, gone afterwards.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readdirSync } from 'node:fs';
 import { chmod, mkdtemp, rm } from 'node:fs/promises';
@@ -6,10 +7,15 @@ import { connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-/** Debian keeps each version's programs in a folder of its own; the newest is taken. Null: it is not installed. */
+/**
+ * Debian keeps each version's programs in a folder of its own; the newest is taken. Null: it is not
+ * installed.
+ */
 function programs() {
   const base = '/usr/lib/postgresql';
-  const versions = existsSync(base) ? readdirSync(base).filter((name) => existsSync(join(base, name, 'bin', 'initdb'))) : [];
+  const versions = existsSync(base)
+    ? readdirSync(base).filter((name) => existsSync(join(base, name, 'bin', 'initdb')))
+    : [];
   const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
   return newest === undefined ? null : join(base, newest, 'bin');
 }
@@ -19,7 +25,11 @@ export function ensurePostgres() {
   if (programs() !== null) return true;
   if (process.getuid?.() !== 0) return false;
   console.log('Installing postgresql …');
-  const apt = (...words) => spawnSync('apt-get', words, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  const apt = (...words) =>
+    spawnSync('apt-get', words, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   apt('update');
   apt('install', '-y', '--no-install-recommends', 'postgresql');
   return programs() !== null;
@@ -32,20 +42,37 @@ export async function openCluster() {
   const folder = await mkdtemp(join(tmpdir(), 'zorvik-postgres-'));
   // PostgreSQL refuses to run as root: the package has made a user for it.
   const isRoot = process.getuid?.() === 0;
-  const as = (program, words) => (isRoot ? ['runuser', ['-u', 'postgres', '--', join(bin, program), ...words]] : [join(bin, program), words]);
+  const as = (program, words) =>
+    isRoot
+      ? ['runuser', ['-u', 'postgres', '--', join(bin, program), ...words]]
+      : [join(bin, program), words];
   if (isRoot) {
     await chmod(folder, 0o755);
     spawnSync('chown', ['postgres', folder]);
   }
   const data = join(folder, 'data');
   const port = await freePort();
-  const made = spawnSync(...as('initdb', ['-D', data, '-U', 'postgres', '-A', 'trust', '-E', 'UTF8', '--locale=C', '--no-sync']), { encoding: 'utf8' });
+  const made = spawnSync(
+    ...as('initdb', ['-D', data, '-U', 'postgres', '-A', 'trust', '-E', 'UTF8', '--locale=C', '--no-sync']),
+    { encoding: 'utf8' },
+  );
   if (made.status !== 0) throw new Error(`initdb did not work: ${made.stderr || made.error?.message}`);
-  const settings = ['-c', 'listen_addresses=127.0.0.1', '-c', `unix_socket_directories=${folder}`, '-c', 'fsync=off', '-c', 'max_connections=200'];
+  const settings = [
+    '-c',
+    'listen_addresses=127.0.0.1',
+    '-c',
+    `unix_socket_directories=${folder}`,
+    '-c',
+    'fsync=off',
+    '-c',
+    'max_connections=200',
+  ];
   let child = start();
 
   function start() {
-    const running = spawn(...as('postgres', ['-D', data, '-p', String(port), ...settings]), { stdio: ['ignore', 'ignore', 'pipe'] });
+    const running = spawn(...as('postgres', ['-D', data, '-p', String(port), ...settings]), {
+      stdio: ['ignore', 'ignore', 'pipe'],
+    });
     running.stderr.resume();
     return running;
   }

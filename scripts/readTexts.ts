@@ -8,12 +8,25 @@ export interface FoundText {
   readonly text: string;
 }
 
-const READ_ATTRIBUTES = new Set(['label', 'title', 'placeholder', 'aria-label', 'hint', 'note', 'off', 'on', 'alt']);
+const READ_ATTRIBUTES = new Set([
+  'label',
+  'title',
+  'placeholder',
+  'aria-label',
+  'hint',
+  'note',
+  'off',
+  'on',
+  'alt',
+]);
 
-/** The texts of a source file or a document: what a template shows, and every literal that reads like words. */
+/**
+ * The texts of a source file or a document: what a template shows, and every literal that reads like words.
+ */
 export function readTexts(file: string): FoundText[] {
   const source = readFileSync(file, 'utf8');
-  if (file.endsWith('.md')) return source.split(/\n\s*\n/).map((text) => ({ file, text: text.replaceAll(/\s+/g, ' ') }));
+  if (file.endsWith('.md'))
+    return source.split(/\n\s*\n/).map((text) => ({ file, text: text.replaceAll(/\s+/g, ' ') }));
   const texts = file.endsWith('.vue') ? textsOfComponent(source) : textsOfCode(source);
   return texts.map((text) => ({ file, text: text.trim().replaceAll(/\s+/g, ' ') }));
 }
@@ -21,7 +34,11 @@ export function readTexts(file: string): FoundText[] {
 interface TemplateNode {
   readonly type: number;
   readonly content?: string | { readonly content: string };
-  readonly props?: readonly { readonly name: string; readonly value?: { readonly content: string }; readonly exp?: { readonly content: string } }[];
+  readonly props?: readonly {
+    readonly name: string;
+    readonly value?: { readonly content: string };
+    readonly exp?: { readonly content: string };
+  }[];
   readonly children?: readonly TemplateNode[];
 }
 
@@ -41,17 +58,25 @@ function textsOfComponent(source: string): string[] {
   return found;
 }
 
-/** Single words in lower case are names of things in the code, and what begins with a sign is a selector or a pattern. */
+/**
+ * Single words in lower case are names of things in the code, and what begins with a sign is a selector or a
+ * pattern.
+ */
 const isWording = (text: string): boolean => /^[\w“…<&].*\s|^[A-Z]/s.test(text.trim());
 
 /** What a template says, with a sign where something is filled in. */
-const templateText = ({ head, templateSpans }: ts.TemplateExpression): string => head.text + templateSpans.map(({ literal }) => `…${literal.text}`).join('');
+const templateText = ({ head, templateSpans }: ts.TemplateExpression): string =>
+  head.text + templateSpans.map(({ literal }) => `…${literal.text}`).join('');
 
 function textsOfCode(code: string): string[] {
   const found: string[] = [];
   const visit = (node: ts.Node): void => {
     if (ts.isImportDeclaration(node)) return;
-    const text = ts.isStringLiteralLike(node) ? node.text : ts.isTemplateExpression(node) ? templateText(node) : '';
+    const text = ts.isStringLiteralLike(node)
+      ? node.text
+      : ts.isTemplateExpression(node)
+        ? templateText(node)
+        : '';
     if (isWording(text)) found.push(text);
     ts.forEachChild(node, visit);
   };

@@ -1,4 +1,5 @@
-// Brings a checkout to where it can run: what is missing is installed, what is stale is built. No dependencies of its own.
+// Brings a checkout to where it can run: what is missing is installed, what is stale is built. No
+// dependencies of its own.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -16,42 +17,58 @@ export async function ensureInstalled() {
 
 const SHARED = ['package-lock.json', 'packages/core', 'packages/contract', 'scripts/build.mjs'];
 
-/** Builds the editor, the server, the stand-in site and the database template, each when what it is made of has changed. */
+/**
+ * Builds the editor, the server, the stand-in site and the database template, each when what it is made of
+ * has changed.
+ */
 export async function ensureBuilt() {
   const build = async (part) => (await import('./build.mjs'))[part]();
   await unlessFresh(
     'build/.template',
     ['package-lock.json', 'scripts/build.mjs'],
-    () => told('Preparing an empty database', build('buildTemplate')),
+    () => announced('Preparing an empty database', build('buildTemplate')),
     'build/pglite-template',
   );
-  await unlessFresh('build/.demo', [...SHARED, 'demo'], () => told('Building the stand-in site', build('buildDemo')), 'build/demo/quillmere.json');
+  await unlessFresh(
+    'build/.demo',
+    [...SHARED, 'demo'],
+    () => announced('Building the stand-in site', build('buildDemo')),
+    'build/demo/quillmere.json',
+  );
   await unlessFresh(
     'build/.server',
     [...SHARED, 'packages/server', 'packages/formats'],
-    () => told('Building the server', build('buildServer')),
+    () => announced('Building the server', build('buildServer')),
     'build/server/main.js',
   );
-  await unlessFresh('build/.web', [...SHARED, 'packages/web'], () => told('Building the editor', build('buildWeb')), 'build/web/index.html');
+  await unlessFresh(
+    'build/.web',
+    [...SHARED, 'packages/web'],
+    () => announced('Building the editor', build('buildWeb')),
+    'build/web/index.html',
+  );
 }
 
-/** Makes what only the tests need: an empty database with its schema, and a data folder as it is after a first start. */
+/**
+ * Makes what only the tests need: an empty database with its schema, and a data folder as it is after a first
+ * start.
+ */
 export async function ensureTestData() {
   await unlessFresh(
     'build/.migrated',
     ['package-lock.json', 'scripts/build.mjs', 'packages/server/src/db/migrations'],
-    async () => told('Preparing a database for tests', (await import('./build.mjs')).buildMigrated()),
+    async () => announced('Preparing a database for tests', (await import('./build.mjs')).buildMigrated()),
     'build/pglite-migrated',
   );
   await unlessFresh(
     'build/.quillmere-data',
     [...SHARED, 'packages/server', 'packages/formats', 'demo'],
-    async () => told('Preparing the test data', (await import('./build.mjs')).buildQuillmereData()),
+    async () => announced('Preparing the test data', (await import('./build.mjs')).buildQuillmereData()),
     'build/quillmere-data/pglite',
   );
 }
 
-async function told(what, work) {
+async function announced(what, work) {
   console.log(`${what} …`);
   await work;
 }

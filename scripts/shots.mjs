@@ -8,4 +8,7 @@ process.chdir(root);
 await ensureInstalled();
 ensureBrowser();
 await ensureBuilt();
-process.exitCode = spawnSync(process.execPath, ['--import', 'tsx', 'e2e/shots.ts', ...process.argv.slice(2)], { stdio: 'inherit' }).status ?? 1;
+process.exitCode =
+  spawnSync(process.execPath, ['--import', 'tsx', 'e2e/shots.ts', ...process.argv.slice(2)], {
+    stdio: 'inherit',
+  }).status ?? 1;

@@ -3,7 +3,10 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, it } from 'vitest';
 
-/** docs/shown.md says for each demand what shows it; here its titles are held against the tests and benches that there are. */
+/**
+ * docs/shown.md says for each demand what shows it; here its titles are held against the tests and benches
+ * that there are.
+ */
 const root = fileURLToPath(new URL('..', import.meta.url));
 
 function textsBelow(folder: string): string {
@@ -22,7 +25,9 @@ function textsBelow(folder: string): string {
 it('docs/shown.md names tests and benches that exist', () => {
   const shown = readFileSync(join(root, 'docs/shown.md'), 'utf8');
   const titles = [...shown.matchAll(/`([^`]+)`/g)].map(([, title = '']) => title);
-  const texts = ['packages', 'e2e', 'bench', 'scripts', 'demo'].map((folder) => textsBelow(join(root, folder))).join('\n');
+  const texts = ['packages', 'e2e', 'bench', 'scripts', 'demo']
+    .map((folder) => textsBelow(join(root, folder)))
+    .join('\n');
   expect(titles.length).toBeGreaterThan(40);
   expect(titles.filter((title) => !texts.includes(title))).toEqual([]);
 });

@@ -1,4 +1,5 @@
-// `npm test`: all set-up that the tests need, then formatting, lint, types, and every test there is. Ends with the slowest files and the runner's own count.
+// `npm test`: all set-up that the tests need, then formatting, lint, types, and every test there is. Ends
+// with the slowest files and the runner's own count.
 import { spawn } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
 import { constants, setPriority } from 'node:os';
@@ -20,8 +21,8 @@ const seconds = (from) => Math.round((performance.now() - from) / 1000);
 const begin = performance.now();
 
 /**
- * Runs a command behind the tests, with what they leave of the processors; its output is shown when it is over, so that the output of commands that
- * run together does not mix.
+ * Runs a command behind the tests, with what they leave of the processors; its output is shown when it is
+ * over, so that the output of commands that run together does not mix.
  */
 function run(what, command, words) {
   return new Promise((done) => {
@@ -48,10 +49,19 @@ async function inTurn(...steps) {
 
 const kept = (tool) => ['--cache', '--cache-strategy', 'content', '--cache-location', `build/${tool}-cache`];
 
-/** What is checked without running anything. Each tool remembers in `build/` what it has checked, and looks again only at what has changed. */
+/**
+ * What is checked without running anything. Each tool remembers in `build/` what it has checked, and looks
+ * again only at what has changed.
+ */
 function staticChecks() {
   const types = (what, tool, project, name) => () =>
-    run(what, bin(tool), ['-p', project, '--incremental', '--tsBuildInfoFile', `build/types/${name}.tsbuildinfo`]);
+    run(what, bin(tool), [
+      '-p',
+      project,
+      '--incremental',
+      '--tsBuildInfoFile',
+      `build/types/${name}.tsbuildinfo`,
+    ]);
   return Promise.all([
     run('lint', bin('eslint'), ['.', '--max-warnings', '0', ...kept('eslint')]),
     inTurn(
@@ -63,27 +73,56 @@ function staticChecks() {
   ]).then((outcomes) => outcomes.every(Boolean));
 }
 
-/** Two test files side by side, whatever the runner thinks of the machine: it leaves one of two cores idle. */
+/**
+ * Two test files side by side, whatever the runner thinks of the machine: it leaves one of two cores idle.
+ */
 const WORKERS = '--maxWorkers=2';
 
-/** Runs the tests of some projects; gives how many passed, failed and were skipped, and how long each file took. */
+/**
+ * Runs the tests of some projects; gives how many passed, failed and were skipped, and how long each file
+ * took.
+ */
 async function tests(projects, { name = projects[0], environment = {}, files = [] } = {}) {
   const from = performance.now();
   const report = `build/test-report-${name}.json`;
   const chosen = projects.flatMap((project) => ['--project', project]);
-  const words = ['run', ...files, ...chosen, WORKERS, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
-  const child = spawn(bin('vitest'), words, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...environment } });
+  const words = [
+    'run',
+    ...files,
+    ...chosen,
+    WORKERS,
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${report}`,
+  ];
+  const child = spawn(bin('vitest'), words, {
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...environment },
+  });
   const code = await new Promise((done) => child.on('close', done));
   console.log(`${code === 0 ? 'ok  ' : 'FAIL'} ${name} (${seconds(from)} s)`);
-  const { numPassedTests, numFailedTests, numPendingTests, testResults } = JSON.parse(await readFile(report, 'utf8'));
-  const times = testResults.map(({ name: file, startTime, endTime }) => ({ file: `${relative(root, file)} (${name})`, time: endTime - startTime }));
-  return { passed: numPassedTests, failed: numFailedTests, skipped: numPendingTests, isGreen: code === 0, times };
+  const { numPassedTests, numFailedTests, numPendingTests, testResults } = JSON.parse(
+    await readFile(report, 'utf8'),
+  );
+  const times = testResults.map(({ name: file, startTime, endTime }) => ({
+    file: `${relative(root, file)} (${name})`,
+    time: endTime - startTime,
+  }));
+  return {
+    passed: numPassedTests,
+    failed: numFailedTests,
+    skipped: numPendingTests,
+    isGreen: code === 0,
+    times,
+  };
 }
 
 /** What can differ on PostgreSQL, run there; where it cannot be had, that is said. */
 async function postgresTests() {
   if (!ensurePostgres()) {
-    console.log('PostgreSQL is not installed here and cannot be: nothing was tested on it. Install Debian’s postgresql to have it tested.');
+    console.log(
+      'PostgreSQL is not installed here and cannot be: nothing was tested on it. Install Debian’s postgresql to have it tested.',
+    );
     return [];
   }
   const cluster = await openCluster();
@@ -96,14 +135,21 @@ async function postgresTests() {
 }
 
 const checking = staticChecks();
-const runs = [await tests(['core', 'server', 'web'], { name: 'units' }), ...(await postgresTests()), await tests(['journeys'])];
+const runs = [
+  await tests(['core', 'server', 'web'], { name: 'units' }),
+  ...(await postgresTests()),
+  await tests(['journeys']),
+];
 
 const isChecked = await checking;
 
 const sum = (what) => runs.reduce((total, one) => total + one[what], 0);
 const slowest = runs.flatMap(({ times }) => times).sort((a, b) => b.time - a.time);
 console.log('The ten slowest files:');
-for (const { file, time } of slowest.slice(0, 10)) console.log(`${(time / 1000).toFixed(1).padStart(7)} s  ${file}`);
+for (const { file, time } of slowest.slice(0, 10))
+  console.log(`${(time / 1000).toFixed(1).padStart(7)} s  ${file}`);
 if (!isChecked) console.log('Formatting, lint or types have problems: see above.');
 if (!isChecked || !runs.every(({ isGreen }) => isGreen)) process.exitCode = 1;
-console.log(`${sum('passed')} passed, ${sum('failed')} failed${sum('skipped') > 0 ? `, ${sum('skipped')} skipped` : ''} in ${seconds(begin)} s`);
+console.log(
+  `${sum('passed')} passed, ${sum('failed')} failed${sum('skipped') > 0 ? `, ${sum('skipped')} skipped` : ''} in ${seconds(begin)} s`,
+);

@@ -48,9 +48,15 @@ function filesBelow(folder: string, isWanted: RegExp): string[] {
 }
 
 /** The script that sites get is built, and holds no wording. */
-const sources = filesBelow('packages', /^packages\/\w+\/src\/.*(?<!\.d|navigationScript)\.(?:ts|vue)$/).concat(filesBelow('demo/site', /\.ts$/));
+const sources = filesBelow(
+  'packages',
+  /^packages\/\w+\/src\/.*(?<!\.d|navigationScript)\.(?:ts|vue)$/,
+).concat(filesBelow('demo/site', /\.ts$/));
 /** Decisions are records of their day, and the list of tests quotes their names. */
-const documents = ['README.md', ...filesBelow('docs', /\.md$/).filter((file) => !/decisions|shown/.test(file))];
+const documents = [
+  'README.md',
+  ...filesBelow('docs', /\.md$/).filter((file) => !/decisions|shown/.test(file)),
+];
 
 function wordings(files: readonly string[], words: readonly RegExp[]): string[] {
   return files.flatMap(readTexts).flatMap(({ file, text }) => {

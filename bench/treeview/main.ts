@@ -18,5 +18,8 @@ for (let node = stack.pop(); node !== undefined; node = stack.pop()) {
   ids.push(node.id);
   stack.push(...(node.children ?? []));
 }
-const tree = () => h(VApp, () => h(VTreeview, { items: [...nodes], itemValue: 'id', opened: ids, activatable: true, density: 'compact' }));
+const tree = () =>
+  h(VApp, () =>
+    h(VTreeview, { items: [...nodes], itemValue: 'id', opened: ids, activatable: true, density: 'compact' }),
+  );
 createApp({ render: tree }).use(createVuetify()).mount('#app');

@@ -1,4 +1,7 @@
-/** The seed house: categories set in by two spaces a level, `slug | title | a paragraph`, and below each its goods as `- title | price`. */
+/**
+ * The seed house: categories set in by two spaces a level, `slug | title | a paragraph`, and below each its
+ * goods as `- title | price`.
+ */
 export const goods = `
 seeds | Seeds | Two hundred kinds, all tested within the year, most of them grown here.
   sow-in-spring | Sow in spring | From the last week of March, when the soil no longer sticks to the boot.

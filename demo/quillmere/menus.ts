@@ -1,10 +1,16 @@
 import type { Place } from '@zorvik/core';
 
 /**
- * The five menus of Quillmere. One line an item, set in by two spaces a level: a path leads to that page and takes its title;
- * `Label > /path` has a label of its own; `Label > https://…` leads outside (with a `+`: in a new tab); a label alone is a heading.
+ * The five menus of Quillmere. One line an item, set in by two spaces a level: a path leads to that page and
+ * takes its title; `Label > /path` has a label of its own; `Label > https://…` leads outside (with a `+`: in
+ * a new tab); a label alone is a heading.
  */
-export const menuOutlines: readonly { readonly key: string; readonly name: string; readonly place: Place; readonly outline: string }[] = [
+export const menuOutlines: readonly {
+  readonly key: string;
+  readonly name: string;
+  readonly place: Place;
+  readonly outline: string;
+}[] = [
   {
     key: 'main',
     name: 'Main menu',

@@ -43,7 +43,14 @@ export function quillmerePages(): QuillmerePage[] {
     text: 'Seeds, bulbs, tools and pots, sold where they are grown, made or mended.',
   };
   const before = outlined.findIndex(({ path }) => path === '/learn');
-  return [home, ...outlined.slice(0, before), shop, ...outlinedPages(goods, '/shop', 'category'), ...plantPages(), ...outlined.slice(before)];
+  return [
+    home,
+    ...outlined.slice(0, before),
+    shop,
+    ...outlinedPages(goods, '/shop', 'category'),
+    ...plantPages(),
+    ...outlined.slice(before),
+  ];
 }
 
 /** Pages from an outline set in by two spaces a level; a line with a dash is a product. */
@@ -89,10 +96,26 @@ function plantPages(): QuillmerePage[] {
   };
   const byHabit = Object.entries(habits).flatMap(([habit, text]) => {
     const path = `/plants/${habit}`;
-    const section: QuillmerePage = { path, parent: '/plants', title: capital(habit), kind: 'category', template: 'category', text };
-    return [section, ...plants.filter((plant) => plant.habit === habit).map((plant) => plantPage(plant, path))];
+    const section: QuillmerePage = {
+      path,
+      parent: '/plants',
+      title: capital(habit),
+      kind: 'category',
+      template: 'category',
+      text,
+    };
+    return [
+      section,
+      ...plants.filter((plant) => plant.habit === habit).map((plant) => plantPage(plant, path)),
+    ];
   });
-  return [finder, ...byHabit, ...groupPages('season', 'In'), ...groupPages('soil', 'For'), ...groupPages('light', 'For')];
+  return [
+    finder,
+    ...byHabit,
+    ...groupPages('season', 'In'),
+    ...groupPages('soil', 'For'),
+    ...groupPages('light', 'For'),
+  ];
 }
 
 /** Pages that gather plants by one of their traits. */
@@ -124,7 +147,10 @@ function groupPages(trait: 'season' | 'soil' | 'light', word: string): Quillmere
   ];
 }
 
-function plantPage({ name, botanical, habit, season, soil, light, height }: Plant, parent: string): QuillmerePage {
+function plantPage(
+  { name, botanical, habit, season, soil, light, height }: Plant,
+  parent: string,
+): QuillmerePage {
   const tall = height >= 200 ? `${height / 100} m` : `${height} cm`;
   const text = `${name} (${botanical}) grows to about ${tall}. It is at its best in ${season}, in ${soil} soil and ${light}. Look for it among the ${habit}; its slate label gives the year in which it was planted.`;
   return { path: `${parent}/${slugOf(name)}`, parent, title: name, kind: 'article', template: 'plant', text };

@@ -1,6 +1,14 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { childrenOf, partsFrom, withNodesLast, type Id, type PartSketch, type Picture, type SiteDocument } from '@zorvik/core';
+import {
+  childrenOf,
+  partsFrom,
+  withNodesLast,
+  type Id,
+  type PartSketch,
+  type Picture,
+  type SiteDocument,
+} from '@zorvik/core';
 
 const FOLDER = new URL('./pictures/', import.meta.url);
 
@@ -13,12 +21,26 @@ export function panelPicture(name: (typeof panelPictures)[number]): Buffer {
 }
 
 function pictured(name: (typeof panelPictures)[number]): Picture {
-  return { file: createHash('sha256').update(panelPicture(name)).digest('hex').slice(0, 32), width: 480, height: 320, isDrawn: true };
+  return {
+    file: createHash('sha256').update(panelPicture(name)).digest('hex').slice(0, 32),
+    width: 480,
+    height: 320,
+    isDrawn: true,
+  };
 }
 
-/** The document with the panels of its main menu composed: plan a visit, and the seed house by season and kind. The third, learning, is plain columns. */
-export function withPanels(document: SiteDocument, pageAt: (path: string) => Id, mint: () => Id): SiteDocument {
-  const to = (path: string): Pick<PartSketch, 'destination'> => ({ destination: { kind: 'page', page: pageAt(path), anchor: null } });
+/**
+ * The document with the panels of its main menu composed: plan a visit, and the seed house by season and
+ * kind. The third, learning, is plain columns.
+ */
+export function withPanels(
+  document: SiteDocument,
+  pageAt: (path: string) => Id,
+  mint: () => Id,
+): SiteDocument {
+  const to = (path: string): Pick<PartSketch, 'destination'> => ({
+    destination: { kind: 'page', page: pageAt(path), anchor: null },
+  });
   const panels: readonly (readonly [string, readonly PartSketch[]])[] = [
     [
       '/visit',
@@ -31,14 +53,24 @@ export function withPanels(document: SiteDocument, pageAt: (path: string) => Id,
               kind: 'cell',
               span: 4,
               parts: [
-                { kind: 'picture', picture: pictured('gate.svg'), isOrnament: true, isBled: true, ratio: '16/9' },
+                {
+                  kind: 'picture',
+                  picture: pictured('gate.svg'),
+                  isOrnament: true,
+                  isBled: true,
+                  ratio: '16/9',
+                },
                 { kind: 'heading', text: 'Plan the day' },
                 {
                   kind: 'text',
                   body: [
                     {
                       kind: 'paragraph',
-                      runs: [{ text: 'A ticket is good for the whole day, and ' }, { text: 'under fives come free', bold: true }, { text: '.' }],
+                      runs: [
+                        { text: 'A ticket is good for the whole day, and ' },
+                        { text: 'under fives come free', bold: true },
+                        { text: '.' },
+                      ],
                     },
                   ],
                 },
@@ -60,7 +92,13 @@ export function withPanels(document: SiteDocument, pageAt: (path: string) => Id,
               kind: 'cell',
               span: 3,
               parts: [
-                { kind: 'picture', picture: pictured('autumn.svg'), isOrnament: true, isRounded: true, ...to('/shop/seeds/sow-in-autumn') },
+                {
+                  kind: 'picture',
+                  picture: pictured('autumn.svg'),
+                  isOrnament: true,
+                  isRounded: true,
+                  ...to('/shop/seeds/sow-in-autumn'),
+                },
                 { kind: 'heading', text: 'The autumn seed list is here', ...to('/shop/seeds/sow-in-autumn') },
               ],
             },
@@ -85,7 +123,15 @@ export function withPanels(document: SiteDocument, pageAt: (path: string) => Id,
             {
               kind: 'cell',
               span: 3,
-              parts: [{ kind: 'search', text: 'Search the seed house', address: '/search', parameter: 'q', scope: { name: 'in', value: 'shop' } }],
+              parts: [
+                {
+                  kind: 'search',
+                  text: 'Search the seed house',
+                  address: '/search',
+                  parameter: 'q',
+                  scope: { name: 'in', value: 'shop' },
+                },
+              ],
             },
           ],
         },
@@ -99,6 +145,12 @@ export function withPanels(document: SiteDocument, pageAt: (path: string) => Id,
       return destination?.kind === 'page' && destination.page === pageAt(path);
     });
     if (owner === undefined) throw new Error(`Nothing in the main menu links to ${path}.`);
-    return { ...made, parts: withNodesLast(made.parts, partsFrom(made, rows, owner, [...childrenOf(made.items, owner)], mint)) };
+    return {
+      ...made,
+      parts: withNodesLast(
+        made.parts,
+        partsFrom(made, rows, owner, [...childrenOf(made.items, owner)], mint),
+      ),
+    };
   }, document);
 }

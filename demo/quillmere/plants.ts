@@ -1,6 +1,6 @@
 /**
- * The plant encyclopaedia. One line a plant: name | botanical name | habit | season of interest | soil | light | height in cm.
- * Habits and seasons name the sections that the plants stand in.
+ * The plant encyclopaedia. One line a plant: name | botanical name | habit | season of interest | soil |
+ * light | height in cm. Habits and seasons name the sections that the plants stand in.
  */
 const lines = `
 English oak|Quercus robur|trees|autumn|clay|sun|2500
@@ -134,7 +134,8 @@ export const plants: readonly Plant[] = lines
   .trim()
   .split('\n')
   .map((line) => {
-    const [name = '', botanical = '', habit = '', season = '', soil = '', light = '', height = ''] = line.split('|');
+    const [name = '', botanical = '', habit = '', season = '', soil = '', light = '', height = ''] =
+      line.split('|');
     return { name, botanical, habit, season, soil, light, height: Number(height) };
   });
 

@@ -55,7 +55,14 @@ export function quillmereDocument(): StoredDocument {
     return { ...base, ...pageRecords(path, kind) };
   });
   const withPages = { ...empty, pages: withNodesLast(empty.pages, pages) };
-  const menus = menuOutlines.map(({ key, name }) => ({ id: mintId('menu', random), parent: site.id, key, name, language: 'en', description: '' }));
+  const menus = menuOutlines.map(({ key, name }) => ({
+    id: mintId('menu', random),
+    parent: site.id,
+    key,
+    name,
+    language: 'en',
+    description: '',
+  }));
   const placements = menuOutlines.map(({ place }, at) => ({
     id: mintId('placement', random),
     parent: site.id,
@@ -64,7 +71,9 @@ export function quillmereDocument(): StoredDocument {
     templates: null,
     deviceClasses: place === 'drawer' ? (['narrow'] as const).slice() : [...deviceClasses],
   }));
-  const items = menuOutlines.flatMap(({ outline }, at) => itemsOf(outline, menus[at]?.id ?? '', withPages, idOf, random));
+  const items = menuOutlines.flatMap(({ outline }, at) =>
+    itemsOf(outline, menus[at]?.id ?? '', withPages, idOf, random),
+  );
   const whole = {
     ...withPages,
     menus: withNodesLast(empty.menus, menus),
@@ -82,26 +91,44 @@ function pageAt(idOf: ReadonlyMap<string, string>, path: string): string {
   return id;
 }
 
-function itemsOf(outline: string, menu: string, document: SiteDocument, idOf: ReadonlyMap<string, string>, random: RandomBits): Item[] {
+function itemsOf(
+  outline: string,
+  menu: string,
+  document: SiteDocument,
+  idOf: ReadonlyMap<string, string>,
+  random: RandomBits,
+): Item[] {
   const parents: string[] = [];
   return outline
     .trim()
     .split('\n')
     .map((line) => {
       const depth = (line.length - line.trimStart().length) / 2;
-      const [label = '', target = null] = line.trim().startsWith('/') ? ['', line.trim()] : line.trim().split(' > ');
+      const [label = '', target = null] = line.trim().startsWith('/')
+        ? ['', line.trim()]
+        : line.trim().split(' > ');
       const id = mintId('item', random);
       parents[depth] = id;
       const destination = destinationOf(target, idOf);
       const agreed = destination.kind === 'page' ? factsOf(document, destination.page) : null;
       const parent = depth === 0 ? menu : (parents[depth - 1] ?? menu);
-      return { id, parent, label: label.replace(/ \+$/, '') || null, destination, opensNewTab: label.endsWith(' +'), agreed, ...settingsFor(target) };
+      return {
+        id,
+        parent,
+        label: label.replace(/ \+$/, '') || null,
+        destination,
+        opensNewTab: label.endsWith(' +'),
+        agreed,
+        ...settingsFor(target),
+      };
     });
 }
 
 function destinationOf(target: string | null, idOf: ReadonlyMap<string, string>): Destination {
   if (target === null) return { kind: 'none' };
-  return target.startsWith('/') ? { kind: 'page', page: pageAt(idOf, target), anchor: null } : { kind: 'address', address: target };
+  return target.startsWith('/')
+    ? { kind: 'page', page: pageAt(idOf, target), anchor: null }
+    : { kind: 'address', address: target };
 }
 
 function factsOf(document: SiteDocument, page: string): Item['agreed'] {

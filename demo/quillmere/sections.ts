@@ -1,6 +1,6 @@
 /**
- * Everything but plants and goods: one line a page, set in by two spaces a level: `slug | title | a paragraph`. A page that is marked
- * with `@kind` behind its title is of that kind.
+ * Everything but plants and goods: one line a page, set in by two spaces a level: `slug | title | a
+ * paragraph`. A page that is marked with `@kind` behind its title is of that kind.
  */
 export const sections = `
 visit | Visit | Quillmere is open every day but Christmas Day. The gates open at ten; the light is best before noon.

@@ -1,12 +1,23 @@
 import type { Settings } from '@zorvik/core';
 
-/** What is set for some of the main menu's items, by the end of their page's address: enough to see each kind once. */
+/**
+ * What is set for some of the main menu's items, by the end of their page's address: enough to see each kind
+ * once.
+ */
 export const itemSettings: Readonly<Record<string, Settings>> = {
   // The three panels: plan a visit, the seed house by season and kind, learning.
   '/visit': { dropdown: { form: 'panel', panel: { columns: 3, extent: 860, gap: 8, medium: 'two' } } },
-  '/shop': { dropdown: { form: 'panel', panel: { columns: 4, extent: 'page', innerWidth: 1100, gap: 8, medium: 'stacked' } } },
+  '/shop': {
+    dropdown: {
+      form: 'panel',
+      panel: { columns: 4, extent: 'page', innerWidth: 1100, gap: 8, medium: 'stacked' },
+    },
+  },
   '/learn': { dropdown: { form: 'panel', panel: { columns: 3, extent: 'content', gap: 8, narrow: 'list' } } },
-  '/plant-fair': { badge: { text: 'May', color: '#ffffff', background: '#1f5a3a', position: 'after' }, tooltip: 'Thirty nurseries in one weekend' },
+  '/plant-fair': {
+    badge: { text: 'May', color: '#ffffff', background: '#1f5a3a', position: 'after' },
+    tooltip: 'Thirty nurseries in one weekend',
+  },
   '/tea-room': {
     icon: {
       name: 'coffee',

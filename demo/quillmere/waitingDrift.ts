@@ -1,13 +1,33 @@
-import { childrenOf, nodeAt, withNodeChanged, withNodesLast, type AgreedFacts, type Id, type Item, type Page, type SiteDocument } from '@zorvik/core';
+import {
+  childrenOf,
+  nodeAt,
+  withNodeChanged,
+  withNodesLast,
+  type AgreedFacts,
+  type Id,
+  type Item,
+  type Page,
+  type SiteDocument,
+} from '@zorvik/core';
 
 /**
- * Quillmere as its editors find it on a Monday: the site went on while nobody looked at the menus. What the menus remember is older than
- * what the pages say, so that there is drift to mend from the first start.
+ * Quillmere as its editors find it on a Monday: the site went on while nobody looked at the menus. What the
+ * menus remember is older than what the pages say, so that there is drift to mend from the first start.
  */
-export function withWaitingDrift(document: SiteDocument, pageAt: (path: string) => Id, mint: (kind: 'page' | 'item') => Id): SiteDocument {
+export function withWaitingDrift(
+  document: SiteDocument,
+  pageAt: (path: string) => Id,
+  mint: (kind: 'page' | 'item') => Id,
+): SiteDocument {
   let { pages, items } = document;
-  const change = (path: string, set: Partial<Page>): void => void (pages = withNodeChanged(pages, { ...nodeAt(pages, pageAt(path)), ...set }));
-  const remember = (menu: string, path: string, agreed: Partial<AgreedFacts>, set: Partial<Item> = {}): void => {
+  const change = (path: string, set: Partial<Page>): void =>
+    void (pages = withNodeChanged(pages, { ...nodeAt(pages, pageAt(path)), ...set }));
+  const remember = (
+    menu: string,
+    path: string,
+    agreed: Partial<AgreedFacts>,
+    set: Partial<Item> = {},
+  ): void => {
     for (const item of itemsIn(document, menu)) {
       const { destination } = item;
       if (destination.kind !== 'page' || destination.page !== pageAt(path) || item.agreed === null) continue;
@@ -35,7 +55,13 @@ export function withWaitingDrift(document: SiteDocument, pageAt: (path: string) 
   };
   pages = withNodesLast(pages, [lost]);
   const drawer = menuAt(document, 'phone');
-  const facts: AgreedFacts = { title: lost.title, address: lost.address, parent: lost.parent, after: null, kind: 'page' };
+  const facts: AgreedFacts = {
+    title: lost.title,
+    address: lost.address,
+    parent: lost.parent,
+    after: null,
+    kind: 'page',
+  };
   const item: Item = {
     id: mint('item'),
     parent: drawer,

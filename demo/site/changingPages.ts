@@ -18,7 +18,8 @@ export class ChangingPages {
   /** Does a change; gives why not, or null. */
   change(change: SiteChange): string | null {
     if ('path' in change && !this.pages.has(change.path)) return `There is no page at ${change.path}.`;
-    if ('under' in change && change.under !== null && !this.pages.has(change.under)) return `There is no page at ${change.under} to move it under.`;
+    if ('under' in change && change.under !== null && !this.pages.has(change.under))
+      return `There is no page at ${change.under} to move it under.`;
     switch (change.do) {
       case 'rename':
         this.set(change.path, { title: change.title });
@@ -29,19 +30,28 @@ export class ChangingPages {
         const path = `${change.under ?? ''}/${slugOf(change.title)}`;
         if (this.pages.has(path)) return `There is a page at ${path} already.`;
         const text = `${change.title}: put up by the garden lately, and not in every menu yet.`;
-        this.pages.set(path, { path, parent: change.under, title: change.title, kind: 'page', template: 'page', text });
+        this.pages.set(path, {
+          path,
+          parent: change.under,
+          title: change.title,
+          kind: 'page',
+          template: 'page',
+          text,
+        });
         return null;
       }
       case 'redirect': {
         const page = this.pages.get(change.path);
-        if (page === undefined || this.pages.has(change.to)) return `There is a page at ${change.to} already.`;
+        if (page === undefined || this.pages.has(change.to))
+          return `There is a page at ${change.to} already.`;
         this.readdress(change.path, change.to, page.parent);
         return null;
       }
       case 'retire':
       case 'draft':
         this.pages.delete(change.path);
-        for (const child of [...this.pages.values()].filter(({ parent }) => parent === change.path)) this.set(child.path, { parent: null });
+        for (const child of [...this.pages.values()].filter(({ parent }) => parent === change.path))
+          this.set(child.path, { parent: null });
         return null;
     }
   }
@@ -52,7 +62,8 @@ export class ChangingPages {
   }
 
   private move(path: string, under: string | null): string | null {
-    for (let at = under; at !== null; at = this.pages.get(at)?.parent ?? null) if (at === path) return `${path} cannot go below itself.`;
+    for (let at = under; at !== null; at = this.pages.get(at)?.parent ?? null)
+      if (at === path) return `${path} cannot go below itself.`;
     const to = `${under ?? ''}/${path.slice(path.lastIndexOf('/') + 1)}`;
     if (to !== path && this.pages.has(to)) return `There is a page at ${to} already.`;
     this.readdress(path, to, under);
@@ -67,11 +78,16 @@ export class ChangingPages {
       const isBelow = path === from || path.startsWith(`${from}/`);
       const next = isBelow ? to + path.slice(from.length) : path;
       const above =
-        page.parent === null ? null : page.parent === from || page.parent.startsWith(`${from}/`) ? to + page.parent.slice(from.length) : page.parent;
+        page.parent === null
+          ? null
+          : page.parent === from || page.parent.startsWith(`${from}/`)
+            ? to + page.parent.slice(from.length)
+            : page.parent;
       this.pages.set(next, { ...page, path: next, parent: path === from ? parent : above });
       if (isBelow && next !== path) this.redirects.set(path, next);
     }
-    for (const [old, target] of this.redirects) if (this.redirects.has(target)) this.redirects.set(old, this.redirects.get(target) ?? target);
+    for (const [old, target] of this.redirects)
+      if (this.redirects.has(target)) this.redirects.set(old, this.redirects.get(target) ?? target);
   }
 }
 
@@ -84,7 +100,10 @@ function seeded(seed: number): () => number {
   };
 }
 
-/** About forty changes that a month brings, the same for the same seed: pages are renamed, moved, put up, taken down. Gives how many were done. */
+/**
+ * About forty changes that a month brings, the same for the same seed: pages are renamed, moved, put up,
+ * taken down. Gives how many were done.
+ */
 export function monthPasses(site: ChangingPages, seed = 11): number {
   const random = seeded(seed);
   let done = 0;
@@ -96,7 +115,11 @@ export function monthPasses(site: ChangingPages, seed = 11): number {
     const form = random() % 10;
     const change: SiteChange =
       form < 4
-        ? { do: 'rename', path, title: `${title.replace(/ \(.*\)$/, '')} (${['new', 'revised', 'this year', 'complete'][random() % 4] ?? 'new'})` }
+        ? {
+            do: 'rename',
+            path,
+            title: `${title.replace(/ \(.*\)$/, '')} (${['new', 'revised', 'this year', 'complete'][random() % 4] ?? 'new'})`,
+          }
         : form < 6
           ? {
               do: 'add',
@@ -104,7 +127,14 @@ export function monthPasses(site: ChangingPages, seed = 11): number {
               title: `${['Notes on', 'More about', 'A day with'][random() % 3] ?? 'On'} ${title.toLowerCase()}`,
             }
           : form < 8
-            ? { do: 'move', path, under: path.split('/').length > 2 ? (site.pages.get(other)?.parent ?? null) : (site.pages.get(path)?.parent ?? null) }
+            ? {
+                do: 'move',
+                path,
+                under:
+                  path.split('/').length > 2
+                    ? (site.pages.get(other)?.parent ?? null)
+                    : (site.pages.get(path)?.parent ?? null),
+              }
             : form === 8
               ? { do: 'retire', path }
               : { do: 'redirect', path, to: `${path}-${random() % 100}` };

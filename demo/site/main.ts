@@ -6,7 +6,9 @@ import { createSite } from './site.ts';
 const delivery = process.env.DELIVERY_ADDRESS ?? `http://127.0.0.1:${process.env.DELIVERY_PORT || 4782}`;
 const port = Number(process.env.SITE_PORT || 4781);
 
-const server: Server = createServer(createSite(delivery, () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`));
+const server: Server = createServer(
+  createSite(delivery, () => `http://127.0.0.1:${(server.address() as AddressInfo).port}`),
+);
 const stop = (): void => {
   process.off('SIGINT', stop).off('SIGTERM', stop);
   server.close();
@@ -21,7 +23,11 @@ await new Promise<void>((done, fail) => {
 }).then(
   () => console.log(`The stand-in site at http://127.0.0.1:${(server.address() as AddressInfo).port}`),
   (error: NodeJS.ErrnoException) => {
-    console.error(error.code === 'EADDRINUSE' ? `The port ${port} is taken by another program. Stop that one, or set SITE_PORT to a free one.` : error.message);
+    console.error(
+      error.code === 'EADDRINUSE'
+        ? `The port ${port} is taken by another program. Stop that one, or set SITE_PORT to a free one.`
+        : error.message,
+    );
     process.exitCode = 1;
     process.kill(process.pid, 'SIGTERM');
   },

@@ -1,13 +1,15 @@
 /** What a site needs of its delivered navigation. */
 export interface Navigation {
-  /** The HTML of menus by key, with the link to `path` marked as the current page; empty where there is none. */
+  /**
+   * The HTML of menus by key, with the link to `path` marked as the current page; empty where there is none.
+   */
   readonly menus: (keys: readonly string[], path: string) => Promise<ReadonlyMap<string, string>>;
   readonly file: (path: string) => Promise<string>;
 }
 
 /**
- * Asks the delivery address, each time with the tag of what it has: what has not changed costs a 304. When nobody answers, the
- * last known navigation stays, since a site must not go down with its editor.
+ * Asks the delivery address, each time with the tag of what it has: what has not changed costs a 304. When
+ * nobody answers, the last known navigation stays, since a site must not go down with its editor.
  */
 export function navigationFrom(base: string): Navigation {
   const known = new Map<string, { readonly etag: string; readonly text: string }>();
@@ -32,5 +34,8 @@ export function navigationFrom(base: string): Navigation {
 
 /** The substitution that the delivery documents: the link whose address is the page's gets `aria-current`. */
 function withCurrent(html: string, path: string): string {
-  return html.replaceAll(`<a href="${path.replaceAll('&', '&amp;').replaceAll('"', '&quot;')}"`, (link) => `${link} aria-current="page"`);
+  return html.replaceAll(
+    `<a href="${path.replaceAll('&', '&amp;').replaceAll('"', '&quot;')}"`,
+    (link) => `${link} aria-current="page"`,
+  );
 }

@@ -49,8 +49,17 @@ ${children.length === 0 ? '' : `<h2>Here you find</h2>\n<ul class="children">${c
 
 /** The way to a page as data (schema.org, BreadcrumbList). */
 function trailData(page: QuillmerePage, trail: readonly QuillmerePage[]): string {
-  const itemListElement = [...trail, page].map(({ path, title }, at) => ({ '@type': 'ListItem', position: at + 1, name: title, item: path }));
-  return JSON.stringify({ '@context': 'https://schema.org', '@type': 'BreadcrumbList', itemListElement }).replaceAll('<', String.raw`\u003c`);
+  const itemListElement = [...trail, page].map(({ path, title }, at) => ({
+    '@type': 'ListItem',
+    position: at + 1,
+    name: title,
+    item: path,
+  }));
+  return JSON.stringify({
+    '@context': 'https://schema.org',
+    '@type': 'BreadcrumbList',
+    itemListElement,
+  }).replaceAll('<', String.raw`\u003c`);
 }
 
 function asText(text: string): string {

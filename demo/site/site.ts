@@ -6,8 +6,8 @@ import { navigationFrom, type Navigation } from './navigation.ts';
 import { pageHtml } from './pageHtml.ts';
 
 /**
- * A stand-in for the customer's own site: it serves a page for each of Quillmere's, and puts the navigation that Zorvik delivers
- * into its template. It knows nothing of Zorvik but the delivery address.
+ * A stand-in for the customer's own site: it serves a page for each of Quillmere's, and puts the navigation
+ * that Zorvik delivers into its template. It knows nothing of Zorvik but the delivery address.
  */
 export function createSite(deliveryAddress: string, origin: () => string): Express {
   const changing = new ChangingPages();
@@ -16,9 +16,20 @@ export function createSite(deliveryAddress: string, origin: () => string): Expre
   const app = express();
   app.disable('x-powered-by');
   app.use('/assets', express.static(fileURLToPath(new URL('./assets', import.meta.url)), { maxAge: '1d' }));
-  app.get('/sitemap.xml', (_, response) => void response.type('application/xml').send(sitemap([...pages.values()], origin())));
-  app.get('/navigation.css', (_, response, next) => void navigation.file('navigation.css').then((text) => response.type('css').send(text), next));
-  app.get('/navigation.js', (_, response, next) => void navigation.file('navigation.js').then((text) => response.type('js').send(text), next));
+  app.get(
+    '/sitemap.xml',
+    (_, response) => void response.type('application/xml').send(sitemap([...pages.values()], origin())),
+  );
+  app.get(
+    '/navigation.css',
+    (_, response, next) =>
+      void navigation.file('navigation.css').then((text) => response.type('css').send(text), next),
+  );
+  app.get(
+    '/navigation.js',
+    (_, response, next) =>
+      void navigation.file('navigation.js').then((text) => response.type('js').send(text), next),
+  );
   // What the script fetches when a panel is opened first stands beside the script.
   app.get('/panels/:menu/:file', (request, response, next) => {
     const { menu, file } = request.params;
@@ -35,7 +46,11 @@ export function createSite(deliveryAddress: string, origin: () => string): Expre
     const asked = typeof request.query.q === 'string' ? request.query.q.trim() : '';
     const scope = typeof request.query.in === 'string' ? `/${request.query.in}` : '/';
     const found =
-      asked === '' ? [] : [...pages.values()].filter(({ path, title }) => path.startsWith(scope) && title.toLowerCase().includes(asked.toLowerCase()));
+      asked === ''
+        ? []
+        : [...pages.values()].filter(
+            ({ path, title }) => path.startsWith(scope) && title.toLowerCase().includes(asked.toLowerCase()),
+          );
     const menus = await navigation.menus(['main', 'second', 'plants', 'footer'], '/search');
     const page = {
       path: '/search',
@@ -43,20 +58,28 @@ export function createSite(deliveryAddress: string, origin: () => string): Expre
       title: 'Search',
       kind: 'page' as const,
       template: 'page',
-      text: asked === '' ? 'Type a word to search for.' : `${found.length} pages have “${asked}” in their title.`,
+      text:
+        asked === '' ? 'Type a word to search for.' : `${found.length} pages have “${asked}” in their title.`,
     };
-    response.type('html').send(pageHtml({ path: '/search', page, trail: [], children: found.slice(0, 40), menus }));
+    response
+      .type('html')
+      .send(pageHtml({ path: '/search', page, trail: [], children: found.slice(0, 40), menus }));
   });
   // What a real site does of itself, this one is told: it listens on this machine alone.
   app.post('/control', express.json(), (request, response) => {
     const problem = changing.change(request.body as SiteChange);
-    response.status(problem === null ? 200 : 422).json(problem === null ? { pages: pages.size } : { problem });
+    response
+      .status(problem === null ? 200 : 422)
+      .json(problem === null ? { pages: pages.size } : { problem });
   });
-  app.post('/control/month', (_, response) => void response.json({ changes: monthPasses(changing), pages: pages.size }));
+  app.post(
+    '/control/month',
+    (_, response) => void response.json({ changes: monthPasses(changing), pages: pages.size }),
+  );
   app.get('/{*splat}', async (request, response) => {
     const path = request.path.replace(/\/+$/, '') || '/';
-    const led = redirects.get(path);
-    if (led !== undefined && !pages.has(path)) return response.redirect(301, led);
+    const target = redirects.get(path);
+    if (target !== undefined && !pages.has(path)) return response.redirect(301, target);
     const page = pages.get(path);
     const menus = await navigation.menus(['main', 'second', 'plants', 'footer'], path);
     const children = [...pages.values()].filter(({ parent }) => parent === path);
@@ -68,9 +91,13 @@ export function createSite(deliveryAddress: string, origin: () => string): Expre
   return app;
 }
 
-function trailOf(page: QuillmerePage | undefined, pages: ReadonlyMap<string, QuillmerePage>): QuillmerePage[] {
+function trailOf(
+  page: QuillmerePage | undefined,
+  pages: ReadonlyMap<string, QuillmerePage>,
+): QuillmerePage[] {
   const trail: QuillmerePage[] = [];
-  for (let at = page; at !== undefined; at = at.parent === null ? undefined : pages.get(at.parent)) trail.unshift(at);
+  for (let at = page; at !== undefined; at = at.parent === null ? undefined : pages.get(at.parent))
+    trail.unshift(at);
   return trail.slice(0, -1);
 }
 

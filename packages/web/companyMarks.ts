@@ -1,4 +1,7 @@
-/** Icons of the set that are marks of companies and products, by the set’s own tags (Material Design Icons 7.4.47, “Brand / Logo”): a menu does not offer them. */
+/**
+ * Icons of the set that are marks of companies and products, by the set’s own tags (Material Design Icons
+ * 7.4.47, “Brand / Logo”): a menu does not offer them.
+ */
 export const companyMarks: ReadonlySet<string> = new Set(
   `
 android android-studio angular angularjs ansible apache-kafka apple apple-finder apple-icloud apple-ios apple-safari arch artstation atlassian aws

@@ -8,7 +8,8 @@ import { companyMarks } from './companyMarks.ts';
 const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
 
 /**
- * Every icon by its name, as a module of its own: importing the package whole would bring all of it into every part that uses an icon.
+ * Every icon by its name, as a module of its own: importing the package whole would bring all of it into
+ * every part that uses an icon.
  */
 function iconSet(): Plugin {
   const id = 'virtual:icon-set';

@@ -21,8 +21,15 @@ export function openApi(): Json {
   for (const [side, tag] of sides) {
     for (const [name, route] of Object.entries<Route>(side)) {
       const path = route.path.replaceAll(/:(\w+)/g, '{$1}');
-      const servers = tag === 'delivery' ? { servers: [{ url: DELIVERED, description: 'Delivery, at its usual port' }] } : {};
-      paths[path] = { ...paths[path], ...servers, [route.method.toLowerCase()]: operationOf(name, route, tag) };
+      const servers =
+        tag === 'delivery'
+          ? { servers: [{ url: DELIVERED, description: 'Delivery, at its usual port' }] }
+          : {};
+      paths[path] = {
+        ...paths[path],
+        ...servers,
+        [route.method.toLowerCase()]: operationOf(name, route, tag),
+      };
     }
   }
   return {
@@ -37,8 +44,14 @@ export function openApi(): Json {
     servers: [{ url: EDITOR, description: 'The editor, at its usual port' }],
     security: [],
     tags: [
-      { name: 'delivery', description: 'The live edition of each site, for sites and their visitors. Open to any origin.' },
-      { name: 'editor', description: 'Used by the editor. Only the editor’s own pages on this machine may use it.' },
+      {
+        name: 'delivery',
+        description: 'The live edition of each site, for sites and their visitors. Open to any origin.',
+      },
+      {
+        name: 'editor',
+        description: 'Used by the editor. Only the editor’s own pages on this machine may use it.',
+      },
     ],
     paths,
     components: { schemas: described(sharedShapes(component)), responses: refusals() },
@@ -47,8 +60,16 @@ export function openApi(): Json {
 
 /** With a discriminator that says which component each kind of operation is. */
 function described(schemas: Record<string, unknown>): Record<string, unknown> {
-  const mapping = Object.fromEntries(Object.keys(operationKinds).map((kind) => [kind, component(kind.charAt(0).toUpperCase() + kind.slice(1))]));
-  return { ...schemas, Operation: { ...(schemas.Operation as Json), discriminator: { propertyName: 'kind', mapping } } };
+  const mapping = Object.fromEntries(
+    Object.keys(operationKinds).map((kind) => [
+      kind,
+      component(kind.charAt(0).toUpperCase() + kind.slice(1)),
+    ]),
+  );
+  return {
+    ...schemas,
+    Operation: { ...(schemas.Operation as Json), discriminator: { propertyName: 'kind', mapping } },
+  };
 }
 
 /** What each status of a refusal means. */
@@ -67,9 +88,17 @@ const statuses: Readonly<Record<number, string>> = {
 function refusals(): Json {
   return Object.fromEntries(
     Object.entries(statuses).map(([status, description]) => {
-      const codes = (Object.keys(catalogue) as ErrorCode[]).filter((code) => catalogue[code].status === Number(status));
+      const codes = (Object.keys(catalogue) as ErrorCode[]).filter(
+        (code) => catalogue[code].status === Number(status),
+      );
       const schema = { $ref: component('Error') };
-      return [`Refused${status}`, { description: `${description} Codes: ${codes.join(', ')}.`, content: { 'application/json': { schema } } }];
+      return [
+        `Refused${status}`,
+        {
+          description: `${description} Codes: ${codes.join(', ')}.`,
+          content: { 'application/json': { schema } },
+        },
+      ];
     }),
   );
 }
@@ -79,14 +108,26 @@ function refusedWith({ path, method, body, query }: Route, tag: 'editor' | 'deli
   if (tag === 'delivery') return [404, 503];
   const isAsked = body !== undefined || query !== undefined || path.includes(':');
   const isTaking = method === 'POST';
-  return [...(isAsked ? [400] : []), 403, ...(path.includes(':') ? [404] : []), ...(isTaking ? [409, 413, 422] : []), 500, 503];
+  return [
+    ...(isAsked ? [400] : []),
+    403,
+    ...(path.includes(':') ? [404] : []),
+    ...(isTaking ? [409, 413, 422] : []),
+    500,
+    503,
+  ];
 }
 
 function operationOf(name: string, route: Route, tag: 'editor' | 'delivery'): Json {
   const { summary, body, status, reply, replyType = 'application/json' } = route;
   const content =
-    typeof body === 'string' ? { [body]: { schema: { type: 'string', format: 'binary' } } } : { 'application/json': { schema: referring(body, component) } };
-  const refused = refusedWith(route, tag).map((one) => [String(one), { $ref: `#/components/responses/Refused${one}` }]);
+    typeof body === 'string'
+      ? { [body]: { schema: { type: 'string', format: 'binary' } } }
+      : { 'application/json': { schema: referring(body, component) } };
+  const refused = refusedWith(route, tag).map((one) => [
+    String(one),
+    { $ref: `#/components/responses/Refused${one}` },
+  ]);
   return {
     operationId: name,
     tags: [tag],

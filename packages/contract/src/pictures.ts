@@ -12,7 +12,8 @@ export const pictureRoutes = {
   addPicture: {
     method: 'POST',
     path: `${API}/sites/:siteKey/pictures`,
-    summary: 'Stores a picture (PNG, JPEG, WebP, AVIF, GIF or SVG, recognised by its content) for a site, in several widths; the same picture is stored once.',
+    summary:
+      'Stores a picture (PNG, JPEG, WebP, AVIF, GIF or SVG, recognised by its content) for a site, in several widths; the same picture is stored once.',
     body: 'application/octet-stream',
     status: 201,
     reply: PictureShape,

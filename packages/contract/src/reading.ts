@@ -17,7 +17,10 @@ export const ReadingPlanShape = Type.Object(
     address: Type.String(),
     pages: whole,
     every: ReadingRhythmShape,
-    /** `at`: when it was read. `isTaken`: it was taken in, and is what changed in the pages since the time before. */
+    /**
+     * `at`: when it was read. `isTaken`: it was taken in, and is what changed in the pages since the time
+     * before.
+     */
     found: Type.Union([
       Type.Object(
         {
@@ -72,11 +75,29 @@ export const ReadingShape = Type.Object(
           placedBy: recordOf(Type.String(), whole),
           /** Pages whose evidence says different things of their place. */
           contradictions: Type.Array(
-            Type.Object({ title: Type.String(), by: PlacingShape, under: Type.String(), other: PlacingShape, otherUnder: Type.String() }, closed),
+            Type.Object(
+              {
+                title: Type.String(),
+                by: PlacingShape,
+                under: Type.String(),
+                other: PlacingShape,
+                otherUnder: Type.String(),
+              },
+              closed,
+            ),
             { maxItems: 100 },
           ),
           contradicting: whole,
-          samples: Type.Object({ added: someTexts, renamed: someTexts, moved: someTexts, readdressed: someTexts, gone: someTexts }, closed),
+          samples: Type.Object(
+            {
+              added: someTexts,
+              renamed: someTexts,
+              moved: someTexts,
+              readdressed: someTexts,
+              gone: someTexts,
+            },
+            closed,
+          ),
         },
         closed,
       ),
@@ -91,15 +112,23 @@ export const readingRoutes = {
   readingOf: {
     method: 'GET',
     path: `${API}/sites/:siteKey/reading`,
-    summary: 'The progress of reading the site over HTTP and, once done, the changes found. `trust` prefers one kind of evidence.',
-    query: Type.Object({ trust: Type.Optional(PlacingShape), missing: Type.Optional(Type.Union([Type.Literal('keep'), Type.Literal('retire')])) }, closed),
+    summary:
+      'The progress of reading the site over HTTP and, once done, the changes found. `trust` prefers one kind of evidence.',
+    query: Type.Object(
+      {
+        trust: Type.Optional(PlacingShape),
+        missing: Type.Optional(Type.Union([Type.Literal('keep'), Type.Literal('retire')])),
+      },
+      closed,
+    ),
     status: 200,
     reply: ReadingShape,
   },
   startReading: {
     method: 'POST',
     path: `${API}/sites/:siteKey/reading`,
-    summary: 'Starts reading the site over HTTP from a start page and its sitemaps. One reading per site at a time.',
+    summary:
+      'Starts reading the site over HTTP from a start page and its sitemaps. One reading per site at a time.',
     body: Type.Object({ address: AddressShape, pages: mostPages }, closed),
     status: 201,
     reply: ReadingShape,
@@ -122,7 +151,8 @@ export const readingRoutes = {
   planReading: {
     method: 'POST',
     path: `${API}/sites/:siteKey/reading/plan`,
-    summary: 'Sets the start page, limit and schedule of automatic reading. Results are not imported until someone confirms them.',
+    summary:
+      'Sets the start page, limit and schedule of automatic reading. Results are not imported until someone confirms them.',
     body: Type.Object({ address: AddressShape, pages: mostPages, every: ReadingRhythmShape }, closed),
     status: 200,
     reply: ReadingShape,
@@ -148,6 +178,12 @@ export const readingRoutes = {
     path: `${API}/sites/:siteKey/links/check`,
     summary: 'Checks every external address that menus link to, once, and lists those that do not work.',
     status: 200,
-    reply: Type.Object({ asked: whole, dead: Type.Array(Type.Object({ address: Type.String(), reason: Type.String() }, closed)) }, closed),
+    reply: Type.Object(
+      {
+        asked: whole,
+        dead: Type.Array(Type.Object({ address: Type.String(), reason: Type.String() }, closed)),
+      },
+      closed,
+    ),
   },
 } as const satisfies Readonly<Record<string, Route>>;

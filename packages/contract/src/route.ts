@@ -17,10 +17,15 @@ export interface Route {
   readonly status: 200 | 201;
   /** The reply's schema. */
   readonly reply: TSchema;
-  /** The media type of the reply; JSON unless said. In a stream of JSON lines, `reply` is the schema of each line. */
+  /**
+   * The media type of the reply; JSON unless said. In a stream of JSON lines, `reply` is the schema of each
+   * line.
+   */
   readonly replyType?: string;
 }
 
 export type ReplyOf<R extends Route> = Static<R['reply']>;
 export type BodyOf<R extends Route> = R['body'] extends TSchema ? Static<R['body']> : never;
-export type QueryOf<R extends Route> = R['query'] extends TSchema ? Static<R['query']> : Record<string, never>;
+export type QueryOf<R extends Route> = R['query'] extends TSchema
+  ? Static<R['query']>
+  : Record<string, never>;

@@ -36,20 +36,42 @@ const whole = Type.Integer({ minimum: 0 });
 /** What every refusal comes back as, whatever the status. */
 export const ErrorEnvelopeShape = Type.Object(
   {
-    error: Type.Object({ code: Type.String(), message: Type.String(), params: recordOf(Type.String(), Type.Union([Type.String(), Type.Number()])) }, closed),
+    error: Type.Object(
+      {
+        code: Type.String(),
+        message: Type.String(),
+        params: recordOf(Type.String(), Type.Union([Type.String(), Type.Number()])),
+      },
+      closed,
+    ),
   },
   closed,
 );
 export type ErrorEnvelope = Static<typeof ErrorEnvelopeShape>;
 
 export const EditionSummaryShape = Type.Object(
-  { number: Type.Integer({ minimum: 1 }), revision: whole, at: Type.String(), actor: Type.String(), note: Type.String(), items: whole },
+  {
+    number: Type.Integer({ minimum: 1 }),
+    revision: whole,
+    at: Type.String(),
+    actor: Type.String(),
+    note: Type.String(),
+    items: whole,
+  },
   closed,
 );
 export type EditionSummary = Static<typeof EditionSummaryShape>;
 
 export const SiteSummaryShape = Type.Object(
-  { key: KeyShape, name: LabelShape, origin: Type.String(), revision: whole, pages: whole, menus: whole, edition: Type.Union([Type.Integer(), Type.Null()]) },
+  {
+    key: KeyShape,
+    name: LabelShape,
+    origin: Type.String(),
+    revision: whole,
+    pages: whole,
+    menus: whole,
+    edition: Type.Union([Type.Integer(), Type.Null()]),
+  },
   closed,
 );
 export type SiteSummary = Static<typeof SiteSummaryShape>;
@@ -145,7 +167,10 @@ export const ResolvedMenuShape = Type.Object(
 const EpochShape = Type.String({ minLength: 1, maxLength: 64 });
 
 /** Edits of the log; `isCut` when there would be too many: then the whole site is less to load. */
-const SavedShape = Type.Object({ epoch: EpochShape, revision: whole, edits: Type.Array(LoggedEditShape), isCut: Type.Boolean() }, closed);
+const SavedShape = Type.Object(
+  { epoch: EpochShape, revision: whole, edits: Type.Array(LoggedEditShape), isCut: Type.Boolean() },
+  closed,
+);
 
 /** One line of the history: an edit without what it did in detail. */
 export const HistoryLineShape = Type.Object(
@@ -168,7 +193,10 @@ export const ImportLineShape = Type.Union([
   Type.Object({ stored: whole, of: whole }, closed),
   Type.Object(
     {
-      done: Type.Object({ site: KeyShape, added: whole, retired: whole, revived: whole, duplicates: whole, revision: whole }, closed),
+      done: Type.Object(
+        { site: KeyShape, added: whole, retired: whole, revived: whole, duplicates: whole, revision: whole },
+        closed,
+      ),
     },
     closed,
   ),
@@ -181,7 +209,13 @@ export const SiteLineShape = Type.Union([
   Type.Object(
     {
       head: Type.Object(
-        { epoch: EpochShape, revision: whole, format: whole, site: SiteShape, edition: Type.Union([EditionSummaryShape, Type.Null()]) },
+        {
+          epoch: EpochShape,
+          revision: whole,
+          format: whole,
+          site: SiteShape,
+          edition: Type.Union([EditionSummaryShape, Type.Null()]),
+        },
         closed,
       ),
     },
@@ -220,7 +254,14 @@ export const routes = {
     path: `${API}/sites`,
     summary: 'All sites, by name.',
     status: 200,
-    reply: Type.Object({ sites: Type.Array(SiteSummaryShape), standIn: Type.Union([Type.String(), Type.Null()]), delivery: Type.String() }, closed),
+    reply: Type.Object(
+      {
+        sites: Type.Array(SiteSummaryShape),
+        standIn: Type.Union([Type.String(), Type.Null()]),
+        delivery: Type.String(),
+      },
+      closed,
+    ),
   },
   makeSite: {
     method: 'POST',
@@ -243,7 +284,8 @@ export const routes = {
   importPages: {
     method: 'POST',
     path: `${API}/sites/:siteKey/imports`,
-    summary: 'Imports a sitemap: new addresses are added; with missing=retire, pages missing from it are deleted.',
+    summary:
+      'Imports a sitemap: new addresses are added; with missing=retire, pages missing from it are deleted.',
     query: Type.Object(
       {
         missing: Type.Union([Type.Literal('keep'), Type.Literal('retire')]),
@@ -264,12 +306,21 @@ export const routes = {
     path: `${API}/sites/:siteKey`,
     summary: 'The whole working copy of a site, with its revision.',
     status: 200,
-    reply: Type.Object({ epoch: EpochShape, revision: whole, document: StoredDocumentShape, edition: Type.Union([EditionSummaryShape, Type.Null()]) }, closed),
+    reply: Type.Object(
+      {
+        epoch: EpochShape,
+        revision: whole,
+        document: StoredDocumentShape,
+        edition: Type.Union([EditionSummaryShape, Type.Null()]),
+      },
+      closed,
+    ),
   },
   readSiteInPieces: {
     method: 'GET',
     path: `${API}/sites/:siteKey/pieces`,
-    summary: 'The same as JSON lines: first the head, then nodes, a few hundred per line, parents before their children.',
+    summary:
+      'The same as JSON lines: first the head, then nodes, a few hundred per line, parents before their children.',
     status: 200,
     reply: SiteLineShape,
     replyType: JSON_LINES,
@@ -285,8 +336,12 @@ export const routes = {
   saveEdit: {
     method: 'POST',
     path: `${API}/sites/:siteKey/edits`,
-    summary: 'Saves an edit and returns what came after the client’s revision. Sending the same id again returns the same answer.',
-    query: Type.Object({ known: Type.Optional(whole), epoch: Type.Optional(EpochShape), name: Type.Optional(PersonNameShape) }, closed),
+    summary:
+      'Saves an edit and returns what came after the client’s revision. Sending the same id again returns the same answer.',
+    query: Type.Object(
+      { known: Type.Optional(whole), epoch: Type.Optional(EpochShape), name: Type.Optional(PersonNameShape) },
+      closed,
+    ),
     body: EditShape,
     status: 200,
     reply: SavedShape,
@@ -297,14 +352,20 @@ export const routes = {
     summary: 'The history, latest first, a hundred entries at a time, optionally about one thing.',
     query: Type.Object({ before: Type.Optional(whole), about: Type.Optional(IdShape) }, closed),
     status: 200,
-    reply: Type.Object({ lines: Type.Array(HistoryLineShape), next: Type.Union([whole, Type.Null()]) }, closed),
+    reply: Type.Object(
+      { lines: Type.Array(HistoryLineShape), next: Type.Union([whole, Type.Null()]) },
+      closed,
+    ),
   },
   goBack: {
     method: 'POST',
     path: `${API}/sites/:siteKey/history`,
     summary: 'Restores the state after a revision, as a new edit.',
     query: Type.Object({ name: Type.Optional(PersonNameShape) }, closed),
-    body: Type.Object({ id: IdShape, session: IdShape, revision: whole, known: whole, epoch: EpochShape }, closed),
+    body: Type.Object(
+      { id: IdShape, session: IdShape, revision: whole, known: whole, epoch: EpochShape },
+      closed,
+    ),
     status: 200,
     reply: SavedShape,
   },
@@ -327,7 +388,8 @@ export const routes = {
   restoreArchive: {
     method: 'POST',
     path: `${API}/archive`,
-    summary: 'Restores the database from an archive, completely or not at all; replace=yes replaces existing data.',
+    summary:
+      'Restores the database from an archive, completely or not at all; replace=yes replaces existing data.',
     query: Type.Object({ replace: Type.Optional(Type.Literal('yes')) }, closed),
     body: 'application/gzip',
     status: 200,
@@ -359,7 +421,10 @@ export const routes = {
     method: 'POST',
     path: `${API}/sites/:siteKey/editions`,
     summary: 'Publishes the working copy as a new edition, which is live from then on.',
-    body: Type.Object({ note: Type.String({ maxLength: 400 }), revision: whole, name: Type.Optional(PersonNameShape) }, closed),
+    body: Type.Object(
+      { note: Type.String({ maxLength: 400 }), revision: whole, name: Type.Optional(PersonNameShape) },
+      closed,
+    ),
     status: 201,
     reply: EditionSummaryShape,
   },

@@ -1,17 +1,22 @@
 import { placePanel, type Extent, type PanelAlign, type Span } from '../src/panel/placePanel.ts';
 
 /**
- * The script that a site gets with its navigation: opens and closes branches of bars. It depends on nothing, changes no markup but
- * the states below, and everything can be reached without it. `scripts/navigation-script.mjs` makes core/src/render/navigationScript.ts
- * of it.
+ * The script that a site gets with its navigation: opens and closes branches of bars. It depends on nothing,
+ * changes no markup but the states below, and everything can be reached without it.
+ * `scripts/navigation-script.mjs` makes core/src/render/navigationScript.ts of it.
  */
 (() => {
-  /** How long the pointer rests on an entry before its branch opens, and how long the way back may take, in ms. */
+  /**
+   * How long the pointer rests on an entry before its branch opens, and how long the way back may take, in
+   * ms.
+   */
   const REST = 120;
   const GRACE = 320;
   /** Where this script is served, and what is fetched beside it. */
   const base = (document.currentScript as HTMLScriptElement | null)?.src || location.href;
-  const buttons = (root: Element): HTMLElement[] => [...root.querySelectorAll<HTMLElement>('button[aria-expanded]')];
+  const buttons = (root: Element): HTMLElement[] => [
+    ...root.querySelectorAll<HTMLElement>('button[aria-expanded]'),
+  ];
   const isOpen = (button: Element): boolean => button.getAttribute('aria-expanded') === 'true';
 
   const close = (root: Element): void => {
@@ -32,7 +37,10 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
     if (left < 0 || right > document.documentElement.clientWidth) entry.setAttribute('data-zv-end', '');
   };
 
-  /** Fetches what stands in a panel that is opened first. What could not be had is asked for again the next time. */
+  /**
+   * Fetches what stands in a panel that is opened first. What could not be had is asked for again the next
+   * time.
+   */
   const fill = (panel: HTMLElement, from: string, entry: Element): void => {
     delete panel.dataset.zvFrom;
     void fetch(new URL(from, base))
@@ -47,11 +55,16 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
 
   /** Marks the links to this page. */
   const markHere = (root: Element): void => {
-    const here = [...root.querySelectorAll('a')].filter(({ href }) => href.split('#')[0] === location.href.split('#')[0]);
+    const here = [...root.querySelectorAll('a')].filter(
+      ({ href }) => href.split('#')[0] === location.href.split('#')[0],
+    );
     for (const link of here) link.setAttribute('aria-current', 'page');
   };
 
-  /** Puts an open panel where it was wanted, inside the screen. On narrow screens it stands in the bar, and its style sheet says how. */
+  /**
+   * Puts an open panel where it was wanted, inside the screen. On narrow screens it stands in the bar, and
+   * its style sheet says how.
+   */
   const place = (panel: HTMLElement, entry: Element): void => {
     panel.removeAttribute('style');
     const nav = panel.closest<HTMLElement>('.zv-bar');
@@ -107,8 +120,12 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
     nav.addEventListener('keydown', (event) => {
       if (event.key !== 'Escape') return;
       const from = document.activeElement;
-      const entry = [...nav.querySelectorAll('li')].findLast((li) => li.querySelector(':scope>button[aria-expanded=true]') && li.contains(from));
-      const button = [...(entry?.children ?? [])].find((one): one is HTMLElement => one.matches('button') && one.checkVisibility());
+      const entry = [...nav.querySelectorAll('li')].findLast(
+        (li) => li.querySelector(':scope>button[aria-expanded=true]') && li.contains(from),
+      );
+      const button = [...(entry?.children ?? [])].find(
+        (one): one is HTMLElement => one.matches('button') && one.checkVisibility(),
+      );
       if (!entry || !button) return close(nav);
       close(entry);
       button.focus();
@@ -116,14 +133,16 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
     });
     nav.addEventListener('focusout', ({ relatedTarget }) => {
       if (!(relatedTarget instanceof Node)) return;
-      // An entry that the focus has left would lie over the one that it has come to. Branches that open inside of it stay.
+      // An entry that the focus has left would lie over the one that it has come to. Branches that open
+      // inside of it stay.
       for (const button of buttons(nav)) {
         const entry = button.parentElement;
         if (entry !== null && entry === topEntry(button) && !entry.contains(relatedTarget)) close(entry);
       }
     });
     addEventListener('resize', () => {
-      for (const panel of nav.querySelectorAll<HTMLElement>('button[aria-expanded=true]~.zv-panel')) place(panel, panel.parentElement ?? nav);
+      for (const panel of nav.querySelectorAll<HTMLElement>('button[aria-expanded=true]~.zv-panel'))
+        place(panel, panel.parentElement ?? nav);
     });
     document.addEventListener('pointerdown', ({ target }) => {
       if (target instanceof Node && !nav.contains(target)) close(nav);

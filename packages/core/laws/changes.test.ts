@@ -21,8 +21,8 @@ describe('a copy that is kept by changes alone', () => {
         if (applied?.ok !== true) continue;
         const next = applied.value.document;
         const changes = changesBetween(document, next);
-        const told = changes.forests.flatMap(({ nodes }) => nodes).length;
-        expect(told).toBeLessThanOrEqual(Math.max(4, document.items.nodes.size));
+        const changed = changes.forests.flatMap(({ nodes }) => nodes).length;
+        expect(changed).toBeLessThanOrEqual(Math.max(4, document.items.nodes.size));
         copy = withChanges(copy, structuredClone(changes));
         expect(toStored(copy), `seed ${seed}, step ${step}`).toEqual(toStored(next));
         document = next;

@@ -20,7 +20,17 @@ import {
 import { bringIn, planSketch } from '../src/commands/bringIn.ts';
 import { createMenu, placeMenu, retireMenu, setMenu } from '../src/commands/menus.ts';
 import { declareField, removeField } from '../src/commands/ownFields.ts';
-import { addPartOf, addRow, composePanel, duplicatePart, makePlain, movePartTo, removePartOf, setPart, shiftPart } from '../src/commands/composing.ts';
+import {
+  addPartOf,
+  addRow,
+  composePanel,
+  duplicatePart,
+  makePlain,
+  movePartTo,
+  removePartOf,
+  setPart,
+  shiftPart,
+} from '../src/commands/composing.ts';
 import { addCell, shapeCell } from '../src/commands/panelCells.ts';
 import { addableKinds } from '../src/commands/partBeginnings.ts';
 import { removePreset, savePreset, shippedPresets, usePreset } from '../src/commands/presets.ts';
@@ -48,7 +58,10 @@ import { randomDocument } from '../testing/randomDocument.ts';
 const SESSION = 'w000000000000001';
 const SEEDS = Array.from({ length: 40 }, (_, at) => at + 1);
 
-function randomCommand(random: RandomBits, document: SiteDocument): (context: CommandContext) => Result<Edit> {
+function randomCommand(
+  random: RandomBits,
+  document: SiteDocument,
+): (context: CommandContext) => Result<Edit> {
   const items = [...document.items.nodes.keys()];
   const menus = [...document.menus.nodes.keys()];
   const item = pick(random, items) ?? '';
@@ -76,9 +89,23 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
     (context) => duplicateItems(context, [item]),
     (context) => createMenu(context, { name: 'Menu', place: 'side' }),
     (context) => retireMenu(context, pick(random, menus) ?? ''),
-    (context) => leadTo(context, item, pick(random, [{ page }, { typed: 'ask@seeds.example' }, 'nothing', 'undecided'] as const) ?? 'nothing'),
-    (context) => setItems(context, chosen, { tooltip: pick(random, ['Tip', '']) ?? '', heldBack: pick(random, [true, null]) ?? null, hiddenOn: ['narrow'] }),
-    (context) => (items.length === 0 ? removeItems(context, []) : makeAlike(context, item, ['tooltip', 'opensNewTab', 'badge'])),
+    (context) =>
+      leadTo(
+        context,
+        item,
+        pick(random, [{ page }, { typed: 'ask@seeds.example' }, 'nothing', 'undecided'] as const) ??
+          'nothing',
+      ),
+    (context) =>
+      setItems(context, chosen, {
+        tooltip: pick(random, ['Tip', '']) ?? '',
+        heldBack: pick(random, [true, null]) ?? null,
+        hiddenOn: ['narrow'],
+      }),
+    (context) =>
+      items.length === 0
+        ? removeItems(context, [])
+        : makeAlike(context, item, ['tooltip', 'opensNewTab', 'badge']),
     (context) => pasteItems(context, branchesOf(context, chosen), spot),
     (context) => shareItem(context, item),
     (context) => createLink(context, { page }),
@@ -99,18 +126,31 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
         ),
         spot,
       ),
-    (context) => createMenu(context, { name: 'Copy', place: 'drawer', fill: { kind: 'copy', menu: pick(random, menus) ?? '' } }),
-    (context) => createMenu(context, { name: 'Pages', place: 'footer', fill: { kind: 'pages', below: page, depth: 1 } }),
+    (context) =>
+      createMenu(context, {
+        name: 'Copy',
+        place: 'drawer',
+        fill: { kind: 'copy', menu: pick(random, menus) ?? '' },
+      }),
+    (context) =>
+      createMenu(context, { name: 'Pages', place: 'footer', fill: { kind: 'pages', below: page, depth: 1 } }),
     (context) =>
       createMenu(context, {
         name: 'Starter',
         place: 'bar',
         fill: { kind: 'planned', items: planSketch(document, starterSketch(document, starters[0]!)).items },
       }),
-    (context) => setMenu(context, pick(random, menus) ?? '', { depthLimit: pick(random, [2, 3, null]) ?? null }),
+    (context) =>
+      setMenu(context, pick(random, menus) ?? '', { depthLimit: pick(random, [2, 3, null]) ?? null }),
     (context) => placeMenu(context, pick(random, menus) ?? '', 'side'),
-    (context) => declareField(context, { name: pick(random, ['Campaign', 'Season']) ?? '', type: 'text', of: 'items' }),
-    (context) => follow(context, pick(random, [item, item, pick(random, menus) ?? item]) ?? item, randomRule(random, page, pick(random, menus) ?? '')),
+    (context) =>
+      declareField(context, { name: pick(random, ['Campaign', 'Season']) ?? '', type: 'text', of: 'items' }),
+    (context) =>
+      follow(
+        context,
+        pick(random, [item, item, pick(random, menus) ?? item]) ?? item,
+        randomRule(random, page, pick(random, menus) ?? ''),
+      ),
     (context) =>
       unfollow(
         context,
@@ -128,11 +168,27 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
         ) ?? item,
       ),
     // Followed children are what most is done to.
-    (context) => moveItems(context, [followed], pick(random, [spot, { parent: document.items.nodes.get(followed)?.parent ?? '', after: null }]) ?? spot),
+    (context) =>
+      moveItems(
+        context,
+        [followed],
+        pick(random, [spot, { parent: document.items.nodes.get(followed)?.parent ?? '', after: null }]) ??
+          spot,
+      ),
     (context) => renameItem(context, followed, 'A followed name'),
     (context) => removeItems(context, [followed]),
-    (context) => addLink(context, { parent: followed, after: null }, { label: 'Below a followed one', address: '/below' }),
-    (context) => addLink(context, { parent: document.items.nodes.get(followed)?.parent ?? '', after: followed }, { label: 'Beside', address: null }),
+    (context) =>
+      addLink(
+        context,
+        { parent: followed, after: null },
+        { label: 'Below a followed one', address: '/below' },
+      ),
+    (context) =>
+      addLink(
+        context,
+        { parent: document.items.nodes.get(followed)?.parent ?? '', after: followed },
+        { label: 'Beside', address: null },
+      ),
     (context) => composePanel(context, pick(random, [item, followed]) ?? item),
     (context) => makePlain(context, owner),
     (context) => addRow(context, pick(random, [item, owner]) ?? item, pick(random, [part, null]) ?? null),
@@ -143,8 +199,14 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
     (context) => shiftPart(context, part, pick(random, ['up', 'down'] as const) ?? 'up'),
     (context) => movePartTo(context, part, { parent: pick(random, parts) ?? '', after: null }),
     (context) => setPart(context, part, { text: 'A text', hiddenOn: ['narrow'] }),
-    (context) => addPartOf(context, pick(random, [item, owner]) ?? item, part, pick(random, addableKinds) ?? 'heading'),
-    (context) => usePreset(context, pick(random, [item, followed]) ?? item, pick(random, shippedPresets) ?? shippedPresets[0]!),
+    (context) =>
+      addPartOf(context, pick(random, [item, owner]) ?? item, part, pick(random, addableKinds) ?? 'heading'),
+    (context) =>
+      usePreset(
+        context,
+        pick(random, [item, followed]) ?? item,
+        pick(random, shippedPresets) ?? shippedPresets[0]!,
+      ),
     (context) => savePreset(context, owner, pick(random, ['Mine', 'Ours']) ?? 'Mine'),
     (context) => usePreset(context, item, { preset: pick(random, [...document.presets.nodes.keys()]) ?? '' }),
     (context) => removePreset(context, pick(random, [...document.presets.nodes.keys()]) ?? ''),
@@ -155,10 +217,18 @@ function randomCommand(random: RandomBits, document: SiteDocument): (context: Co
 
 function randomRule(random: RandomBits, page: string, menu: string): Follow {
   const of =
-    pick(random, [{ kind: 'pages', page } as const, { kind: 'pages', page: null } as const, { kind: 'menu', menu } as const]) ??
-    ({ kind: 'menu', menu } as const);
+    pick(random, [
+      { kind: 'pages', page } as const,
+      { kind: 'pages', page: null } as const,
+      { kind: 'menu', menu } as const,
+    ]) ?? ({ kind: 'menu', menu } as const);
   const order = pick(random, followOrders) ?? 'site';
-  return { of, order, depth: 1 + below(random, 3), ...(pick(random, [{}, { flat: true as const }, { limit: 2 }]) ?? {}) };
+  return {
+    of,
+    order,
+    depth: 1 + below(random, 3),
+    ...(pick(random, [{}, { flat: true as const }, { limit: 2 }]) ?? {}),
+  };
 }
 
 describe('laws of commands and undo', () => {
@@ -171,13 +241,21 @@ describe('laws of commands and undo', () => {
       const fill = createFilling();
       const perform = (command: (context: CommandContext) => Result<Edit>, isUndo = false): boolean => {
         const base = { base: log.length, session: SESSION, random };
-        const made = command(isUndo ? { document, ...base } : { document: fill(document), from: { stored: document, fill }, ...base });
+        const made = command(
+          isUndo
+            ? { document, ...base }
+            : { document: fill(document), from: { stored: document, fill }, ...base },
+        );
         if (!made.ok) return false;
         const applied = applyEdit(document, made.value);
-        if (!applied.ok) throw new Error(`seed ${seed}: a command gave what does not apply: ${applied.refusal.message}`);
+        if (!applied.ok)
+          throw new Error(`seed ${seed}: a command gave what does not apply: ${applied.refusal.message}`);
         document = applied.value.document;
         // An exception that matches nothing any more is kept and not shown; so is its panel.
-        expect(findBreach({ ...fill(document), parts: emptyForest() }), `seed ${seed}: what is shown`).toBeNull();
+        expect(
+          findBreach({ ...fill(document), parts: emptyForest() }),
+          `seed ${seed}: what is shown`,
+        ).toBeNull();
         log = [...log, applied.value.edit];
         return true;
       };
@@ -191,7 +269,8 @@ describe('laws of commands and undo', () => {
       const history = () => log.reduce(withEdit, newHistory(SESSION));
 
       let steps = 0;
-      for (let tries = 0; tries < 110 && document.menus.nodes.size > 0; tries += 1) if (perform(randomCommand(random, fill(document)))) steps += 1;
+      for (let tries = 0; tries < 110 && document.menus.nodes.size > 0; tries += 1)
+        if (perform(randomCommand(random, fill(document)))) steps += 1;
       expect(findBreach(document), `seed ${seed}`).toBeNull();
       const end = toStored(document);
       for (let step = 0; step < steps; step += 1) takeBack(nextUndo(history())[0]);

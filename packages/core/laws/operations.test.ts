@@ -23,7 +23,9 @@ describe('laws of every operation', () => {
         const inverse = kindOf(operation).invert(applied.value.operation);
         const back = kindOf(inverse).apply(applied.value.document, inverse);
         if (!back.ok) throw new Error(`seed ${seed}, ${operation.kind}: ${back.refusal.message}`);
-        expect(toStored(back.value.document), `seed ${seed}, step ${step}, ${operation.kind}`).toEqual(toStored(document));
+        expect(toStored(back.value.document), `seed ${seed}, step ${step}, ${operation.kind}`).toEqual(
+          toStored(document),
+        );
         seen.add(operation.kind);
         document = applied.value.document;
       }
@@ -50,7 +52,13 @@ describe('laws of every operation', () => {
       const random = seededRandom(seed * 17);
       const document = randomDocument(random, SIZE);
       const operation = randomOperation(random, document);
-      if (operation === null || !['moveItem', 'movePage', 'updateItem', 'updatePage', 'updateMenu', 'updatePlacement'].includes(operation.kind)) continue;
+      if (
+        operation === null ||
+        !['moveItem', 'movePage', 'updateItem', 'updatePage', 'updateMenu', 'updatePlacement'].includes(
+          operation.kind,
+        )
+      )
+        continue;
       const once = kindOf(operation).apply(document, operation);
       if (!once.ok) continue;
       const twice = kindOf(operation).apply(once.value.document, operation);
@@ -87,7 +95,10 @@ describe('laws of every operation', () => {
       for (const name of ['pages', 'menus', 'items', 'placements', 'parts'] as const) {
         const ids = new Set([...document[name].nodes.keys(), ...done.document[name].nodes.keys()]);
         for (const id of ids) {
-          if (!touched.has(`${name} ${id}`)) expect(done.document[name].nodes.get(id), `seed ${seed} ${name} ${id}`).toBe(document[name].nodes.get(id));
+          if (!touched.has(`${name} ${id}`))
+            expect(done.document[name].nodes.get(id), `seed ${seed} ${name} ${id}`).toBe(
+              document[name].nodes.get(id),
+            );
         }
       }
     }
@@ -96,7 +107,9 @@ describe('laws of every operation', () => {
   it('writes a document down and reads the same one back', () => {
     for (const seed of SEEDS) {
       const document = randomDocument(seededRandom(seed), SIZE);
-      expect(toStored(readStored(JSON.parse(JSON.stringify(toStored(document)))))).toEqual(toStored(document));
+      expect(toStored(readStored(JSON.parse(JSON.stringify(toStored(document)))))).toEqual(
+        toStored(document),
+      );
     }
   });
 });

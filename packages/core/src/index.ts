@@ -5,9 +5,25 @@ export { catalogue, type ErrorCode } from './base/catalogue.ts';
 export { mintId, ID_PATTERN, type Id, type IdKind, type RandomBits } from './base/ids.ts';
 export { seededRandom } from './base/seededRandom.ts';
 export { counted, listed, type Param, type Params, type Phrase } from './base/fillIn.ts';
-export { inWords, paramInWords, phrase, phraseCodes, quoted, sentence, type Sentence, type SentenceCode } from './base/sentences.ts';
+export {
+  inWords,
+  paramInWords,
+  phrase,
+  phraseCodes,
+  quoted,
+  sentence,
+  type Sentence,
+  type SentenceCode,
+} from './base/sentences.ts';
 export { plainLine } from './base/plainLine.ts';
-export { addressFormats, isPagePath, isSafeAddress, completeAddress, plainPath, shownAddress } from './base/address.ts';
+export {
+  addressFormats,
+  isPagePath,
+  isSafeAddress,
+  completeAddress,
+  plainPath,
+  shownAddress,
+} from './base/address.ts';
 export { directionOf } from './base/directionOf.ts';
 export { isEqual } from './base/isEqual.ts';
 export { Table } from './base/table.ts';
@@ -28,8 +44,24 @@ export {
 } from './schema/shapes.ts';
 export { SiteShape, isReservedKey, type Site } from './schema/site.ts';
 export { placings, PlacingShape, type Placing } from './schema/page.ts';
-export { PageShape, PageStateShape, PageKindShape, type Page, type PageAnchor, type PageKind, type PageState } from './schema/page.ts';
-export { FollowShape, followOrders, MOST_LEVELS, type Follow, type FollowOrder, type FollowException, type Pin } from './schema/follow.ts';
+export {
+  PageShape,
+  PageStateShape,
+  PageKindShape,
+  type Page,
+  type PageAnchor,
+  type PageKind,
+  type PageState,
+} from './schema/page.ts';
+export {
+  FollowShape,
+  followOrders,
+  MOST_LEVELS,
+  type Follow,
+  type FollowOrder,
+  type FollowException,
+  type Pin,
+} from './schema/follow.ts';
 export { LeftFindingShape, LONGEST_REASON, type LeftFinding } from './schema/leftFinding.ts';
 export { MenuShape, type Menu } from './schema/menu.ts';
 export { ItemShape, DestinationShape, type Item, type Destination, type AgreedFacts } from './schema/item.ts';
@@ -55,9 +87,23 @@ export {
   type PartKind,
 } from './schema/part.ts';
 export { RichTextShape, MOST_BLOCKS, type Block, type RichText, type Run } from './schema/richText.ts';
-export { LARGEST_PICTURE, pictureName, PictureShape, pictureWidths, widthsOf, type Picture } from './schema/picture.ts';
+export {
+  LARGEST_PICTURE,
+  pictureName,
+  PictureShape,
+  pictureWidths,
+  widthsOf,
+  type Picture,
+} from './schema/picture.ts';
 export { PartSketchShape, PresetShape, type PartSketch, type Preset } from './schema/preset.ts';
-export { PlacementShape, PlaceShape, places, placePhrase, type Placement, type Place } from './schema/placement.ts';
+export {
+  PlacementShape,
+  PlaceShape,
+  places,
+  placePhrase,
+  type Placement,
+  type Place,
+} from './schema/placement.ts';
 export { SharedLinkShape, type SharedLink } from './schema/sharedLink.ts';
 export { OwnFieldShape, type OwnField, type OwnFieldType } from './schema/ownField.ts';
 export {
@@ -80,8 +126,25 @@ export { preorder } from './walk/preorder.ts';
 export { ancestors } from './walk/ancestors.ts';
 export { mapTree } from './walk/mapTree.ts';
 
-export { newDocument, forestOf, forestNames, type SiteDocument, type ForestName, type NodeOf } from './model/document.ts';
-export { childrenOf, nodeAt, spotOf, withNodeChanged, withNodesLast, emptyForest, type Forest, type Rooted, type Spot } from './model/forest.ts';
+export {
+  newDocument,
+  forestOf,
+  forestNames,
+  type SiteDocument,
+  type ForestName,
+  type NodeOf,
+} from './model/document.ts';
+export {
+  childrenOf,
+  nodeAt,
+  spotOf,
+  withNodeChanged,
+  withNodesLast,
+  emptyForest,
+  type Forest,
+  type Rooted,
+  type Spot,
+} from './model/forest.ts';
 export { branchOf } from './model/branchOf.ts';
 export { isWithin } from './model/isWithin.ts';
 export { menuOf } from './model/menuOf.ts';
@@ -102,7 +165,14 @@ export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces
 export { toStored, readStored } from './model/stored.ts';
 
 export { kindOf, operationKinds, type Operation } from './ops/registry.ts';
-export { EDIT_VERSION, EditShape, LoggedEditShape, OperationShape, type Edit, type LoggedEdit } from './ops/edit.ts';
+export {
+  EDIT_VERSION,
+  EditShape,
+  LoggedEditShape,
+  OperationShape,
+  type Edit,
+  type LoggedEdit,
+} from './ops/edit.ts';
 export { applyEdit } from './ops/applyEdit.ts';
 export { rebaseEdit, type PastEdit } from './ops/rebaseEdit.ts';
 export { invertEdit } from './ops/invertEdit.ts';
@@ -132,7 +202,15 @@ export { freeColumns, shapeCells, spansWithCell, spansWithout } from './panel/sh
 export { notYetShown, partsIn, shownApart } from './panel/shownApart.ts';
 export { sweepPanel, type PanelSweep, type WidthRange } from './panel/sweepPanel.ts';
 export { panelColumns, type PanelColumns } from './panel/panelColumns.ts';
-export { placePanel, PANEL_MARGIN, type Extent, type PanelAlign, type PanelPlace, type PanelSurroundings, type Span } from './panel/placePanel.ts';
+export {
+  placePanel,
+  PANEL_MARGIN,
+  type Extent,
+  type PanelAlign,
+  type PanelPlace,
+  type PanelSurroundings,
+  type Span,
+} from './panel/placePanel.ts';
 export {
   DropdownShape,
   dropdownForms,
@@ -165,19 +243,40 @@ export {
 
 export { can, roles, type Actor, type Role, type Intent } from './commands/permission.ts';
 export { isFollowed, isFollowing, holderOf, type FilledFrom } from './commands/throughFollowed.ts';
-export { follow, unfollow, followOf, sourcePhrase, exceptionWords, takeExceptionBack } from './commands/follow.ts';
-export { leaveFinding, mendDrift, openFindings, safeMends, spotInOrder, takeUpFinding, type ToMend } from './commands/mendDrift.ts';
+export {
+  follow,
+  unfollow,
+  followOf,
+  sourcePhrase,
+  exceptionWords,
+  takeExceptionBack,
+} from './commands/follow.ts';
+export {
+  leaveFinding,
+  mendDrift,
+  openFindings,
+  safeMends,
+  spotInOrder,
+  takeUpFinding,
+  type ToMend,
+} from './commands/mendDrift.ts';
 export { makeEdit, storedOf, type CommandContext, type EditChoices } from './commands/context.ts';
 export { checkLabel } from './commands/checkLabel.ts';
 export { topmost } from './commands/topmost.ts';
 export * from './commands/items.ts';
 export { destinationTyped } from './commands/destinationTyped.ts';
-export { setItems, makeAlike, unlikeSiblings, type AlikeName, type ItemChanges } from './commands/settings.ts';
+export {
+  setItems,
+  makeAlike,
+  unlikeSiblings,
+  type AlikeName,
+  type ItemChanges,
+} from './commands/settings.ts';
 export { addShared, createLink, detachItem, removeLink, shareItem } from './commands/sharedLinks.ts';
 export * from './commands/pages.ts';
 export { keepInColumn } from './commands/panels.ts';
 export * from './commands/composing.ts';
-export { addCell, around, shapeCell } from './commands/panelCells.ts';
+export { addCell, enclosing, shapeCell } from './commands/panelCells.ts';
 export { addableKinds } from './commands/partBeginnings.ts';
 export {
   panelSketch,
@@ -190,12 +289,22 @@ export {
   type PresetFor,
   type ShippedPreset,
 } from './commands/presets.ts';
-export { MOST_TAKEN, pagesToTake, partsOf, takePart } from './commands/takePages.ts';
+export { MOST_TAKEN, pagesToTake, chunksOf, takeChunk } from './commands/takePages.ts';
 export { planPage, type PlannedPage } from './commands/planPage.ts';
 export { bringIn, planSketch, type ImportPlan, type PlannedItem } from './commands/bringIn.ts';
 export { sketchOf } from './commands/sketchOf.ts';
 export { starters, starterSketch, type Starter } from './commands/starters.ts';
-export { createMenu, renameMenu, retireMenu, setMenu, placeMenu, keyFrom, checkKey, type MenuFill, type NewMenu } from './commands/menus.ts';
+export {
+  createMenu,
+  renameMenu,
+  retireMenu,
+  setMenu,
+  placeMenu,
+  keyFrom,
+  checkKey,
+  type MenuFill,
+  type NewMenu,
+} from './commands/menus.ts';
 export { declareField, removeField } from './commands/ownFields.ts';
 export { undoEdit, type ToTakeBack } from './commands/undo.ts';
 

@@ -7,12 +7,14 @@ const read = (path: string): string => readFileSync(new URL(`../../../${path}`, 
 
 describe('the error catalogue', () => {
   it('is what docs/errors.md says, in its order', () => {
-    const rows = [...read('docs/errors.md').matchAll(/^\| `(\w+)` \| (\d+) \| (.+) \|$/gm)].map(([, code, status, sentence]) => [
+    const rows = [...read('docs/errors.md').matchAll(/^\| `(\w+)` \| (\d+) \| (.+) \|$/gm)].map(
+      ([, code, status, sentence]) => [code, Number(status), sentence?.replaceAll('\\|', '|')],
+    );
+    const entries = (Object.keys(catalogue) as ErrorCode[]).map((code) => [
       code,
-      Number(status),
-      sentence?.replaceAll('\\|', '|'),
+      catalogue[code].status,
+      catalogue[code].sentence,
     ]);
-    const entries = (Object.keys(catalogue) as ErrorCode[]).map((code) => [code, catalogue[code].status, catalogue[code].sentence]);
     expect(rows).toEqual(entries);
   });
 
@@ -26,7 +28,9 @@ describe('the error catalogue', () => {
 
 describe('the site’s script', () => {
   it('is what its source makes', async () => {
-    const { navigationScriptSource } = (await import(new URL('../../../scripts/navigation-script.mjs', import.meta.url).href)) as {
+    const { navigationScriptSource } = (await import(
+      new URL('../../../scripts/navigation-script.mjs', import.meta.url).href
+    )) as {
       navigationScriptSource: () => Promise<string>;
     };
     expect(await navigationScriptSource()).toContain(JSON.stringify(navigationScript));

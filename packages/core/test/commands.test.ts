@@ -1,7 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import type { Result } from '../src/base/result.ts';
 import { inWords } from '../src/base/sentences.ts';
-import { addLink, addPages, duplicateItems, leadTo, moveItems, nestItems, removeItems, renameItem, shiftItems, unnestItems } from '../src/commands/items.ts';
+import {
+  addLink,
+  addPages,
+  duplicateItems,
+  leadTo,
+  moveItems,
+  nestItems,
+  removeItems,
+  renameItem,
+  shiftItems,
+  unnestItems,
+} from '../src/commands/items.ts';
 import { createMenu, freeKey, keyFrom, retireMenu } from '../src/commands/menus.ts';
 import { can } from '../src/commands/permission.ts';
 import type { SiteDocument } from '../src/model/document.ts';
@@ -50,23 +61,35 @@ const code = (result: Result<Edit>): string => (result.ok ? 'done' : result.refu
 describe('commands on items', () => {
   it('adds a branch of pages with its nesting, to the depth asked for, without what is gone', () => {
     const spot = { parent: menu, after: id('Seeds') };
-    expect(outlineOf(after(addPages(context, { pages: [id('/visit')], depth: 1, spot }))).slice(3, 6)).toEqual(['Visit us', '  Hours', '  The way']);
-    expect(outlineOf(after(addPages(context, { pages: [id('/visit')], depth: 2, spot }))).slice(3, 7)).toEqual([
-      'Visit us',
-      '  Hours',
-      '    In winter',
-      '  The way',
-    ]);
+    expect(
+      outlineOf(after(addPages(context, { pages: [id('/visit')], depth: 1, spot }))).slice(3, 6),
+    ).toEqual(['Visit us', '  Hours', '  The way']);
+    expect(
+      outlineOf(after(addPages(context, { pages: [id('/visit')], depth: 2, spot }))).slice(3, 7),
+    ).toEqual(['Visit us', '  Hours', '    In winter', '  The way']);
     const gone = {
       ...document,
-      pages: { ...document.pages, nodes: document.pages.nodes.with(id('/visit/way'), { ...nodeAt(document.pages, id('/visit/way')), state: 'gone' as const }) },
+      pages: {
+        ...document.pages,
+        nodes: document.pages.nodes.with(id('/visit/way'), {
+          ...nodeAt(document.pages, id('/visit/way')),
+          state: 'gone' as const,
+        }),
+      },
     };
     const result = addPages(contextOf(gone), { pages: [id('/visit')], depth: 9, spot });
-    expect(result.ok && result.value.operations.flatMap((one) => (one.kind === 'addItem' ? one.branch.length : []))).toEqual([3]);
+    expect(
+      result.ok &&
+        result.value.operations.flatMap((one) => (one.kind === 'addItem' ? one.branch.length : [])),
+    ).toEqual([3]);
   });
 
   it('adds several pages in their order, and keeps the facts agreed on with each', () => {
-    const result = addPages(context, { pages: [id('/shop'), id('/visit/way')], depth: 0, spot: { parent: id('Bulbs'), after: null } });
+    const result = addPages(context, {
+      pages: [id('/shop'), id('/visit/way')],
+      depth: 0,
+      spot: { parent: id('Bulbs'), after: null },
+    });
     expect(outlineOf(after(result)).slice(3, 6)).toEqual(['Bulbs', '  Shop', '  The way']);
     const [, second] = result.ok ? result.value.operations : [];
     expect(second?.kind === 'addItem' && second.branch[0]?.agreed).toEqual({
@@ -93,7 +116,10 @@ describe('commands on items', () => {
   it.each([
     ['ask@seeds.example', { kind: 'email', address: 'ask@seeds.example' }],
     ['mailto:ask@seeds.example', { kind: 'email', address: 'ask@seeds.example' }],
-    ['mailto:ask@seeds.example?subject=Bulbs', { kind: 'address', address: 'mailto:ask@seeds.example?subject=Bulbs' }],
+    [
+      'mailto:ask@seeds.example?subject=Bulbs',
+      { kind: 'address', address: 'mailto:ask@seeds.example?subject=Bulbs' },
+    ],
     ['tel:+44123', { kind: 'phone', number: '+44123' }],
     ['+44 (0)1234 567-89', { kind: 'phone', number: '+44 (0)1234 567-89' }],
   ])('takes %s as an e-mail or a phone number where it is one', (typed, destination) => {
@@ -118,7 +144,9 @@ describe('commands on items', () => {
     '/a"onclick="x',
     '\\\\host\\share',
   ])('refuses the address %j', (typed) => {
-    expect(code(addLink(context, { parent: menu, after: null }, { label: 'A', address: typed }))).toBe('badAddress');
+    expect(code(addLink(context, { parent: menu, after: null }, { label: 'A', address: typed }))).toBe(
+      'badAddress',
+    );
   });
 
   it.each([
@@ -126,7 +154,9 @@ describe('commands on items', () => {
     ['nothing that is seen', '\u200b\u200e\u2060', 'emptyName'],
     ['too long', 'x'.repeat(401), 'tooLong'],
   ])('refuses a label that is %s', (_, typed, refused) => {
-    expect(code(addLink(context, { parent: menu, after: null }, { label: typed, address: null }))).toBe(refused);
+    expect(code(addLink(context, { parent: menu, after: null }, { label: typed, address: null }))).toBe(
+      refused,
+    );
     expect(code(renameItem(context, id('Seeds'), typed))).toBe(refused);
   });
 
@@ -139,23 +169,42 @@ describe('commands on items', () => {
     const renamed = after(renameItem(context, id('= /visit'), 'Come'));
     expect(nodeAt(renamed.items, id('= /visit')).label).toBe('Come');
     const back = renameItem(contextOf(renamed), id('= /visit'), '');
-    expect(back.ok && back.value.operations[0]).toMatchObject({ set: { label: null }, was: { label: 'Come' } });
+    expect(back.ok && back.value.operations[0]).toMatchObject({
+      set: { label: null },
+      was: { label: 'Come' },
+    });
     expect(code(renameItem(context, id('= /visit'), 'Visit us'))).toBe('changesNothing');
   });
 
   it('keeps a label when an item leaves its page, and takes new facts when it comes to one', () => {
     const away = after(leadTo(context, id('= /visit'), { typed: '/elsewhere' }));
-    expect(nodeAt(away.items, id('= /visit'))).toMatchObject({ label: 'Visit us', destination: { kind: 'address', address: '/elsewhere' }, agreed: null });
+    expect(nodeAt(away.items, id('= /visit'))).toMatchObject({
+      label: 'Visit us',
+      destination: { kind: 'address', address: '/elsewhere' },
+      agreed: null,
+    });
     const to = after(leadTo(context, id('Tools'), { page: id('/shop') }));
-    expect(nodeAt(to.items, id('Tools'))).toMatchObject({ label: 'Tools', agreed: { title: 'Shop', address: '/shop' } });
-    expect(nodeAt(after(leadTo(context, id('Tools'), 'nothing')).items, id('Tools')).destination).toEqual({ kind: 'none' });
+    expect(nodeAt(to.items, id('Tools'))).toMatchObject({
+      label: 'Tools',
+      agreed: { title: 'Shop', address: '/shop' },
+    });
+    expect(nodeAt(after(leadTo(context, id('Tools'), 'nothing')).items, id('Tools')).destination).toEqual({
+      kind: 'none',
+    });
   });
 
   it('moves up, down, in and out, and says why it cannot', () => {
     expect(outlineOf(after(shiftItems(context, [id('Bulbs')], 'up')))[0]).toBe('Bulbs');
-    expect(outlineOf(after(shiftItems(context, [id('Bulbs')], 'down'))).slice(3, 5)).toEqual(['Tools', 'Bulbs']);
+    expect(outlineOf(after(shiftItems(context, [id('Bulbs')], 'down'))).slice(3, 5)).toEqual([
+      'Tools',
+      'Bulbs',
+    ]);
     expect(outlineOf(after(nestItems(context, [id('Bulbs')])))[3]).toBe('  Bulbs');
-    expect(outlineOf(after(unnestItems(context, [id('Spring')]))).slice(0, 3)).toEqual(['Seeds', '  Autumn', 'Spring']);
+    expect(outlineOf(after(unnestItems(context, [id('Spring')]))).slice(0, 3)).toEqual([
+      'Seeds',
+      '  Autumn',
+      'Spring',
+    ]);
     expect(code(shiftItems(context, [id('Seeds')], 'up'))).toBe('alreadyFirst');
     expect(code(shiftItems(context, [id('= /visit')], 'down'))).toBe('alreadyLast');
     expect(code(nestItems(context, [id('Spring')]))).toBe('cannotNest');
@@ -174,19 +223,45 @@ describe('commands on items', () => {
       retireMenu(context, gone),
     ];
     expect(tried.map(code)).toEqual(['notThere', 'notThere', 'notThere', 'notThere', 'notThere']);
-    expect([removeItems(context, [gone]), moveItems(context, [gone], spot)].map(code)).toEqual(['nothingChosen', 'nothingChosen']);
+    expect([removeItems(context, [gone]), moveItems(context, [gone], spot)].map(code)).toEqual([
+      'nothingChosen',
+      'nothingChosen',
+    ]);
   });
 
   it('acts on branches: what stands inside a chosen item goes with it, several keep their order', () => {
-    const both = moveItems(context, [id('Tools'), id('Spring'), id('Seeds')], { parent: id('Bulbs'), after: null });
-    expect(outlineOf(after(both))).toEqual(['Bulbs', '  Seeds', '    Spring', '    Autumn', '  Tools', 'Visit us']);
-    expect(outlineOf(after(removeItems(context, [id('Seeds'), id('Spring')])))).toEqual(['Bulbs', 'Tools', 'Visit us']);
-    expect(code(moveItems(context, [id('Seeds')], { parent: id('Spring'), after: null }))).toBe('wouldCircle');
+    const both = moveItems(context, [id('Tools'), id('Spring'), id('Seeds')], {
+      parent: id('Bulbs'),
+      after: null,
+    });
+    expect(outlineOf(after(both))).toEqual([
+      'Bulbs',
+      '  Seeds',
+      '    Spring',
+      '    Autumn',
+      '  Tools',
+      'Visit us',
+    ]);
+    expect(outlineOf(after(removeItems(context, [id('Seeds'), id('Spring')])))).toEqual([
+      'Bulbs',
+      'Tools',
+      'Visit us',
+    ]);
+    expect(code(moveItems(context, [id('Seeds')], { parent: id('Spring'), after: null }))).toBe(
+      'wouldCircle',
+    );
   });
 
   it('duplicates a branch behind it with ids of its own', () => {
     const result = after(duplicateItems(context, [id('Seeds')]));
-    expect(outlineOf(result).slice(0, 6)).toEqual(['Seeds', '  Spring', '  Autumn', 'Seeds', '  Spring', '  Autumn']);
+    expect(outlineOf(result).slice(0, 6)).toEqual([
+      'Seeds',
+      '  Spring',
+      '  Autumn',
+      'Seeds',
+      '  Spring',
+      '  Autumn',
+    ]);
     expect(result.items.nodes.size).toBe(document.items.nodes.size + 3);
   });
 });
@@ -205,7 +280,9 @@ describe('commands on menus', () => {
 
   it('retires a menu with all that is in it and everywhere it stands, as one step', () => {
     const result = after(retireMenu(context, menu));
-    expect([result.menus.nodes.size, result.items.nodes.size, result.placements.nodes.size]).toEqual([0, 0, 0]);
+    expect([result.menus.nodes.size, result.items.nodes.size, result.placements.nodes.size]).toEqual([
+      0, 0, 0,
+    ]);
   });
 });
 
@@ -213,7 +290,9 @@ describe('leave', () => {
   it('is asked in one place, and a refusal names who has it', () => {
     expect(can({ name: 'A', role: 'editor' }, 'edit').ok).toBe(true);
     const refused = can({ name: 'A', role: 'reader' }, 'edit');
-    expect(refused.ok ? '' : refused.refusal.message).toBe('You can view this site, but you can’t change it. Ask someone with the role “editor”.');
+    expect(refused.ok ? '' : refused.refusal.message).toBe(
+      'You can view this site, but you can’t change it. Ask someone with the role “editor”.',
+    );
     expect(can({ name: 'A', role: 'editor' }, 'publish').ok).toBe(false);
   });
 });

@@ -20,7 +20,9 @@ function changes(command: (context: CommandContext) => Result<Edit>): string[] {
   const made = command(contextOf(document));
   const applied = made.ok ? applyEdit(document, made.value) : null;
   if (!applied?.ok) throw new Error('the command was refused');
-  return compareMenus(resolveMenu(document, menu), resolveMenu(applied.value.document, menu)).map(changeInWords);
+  return compareMenus(resolveMenu(document, menu), resolveMenu(applied.value.document, menu)).map(
+    changeInWords,
+  );
 }
 
 describe('what changed between two states of a menu', () => {
@@ -33,13 +35,21 @@ describe('what changed between two states of a menu', () => {
   });
 
   it('names the one item that was moved among its siblings, not those that it passed', () => {
-    expect(changes((context) => moveItems(context, [id('A4')], { parent: id('A'), after: null }))).toEqual(['Moved “A4” within “A”']);
-    expect(changes((context) => moveItems(context, [id('A1')], { parent: id('A'), after: id('A4') }))).toEqual(['Moved “A1” within “A”']);
+    expect(changes((context) => moveItems(context, [id('A4')], { parent: id('A'), after: null }))).toEqual([
+      'Moved “A4” within “A”',
+    ]);
+    expect(
+      changes((context) => moveItems(context, [id('A1')], { parent: id('A'), after: id('A4') })),
+    ).toEqual(['Moved “A1” within “A”']);
   });
 
   it('says once that a branch came, went or moved', () => {
-    expect(changes((context) => removeItems(context, [id('A')]))).toEqual(['Removed “A” from “Menu”, with 4 items below it']);
-    expect(changes((context) => moveItems(context, [id('A')], { parent: id('B'), after: null }))).toEqual(['Moved “A” into “B”']);
+    expect(changes((context) => removeItems(context, [id('A')]))).toEqual([
+      'Removed “A” from “Menu”, with 4 items below it',
+    ]);
+    expect(changes((context) => moveItems(context, [id('A')], { parent: id('B'), after: null }))).toEqual([
+      'Moved “A” into “B”',
+    ]);
     expect(compareMenus(null, resolveMenu(document, menu)).map(changeInWords)).toEqual([
       'Added “A” under “Menu”, with 4 items below it',
       'Added “B” under “Menu”, with 1 item below it',
@@ -47,8 +57,12 @@ describe('what changed between two states of a menu', () => {
   });
 
   it('tells that what drops is otherwise: its form, or what was composed', () => {
-    expect(changes((context) => setItems(context, [id('A')], { dropdown: { form: 'flyouts' } }))).toEqual(['The dropdown of “A” has changed']);
-    expect(changes((context) => addPartOf(context, id('A'), null, 'heading'))).toEqual(['The dropdown of “A” has changed']);
+    expect(changes((context) => setItems(context, [id('A')], { dropdown: { form: 'flyouts' } }))).toEqual([
+      'The dropdown of “A” has changed',
+    ]);
+    expect(changes((context) => addPartOf(context, id('A'), null, 'heading'))).toEqual([
+      'The dropdown of “A” has changed',
+    ]);
   });
 
   it('tells renaming', () => {

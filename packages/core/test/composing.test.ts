@@ -39,7 +39,11 @@ import type { Part, PartFacts, PartKind } from '../src/schema/part.ts';
 import { contextOf } from '../testing/contextOf.ts';
 import { outlined } from '../testing/outlined.ts';
 
-const { document: start, ids, menu } = outlined('Shop > /shop\n  Seeds\n    Herbs\n    Bulbs\n  Tools\n    Spades\n  Pots\nAbout');
+const {
+  document: start,
+  ids,
+  menu,
+} = outlined('Shop > /shop\n  Seeds\n    Herbs\n    Bulbs\n  Tools\n    Spades\n  Pots\nAbout');
 const site = { document: start, menu, id: (label: string): Id => ids.get(label) ?? '' };
 const shop = site.id('Shop');
 let seed = 0;
@@ -50,7 +54,10 @@ function after(document: SiteDocument, command: (context: CommandContext) => Res
   if (!edit.ok) throw new Error(edit.refusal.message);
   const applied = applyEdit(document, edit.value);
   if (!applied.ok) throw new Error(applied.refusal.message);
-  const back = applyEdit(applied.value.document, { ...edit.value, operations: invertEdit(applied.value.edit) });
+  const back = applyEdit(applied.value.document, {
+    ...edit.value,
+    operations: invertEdit(applied.value.edit),
+  });
   if (!back.ok) throw new Error(back.refusal.message);
   expect(toStored(back.value.document), 'what was done can be taken back').toEqual(toStored(document));
   return applied.value.document;
@@ -68,14 +75,16 @@ const nth = (document: SiteDocument, kind: PartKind, at = 0): Part => {
   if (part === undefined) throw new Error(`There is no ${kind} ${at}.`);
   return part;
 };
-const html = (document: SiteDocument): string => renderMenu(resolveMenu(document, site.menu), { place: 'bar' });
+const html = (document: SiteDocument): string =>
+  renderMenu(resolveMenu(document, site.menu), { place: 'bar' });
 const composed = after(site.document, (context) => composePanel(context, shop));
 
 describe('composing a panel', () => {
   it('begins with what the panel showed before: all groups, balanced', () => {
     expect(kinds(composed)).toBe('row cell12 groups');
     expect(html(composed)).toContain('class="zv-groups zv-c3"');
-    for (const label of ['Seeds', 'Herbs', 'Bulbs', 'Tools', 'Spades', 'Pots']) expect(html(composed)).toContain(`>${label}<`);
+    for (const label of ['Seeds', 'Herbs', 'Bulbs', 'Tools', 'Spades', 'Pots'])
+      expect(html(composed)).toContain(`>${label}<`);
     expect(why(composed, (context) => composePanel(context, shop))).toBe('changesNothing');
     expect(kinds(after(composed, (context) => makePlain(context, shop)))).toBe('');
     expect(why(site.document, (context) => makePlain(context, shop))).toBe('noParts');
@@ -89,9 +98,12 @@ describe('composing a panel', () => {
     expect(kinds(three)).toBe('row cell6 groups cell3 cell3');
     const narrower = after(three, (context) => shapeCell(context, nth(three, 'cell', 2).id, 1));
     expect(kinds(narrower), 'what is given up at the end is free').toBe('row cell6 groups cell3 cell1');
-    expect(kinds(after(narrower, (context) => addCell(context, cell)))).toBe('row cell6 groups cell3 cell1 cell2');
+    expect(kinds(after(narrower, (context) => addCell(context, cell)))).toBe(
+      'row cell6 groups cell3 cell1 cell2',
+    );
     let full = composed;
-    for (let count = 1; count < 12; count += 1) full = after(full, (context) => addCell(context, nth(full, 'cell').id));
+    for (let count = 1; count < 12; count += 1)
+      full = after(full, (context) => addCell(context, nth(full, 'cell').id));
     expect(kinds(full).match(/cell1\b/g)).toHaveLength(12);
     expect(why(full, (context) => addCell(context, cell))).toBe('noRoom');
   });
@@ -117,9 +129,23 @@ describe('composing a panel', () => {
 
   it('adds every kind of part, and refuses one where it cannot stand', () => {
     let document = composed;
-    for (const kind of ['heading', 'text', 'picture', 'button', 'divider', 'search', 'pages', 'video', 'links', 'group', 'tabs'] as const)
+    for (const kind of [
+      'heading',
+      'text',
+      'picture',
+      'button',
+      'divider',
+      'search',
+      'pages',
+      'video',
+      'links',
+      'group',
+      'tabs',
+    ] as const)
       document = after(document, (context) => addPartOf(context, shop, nth(composed, 'cell').id, kind));
-    expect(kinds(document)).toBe('row cell12 groups heading text picture button divider search pages video links link group tabs tab tab');
+    expect(kinds(document)).toBe(
+      'row cell12 groups heading text picture button divider search pages video links link group tabs tab tab',
+    );
     expect(
       why(document, (context) => addPartOf(context, shop, null, 'groups')),
       'all other groups are shown once',
@@ -129,12 +155,20 @@ describe('composing a panel', () => {
       'there is no other menu',
     ).toBe('wrongMenu');
     const heading = nth(document, 'heading').id;
-    expect(why(document, (context) => movePartTo(context, heading, { parent: shop, after: null }))).toBe('wrongPartPlace');
+    expect(why(document, (context) => movePartTo(context, heading, { parent: shop, after: null }))).toBe(
+      'wrongPartPlace',
+    );
     expect(why(document, (context) => setPart(context, heading, { span: 3 }))).toBe('wrongPart');
     expect(why(document, (context) => setPart(context, heading, { text: '' }))).toBe('wrongPart');
-    expect(why(document, (context) => setPart(context, heading, { destination: { kind: 'page', page: 'p00000000', anchor: null } }))).toBe('wrongPage');
+    expect(
+      why(document, (context) =>
+        setPart(context, heading, { destination: { kind: 'page', page: 'p00000000', anchor: null } }),
+      ),
+    ).toBe('wrongPage');
     const tab = nth(document, 'tab').id;
-    expect(kinds(after(document, (context) => movePartTo(context, heading, { parent: tab, after: null })))).toContain('tabs tab heading tab');
+    expect(
+      kinds(after(document, (context) => movePartTo(context, heading, { parent: tab, after: null }))),
+    ).toContain('tabs tab heading tab');
   });
 
   it('moves parts by steps, out of one cell into the next, and rows with all in them', () => {
@@ -142,23 +176,34 @@ describe('composing a panel', () => {
     const titled = after(two, (context) => addPartOf(context, shop, nth(two, 'cell').id, 'heading'));
     const heading = nth(titled, 'heading').id;
     expect(kinds(titled)).toBe('row cell6 groups heading cell6');
-    expect(kinds(after(titled, (context) => shiftPart(context, heading, 'up')))).toBe('row cell6 heading groups cell6');
+    expect(kinds(after(titled, (context) => shiftPart(context, heading, 'up')))).toBe(
+      'row cell6 heading groups cell6',
+    );
     const next = after(titled, (context) => shiftPart(context, heading, 'down'));
     expect(kinds(next)).toBe('row cell6 groups cell6 heading');
     expect(why(next, (context) => shiftPart(context, heading, 'down'))).toBe('alreadyLast');
     const rows = after(next, (context) => addRow(context, shop, null));
     const second = nth(rows, 'row', 1).id;
-    expect(kinds(after(rows, (context) => shiftPart(context, second, 'up')))).toBe('row cell12 row cell6 groups cell6 heading');
-    const moved = after(rows, (context) => movePartTo(context, nth(rows, 'cell', 1).id, { parent: second, after: null }));
-    expect(kinds(moved), 'a cell that comes in takes half of another').toBe('row cell12 groups row cell6 heading cell6');
-    expect(kinds(after(rows, (context) => duplicatePart(context, nth(rows, 'row').id))), 'all other groups once').toBe(
-      'row cell6 groups cell6 heading row cell6 cell6 heading row cell12',
+    expect(kinds(after(rows, (context) => shiftPart(context, second, 'up')))).toBe(
+      'row cell12 row cell6 groups cell6 heading',
     );
+    const moved = after(rows, (context) =>
+      movePartTo(context, nth(rows, 'cell', 1).id, { parent: second, after: null }),
+    );
+    expect(kinds(moved), 'a cell that comes in takes half of another').toBe(
+      'row cell12 groups row cell6 heading cell6',
+    );
+    expect(
+      kinds(after(rows, (context) => duplicatePart(context, nth(rows, 'row').id))),
+      'all other groups once',
+    ).toBe('row cell6 groups cell6 heading row cell6 cell6 heading row cell12');
   });
 
   it('never hides a child unawares: what no part shows waits, and can be placed', () => {
     const cell = nth(composed, 'cell').id;
-    const apart = after(composed, (context) => addPartOf(context, shop, cell, 'group', { item: site.id('Tools') }));
+    const apart = after(composed, (context) =>
+      addPartOf(context, shop, cell, 'group', { item: site.id('Tools') }),
+    );
     expect(notYetShown(apart, shop)).toEqual([]);
     expect(html(apart).match(/>Spades</g), 'a group of its own is not among all others').toHaveLength(1);
     const without = after(apart, (context) => removePartOf(context, nth(apart, 'groups').id));
@@ -173,18 +218,26 @@ describe('composing a panel', () => {
   });
 
   it('lets a part added to plain columns keep them', () => {
-    expect(kinds(after(site.document, (context) => addPartOf(context, shop, null, 'heading')))).toBe('row cell12 groups row cell12 heading');
-    expect(kinds(after(site.document, (context) => addRow(context, shop, null)))).toBe('row cell12 groups row cell12');
+    expect(kinds(after(site.document, (context) => addPartOf(context, shop, null, 'heading')))).toBe(
+      'row cell12 groups row cell12 heading',
+    );
+    expect(kinds(after(site.document, (context) => addRow(context, shop, null)))).toBe(
+      'row cell12 groups row cell12',
+    );
   });
 });
 
 describe('what a panel is part of', () => {
-  const rich = after(composed, (context) => addPartOf(context, shop, null, 'group', { item: site.id('Tools') }));
+  const rich = after(composed, (context) =>
+    addPartOf(context, shop, null, 'group', { item: site.id('Tools') }),
+  );
 
   it('goes with its item: removed, brought back, moved, duplicated with groups of its own children', () => {
     const gone = after(rich, (context) => removeItems(context, [shop]));
     expect(gone.parts.nodes.size).toBe(0);
-    const moved = after(rich, (context) => moveItems(context, [shop], { parent: site.menu, after: site.id('About') }));
+    const moved = after(rich, (context) =>
+      moveItems(context, [shop], { parent: site.menu, after: site.id('About') }),
+    );
     expect(kinds(moved)).toBe(kinds(rich));
     const copied = after(rich, (context) => duplicateItems(context, [shop]));
     const copy = [...childrenOf(copied.items, site.menu)][1]!;
@@ -196,10 +249,15 @@ describe('what a panel is part of', () => {
 
   it('is pasted with it, without what is not there', () => {
     const parts = partsIn(rich, shop);
-    const branch = [rich.items.nodes.get(shop)!, ...['Seeds', 'Tools'].map((label) => rich.items.nodes.get(site.id(label))!)];
+    const branch = [
+      rich.items.nodes.get(shop)!,
+      ...['Seeds', 'Tools'].map((label) => rich.items.nodes.get(site.id(label))!),
+    ];
     const lost: Part = { ...parts.at(-1)!, id: 'c00000000000lost', kind: 'menu', menu: 'm000000gone' };
     delete (lost as { item?: string }).item;
-    const pasted = after(rich, (context) => pasteItems(context, [branch], { parent: site.menu, after: null }, [[...parts, lost]]));
+    const pasted = after(rich, (context) =>
+      pasteItems(context, [branch], { parent: site.menu, after: null }, [[...parts, lost]]),
+    );
     expect(kinds(pasted, [...childrenOf(pasted.items, site.menu)][0]!)).toBe(kinds(rich));
   });
 
@@ -215,15 +273,29 @@ describe('what a panel is part of', () => {
     const [all, beds] = [grown.ids.get('= /all') ?? '', grown.ids.get('= /beds') ?? ''];
     const withPanel = after(grown.document, (context) => addPartOf(context, beds, null, 'heading'));
     const fill = createFilling();
-    const shown = (document: SiteDocument): CommandContext => ({ ...contextFor(fill(document)), from: { stored: document, fill } });
+    const shown = (document: SiteDocument): CommandContext => ({
+      ...contextFor(fill(document)),
+      from: { stored: document, fill },
+    });
     const page = grown.document.items.nodes.get(all)?.destination;
     if (page?.kind !== 'page') throw new Error('All leads to no page.');
-    const following = follow(shown(withPanel), all, { of: { kind: 'pages', page: page.page }, depth: 3, order: 'site' });
+    const following = follow(shown(withPanel), all, {
+      of: { kind: 'pages', page: page.page },
+      depth: 3,
+      order: 'site',
+    });
     if (!following.ok) throw new Error(following.refusal.message);
     const followed = applyEdit(withPanel, following.value);
     if (!followed.ok) throw new Error(followed.refusal.message);
     expect(followed.value.document.items.nodes.has(beds)).toBe(false);
-    expect([...followed.value.document.parts.nodes.values()].map(({ kind }) => kind).sort()).toEqual(['cell', 'cell', 'groups', 'heading', 'row', 'row']);
+    expect([...followed.value.document.parts.nodes.values()].map(({ kind }) => kind).sort()).toEqual([
+      'cell',
+      'cell',
+      'groups',
+      'heading',
+      'row',
+      'row',
+    ]);
     const own = unfollow(shown(followed.value.document), all);
     if (!own.ok) throw new Error(own.refusal.message);
     const again = applyEdit(followed.value.document, own.value);
@@ -236,7 +308,9 @@ describe('what a panel is part of', () => {
 describe('presets', () => {
   it.each(shippedPresets)('“$name” shows every child, whatever their number', (preset) => {
     for (const children of [0, 1, 3, 9, 14]) {
-      const many = outlined(['Shop', ...Array.from({ length: children }, (_, at) => `  Group ${at}\n    Link ${at}`)].join('\n'));
+      const many = outlined(
+        ['Shop', ...Array.from({ length: children }, (_, at) => `  Group ${at}\n    Link ${at}`)].join('\n'),
+      );
       const owner = many.ids.get('Shop') ?? '';
       const edit = usePreset(contextFor(many.document), owner, preset);
       if (!edit.ok) throw new Error(edit.refusal.message);
@@ -245,9 +319,12 @@ describe('presets', () => {
       const document = applied.value.document;
       expect(notYetShown(document, owner), `${preset.key} of ${children}`).toEqual([]);
       const made = renderMenu(resolveMenu(document, many.menu), { place: 'bar' });
-      for (let at = 0; at < children; at += 1) expect(made, `${preset.key} of ${children}`).toContain(`Link ${at}<`);
+      for (let at = 0; at < children; at += 1)
+        expect(made, `${preset.key} of ${children}`).toContain(`Link ${at}<`);
       for (const row of childrenOf(document.parts, owner)) {
-        const spans = [...childrenOf(document.parts, row)].map((id) => document.parts.nodes.get(id)?.span ?? 0);
+        const spans = [...childrenOf(document.parts, row)].map(
+          (id) => document.parts.nodes.get(id)?.span ?? 0,
+        );
         expect(freeColumns(spans), preset.key).toBe(0);
       }
     }
@@ -255,10 +332,17 @@ describe('presets', () => {
 
   it('of one’s own pour the children of another item in, by their places', () => {
     const cell = nth(composed, 'cell').id;
-    const apart = after(composed, (context) => addPartOf(context, shop, cell, 'group', { item: site.id('Tools') }));
+    const apart = after(composed, (context) =>
+      addPartOf(context, shop, cell, 'group', { item: site.id('Tools') }),
+    );
     const saved = after(apart, (context) => savePreset(context, shop, 'Two parts'));
     const [preset] = [...saved.presets.nodes.values()];
-    expect(preset?.rows).toEqual([{ kind: 'row', parts: [{ kind: 'cell', span: 12, parts: [{ kind: 'groups' }, { kind: 'group', child: 1 }] }] }]);
+    expect(preset?.rows).toEqual([
+      {
+        kind: 'row',
+        parts: [{ kind: 'cell', span: 12, parts: [{ kind: 'groups' }, { kind: 'group', child: 1 }] }],
+      },
+    ]);
     expect(why(saved, (context) => savePreset(context, shop, 'Two parts'))).toBe('keyTaken');
     expect(why(saved, (context) => savePreset(context, site.id('About'), 'Empty'))).toBe('noParts');
     const seeds = site.id('Seeds');
@@ -292,8 +376,15 @@ describe('the twelve columns', () => {
   });
 
   it('of a panel are swept over all screens: where it is narrowed, where it is shifted', () => {
-    const seen = { screen: 1280, item: { start: 900, size: 90 }, bar: { start: 40, size: 1200 }, container: { start: 0, size: 1280 }, content: 300 };
-    const sweep = (extent: Parameters<typeof sweepPanel>[0], offset = 0) => sweepPanel(extent, 'item', { ...seen, offset, from: 768, to: 1920 });
+    const seen = {
+      screen: 1280,
+      item: { start: 900, size: 90 },
+      bar: { start: 40, size: 1200 },
+      container: { start: 0, size: 1280 },
+      content: 300,
+    };
+    const sweep = (extent: Parameters<typeof sweepPanel>[0], offset = 0) =>
+      sweepPanel(extent, 'item', { ...seen, offset, from: 768, to: 1920 });
     expect(sweep('bar')).toEqual({ narrowed: [], shifted: [] });
     expect(sweep('page')).toEqual({ narrowed: [], shifted: [] });
     expect(sweep(1000), 'too wide up to 1016 px, beyond the edge up to where 900 and 1000 fit').toEqual({
@@ -305,7 +396,11 @@ describe('the twelve columns', () => {
 });
 
 describe('the HTML of composed panels', () => {
-  const filled = (document: SiteDocument, kind: PartKind, facts: Parameters<typeof setPart>[2]): SiteDocument => {
+  const filled = (
+    document: SiteDocument,
+    kind: PartKind,
+    facts: Parameters<typeof setPart>[2],
+  ): SiteDocument => {
     const added = after(document, (context) => addPartOf(context, shop, nth(composed, 'cell').id, kind));
     return after(added, (context) => setPart(context, nth(added, kind).id, facts));
   };
@@ -313,8 +408,14 @@ describe('the HTML of composed panels', () => {
   it('escapes what is typed, and says the size of every picture', () => {
     const hostile = '<img src=x onerror=alert(1)>';
     let document = filled(composed, 'heading', { text: hostile });
-    document = filled(document, 'text', { body: [{ kind: 'listed', runs: [{ text: hostile, bold: true }] }] });
-    document = filled(document, 'search', { text: hostile, address: '/search', scope: { name: 'in', value: '"><script>' } });
+    document = filled(document, 'text', {
+      body: [{ kind: 'listed', runs: [{ text: hostile, bold: true }] }],
+    });
+    document = filled(document, 'search', {
+      text: hostile,
+      address: '/search',
+      scope: { name: 'in', value: '"><script>' },
+    });
     document = filled(document, 'picture', {
       picture: { file: 'a'.repeat(32), width: 1200, height: 800 },
       alt: hostile,
@@ -349,7 +450,9 @@ describe('the HTML of composed panels', () => {
     expect(toStored(readStored(toStored(document))), 'it can be read').toEqual(toStored(document));
     const made = html(document);
     expect(made).toContain('In the text');
-    expect(made + JSON.stringify(resolveMenu(document, site.menu))).not.toMatch(/javascript:|data:|evil\.example/);
+    expect(made + JSON.stringify(resolveMenu(document, site.menu))).not.toMatch(
+      /javascript:|data:|evil\.example/,
+    );
   });
 
   it('holds back what is empty or leads nowhere yet, and shows it while it is composed', () => {
@@ -357,7 +460,10 @@ describe('the HTML of composed panels', () => {
     for (const kind of ['picture', 'video', 'links', 'pages'] as const)
       document = after(document, (context) => addPartOf(context, shop, nth(composed, 'cell').id, kind));
     expect(html(document)).not.toMatch(/zv-picture|zv-video|zv-own|zv-pages/);
-    const composing = renderMenu(resolveMenu(document, site.menu, { keepsEmpty: true }), { place: 'bar', marks: true });
+    const composing = renderMenu(resolveMenu(document, site.menu, { keepsEmpty: true }), {
+      place: 'bar',
+      marks: true,
+    });
     for (const name of ['zv-picture', 'zv-video', 'zv-own', 'zv-pages']) expect(composing).toContain(name);
   });
 
@@ -369,18 +475,27 @@ describe('the HTML of composed panels', () => {
     expect(css).toContain('.zv-s6{grid-column:span 6}');
     expect(css).toContain('.zv-tabs>input:nth-of-type(1):checked~.zv-tab:nth-of-type(1)');
     expect(css).not.toContain('zv-search');
-    expect(renderStyles(site.document.site, [resolveMenu(site.document, site.menu)])).not.toContain('zv-cell');
+    expect(renderStyles(site.document.site, [resolveMenu(site.document, site.menu)])).not.toContain(
+      'zv-cell',
+    );
   });
 
   it('has its vertical form where nothing drops: its rows one below the other, its list, or nothing, as on narrow screens', () => {
-    const titled = after(composed, (context) => addPartOf(context, shop, nth(composed, 'cell').id, 'heading'));
+    const titled = after(composed, (context) =>
+      addPartOf(context, shop, nth(composed, 'cell').id, 'heading'),
+    );
     const own = after(titled, (context) => addRow(context, shop, null, 'narrow'));
-    const told = after(own, (context) => addPartOf(context, shop, nth(own, 'cell', 1).id, 'heading', { text: 'On phones' }));
+    const narrowed = after(own, (context) =>
+      addPartOf(context, shop, nth(own, 'cell', 1).id, 'heading', { text: 'On phones' }),
+    );
     const as = (narrow: PanelFacts['narrow']): string => {
-      const item = told.items.nodes.get(shop)!;
+      const item = narrowed.items.nodes.get(shop)!;
       const document = {
-        ...told,
-        items: withNodeChanged(told.items, { ...item, dropdown: { form: 'panel', panel: { ...(narrow === undefined ? {} : { narrow }) } } }),
+        ...narrowed,
+        items: withNodeChanged(narrowed.items, {
+          ...item,
+          dropdown: { form: 'panel', panel: { ...(narrow === undefined ? {} : { narrow }) } },
+        }),
       };
       return renderMenu(resolveMenu(document, site.menu), { place: 'drawer' });
     };
@@ -391,7 +506,10 @@ describe('the HTML of composed panels', () => {
     expect(as('list')).not.toContain('zv-stacked');
     expect(as('list')).toContain('Herbs');
     expect(as('item')).not.toContain('Herbs');
-    expect(renderMenu(resolveMenu(told, site.menu), { place: 'footer' }), 'a footer has its links').not.toContain('zv-rows');
+    expect(
+      renderMenu(resolveMenu(narrowed, site.menu), { place: 'footer' }),
+      'a footer has its links',
+    ).not.toContain('zv-rows');
   });
 
   it('is fetched when it is opened first, where that is wanted and the item leads somewhere', () => {
@@ -406,7 +524,13 @@ describe('the HTML of composed panels', () => {
 
 function setPartsFetched(context: CommandContext): Result<Edit> {
   const dropdown = { form: 'panel' as const, panel: { isFetched: true as const } };
-  return { ok: true, value: { ...base(context), operations: [{ kind: 'updateItem', id: shop, set: { dropdown }, was: { dropdown: null } }] } };
+  return {
+    ok: true,
+    value: {
+      ...base(context),
+      operations: [{ kind: 'updateItem', id: shop, set: { dropdown }, was: { dropdown: null } }],
+    },
+  };
 }
 
 function base(context: CommandContext): Edit {

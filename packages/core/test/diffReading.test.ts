@@ -33,8 +33,17 @@ function taken(document: SiteDocument, { operation }: ReadingDiff): SiteDocument
   return applied.value.document;
 }
 let seed = 0;
-const diff = (document: SiteDocument, outline: string, redirects: Readonly<Record<string, string>> = {}, missing: 'keep' | 'retire' = 'retire'): ReadingDiff =>
-  diffReading(document, read(outline), { missing, random: seededRandom((seed += 1)), redirects: new Map(Object.entries(redirects)) });
+const diff = (
+  document: SiteDocument,
+  outline: string,
+  redirects: Readonly<Record<string, string>> = {},
+  missing: 'keep' | 'retire' = 'retire',
+): ReadingDiff =>
+  diffReading(document, read(outline), {
+    missing,
+    random: seededRandom((seed += 1)),
+    redirects: new Map(Object.entries(redirects)),
+  });
 function outlineOf({ pages, site }: SiteDocument): string {
   const lines = (parent: Id, inset: string): string[] =>
     [...childrenOf(pages, parent)].flatMap((id) => {
@@ -43,21 +52,28 @@ function outlineOf({ pages, site }: SiteDocument): string {
     });
   return lines(site.id, '').join(' ');
 }
-const idAt = (document: SiteDocument, address: string): Id | undefined => [...document.pages.nodes.values()].find((page) => page.address === address)?.id;
+const idAt = (document: SiteDocument, address: string): Id | undefined =>
+  [...document.pages.nodes.values()].find((page) => page.address === address)?.id;
 
-const FIRST = '/ Home\n/seeds Seeds\n  /seeds/beans Beans\n  /seeds/corn Corn\n/tools Tools\n  /tools/hoes Hoes';
+const FIRST =
+  '/ Home\n/seeds Seeds\n  /seeds/beans Beans\n  /seeds/corn Corn\n/tools Tools\n  /tools/hoes Hoes';
 const start = taken(newDocument(siteFixture), diff(newDocument(siteFixture), FIRST));
 
 describe('reading a site again', () => {
   it('changes nothing when the site says the same', () => {
     const { operation, added, renamed, moved, readdressed, gone } = diff(start, FIRST);
-    expect([operation.added, operation.moved, operation.changed, added, renamed, moved, readdressed, gone].flat()).toEqual([]);
+    expect(
+      [operation.added, operation.moved, operation.changed, added, renamed, moved, readdressed, gone].flat(),
+    ).toEqual([]);
     expect(outlineOf(start)).toBe('Home Seeds -Beans -Corn Tools -Hoes');
     expect([...start.pages.nodes.values()].every(({ since }) => since === undefined)).toBe(true);
   });
 
   it('tells what is new, renamed, moved and gone, and does it', () => {
-    const again = diff(start, '/ Home\n/seeds Seeds\n  /seeds/beans Pulses\n  /seeds/peas Peas\n/tools Tools\n  /seeds/corn Corn');
+    const again = diff(
+      start,
+      '/ Home\n/seeds Seeds\n  /seeds/beans Pulses\n  /seeds/peas Peas\n/tools Tools\n  /seeds/corn Corn',
+    );
     expect(again).toMatchObject({
       added: [{ title: 'Peas', address: '/seeds/peas' }],
       renamed: [{ was: 'Beans', title: 'Pulses' }],
@@ -100,21 +116,33 @@ describe('reading a site again', () => {
     const page = nodeAt(start.pages, idAt(start, '/seeds/beans') ?? '');
     const own = { ...start, pages: withNodeChanged(start.pages, { ...page, title: 'Our beans' }) };
     expect(diff(own, FIRST).renamed).toEqual([]);
-    expect(diff(own, FIRST.replace('Beans', 'Pulses')).renamed).toEqual([{ was: 'Our beans', title: 'Pulses' }]);
+    expect(diff(own, FIRST.replace('Beans', 'Pulses')).renamed).toEqual([
+      { was: 'Our beans', title: 'Pulses' },
+    ]);
   });
 
   it('takes over the order, however much of it changed, and what came between', () => {
-    const outline = '/tools Tools\n  /tools/hoes Hoes\n/seeds Seeds\n  /seeds/corn Corn\n  /seeds/new New\n  /seeds/beans Beans\n/ Home';
+    const outline =
+      '/tools Tools\n  /tools/hoes Hoes\n/seeds Seeds\n  /seeds/corn Corn\n  /seeds/new New\n  /seeds/beans Beans\n/ Home';
     expect(outlineOf(taken(start, diff(start, outline)))).toBe('Tools -Hoes Seeds -Corn -New -Beans Home');
   });
 
   it('brings back what was gone, and puts a branch below what stood below it', () => {
-    const without = taken(start, diff(start, '/ Home\n/seeds Seeds\n  /seeds/beans Beans\n  /seeds/corn Corn'));
+    const without = taken(
+      start,
+      diff(start, '/ Home\n/seeds Seeds\n  /seeds/beans Beans\n  /seeds/corn Corn'),
+    );
     expect(outlineOf(without)).toBe('Home Seeds -Beans -Corn');
     const back = taken(without, diff(without, FIRST));
     expect(outlineOf(back)).toBe(outlineOf(start));
     expect(nodeAt(back.pages, idAt(back, '/tools') ?? '').since).toBe(1);
-    const turned = taken(start, diff(start, '/ Home\n/seeds/corn Corn\n  /seeds Seeds\n    /seeds/beans Beans\n/tools Tools\n  /tools/hoes Hoes'));
+    const turned = taken(
+      start,
+      diff(
+        start,
+        '/ Home\n/seeds/corn Corn\n  /seeds Seeds\n    /seeds/beans Beans\n/tools Tools\n  /tools/hoes Hoes',
+      ),
+    );
     expect(outlineOf(turned)).toBe('Home Corn -Seeds --Beans Tools -Hoes');
   });
 });

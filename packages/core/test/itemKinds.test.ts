@@ -26,8 +26,13 @@ import { resolveMenu } from '../src/resolve/resolveMenu.ts';
 import { contextOf } from '../testing/contextOf.ts';
 import { outlined } from '../testing/outlined.ts';
 
-const PAGES = '/ Home\n/seeds Seeds\n  /seeds/herbs Herbs\n  /seeds/new New\n/tools Tools\n  /tools/new New\n/about-us Who we are';
-const { document: start, ids, menu } = outlined('= /seeds\n  = /seeds/herbs\n  Bulbs > https://b.example\nTools > /tools\nMore\n  Later', PAGES);
+const PAGES =
+  '/ Home\n/seeds Seeds\n  /seeds/herbs Herbs\n  /seeds/new New\n/tools Tools\n  /tools/new New\n/about-us Who we are';
+const {
+  document: start,
+  ids,
+  menu,
+} = outlined('= /seeds\n  = /seeds/herbs\n  Bulbs > https://b.example\nTools > /tools\nMore\n  Later', PAGES);
 const id = (name: string): string => ids.get(name) as string;
 
 /** The document after a command that must succeed. */
@@ -38,20 +43,29 @@ function after(result: Result<Edit>, document: SiteDocument = start): SiteDocume
   return applied.value.document;
 }
 const code = (result: Result<unknown>): string => (result.ok ? 'done' : result.refusal.code);
-const words = (result: Result<Edit>): string => (result.ok ? inWords(result.value.sentence) : result.refusal.message);
-const html = (document: SiteDocument, place: 'bar' | 'footer' = 'bar'): string => renderMenu(resolveMenu(document, menu), { place });
+const words = (result: Result<Edit>): string =>
+  result.ok ? inWords(result.value.sentence) : result.refusal.message;
+const html = (document: SiteDocument, place: 'bar' | 'footer' = 'bar'): string =>
+  renderMenu(resolveMenu(document, menu), { place });
 const labels = (document: SiteDocument, parent: string): string[] =>
   [...childrenOf(document.items, parent)].map((one) => labelOf(document, nodeAt(document.items, one)));
 
 describe('settings of items', () => {
-  const set = (changes: Parameters<typeof setItems>[2], ...names: string[]) => setItems(contextOf(start), names.map(id), changes);
+  const set = (changes: Parameters<typeof setItems>[2], ...names: string[]) =>
+    setItems(contextOf(start), names.map(id), changes);
 
   it('are set for several at once, and taken away by null', () => {
     const result = set({ tooltip: ' For\tsowing ', heldBack: null }, '= /seeds', 'Bulbs');
     expect(words(result)).toBe('Changed the tooltip and publication of 2 items');
     const document = after(result);
-    expect([nodeAt(document.items, id('Bulbs')).tooltip, nodeAt(document.items, id('= /seeds')).tooltip]).toEqual(['For sowing', 'For sowing']);
-    const back = after(setItems(contextOf(document), [id('Bulbs'), id('= /seeds')], { tooltip: '  ' }), document);
+    expect([
+      nodeAt(document.items, id('Bulbs')).tooltip,
+      nodeAt(document.items, id('= /seeds')).tooltip,
+    ]).toEqual(['For sowing', 'For sowing']);
+    const back = after(
+      setItems(contextOf(document), [id('Bulbs'), id('= /seeds')], { tooltip: '  ' }),
+      document,
+    );
     expect(toStored(back)).toEqual(toStored(start));
   });
 
@@ -59,7 +73,10 @@ describe('settings of items', () => {
     [{ cssClass: '1st' }, 'badClass'],
     [{ cssClass: 'a"onclick=' }, 'badClass'],
     [{ tooltip: 'x'.repeat(401) }, 'tooLong'],
-    [{ badge: { text: 'x'.repeat(41), color: '#ffffff', background: '#000000', position: 'after' } }, 'tooLong'],
+    [
+      { badge: { text: 'x'.repeat(41), color: '#ffffff', background: '#000000', position: 'after' } },
+      'tooLong',
+    ],
     [{ badge: { text: 'New', color: 'red', background: '#000000', position: 'after' } }, 'badColor'],
     [{ heldBack: null }, 'changesNothing'],
   ] as const)('%j is refused as %s', (changes, expected) => {
@@ -70,16 +87,36 @@ describe('settings of items', () => {
     const leaf = { name: 'leaf', path: 'M2 2h20v20H2Z', color: '#1f5a3a', position: 'before' } as const;
     const badge = { text: 'New & <b>', color: '#ffffff', background: '#1f5a3a', position: 'after' } as const;
     const one = after(
-      set({ icon: leaf, badge, labelHidden: true, tooltip: '"Tip"', description: 'A <line>', cssClass: 'a b', look: 'button', hiddenOn: ['narrow'] }, 'Tools'),
+      set(
+        {
+          icon: leaf,
+          badge,
+          labelHidden: true,
+          tooltip: '"Tip"',
+          description: 'A <line>',
+          cssClass: 'a b',
+          look: 'button',
+          hiddenOn: ['narrow'],
+        },
+        'Tools',
+      ),
     );
     expect(html(one)).toContain(
       '<li class="a b zv-no-narrow"><a href="/tools" class="zv-button" title="&quot;Tip&quot;"><svg viewBox="0 0 24 24" aria-hidden="true" fill="#1f5a3a"><path d="M2 2h20v20H2Z"/></svg><i class="zv-unseen">Tools</i><small>A &lt;line&gt;</small><b class="zv-badge zv-badge-ffffff-1f5a3a">New &amp; &lt;b&gt;</b></a></li>',
     );
-    expect(resolveMenu(one, menu).items[1]).toMatchObject({ label: 'Tools', badge, hiddenOn: ['narrow'], look: 'button' });
+    expect(resolveMenu(one, menu).items[1]).toMatchObject({
+      label: 'Tools',
+      badge,
+      hiddenOn: ['narrow'],
+      look: 'button',
+    });
     const css = renderStyles(one.site, [resolveMenu(one, menu)]);
     expect(css).toContain('.zv-badge.zv-badge-ffffff-1f5a3a{color:#ffffff;background:#1f5a3a}');
     expect(css).toContain('@media (max-width:767.98px){.zv.zv .zv-no-narrow');
-    expect(renderStyles(start.site, [resolveMenu(start, menu)]), 'sites without settings get no rules for them').not.toContain('zv-badge');
+    expect(
+      renderStyles(start.site, [resolveMenu(start, menu)]),
+      'sites without settings get no rules for them',
+    ).not.toContain('zv-badge');
   });
 
   it('keep the name of an item whose label is hidden, and show a label that nothing stands for', () => {
@@ -88,16 +125,22 @@ describe('settings of items', () => {
 
   it('say what activating a parent does, by device class', () => {
     const open = after(set({ activation: { narrow: 'open', medium: 'open', wide: 'open' } }, '= /seeds'));
-    expect(html(open)).toMatch(/<li><button type="button" aria-expanded="false" aria-controls="zv-menu-\w+">Seeds<\/button><ul/);
+    expect(html(open)).toMatch(
+      /<li><button type="button" aria-expanded="false" aria-controls="zv-menu-\w+">Seeds<\/button><ul/,
+    );
     const mixed = html(after(set({ activation: { narrow: 'open', wide: 'follow' } }, '= /seeds')));
     expect(mixed).toMatch(
       /<a href="\/seeds" class="zv-no-narrow">Seeds<\/a><button [^>]*class="zv-quiet-wide zv-no-narrow" aria-label="Seeds"><\/button><button [^>]*class="zv-no-medium zv-no-wide">Seeds<\/button><ul/,
     );
-    expect(html(after(set({ activation: { narrow: 'open' } }, '= /seeds')), 'footer')).not.toContain('button');
+    expect(html(after(set({ activation: { narrow: 'open' } }, '= /seeds')), 'footer')).not.toContain(
+      'button',
+    );
   });
 
   it('hold an item back with all below it', () => {
-    expect(resolveMenu(after(set({ heldBack: true }, '= /seeds')), menu).items.map(({ label }) => label)).toEqual(['Tools', 'More']);
+    expect(
+      resolveMenu(after(set({ heldBack: true }, '= /seeds')), menu).items.map(({ label }) => label),
+    ).toEqual(['Tools', 'More']);
   });
 
   it('are offered to the siblings that have them otherwise', () => {
@@ -109,7 +152,10 @@ describe('settings of items', () => {
     ]);
     const alike = makeAlike(context, id('= /seeds/herbs'), ['description']);
     expect(words(alike)).toBe('Applied the description of “Herbs” to 1 sibling');
-    expect(nodeAt(after(alike, document).items, id('Bulbs'))).toMatchObject({ description: 'Line', opensNewTab: false });
+    expect(nodeAt(after(alike, document).items, id('Bulbs'))).toMatchObject({
+      description: 'Line',
+      opensNewTab: false,
+    });
     expect(code(makeAlike(contextOf(start), id('= /seeds/herbs'), ['badge']))).toBe('noneSaid');
   });
 });
@@ -120,16 +166,24 @@ describe('destinations', () => {
     ['+44 (0) 12-34', 'tel:+4401234'],
     ['/x?y=1#z', '/x?y=1#z'],
   ])('%s is written as %s', (typed, href) => {
-    expect(resolveMenu(after(leadTo(contextOf(start), id('Tools'), { typed })), menu).items[1]?.href).toBe(href);
+    expect(resolveMenu(after(leadTo(contextOf(start), id('Tools'), { typed })), menu).items[1]?.href).toBe(
+      href,
+    );
   });
 
   it('may be an anchor in a page, and may be not yet decided, which is held back and told apart from a heading', () => {
-    const anchored = after(leadTo(contextOf(start), id('Tools'), { page: id('/seeds'), anchor: '#when to sow' }));
+    const anchored = after(
+      leadTo(contextOf(start), id('Tools'), { page: id('/seeds'), anchor: '#when to sow' }),
+    );
     expect(resolveMenu(anchored, menu).items[1]?.href).toBe('/seeds#when%20to%20sow');
     const open = after(leadTo(contextOf(start), id('Tools'), 'undecided'));
     expect(resolveMenu(open, menu).items.map(({ label }) => label)).toEqual(['Seeds', 'More']);
     const parent = after(leadTo(contextOf(start), id('= /seeds'), 'undecided'));
-    expect(resolveMenu(parent, menu).items[0]).toMatchObject({ label: 'Seeds', href: null, children: [{ label: 'Herbs' }, { label: 'Bulbs' }] });
+    expect(resolveMenu(parent, menu).items[0]).toMatchObject({
+      label: 'Seeds',
+      href: null,
+      children: [{ label: 'Herbs' }, { label: 'Bulbs' }],
+    });
   });
 });
 
@@ -170,7 +224,10 @@ describe('shared links', () => {
     const made = createLink(contextOf(start), { page: id('/seeds') });
     const document = after(made);
     expect(labelOf(document, [...document.sharedLinks.nodes.values()][0]!)).toBe('Seeds');
-    const back = applyEdit(document, { ...(made.ok ? made.value : never()), operations: made.ok ? invertEdit(made.value) : [] });
+    const back = applyEdit(document, {
+      ...(made.ok ? made.value : never()),
+      operations: made.ok ? invertEdit(made.value) : [],
+    });
     expect(back.ok && toStored(back.value.document)).toEqual(toStored(start));
     expect(code(createLink(contextOf(start), { label: 'A', address: 'javascript:x' }))).toBe('badAddress');
   });
@@ -182,17 +239,35 @@ function never(): never {
 
 describe('bringing in a sketch', () => {
   const sketches = [
-    { label: 'Tools', target: { kind: 'find' }, children: [{ label: 'new', target: { kind: 'find' }, children: [] }] },
-    { label: 'Our herbs', target: { kind: 'address', address: 'https://meadow.example/seeds/herbs/' }, children: [] },
+    {
+      label: 'Tools',
+      target: { kind: 'find' },
+      children: [{ label: 'new', target: { kind: 'find' }, children: [] }],
+    },
+    {
+      label: 'Our herbs',
+      target: { kind: 'address', address: 'https://meadow.example/seeds/herbs/' },
+      children: [],
+    },
     { label: 'Nowhere', target: { kind: 'find' }, children: [] },
-    { label: 'Bad', target: { kind: 'address', address: 'javascript:alert(1)' }, children: [{ label: 'Below', target: { kind: 'heading' }, children: [] }] },
+    {
+      label: 'Bad',
+      target: { kind: 'address', address: 'javascript:alert(1)' },
+      children: [{ label: 'Below', target: { kind: 'heading' }, children: [] }],
+    },
     { label: ' \u200b ', target: { kind: 'heading' }, children: [] },
     { label: 'x'.repeat(10_000), target: { kind: 'heading' }, children: [] },
   ] as const;
   const plan = planSketch(start, sketches);
 
   it('says beforehand what becomes of each: found by title or address, undecided, dropped', () => {
-    expect(plan.items.map(({ source, foundBy, destination, dropped }) => [source.slice(0, 10), foundBy ?? destination.kind, dropped !== null])).toEqual([
+    expect(
+      plan.items.map(({ source, foundBy, destination, dropped }) => [
+        source.slice(0, 10),
+        foundBy ?? destination.kind,
+        dropped !== null,
+      ]),
+    ).toEqual([
       ['Tools', 'title', false],
       ['new', 'title', false],
       ['Our herbs', 'address', false],
@@ -208,14 +283,24 @@ describe('bringing in a sketch', () => {
     const document = after(bringIn(contextOf(start), plan, { parent: menu, after: null }));
     const [tools = ''] = childrenOf(document.items, menu);
     const [fresh = ''] = childrenOf(document.items, tools);
-    expect(nodeAt(document.items, fresh)).toMatchObject({ label: 'new', destination: { page: id('/tools/new') } });
+    expect(nodeAt(document.items, fresh)).toMatchObject({
+      label: 'new',
+      destination: { page: id('/tools/new') },
+    });
     expect(nodeAt(document.items, tools)).toMatchObject({ label: null });
     expect(labels(document, menu).slice(0, 3)).toEqual(['Tools', 'Our herbs', 'Nowhere']);
   });
 
   it('gives the same menu again for what was written of one', () => {
-    const copy = after(bringIn(contextOf(start), planSketch(start, sketchOf(start, childrenOf(start.items, menu))), { parent: menu, after: id('More') }));
-    const resolved = resolveMenu(copy, menu).items.map((item) => JSON.stringify(item).replaceAll(/"id":"\w+"/g, ''));
+    const copy = after(
+      bringIn(contextOf(start), planSketch(start, sketchOf(start, childrenOf(start.items, menu))), {
+        parent: menu,
+        after: id('More'),
+      }),
+    );
+    const resolved = resolveMenu(copy, menu).items.map((item) =>
+      JSON.stringify(item).replaceAll(/"id":"\w+"/g, ''),
+    );
     expect(resolved.slice(3)).toEqual(resolved.slice(0, 3));
   });
 
@@ -228,7 +313,9 @@ describe('bringing in a sketch', () => {
       branch.map((item) => ({
         ...item,
         link: 'k00000000000009',
-        ...(item.destination.kind === 'page' ? { destination: { kind: 'page' as const, page: 'p00000000000009', anchor: null } } : {}),
+        ...(item.destination.kind === 'page'
+          ? { destination: { kind: 'page' as const, page: 'p00000000000009', anchor: null } }
+          : {}),
       })),
     );
     const lost = after(pasteItems(contextOf(start), foreign, { parent: id('More'), after: null }));
@@ -239,52 +326,106 @@ describe('bringing in a sketch', () => {
 
 describe('planned pages', () => {
   it('are drafts with an item, held back, and made real by the next reading that names their address', () => {
-    const edit = planPage(contextOf(start), { title: 'Dahlias & co', under: id('/seeds'), spot: { parent: menu, after: null } });
+    const edit = planPage(contextOf(start), {
+      title: 'Dahlias & co',
+      under: id('/seeds'),
+      spot: { parent: menu, after: null },
+    });
     expect(words(edit)).toBe('Added the planned page “Dahlias & co” to “Menu”');
     const document = after(edit);
     const page = [...document.pages.nodes.values()].find(({ planned }) => planned === true)!;
     expect([page.state, page.address]).toEqual(['draft', '/seeds/dahlias-co']);
     expect(html(document)).toBe(html(start));
-    const known = [...start.pages.nodes.values()].map(({ key, title, address, kind }) => ({ key, title, address, kind, above: [] }));
+    const known = [...start.pages.nodes.values()].map(({ key, title, address, kind }) => ({
+      key,
+      title,
+      address,
+      kind,
+      above: [],
+    }));
     const without = diffPages(document, known, { missing: 'retire', random: seededRandom(1) });
     expect(without.changed, 'a reading that does not name it leaves it alone').toEqual([]);
-    const named = diffPages(document, [...known, { key: page.key, title: 'x', address: page.address, kind: 'page', above: [] }], {
-      missing: 'retire',
-      random: seededRandom(1),
-    });
+    const named = diffPages(
+      document,
+      [...known, { key: page.key, title: 'x', address: page.address, kind: 'page', above: [] }],
+      {
+        missing: 'retire',
+        random: seededRandom(1),
+      },
+    );
     const real = kindOf(named).apply(document, named);
-    expect(real.ok && real.value.document.pages.nodes.get(page.id)).toEqual({ ...page, state: 'live', planned: undefined, since: 1 });
-    const again = planPage(contextOf(document, 8), { title: 'Dahlias co', under: id('/seeds'), spot: { parent: menu, after: null } });
-    expect([...after(again, document).pages.nodes.values()].some(({ address }) => address === '/seeds/dahlias-co-2')).toBe(true);
+    expect(real.ok && real.value.document.pages.nodes.get(page.id)).toEqual({
+      ...page,
+      state: 'live',
+      planned: undefined,
+      since: 1,
+    });
+    const again = planPage(contextOf(document, 8), {
+      title: 'Dahlias co',
+      under: id('/seeds'),
+      spot: { parent: menu, after: null },
+    });
+    expect(
+      [...after(again, document).pages.nodes.values()].some(
+        ({ address }) => address === '/seeds/dahlias-co-2',
+      ),
+    ).toBe(true);
   });
 });
 
 describe('menus', () => {
-  const made = (document: SiteDocument): string => [...childrenOf(document.menus, document.site.id)].at(-1) ?? '';
+  const made = (document: SiteDocument): string =>
+    [...childrenOf(document.menus, document.site.id)].at(-1) ?? '';
 
   it('are made from a branch of pages, from a starter, or as a copy', () => {
-    const pages = after(createMenu(contextOf(start), { name: 'Shop', place: 'side', fill: { kind: 'pages', below: id('/seeds'), depth: 1 } }));
+    const pages = after(
+      createMenu(contextOf(start), {
+        name: 'Shop',
+        place: 'side',
+        fill: { kind: 'pages', below: id('/seeds'), depth: 1 },
+      }),
+    );
     expect(labels(pages, made(pages))).toEqual(['Herbs', 'New']);
-    const copy = createMenu(contextOf(start), { name: 'Phone', place: 'drawer', fill: { kind: 'copy', menu } });
+    const copy = createMenu(contextOf(start), {
+      name: 'Phone',
+      place: 'drawer',
+      fill: { kind: 'copy', menu },
+    });
     expect(words(copy)).toBe('Created the menu “Phone” as a copy of “Menu”');
     expect(labels(after(copy), made(after(copy)))).toEqual(['Seeds', 'Tools', 'More']);
     for (const starter of starters) {
       const plan = planSketch(start, starterSketch(start, starter));
-      const filled = after(createMenu(contextOf(start), { name: starter.name, place: 'footer', fill: { kind: 'planned', items: plan.items } }));
+      const filled = after(
+        createMenu(contextOf(start), {
+          name: starter.name,
+          place: 'footer',
+          fill: { kind: 'planned', items: plan.items },
+        }),
+      );
       expect(labels(filled, made(filled)).length, starter.key).toBe(starter.items.length);
     }
     const footer = starters.find(({ key }) => key === 'footer')!;
     const about = planSketch(start, starterSketch(start, footer)).items[0];
-    expect([about?.source, about?.foundBy], 'by the meaning of its address').toEqual(['Who we are', 'address']);
+    expect([about?.source, about?.foundBy], 'by the meaning of its address').toEqual([
+      'Who we are',
+      'address',
+    ]);
   });
 
   it('may limit their depth: what would go deeper is refused with the way out', () => {
     const limited = after(setMenu(contextOf(start), menu, { depthLimit: 2, description: 'For the bar' }));
     const refused = moveItems(contextOf(limited), [id('= /seeds')], { parent: id('More'), after: null });
-    expect(words(refused)).toBe('Can’t place “Herbs” on level 3: this menu allows 2 levels. Move it under an item on level 1, or raise the limit.');
-    expect(code(moveItems(contextOf(limited), [id('Tools')], { parent: id('More'), after: null }))).toBe('done');
+    expect(words(refused)).toBe(
+      'Can’t place “Herbs” on level 3: this menu allows 2 levels. Move it under an item on level 1, or raise the limit.',
+    );
+    expect(code(moveItems(contextOf(limited), [id('Tools')], { parent: id('More'), after: null }))).toBe(
+      'done',
+    );
     const tight = after(setMenu(contextOf(start), menu, { depthLimit: 1 }));
-    expect(code(moveItems(contextOf(tight), [id('Bulbs')], { parent: id('= /seeds'), after: null })), 'what was too deep may be put in order').toBe('done');
+    expect(
+      code(moveItems(contextOf(tight), [id('Bulbs')], { parent: id('= /seeds'), after: null })),
+      'what was too deep may be put in order',
+    ).toBe('done');
     expect(code(setMenu(contextOf(start), menu, { description: 'x'.repeat(2001) }))).toBe('tooLong');
   });
 
@@ -296,9 +437,14 @@ describe('menus', () => {
 describe('fields of the site’s own', () => {
   it('are delivered with items and menus where they are declared and fit, and no longer when they are removed', () => {
     const declared = after(declareField(contextOf(start), { name: 'Campaign', type: 'text', of: 'items' }));
-    const filled = after(setItems(contextOf(declared), [id('Tools')], { own: { campaign: 'spring', other: 'x' } }), declared);
+    const filled = after(
+      setItems(contextOf(declared), [id('Tools')], { own: { campaign: 'spring', other: 'x' } }),
+      declared,
+    );
     expect(resolveMenu(filled, menu).items[1]?.fields).toEqual({ campaign: 'spring' });
-    expect(code(declareField(contextOf(declared, 8), { name: 'campaign', type: 'number', of: 'items' }))).toBe('keyTaken');
+    expect(
+      code(declareField(contextOf(declared, 8), { name: 'campaign', type: 'number', of: 'items' })),
+    ).toBe('keyTaken');
     const [field = ''] = [...declared.ownFields.nodes.keys()];
     const gone = after(removeField(contextOf(filled), field), filled);
     expect(resolveMenu(gone, menu).items[1]?.fields).toBeUndefined();

@@ -4,7 +4,10 @@ import { inWords } from '../src/base/sentences.ts';
 import { moveItem } from '../src/ops/moveItem.ts';
 import { outlined } from '../testing/outlined.ts';
 
-/** The pattern for tests of one kind of operation: what it does, what it refuses and how it says so, how it yields to others. */
+/**
+ * The pattern for tests of one kind of operation: what it does, what it refuses and how it says so, how it
+ * yields to others.
+ */
 const { document, ids, menu } = outlined(`
 Seeds
   Spring
@@ -14,8 +17,10 @@ Bulbs
 Tools`);
 
 const id = (label: string): string => ids.get(label) ?? '';
-const move = (label: string, to: Spot) => moveItem.apply(document, { kind: 'moveItem', id: id(label), from: { parent: menu, after: null }, to });
-const labelsUnder = (doc: typeof document, parent: string): (string | null)[] => [...childrenOf(doc.items, parent)].map((one) => nodeAt(doc.items, one).label);
+const move = (label: string, to: Spot) =>
+  moveItem.apply(document, { kind: 'moveItem', id: id(label), from: { parent: menu, after: null }, to });
+const labelsUnder = (doc: typeof document, parent: string): (string | null)[] =>
+  [...childrenOf(doc.items, parent)].map((one) => nodeAt(doc.items, one).label);
 
 describe('moveItem', () => {
   it('puts an item behind a sibling, and its branch goes with it', () => {
@@ -49,14 +54,40 @@ describe('moveItem', () => {
     if (!result.ok) throw new Error(result.refusal.message);
     expect(result.value.document.pages).toBe(document.pages);
     expect(nodeAt(result.value.document.items, id('Peas'))).toBe(nodeAt(document.items, id('Peas')));
-    expect(childrenOf(result.value.document.items, id('Autumn'))).toBe(childrenOf(document.items, id('Autumn')));
+    expect(childrenOf(result.value.document.items, id('Autumn'))).toBe(
+      childrenOf(document.items, id('Autumn')),
+    );
   });
 
   it.each([
-    ['into its own branch', 'Seeds', { parent: id('Peas'), after: null }, 'wouldCircle', 'Can’t move “Seeds” into “Peas”'],
-    ['into itself', 'Seeds', { parent: id('Seeds'), after: null }, 'wouldCircle', 'Choose a place outside it.'],
-    ['under something that is gone', 'Seeds', { parent: 'i0000000000000zz', after: null }, 'noSuchPlace', 'Choose another place.'],
-    ['behind something that stands elsewhere', 'Seeds', { parent: menu, after: id('Peas') }, 'noSuchPlace', 'no longer exists'],
+    [
+      'into its own branch',
+      'Seeds',
+      { parent: id('Peas'), after: null },
+      'wouldCircle',
+      'Can’t move “Seeds” into “Peas”',
+    ],
+    [
+      'into itself',
+      'Seeds',
+      { parent: id('Seeds'), after: null },
+      'wouldCircle',
+      'Choose a place outside it.',
+    ],
+    [
+      'under something that is gone',
+      'Seeds',
+      { parent: 'i0000000000000zz', after: null },
+      'noSuchPlace',
+      'Choose another place.',
+    ],
+    [
+      'behind something that stands elsewhere',
+      'Seeds',
+      { parent: menu, after: id('Peas') },
+      'noSuchPlace',
+      'no longer exists',
+    ],
   ])('refuses a move %s', (_, label, to, code, words) => {
     const result = move(label, to);
     expect(result.ok).toBe(false);
@@ -76,15 +107,33 @@ describe('moveItem', () => {
   });
 
   it('lets an anchor that moved away give way to the one before it', () => {
-    const away = { kind: 'moveItem' as const, id: id('Bulbs'), from: { parent: menu, after: id('Seeds') }, to: { parent: id('Seeds'), after: null } };
-    expect(moveItem.shift('items', { parent: menu, after: id('Bulbs') }, away)).toEqual({ parent: menu, after: id('Seeds') });
-    expect(moveItem.shift('items', { parent: menu, after: id('Tools') }, away), 'others stay').toEqual({ parent: menu, after: id('Tools') });
-    expect(moveItem.shift('pages', { parent: menu, after: id('Bulbs') }, away), 'other forests stay').toEqual({ parent: menu, after: id('Bulbs') });
+    const away = {
+      kind: 'moveItem' as const,
+      id: id('Bulbs'),
+      from: { parent: menu, after: id('Seeds') },
+      to: { parent: id('Seeds'), after: null },
+    };
+    expect(moveItem.shift('items', { parent: menu, after: id('Bulbs') }, away)).toEqual({
+      parent: menu,
+      after: id('Seeds'),
+    });
+    expect(moveItem.shift('items', { parent: menu, after: id('Tools') }, away), 'others stay').toEqual({
+      parent: menu,
+      after: id('Tools'),
+    });
+    expect(moveItem.shift('pages', { parent: menu, after: id('Bulbs') }, away), 'other forests stay').toEqual(
+      { parent: menu, after: id('Bulbs') },
+    );
   });
 
   it('says in words what it does: moved elsewhere, or reordered', () => {
     const from = { parent: menu, after: id('Seeds') };
-    const inside = { kind: 'moveItem' as const, id: id('Bulbs'), from, to: { parent: id('Seeds'), after: null } };
+    const inside = {
+      kind: 'moveItem' as const,
+      id: id('Bulbs'),
+      from,
+      to: { parent: id('Seeds'), after: null },
+    };
     const along = { kind: 'moveItem' as const, id: id('Bulbs'), from, to: { parent: menu, after: null } };
     expect(inWords(moveItem.describe(document, inside))).toBe('Moved “Bulbs” into “Seeds”');
     expect(inWords(moveItem.describe(document, along))).toBe('Moved “Bulbs” within “Menu”');

@@ -24,19 +24,31 @@ import { below, pick } from '../testing/pick.ts';
 /** Every way to part `count` things into columns in their order. */
 function* partitions(count: number, columns: number): Generator<number[]> {
   if (columns === 1) return yield [count];
-  for (let first = 0; first <= count; first += 1) for (const rest of partitions(count - first, columns - 1)) yield [first, ...rest];
+  for (let first = 0; first <= count; first += 1)
+    for (const rest of partitions(count - first, columns - 1)) yield [first, ...rest];
 }
 
-function columnHeights(heights: readonly number[], sizes: readonly number[], taken: readonly number[] = [], gap = 0): number[] {
+function columnHeights(
+  heights: readonly number[],
+  sizes: readonly number[],
+  taken: readonly number[] = [],
+  gap = 0,
+): number[] {
   let at = 0;
   return sizes.map((size, column) => {
-    const parts = [...((taken[column] ?? 0) > 0 ? [taken[column] ?? 0] : []), ...heights.slice(at, at + size)];
+    const parts = [
+      ...((taken[column] ?? 0) > 0 ? [taken[column] ?? 0] : []),
+      ...heights.slice(at, at + size),
+    ];
     at += size;
     return parts.reduce((sum, height) => sum + height, 0) + Math.max(0, parts.length - 1) * gap;
   });
 }
 
-const cost = (heights: readonly number[]): readonly [number, number] => [Math.max(...heights), heights.reduce((sum, height) => sum + height * height, 0)];
+const cost = (heights: readonly number[]): readonly [number, number] => [
+  Math.max(...heights),
+  heights.reduce((sum, height) => sum + height * height, 0),
+];
 
 describe('balanced columns', () => {
   it('are as low as they can be, and then as much alike, by trying all ways for small panels', () => {
@@ -49,9 +61,13 @@ describe('balanced columns', () => {
       const sizes = balanceColumns(heights, columns, { taken, gap });
       expect([sizes.length, sizes.reduce((sum, size) => sum + size, 0)]).toEqual([columns, heights.length]);
       const ours = cost(columnHeights(heights, sizes, taken, gap));
-      const all = [...partitions(heights.length, columns)].map((one) => cost(columnHeights(heights, one, taken, gap)));
+      const all = [...partitions(heights.length, columns)].map((one) =>
+        cost(columnHeights(heights, one, taken, gap)),
+      );
       const lowest = Math.min(...all.map(([highest]) => highest));
-      const mostAlike = Math.min(...all.filter(([highest]) => highest < lowest + 1e-6).map(([, squares]) => squares));
+      const mostAlike = Math.min(
+        ...all.filter(([highest]) => highest < lowest + 1e-6).map(([, squares]) => squares),
+      );
       expect(ours[0], `seed ${seed}`).toBeCloseTo(lowest, 6);
       expect(ours[1], `seed ${seed}`).toBeCloseTo(mostAlike, 6);
     }
@@ -65,12 +81,16 @@ describe('balanced columns', () => {
       const packed = packColumns(heights, columns);
       expect(packed.flat().sort((a, b) => a - b)).toEqual(heights.map((_, at) => at));
       for (const groups of packed) expect(groups).toEqual([...groups].sort((a, b) => a - b));
-      const highest = Math.max(...packed.map((groups) => groups.reduce((sum, at) => sum + (heights[at] ?? 0), 0)));
+      const highest = Math.max(
+        ...packed.map((groups) => groups.reduce((sum, at) => sum + (heights[at] ?? 0), 0)),
+      );
       let best = Infinity;
       for (let way = 0; way < columns ** heights.length; way += 1) {
         const filled = Array.from({ length: columns }, () => 0);
         heights.forEach(
-          (height, at) => (filled[Math.floor(way / columns ** at) % columns] = (filled[Math.floor(way / columns ** at) % columns] ?? 0) + height),
+          (height, at) =>
+            (filled[Math.floor(way / columns ** at) % columns] =
+              (filled[Math.floor(way / columns ** at) % columns] ?? 0) + height),
         );
         best = Math.min(best, ...[Math.max(...filled)]);
       }
@@ -88,7 +108,13 @@ describe('balanced columns', () => {
 });
 
 describe('where a panel stands', () => {
-  const around = { screen: 1000, item: { start: 300, size: 80 }, bar: { start: 200, size: 600 }, container: { start: 40, size: 920 }, content: 400 };
+  const around = {
+    screen: 1000,
+    item: { start: 300, size: 80 },
+    bar: { start: 200, size: 600 },
+    container: { start: 40, size: 920 },
+    content: 400,
+  };
 
   it.each<[Extent, PanelAlign, number, number]>([
     ['page', 'item', 0, 1000],
@@ -113,7 +139,9 @@ describe('where a panel stands', () => {
         const size = below(random, screen + 1);
         return { start: below(random, screen - size + 1), size };
       };
-      const extent = pick<Extent>(random, ['content', 'item', 'bar', 'container', 'page', 200 + below(random, 1500)]) ?? 'page';
+      const extent =
+        pick<Extent>(random, ['content', 'item', 'bar', 'container', 'page', 200 + below(random, 1500)]) ??
+        'page';
       const align = pick<PanelAlign>(random, ['item', 'start', 'centre', 'end']) ?? 'item';
       const content = below(random, 2000);
       const surroundings = { screen, item: span(), bar: span(), container: span(), content };
@@ -175,12 +203,17 @@ describe('keeping a group in a column', () => {
   };
 
   it('is a setting of the panel, goes when it is let go of, and is nothing where there is no panel', () => {
-    const panel = done(document, (context) => setItems(context, [at('Seeds')], { dropdown: dropdownWith(null, { form: 'panel', panel: { columns: 2 } }) }));
+    const panel = done(document, (context) =>
+      setItems(context, [at('Seeds')], {
+        dropdown: dropdownWith(null, { form: 'panel', panel: { columns: 2 } }),
+      }),
+    );
     const kept = done(panel, (context) => keepInColumn(context, at('Autumn'), 0));
     const facts = (one: SiteDocument): unknown => nodeAt(one.items, at('Seeds')).dropdown;
     expect(facts(kept)).toEqual({ form: 'panel', panel: { columns: 2, kept: { [at('Autumn')]: 0 } } });
     expect(facts(done(kept, (context) => keepInColumn(context, at('Autumn'), null)))).toEqual(facts(panel));
-    for (const name of ['Hoes', 'Seeds', 'nobody']) expect(keepInColumn(contextOf(kept), at(name), 0).ok, name).toBe(false);
+    for (const name of ['Hoes', 'Seeds', 'nobody'])
+      expect(keepInColumn(contextOf(kept), at(name), 0).ok, name).toBe(false);
   });
 
   it('loses no form by trying another, and is nothing to keep where all is as usual', () => {
@@ -196,9 +229,15 @@ describe('keeping a group in a column', () => {
     const item = site.ids.get('= /seeds') ?? '';
     const seeds = site.ids.get('/seeds') ?? '';
     const follows = done(site.document, (context) =>
-      follow({ ...context, from: { stored: site.document, fill: withFollowed } }, item, { of: { kind: 'pages', page: seeds }, depth: 1, order: 'site' }),
+      follow({ ...context, from: { stored: site.document, fill: withFollowed } }, item, {
+        of: { kind: 'pages', page: seeds },
+        depth: 1,
+        order: 'site',
+      }),
     );
-    const panel = done(follows, (context) => setItems(context, [item], { dropdown: dropdownWith(null, { form: 'panel', panel: { columns: 3 } }) }));
+    const panel = done(follows, (context) =>
+      setItems(context, [item], { dropdown: dropdownWith(null, { form: 'panel', panel: { columns: 3 } }) }),
+    );
     const [resolved] = resolveMenu(withFollowed(panel), site.menu).items;
     expect([resolved?.columns, resolved?.children.map(({ label }) => label)]).toEqual([
       [1, 1, 1],

@@ -28,12 +28,16 @@ describe('Table', () => {
 
   it('comes out in the same order however it was made', () => {
     fc.assert(
-      fc.property(fc.uniqueArray(fc.string(), { maxLength: 60 }), fc.array(fc.string(), { maxLength: 20 }), (keys, detour) => {
-        const entries = keys.map((key, at) => [key, at] as const);
-        let table = Table.from(entries.toReversed());
-        for (const key of detour) if (!keys.includes(key)) table = table.with(key, -1).without(key);
-        expect([...table.keys()]).toEqual([...Table.from(entries).keys()]);
-      }),
+      fc.property(
+        fc.uniqueArray(fc.string(), { maxLength: 60 }),
+        fc.array(fc.string(), { maxLength: 20 }),
+        (keys, detour) => {
+          const entries = keys.map((key, at) => [key, at] as const);
+          let table = Table.from(entries.toReversed());
+          for (const key of detour) if (!keys.includes(key)) table = table.with(key, -1).without(key);
+          expect([...table.keys()]).toEqual([...Table.from(entries).keys()]);
+        },
+      ),
     );
   });
 
@@ -46,7 +50,9 @@ describe('Table', () => {
       [clash[1], 2],
     ]).with('other', 3);
     expect([table.get(clash[0]), table.get(clash[1]), table.size]).toEqual([1, 2, 3]);
-    expect([...table.without(clash[0])].toSorted()).toEqual([...Table.from([[clash[1], 2] as const, ['other', 3] as const])].toSorted());
+    expect([...table.without(clash[0])].toSorted()).toEqual(
+      [...Table.from([[clash[1], 2] as const, ['other', 3] as const])].toSorted(),
+    );
     expect(table.with(clash[0], 1)).toBe(table);
   });
 
@@ -58,7 +64,9 @@ describe('Table', () => {
   });
 });
 
-/** The same mixing as in the table, to find two keys that clash; the test above fails if the two ever part. */
+/**
+ * The same mixing as in the table, to find two keys that clash; the test above fails if the two ever part.
+ */
 function hash(key: string): number {
   let value = 0x811c9dc5;
   for (let at = 0; at < key.length; at += 1) value = Math.imul(value ^ key.charCodeAt(at), 0x01000193);
@@ -78,27 +86,39 @@ function findClash(seen: Map<number, string>): readonly [string, string] {
 describe('Sequence', () => {
   it('does what a list does, over many chunks', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 400 }), fc.array(fc.tuple(fc.nat(), fc.boolean()), { maxLength: 60 }), (size, steps) => {
-        let list = Array.from({ length: size }, (_, at) => `n${at}`);
-        let sequence = Sequence.from(list);
-        steps.forEach(([at, isRemoval], step) => {
-          const place = list.length === 0 ? 0 : at % list.length;
-          const id = list[place];
-          if (isRemoval && id !== undefined) {
-            list = list.toSpliced(place, 1);
-            sequence = sequence.without(id);
-          } else {
-            const after = place === 0 ? null : (list[place - 1] ?? null);
-            list = list.toSpliced(place, 0, `m${step}`);
-            sequence = sequence.placed(`m${step}`, after);
-          }
-        });
-        expect([...sequence]).toEqual(list);
-        expect([sequence.size, sequence.first(), sequence.last()]).toEqual([list.length, list[0] ?? null, list.at(-1) ?? null]);
-        list.forEach((id, at) =>
-          expect([sequence.indexOf(id), sequence.before(id), sequence.behind(id)]).toEqual([at, list[at - 1] ?? null, list[at + 1] ?? null]),
-        );
-      }),
+      fc.property(
+        fc.integer({ min: 0, max: 400 }),
+        fc.array(fc.tuple(fc.nat(), fc.boolean()), { maxLength: 60 }),
+        (size, steps) => {
+          let list = Array.from({ length: size }, (_, at) => `n${at}`);
+          let sequence = Sequence.from(list);
+          steps.forEach(([at, isRemoval], step) => {
+            const place = list.length === 0 ? 0 : at % list.length;
+            const id = list[place];
+            if (isRemoval && id !== undefined) {
+              list = list.toSpliced(place, 1);
+              sequence = sequence.without(id);
+            } else {
+              const after = place === 0 ? null : (list[place - 1] ?? null);
+              list = list.toSpliced(place, 0, `m${step}`);
+              sequence = sequence.placed(`m${step}`, after);
+            }
+          });
+          expect([...sequence]).toEqual(list);
+          expect([sequence.size, sequence.first(), sequence.last()]).toEqual([
+            list.length,
+            list[0] ?? null,
+            list.at(-1) ?? null,
+          ]);
+          list.forEach((id, at) =>
+            expect([sequence.indexOf(id), sequence.before(id), sequence.behind(id)]).toEqual([
+              at,
+              list[at - 1] ?? null,
+              list[at + 1] ?? null,
+            ]),
+          );
+        },
+      ),
       { numRuns: 60 },
     );
   });

@@ -34,13 +34,24 @@ const item = (label: string, href: string | null = '/a', children: ResolvedItem[
   opensNewTab: false,
   children,
 });
-const menuOf = (items: ResolvedItem[]): ResolvedMenu => ({ key: 'main', name: 'Main', language: 'en', direction: 'ltr', items });
+const menuOf = (items: ResolvedItem[]): ResolvedMenu => ({
+  key: 'main',
+  name: 'Main',
+  language: 'en',
+  direction: 'ltr',
+  items,
+});
 
 const isElement = (node: DefaultTreeAdapterMap['childNode']): node is Element => 'tagName' in node;
-const elements = (node: { childNodes: DefaultTreeAdapterMap['childNode'][] }): Element[] => node.childNodes.filter(isElement);
+const elements = (node: { childNodes: DefaultTreeAdapterMap['childNode'][] }): Element[] =>
+  node.childNodes.filter(isElement);
 /** The label itself, without the badge and the description that may stand with it. */
 const textOf = (node: Element): string =>
-  node.childNodes.map((child) => ('value' in child ? child.value : isElement(child) && child.tagName === 'i' ? textOf(child) : '')).join('');
+  node.childNodes
+    .map((child) =>
+      'value' in child ? child.value : isElement(child) && child.tagName === 'i' ? textOf(child) : '',
+    )
+    .join('');
 
 /** What a browser makes of the HTML, as a tree of labels and addresses. */
 function treeIn(html: string): Tree[] {
@@ -54,13 +65,15 @@ function entriesOf(list: Element): Tree[] {
     const [face] = elements(entry);
     // A panel has a list for each of its columns.
     const panel = elements(entry).find(({ tagName }) => tagName === 'div');
-    const inner = panel === undefined ? elements(entry).filter(({ tagName }) => tagName === 'ul') : elements(panel);
+    const inner =
+      panel === undefined ? elements(entry).filter(({ tagName }) => tagName === 'ul') : elements(panel);
     const href = face?.attrs.find(({ name }) => name === 'href')?.value ?? null;
     return { label: face === undefined ? '' : textOf(face), href, children: inner.flatMap(entriesOf) };
   });
 }
 
-const plainTree = (items: readonly ResolvedItem[]): Tree[] => items.map(({ label, href, children }) => ({ label, href, children: plainTree(children) }));
+const plainTree = (items: readonly ResolvedItem[]): Tree[] =>
+  items.map(({ label, href, children }) => ({ label, href, children: plainTree(children) }));
 
 describe('the HTML of a menu', () => {
   it('parses back to the same labels, addresses and nesting, for any menu and place', () => {
@@ -68,13 +81,17 @@ describe('the HTML of a menu', () => {
       const document = randomDocument(seededRandom(seed), { pages: 20, menus: 2, items: 40 });
       for (const id of document.menus.nodes.keys()) {
         const menu = resolveMenu(document, id);
-        for (const place of places) expect(treeIn(renderMenu(menu, { place })), `seed ${seed}`).toEqual(plainTree(menu.items));
+        for (const place of places)
+          expect(treeIn(renderMenu(menu, { place })), `seed ${seed}`).toEqual(plainTree(menu.items));
       }
     }
   });
 
   it.each(HOSTILE)('shows the hostile label %j as text and nothing else', (label) => {
-    const html = renderMenu(menuOf([item(label, '/a', [item(label)]), item(label, null, [item(label, null)])]), { place: 'bar' });
+    const html = renderMenu(
+      menuOf([item(label, '/a', [item(label)]), item(label, null, [item(label, null)])]),
+      { place: 'bar' },
+    );
     const [nav] = elements(parseFragment(html));
     const tags = new Set<string>();
     const attributes = new Set<string>();
@@ -85,20 +102,39 @@ describe('the HTML of a menu', () => {
     };
     if (nav !== undefined) visit(nav);
     expect([...tags].toSorted()).toEqual(['a', 'button', 'li', 'nav', 'span', 'ul']);
-    expect([...attributes].toSorted()).toEqual(['aria-controls', 'aria-expanded', 'aria-label', 'class', 'dir', 'href', 'id', 'lang', 'type']);
-    // eslint-disable-next-line no-control-regex -- these are what must not come out
-    expect(html).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ud800-\udfff](?![\udc00-\udfff])(?<![\ud800-\udbff][\udc00-\udfff])/);
+    expect([...attributes].toSorted()).toEqual([
+      'aria-controls',
+      'aria-expanded',
+      'aria-label',
+      'class',
+      'dir',
+      'href',
+      'id',
+      'lang',
+      'type',
+    ]);
+    expect(html).not.toMatch(
+      // eslint-disable-next-line no-control-regex -- these are what must not come out
+      /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ud800-\udfff](?![\udc00-\udfff])(?<![\ud800-\udbff][\udc00-\udfff])/,
+    );
   });
 
-  it.each(['javascript:alert(1)', ' javascript:alert(1)', 'JAVASCRIPT:alert(1)', 'data:text/html,x', '//elsewhere.example/', 'java\tscript:x', 'vbscript:x'])(
-    'never links to %j, even when it got into a document',
-    (href) => {
-      expect(renderMenu(menuOf([item('A', href)]), { place: 'bar' })).not.toContain('href');
-    },
-  );
+  it.each([
+    'javascript:alert(1)',
+    ' javascript:alert(1)',
+    'JAVASCRIPT:alert(1)',
+    'data:text/html,x',
+    '//elsewhere.example/',
+    'java\tscript:x',
+    'vbscript:x',
+  ])('never links to %j, even when it got into a document', (href) => {
+    expect(renderMenu(menuOf([item('A', href)]), { place: 'bar' })).not.toContain('href');
+  });
 
   it('opens a new tab without giving it a hold on this one', () => {
-    expect(renderMenu(menuOf([{ ...item('A'), opensNewTab: true }]), { place: 'bar' })).toContain('<a href="/a" target="_blank" rel="noopener">A</a>');
+    expect(renderMenu(menuOf([{ ...item('A'), opensNewTab: true }]), { place: 'bar' })).toContain(
+      '<a href="/a" target="_blank" rel="noopener">A</a>',
+    );
   });
 
   it('is, without its marks, what the live header shows', () => {
@@ -119,7 +155,11 @@ describe('the HTML of a menu', () => {
         '/x',
         links.map((link) => item(link)),
       );
-    const dropdown = { form: 'panel' as const, opens: 'press' as const, panel: { extent: 'page' as const, gap: 12, innerWidth: 900, narrow: 'list' as const } };
+    const dropdown = {
+      form: 'panel' as const,
+      opens: 'press' as const,
+      panel: { extent: 'page' as const, gap: 12, innerWidth: 900, narrow: 'list' as const },
+    };
     const seeds: ResolvedItem = {
       ...item('Seeds', '/seeds', [group('Spring', 'Beans', 'Peas'), group('Autumn', 'Garlic'), item('All')]),
       dropdown,
@@ -131,13 +171,26 @@ describe('the HTML of a menu', () => {
       { ...item('Fly', '/fly', [item('B', '/b', [item('C')])]), dropdown: { form: 'flyouts' } },
     ]);
     const html = renderMenu(menu, { place: 'bar' });
-    expect(html).toContain('<li class="zv-drop zv-g12 zv-i900 zv-n-list" data-zv-opens="press"><a href="/seeds">');
-    expect(html).toContain('<div class="zv-panel zv-c2" id="zv-main-i00000000000000x" data-zv-panel="page item"><ul><li><a href="/x">Spring</a><ul>');
+    expect(html).toContain(
+      '<li class="zv-drop zv-g12 zv-i900 zv-n-list" data-zv-opens="press"><a href="/seeds">',
+    );
+    expect(html).toContain(
+      '<div class="zv-panel zv-c2" id="zv-main-i00000000000000x" data-zv-panel="page item"><ul><li><a href="/x">Spring</a><ul>',
+    );
     expect(html.match(/<button/g), 'one for each top entry, one in the flyout').toHaveLength(4);
     expect(treeIn(html)).toEqual(plainTree(menu.items));
     const styles = renderStyles({ breakpoints: { medium: 768, wide: 1024 } }, [menu]);
-    for (const rule of ['.zv-c2{--_columns:2}', '.zv-g12{--_drop:12px}', '.zv-i900>.zv-c2{', '.zv-row', '.zv-flyouts']) expect(styles).toContain(rule);
-    expect(renderStyles({ breakpoints: { medium: 768, wide: 1024 } }, [menuOf([item('A', '/a', [item('B')])])])).not.toContain('zv-panel{');
+    for (const rule of [
+      '.zv-c2{--_columns:2}',
+      '.zv-g12{--_drop:12px}',
+      '.zv-i900>.zv-c2{',
+      '.zv-row',
+      '.zv-flyouts',
+    ])
+      expect(styles).toContain(rule);
+    expect(
+      renderStyles({ breakpoints: { medium: 768, wide: 1024 } }, [menuOf([item('A', '/a', [item('B')])])]),
+    ).not.toContain('zv-panel{');
     expect(renderMenu(menu, { place: 'footer' }), 'no panel where nothing drops').not.toContain('zv-panel');
   });
 
@@ -159,14 +212,18 @@ describe('the HTML of a menu', () => {
   });
 
   it('is an empty nav for an empty menu', () => {
-    expect(renderMenu(menuOf([]), { place: 'footer' })).toBe('<nav class="zv zv-list" id="zv-main" aria-label="Main" lang="en" dir="ltr"></nav>');
+    expect(renderMenu(menuOf([]), { place: 'footer' })).toBe(
+      '<nav class="zv zv-list" id="zv-main" aria-label="Main" lang="en" dir="ltr"></nav>',
+    );
   });
 });
 
 describe('the style sheet', () => {
   it('names no physical direction, so that right-to-left needs nothing of its own', () => {
     const css = renderStyles({ breakpoints: { medium: 768, wide: 1024 } });
-    expect(css).not.toMatch(/(?:margin|padding|inset|border)-(?:left|right)|(?:^|[{;])(?:left|right):|text-align:(?:left|right)|float/);
+    expect(css).not.toMatch(
+      /(?:margin|padding|inset|border)-(?:left|right)|(?:^|[{;])(?:left|right):|text-align:(?:left|right)|float/,
+    );
   });
 });
 
@@ -180,8 +237,14 @@ describe('what a visitor gets', () => {
     pages: {
       ...document.pages,
       nodes: document.pages.nodes
-        .with(ids.get('/gone') ?? '', { ...document.pages.nodes.get(ids.get('/gone') ?? '')!, state: 'gone' as const })
-        .with(ids.get('/draft') ?? '', { ...document.pages.nodes.get(ids.get('/draft') ?? '')!, state: 'draft' as const }),
+        .with(ids.get('/gone') ?? '', {
+          ...document.pages.nodes.get(ids.get('/gone') ?? '')!,
+          state: 'gone' as const,
+        })
+        .with(ids.get('/draft') ?? '', {
+          ...document.pages.nodes.get(ids.get('/draft') ?? '')!,
+          state: 'draft' as const,
+        }),
     },
   };
 
@@ -196,8 +259,14 @@ describe('what a visitor gets', () => {
   it('goes the way its language is written, unless it is the site’s own', () => {
     const arabic = {
       ...document,
-      menus: { ...document.menus, nodes: document.menus.nodes.with(menu, { ...document.menus.nodes.get(menu)!, language: 'ar-EG' }) },
+      menus: {
+        ...document.menus,
+        nodes: document.menus.nodes.with(menu, { ...document.menus.nodes.get(menu)!, language: 'ar-EG' }),
+      },
     };
-    expect([resolveMenu(document, menu).direction, resolveMenu(arabic, menu).direction]).toEqual(['ltr', 'rtl']);
+    expect([resolveMenu(document, menu).direction, resolveMenu(arabic, menu).direction]).toEqual([
+      'ltr',
+      'rtl',
+    ]);
   });
 });

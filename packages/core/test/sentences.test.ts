@@ -17,11 +17,19 @@ const isSentence = new Ajv().compile(SentenceShape);
 
 describe('a template', () => {
   it('has a singular and a plural form, groups large numbers, and joins lists as one would say them', () => {
-    const words = (count: number): string => fillIn('{count|# item is|# items are} new', { count }, inWords, () => '');
-    expect([0, 1, 2, 1234].map(words)).toEqual(['0 items are new', '1 item is new', '2 items are new', '1,234 items are new']);
+    const words = (count: number): string =>
+      fillIn('{count|# item is|# items are} new', { count }, inWords, () => '');
+    expect([0, 1, 2, 1234].map(words)).toEqual([
+      '0 items are new',
+      '1 item is new',
+      '2 items are new',
+      '1,234 items are new',
+    ]);
     expect(counted(1, 'it', 'they')).toBe('it');
     const names = ['A', 'B', 'C'].map((name) => phrase('quotedName', { name }));
-    expect(fillIn('{names} of {count#}', { names, count: 5000 }, inWords, () => '')).toBe('“A”, “B” and “C” of 5,000');
+    expect(fillIn('{names} of {count#}', { names, count: 5000 }, inWords, () => '')).toBe(
+      '“A”, “B” and “C” of 5,000',
+    );
   });
 
   it('quotes hostile input by its beginning, and takes nothing from where objects come from', () => {
@@ -32,11 +40,13 @@ describe('a template', () => {
 
 describe('a sentence of the log', () => {
   it('is worded where it is read, whatever it says: older, newer, incomplete or hostile ones, too', () => {
-    expect(inWords(sentence('itemsChanged', { what: [phrase('settingIcon'), phrase('settingBadge')], count: 2 }))).toBe(
-      'Changed the icon and the badge of 2 items',
-    );
+    expect(
+      inWords(sentence('itemsChanged', { what: [phrase('settingIcon'), phrase('settingBadge')], count: 2 })),
+    ).toBe('Changed the icon and the badge of 2 items');
     // As version 4 stored it: worded.
-    expect(inWords({ code: 'partAdded', params: { what: 'a heading', label: 'Seeds' } })).toBe('Added a heading to the panel of “Seeds”');
+    expect(inWords({ code: 'partAdded', params: { what: 'a heading', label: 'Seeds' } })).toBe(
+      'Added a heading to the panel of “Seeds”',
+    );
     expect(inWords({ code: 'ofTheFuture', params: {} })).toBe('another change');
     expect(inWords({ code: 'toString', params: {} })).toBe('another change');
     expect(inWords({ code: 'itemRenamed', params: { was: 'A' } })).toBe('Renamed “A” to “…”');
@@ -48,11 +58,14 @@ describe('a sentence of the log', () => {
 
   it('is stored as codes and parameters, and quotes others only so deep', () => {
     let deep: Sentence = sentence('itemMoved', { label: 'A', parent: 'B' });
-    for (let round = 0; round < 50; round += 1) deep = sentence(round % 2 === 0 ? 'undone' : 'wentBack', { sentence: quoted(deep) });
+    for (let round = 0; round < 50; round += 1)
+      deep = sentence(round % 2 === 0 ? 'undone' : 'wentBack', { sentence: quoted(deep) });
     expect(isSentence(deep)).toBe(true);
     expect(JSON.stringify(deep).length).toBeLessThan(500);
     expect(inWords(deep)).toBe('Restored the state after: Undid: Restored the state after: another change');
-    expect(inWords(sentence('undone', { sentence: quoted(sentence('itemMoved', { label: 'A', parent: 'B' })) }))).toBe('Undid: Moved “A” into “B”');
+    expect(
+      inWords(sentence('undone', { sentence: quoted(sentence('itemMoved', { label: 'A', parent: 'B' })) })),
+    ).toBe('Undid: Moved “A” into “B”');
   });
 
   it('is refused from outside when it is no sentence: an unknown code, or phrases nested without end', () => {
@@ -66,7 +79,9 @@ describe('a sentence of the log', () => {
 
   it('needs all its parameters where it is a refusal: those are ours', () => {
     expect(() => refusal('alreadyFirst')).toThrow(/parameter "label"/);
-    expect(refusal('tooDeep', { label: 'A', level: 3, limit: 1, above: 1 }).message).toContain('allows 1 level.');
+    expect(refusal('tooDeep', { label: 'A', level: 3, limit: 1, above: 1 }).message).toContain(
+      'allows 1 level.',
+    );
   });
 });
 
@@ -100,7 +115,8 @@ describe('an ID', () => {
 describe('an address', () => {
   it('is shown as people read it, and never as another one than it is', () => {
     expect(shownAddress('/%D8%B2%D9%8A%D8%A7%D8%B1%D8%A9/caf%C3%A9?a=%20b')).toBe('/زيارة/café?a=%20b');
-    for (const address of ['/a%2Fb', '/%00', '/%E2%80%AE/x', '/%FF', '/%D8', '/100%25', '/a%23b']) expect(shownAddress(address)).toBe(address);
+    for (const address of ['/a%2Fb', '/%00', '/%E2%80%AE/x', '/%FF', '/%D8', '/100%25', '/a%23b'])
+      expect(shownAddress(address)).toBe(address);
   });
 
   it('that is changed as it is shown is stored as servers have it', () => {
@@ -108,6 +124,8 @@ describe('an address', () => {
     const id = ids.get('/a') ?? '';
     const edit = readdressPage(contextOf(document), id, '/زيارة/%2F');
     const applied = edit.ok ? applyEdit(document, edit.value) : edit;
-    expect(applied.ok && nodeAt(applied.value.document.pages, id).address).toBe('/%D8%B2%D9%8A%D8%A7%D8%B1%D8%A9/%2F');
+    expect(applied.ok && nodeAt(applied.value.document.pages, id).address).toBe(
+      '/%D8%B2%D9%8A%D8%A7%D8%B1%D8%A9/%2F',
+    );
   });
 });

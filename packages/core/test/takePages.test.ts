@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../src/base/seededRandom.ts';
-import { MOST_TAKEN, pagesToTake, partsOf, takePart } from '../src/commands/takePages.ts';
+import { MOST_TAKEN, pagesToTake, chunksOf, takeChunk } from '../src/commands/takePages.ts';
 import type { IncomingPage } from '../src/diff/diffPages.ts';
 import { findBreach } from '../src/model/findBreach.ts';
 import type { SiteDocument } from '../src/model/document.ts';
@@ -19,18 +19,25 @@ const many = (count: number, words = ''): IncomingPage[] =>
     summary: 'x'.repeat(200),
   }));
 
-function wantedOf(start: SiteDocument, pages: readonly IncomingPage[], missing: 'keep' | 'retire' = 'keep'): ImportPages {
+function wantedOf(
+  start: SiteDocument,
+  pages: readonly IncomingPage[],
+  missing: 'keep' | 'retire' = 'keep',
+): ImportPages {
   // Other random numbers each time: the same would give new pages the ids of old ones.
   const wanted = pagesToTake(contextOf(start, 7 + start.pages.nodes.size), pages, missing);
   if (!wanted.ok) throw new Error(wanted.refusal.message);
   return wanted.value;
 }
 
-function applied(start: SiteDocument, parts: readonly ImportPages[]): { readonly document: SiteDocument; readonly sizes: number[] } {
+function applied(
+  start: SiteDocument,
+  parts: readonly ImportPages[],
+): { readonly document: SiteDocument; readonly sizes: number[] } {
   let document = start;
   const sizes: number[] = [];
   for (const part of parts) {
-    const edit = takePart(contextOf(document), part);
+    const edit = takeChunk(contextOf(document), part);
     if (!edit.ok) throw new Error(edit.refusal.message);
     const done = applyEdit(document, edit.value);
     if (!done.ok) throw new Error(done.refusal.message);
@@ -40,7 +47,8 @@ function applied(start: SiteDocument, parts: readonly ImportPages[]): { readonly
   return { document, sizes };
 }
 
-const taken = (start: SiteDocument, pages: readonly IncomingPage[]): ReturnType<typeof applied> => applied(start, partsOf(wantedOf(start, pages)));
+const taken = (start: SiteDocument, pages: readonly IncomingPage[]): ReturnType<typeof applied> =>
+  applied(start, chunksOf(wantedOf(start, pages)));
 
 describe('pages of a file', () => {
   const empty = randomDocument(seededRandom(1), { pages: 0, menus: 1, items: 0 });
@@ -59,12 +67,23 @@ describe('pages of a file', () => {
 
   it('come to the same in parts and in one', () => {
     const { document } = taken(empty, many(200));
-    const others = many(210, ' now').flatMap((page, at) => (at >= 150 && at < 200 ? [] : [at >= 140 ? { ...page, above: ['/p0'] } : page]));
+    const others = many(210, ' now').flatMap((page, at) =>
+      at >= 150 && at < 200 ? [] : [at >= 140 ? { ...page, above: ['/p0'] } : page],
+    );
     const wanted = wantedOf(document, others, 'retire');
-    expect([wanted.added.length, wanted.moved.length > 8, wanted.changed.length, partsOf(wanted, 5000).length > 4]).toEqual([10, true, 200, true]);
-    const [whole, parts] = [applied(document, [wanted]).document.pages, applied(document, partsOf(wanted, 5000)).document.pages];
+    expect([
+      wanted.added.length,
+      wanted.moved.length > 8,
+      wanted.changed.length,
+      chunksOf(wanted, 5000).length > 4,
+    ]).toEqual([10, true, 200, true]);
+    const [whole, parts] = [
+      applied(document, [wanted]).document.pages,
+      applied(document, chunksOf(wanted, 5000)).document.pages,
+    ];
     expect(new Map(parts.nodes)).toEqual(new Map(whole.nodes));
-    const orders = ({ children }: SiteDocument['pages']): unknown[] => [...children].map(([id, order]) => [id, [...order]]);
+    const orders = ({ children }: SiteDocument['pages']): unknown[] =>
+      [...children].map(([id, order]) => [id, [...order]]);
     expect(orders(parts)).toEqual(orders(whole));
   });
 
@@ -78,11 +97,15 @@ describe('pages of a file', () => {
   });
 
   it('have the state that the file says, and come back or go with it', () => {
-    const states = (document: SiteDocument): string[] => [...document.pages.nodes.values()].map(({ title, state }) => `${title}: ${state}`).sort();
+    const states = (document: SiteDocument): string[] =>
+      [...document.pages.nodes.values()].map(({ title, state }) => `${title}: ${state}`).sort();
     const [one, two] = many(2);
     if (one === undefined || two === undefined) throw new Error('There are none.');
     const { document } = taken(empty, [one, { ...two, state: 'draft' }]);
     expect(states(document)).toEqual(['Page 0: live', 'Page 1: draft']);
-    expect(states(taken(document, [{ ...one, state: 'gone' }, two]).document)).toEqual(['Page 0: gone', 'Page 1: live']);
+    expect(states(taken(document, [{ ...one, state: 'gone' }, two]).document)).toEqual([
+      'Page 0: gone',
+      'Page 1: live',
+    ]);
   });
 });

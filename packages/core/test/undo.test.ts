@@ -25,15 +25,28 @@ const mine = contextOf(document, 1);
 describe('undo among several people', () => {
   it('puts a removed item back where it stood, although its neighbour was removed since', () => {
     const removal = done(document, removeItems(mine, [id('C')]));
-    const theirs = done(removal.document, removeItems({ ...contextOf(removal.document, 2), session: 'w000000000000002' }, [id('B')]));
-    const back = done(theirs.document, undoEdit(contextOf(theirs.document, 3), { edit: removal.edit, since: [theirs.edit], group: null }));
+    const theirs = done(
+      removal.document,
+      removeItems({ ...contextOf(removal.document, 2), session: 'w000000000000002' }, [id('B')]),
+    );
+    const back = done(
+      theirs.document,
+      undoEdit(contextOf(theirs.document, 3), { edit: removal.edit, since: [theirs.edit], group: null }),
+    );
     expect([...childrenOf(back.document.items, menu)]).toEqual([id('A'), id('C'), id('D')]);
   });
 
   it('refuses when somebody else changed the same field since, and names them', () => {
     const renamed = done(document, renameItem(mine, id('A'), 'Mine'));
-    const theirs = done(renamed.document, renameItem({ ...contextOf(renamed.document, 2), session: 'w000000000000002' }, id('A'), 'Theirs'));
-    const refused = undoEdit(contextOf(theirs.document, 3), { edit: renamed.edit, since: [{ ...theirs.edit, actor: 'Noor' }], group: null });
+    const theirs = done(
+      renamed.document,
+      renameItem({ ...contextOf(renamed.document, 2), session: 'w000000000000002' }, id('A'), 'Theirs'),
+    );
+    const refused = undoEdit(contextOf(theirs.document, 3), {
+      edit: renamed.edit,
+      since: [{ ...theirs.edit, actor: 'Noor' }],
+      group: null,
+    });
     expect(refused.ok ? '' : refused.refusal.message).toBe(
       'Can’t undo: Noor has changed “Theirs” since (Renamed “Mine” to “Theirs”). Edit it directly, or skip this step.',
     );
@@ -41,17 +54,32 @@ describe('undo among several people', () => {
 
   it('takes back a rename although somebody moved the item since', () => {
     const renamed = done(document, renameItem(mine, id('A'), 'Mine'));
-    const theirs = done(renamed.document, moveItems(contextOf(renamed.document, 2), [id('A')], { parent: id('D'), after: null }));
-    const back = done(theirs.document, undoEdit(contextOf(theirs.document, 3), { edit: renamed.edit, since: [theirs.edit], group: null }));
+    const theirs = done(
+      renamed.document,
+      moveItems(contextOf(renamed.document, 2), [id('A')], { parent: id('D'), after: null }),
+    );
+    const back = done(
+      theirs.document,
+      undoEdit(contextOf(theirs.document, 3), { edit: renamed.edit, since: [theirs.edit], group: null }),
+    );
     expect(back.document.items.nodes.get(id('A'))).toMatchObject({ label: 'A', parent: id('D') });
   });
 });
 
 describe('history', () => {
-  const edit = (name: string, changes: Partial<Edit> = {}) => ({ id: name, session: 'w1', group: null, undoes: null, ...changes });
+  const edit = (name: string, changes: Partial<Edit> = {}) => ({
+    id: name,
+    session: 'w1',
+    group: null,
+    undoes: null,
+    ...changes,
+  });
 
   it('is not cleared by what others do', () => {
-    const history = [edit('e1'), edit('u1', { undoes: 'e1' }), edit('x', { session: 'w2' })].reduce(withEdit, newHistory('w1'));
+    const history = [edit('e1'), edit('u1', { undoes: 'e1' }), edit('x', { session: 'w2' })].reduce(
+      withEdit,
+      newHistory('w1'),
+    );
     expect(nextRedo(history)).toEqual(['u1']);
   });
 
@@ -62,7 +90,10 @@ describe('history', () => {
   });
 
   it('takes a group back together, latest first', () => {
-    const history = [edit('e1'), edit('e2', { group: 'g' }), edit('e3', { group: 'g' })].reduce(withEdit, newHistory('w1'));
+    const history = [edit('e1'), edit('e2', { group: 'g' }), edit('e3', { group: 'g' })].reduce(
+      withEdit,
+      newHistory('w1'),
+    );
     expect(nextUndo(history)).toEqual(['e3', 'e2']);
   });
 });
@@ -80,8 +111,16 @@ describe('rebase', () => {
   it('keeps an anchor that was removed and brought back', () => {
     const late = done(document, moveItems(mine, [id('A')], { parent: menu, after: id('C') })).edit;
     const removed = done(document, removeItems(contextOf(document, 2), [id('C')]));
-    const back = done(removed.document, undoEdit(contextOf(removed.document, 4), { edit: removed.edit, since: [], group: null }));
+    const back = done(
+      removed.document,
+      undoEdit(contextOf(removed.document, 4), { edit: removed.edit, since: [], group: null }),
+    );
     const applied = applyEdit(back.document, rebaseEdit(late, [removed.edit, back.edit]));
-    expect(applied.ok && [...childrenOf(applied.value.document.items, menu)]).toEqual([id('B'), id('C'), id('A'), id('D')]);
+    expect(applied.ok && [...childrenOf(applied.value.document.items, menu)]).toEqual([
+      id('B'),
+      id('C'),
+      id('A'),
+      id('D'),
+    ]);
   });
 });

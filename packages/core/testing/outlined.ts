@@ -14,32 +14,58 @@ export interface Outlined {
 }
 
 /**
- * A document with one menu, “Menu”, from an outline set in by two spaces a level. `Label` is a heading, `Label > /path` leads to an
- * address, `= /path` to the page there, with its title; pages are given as an outline of `/path Title`.
+ * A document with one menu, “Menu”, from an outline set in by two spaces a level. `Label` is a heading,
+ * `Label > /path` leads to an address, `= /path` to the page there, with its title; pages are given as an
+ * outline of `/path Title`.
  */
 export function outlined(items: string, pages = ''): Outlined {
   const random = seededRandom(5);
   const ids = new Map<string, Id>();
   const menu = mintId('menu', random);
   const start = newDocument(siteFixture);
-  const pageNodes = tree(pages, siteFixture.id, () => mintId('page', random)).map(({ id, parent, text }): Page => {
-    const [address = '', ...title] = text.split(' ');
-    ids.set(address, id);
-    return { id, parent, key: address, kind: 'page', title: title.join(' '), address, state: 'live', language: null, template: null };
-  });
+  const pageNodes = tree(pages, siteFixture.id, () => mintId('page', random)).map(
+    ({ id, parent, text }): Page => {
+      const [address = '', ...title] = text.split(' ');
+      ids.set(address, id);
+      return {
+        id,
+        parent,
+        key: address,
+        kind: 'page',
+        title: title.join(' '),
+        address,
+        state: 'live',
+        language: null,
+        template: null,
+      };
+    },
+  );
   const itemNodes = tree(items, menu, () => mintId('item', random)).map(({ id, parent, text }): Item => {
     const [label = '', target] = text.startsWith('= ') ? ['', text.slice(2)] : text.split(' > ');
     const page = target === undefined ? undefined : ids.get(target);
     ids.set(label === '' ? `= ${target}` : label, id);
     const destination: Item['destination'] =
-      target === undefined ? { kind: 'none' } : page === undefined ? { kind: 'address', address: target } : { kind: 'page', page, anchor: null };
+      target === undefined
+        ? { kind: 'none' }
+        : page === undefined
+          ? { kind: 'address', address: target }
+          : { kind: 'page', page, anchor: null };
     return { id, parent, label: label === '' ? null : label, destination, opensNewTab: false, agreed: null };
   });
-  const place = { id: mintId('placement', random), parent: siteFixture.id, menu, place: 'bar' as const, templates: null, deviceClasses: ['wide' as const] };
+  const place = {
+    id: mintId('placement', random),
+    parent: siteFixture.id,
+    menu,
+    place: 'bar' as const,
+    templates: null,
+    deviceClasses: ['wide' as const],
+  };
   const document: SiteDocument = {
     ...start,
     pages: withNodesLast(start.pages, pageNodes),
-    menus: withNodesLast(start.menus, [{ id: menu, parent: siteFixture.id, key: 'menu', name: 'Menu', language: 'en', description: '' }]),
+    menus: withNodesLast(start.menus, [
+      { id: menu, parent: siteFixture.id, key: 'menu', name: 'Menu', language: 'en', description: '' },
+    ]),
     items: withNodesLast(start.items, itemNodes),
     placements: withNodesLast(start.placements, [place]),
   };

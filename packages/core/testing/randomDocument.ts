@@ -20,13 +20,32 @@ export interface DocumentSize {
   readonly panels?: number;
 }
 
-const WORDS = ['Fern', 'Moss', '<b>Bulbs</b>', 'Été & "hiver"', 'بذور', '種子', 'Tools', 'Pots', "Seed's", '🌱 Herbs', 'Old sorts', 'Café'];
+const WORDS = [
+  'Fern',
+  'Moss',
+  '<b>Bulbs</b>',
+  'Été & "hiver"',
+  'بذور',
+  '種子',
+  'Tools',
+  'Pots',
+  "Seed's",
+  '🌱 Herbs',
+  'Old sorts',
+  'Café',
+];
 
 /** A sound document of that size; the same random bits give the same one. */
-export function randomDocument(random: RandomBits, { pages, menus, items, branching = null, panels = 0 }: DocumentSize): SiteDocument {
+export function randomDocument(
+  random: RandomBits,
+  { pages, menus, items, branching = null, panels = 0 }: DocumentSize,
+): SiteDocument {
   const site = siteFixture;
   const start = newDocument(site);
-  const withPages = { ...start, pages: withNodesLast(start.pages, randomPages(random, site.id, pages, branching)) };
+  const withPages = {
+    ...start,
+    pages: withNodesLast(start.pages, randomPages(random, site.id, pages, branching)),
+  };
   const menuList = Array.from({ length: menus }, (_, at) => ({
     id: mintId('menu', random),
     parent: site.id,
@@ -53,26 +72,44 @@ export function randomDocument(random: RandomBits, { pages, menus, items, branch
     branching,
   );
   const whole = { ...complete, items: withNodesLast(start.items, itemList) };
-  return panels === 0 ? whole : { ...whole, parts: withNodesLast(start.parts, randomParts(random, whole, panels)) };
+  return panels === 0
+    ? whole
+    : { ...whole, parts: withNodesLast(start.parts, randomParts(random, whole, panels)) };
 }
 
 /** Panels of some items: rows of cells with a few parts in them. */
 function randomParts(random: RandomBits, { items, pages, menus }: SiteDocument, count: number): Part[] {
-  const owners = [...new Set(Array.from({ length: count }, () => pick(random, [...items.nodes.keys()]) ?? ''))].filter((id) => id !== '');
+  const owners = [
+    ...new Set(Array.from({ length: count }, () => pick(random, [...items.nodes.keys()]) ?? '')),
+  ].filter((id) => id !== '');
   return owners.flatMap((owner) => {
     const children = [...items.nodes.values()].filter(({ parent }) => parent === owner);
     return Array.from({ length: 1 + below(random, 2) }, (): Part[] => {
       const row: Part = { id: mintId('part', random), parent: owner, kind: 'row' };
-      const cells = [6, 4].map((span): Part => ({ id: mintId('part', random), parent: row.id, kind: 'cell', span }));
+      const cells = [6, 4].map((span): Part => ({
+        id: mintId('part', random),
+        parent: row.id,
+        kind: 'cell',
+        span,
+      }));
       const parts = cells.flatMap(({ id: parent }) => {
         const base = { id: mintId('part', random), parent };
         const page = pick(random, [...pages.nodes.keys()]) ?? null;
         const kinds: Part[] = [
-          { ...base, kind: 'heading', text: pick(random, WORDS) ?? 'Heading', ...(page === null ? {} : { destination: { kind: 'page', page, anchor: null } }) },
+          {
+            ...base,
+            kind: 'heading',
+            text: pick(random, WORDS) ?? 'Heading',
+            ...(page === null ? {} : { destination: { kind: 'page', page, anchor: null } }),
+          },
           { ...base, kind: 'pages', source: { page, depth: 2, order: 'title', limit: 3 } },
           { ...base, kind: 'group', item: pick(random, children)?.id ?? owner },
           { ...base, kind: 'groups', columns: 2 },
-          { ...base, kind: 'text', body: [{ kind: 'paragraph', runs: [{ text: pick(random, WORDS) ?? 'Text', bold: true }] }] },
+          {
+            ...base,
+            kind: 'text',
+            body: [{ kind: 'paragraph', runs: [{ text: pick(random, WORDS) ?? 'Text', bold: true }] }],
+          },
           { ...base, kind: 'menu', menu: pick(random, [...menus.nodes.keys()]) ?? '' },
         ];
         return [pick(random, kinds) ?? { ...base, kind: 'divider' as const }];
@@ -89,12 +126,28 @@ function randomPages(random: RandomBits, root: Id, count: number, branching: num
     const title = `${pick(random, WORDS)} ${at}`;
     const state = (['live', 'live', 'live', 'draft', 'gone'] as const)[below(random, 5)] ?? 'live';
     const address = `/p${at}`;
-    pages.push({ id: mintId('page', random), parent, key: address, kind: 'page', title, address, state, language: null, template: null });
+    pages.push({
+      id: mintId('page', random),
+      parent,
+      key: address,
+      kind: 'page',
+      title,
+      address,
+      state,
+      language: null,
+      template: null,
+    });
   }
   return pages;
 }
 
-function randomItems(random: RandomBits, document: SiteDocument, menus: readonly Id[], count: number, branching: number | null): Item[] {
+function randomItems(
+  random: RandomBits,
+  document: SiteDocument,
+  menus: readonly Id[],
+  count: number,
+  branching: number | null,
+): Item[] {
   const pages = [...document.pages.nodes.keys()];
   const items: Item[] = [];
   for (let at = 0; at < count; at += 1) {
@@ -106,7 +159,11 @@ function randomItems(random: RandomBits, document: SiteDocument, menus: readonly
       id: mintId('item', random),
       parent,
       label: isPage && form < 2 ? null : `${pick(random, WORDS)} ${at}`,
-      destination: isPage ? { kind: 'page', page, anchor: null } : form === 5 ? { kind: 'none' } : { kind: 'address', address: `/a/${at}` },
+      destination: isPage
+        ? { kind: 'page', page, anchor: null }
+        : form === 5
+          ? { kind: 'none' }
+          : { kind: 'address', address: `/a/${at}` },
       opensNewTab: below(random, 5) === 0,
       agreed: isPage ? agreedFacts(document, page) : null,
       ...randomSettings(random),
@@ -121,8 +178,12 @@ function randomSettings(random: RandomBits): Settings {
   const word = pick(random, WORDS) ?? 'New';
   return {
     ...(below(random, 2) === 0 ? { tooltip: word, description: `${word} & more` } : {}),
-    ...(below(random, 3) === 0 ? { badge: { text: word, color: '#ffffff', background: '#1f5a3a', position: 'after' } } : {}),
-    ...(below(random, 3) === 0 ? { icon: { name: 'leaf', path: 'M2 2h20v20H2Z', color: null, position: 'before' }, labelHidden: true } : {}),
+    ...(below(random, 3) === 0
+      ? { badge: { text: word, color: '#ffffff', background: '#1f5a3a', position: 'after' } }
+      : {}),
+    ...(below(random, 3) === 0
+      ? { icon: { name: 'leaf', path: 'M2 2h20v20H2Z', color: null, position: 'before' }, labelHidden: true }
+      : {}),
     ...(below(random, 3) === 0 ? { hiddenOn: ['narrow'], activation: { wide: 'open' } } : {}),
     ...(below(random, 4) === 0 ? { heldBack: true } : {}),
     ...(below(random, 2) === 0 ? { dropdown: randomDropdown(random) } : {}),
@@ -133,15 +194,34 @@ function randomDropdown(random: RandomBits): Dropdown {
   return {
     form: pick(random, dropdownForms) ?? 'list',
     ...(below(random, 3) === 0 ? { opens: pick(random, openings) ?? 'press' } : {}),
-    ...(below(random, 2) === 0 ? { list: { width: 200 + below(random, 100), align: 'end', columns: 2 } } : {}),
     ...(below(random, 2) === 0
-      ? { panel: { columns: 1 + below(random, 6), extent: pick(random, extents) ?? 640, gap: below(random, 20), innerWidth: 900, narrow: 'list' } }
+      ? { list: { width: 200 + below(random, 100), align: 'end', columns: 2 } }
+      : {}),
+    ...(below(random, 2) === 0
+      ? {
+          panel: {
+            columns: 1 + below(random, 6),
+            extent: pick(random, extents) ?? 640,
+            gap: below(random, 20),
+            innerWidth: 900,
+            narrow: 'list',
+          },
+        }
       : {}),
   };
 }
 
-/** With a branching, a complete tree of that degree; else one of the latest few, so that it grows deep as well as broad. */
-function parentFor(random: RandomBits, root: Id, before: readonly { readonly id: Id }[], at: number, branching: number | null): Id {
+/**
+ * With a branching, a complete tree of that degree; else one of the latest few, so that it grows deep as well
+ * as broad.
+ */
+function parentFor(
+  random: RandomBits,
+  root: Id,
+  before: readonly { readonly id: Id }[],
+  at: number,
+  branching: number | null,
+): Id {
   if (branching !== null) return before[Math.floor(at / branching) - 1]?.id ?? root;
   return below(random, 4) === 0 ? root : (before[Math.max(0, at - 1 - below(random, 12))]?.id ?? root);
 }

@@ -8,8 +8,8 @@ import type { Badge } from '../src/schema/settings.ts';
 import { below, pick } from './pick.ts';
 
 /**
- * Any operation on the document, many of which have to be refused (moves into their own branch, removals of what is used). Null
- * when there is nothing to do such a thing to.
+ * Any operation on the document, many of which have to be refused (moves into their own branch, removals of
+ * what is used). Null when there is nothing to do such a thing to.
  */
 export function randomOperation(random: RandomBits, document: SiteDocument): Operation | null {
   const make = pick(random, makers);
@@ -28,8 +28,15 @@ const makers: readonly Maker[] = [
     if (id === null) return null;
     const { label, opensNewTab, badge = null, heldBack = null, link = null } = nodeAt(document.items, id);
     const form = below(random, 5);
-    if (form === 4) return { kind: 'updateItem', id, set: { badge: badge === null ? randomBadge(random) : null, heldBack: true }, was: { badge, heldBack } };
-    if (form === 3) return { kind: 'updateItem', id, set: { link: anyId(random, document, 'sharedLinks') }, was: { link } };
+    if (form === 4)
+      return {
+        kind: 'updateItem',
+        id,
+        set: { badge: badge === null ? randomBadge(random) : null, heldBack: true },
+        was: { badge, heldBack },
+      };
+    if (form === 3)
+      return { kind: 'updateItem', id, set: { link: anyId(random, document, 'sharedLinks') }, was: { link } };
     return form < 2
       ? { kind: 'updateItem', id, set: { label: `Renamed ${below(random, 9)}` }, was: { label } }
       : { kind: 'updateItem', id, set: { opensNewTab: !opensNewTab }, was: { opensNewTab } };
@@ -38,21 +45,47 @@ const makers: readonly Maker[] = [
     const id = anyId(random, document, 'pages');
     if (id === null) return null;
     const { title, state } = nodeAt(document.pages, id);
-    return { kind: 'updatePage', id, set: { title: `Page ${below(random, 9)}`, state: 'gone' }, was: { title, state } };
+    return {
+      kind: 'updatePage',
+      id,
+      set: { title: `Page ${below(random, 9)}`, state: 'gone' },
+      was: { title, state },
+    };
   },
   (random, document) => {
     const id = anyId(random, document, 'menus');
-    return id === null ? null : { kind: 'updateMenu', id, set: { key: `menu-${below(random, 4)}` }, was: { key: nodeAt(document.menus, id).key } };
+    return id === null
+      ? null
+      : {
+          kind: 'updateMenu',
+          id,
+          set: { key: `menu-${below(random, 4)}` },
+          was: { key: nodeAt(document.menus, id).key },
+        };
   },
   (random, document) => {
     const id = anyId(random, document, 'placements');
-    return id === null ? null : { kind: 'updatePlacement', id, set: { place: 'side' }, was: { place: nodeAt(document.placements, id).place } };
+    return id === null
+      ? null
+      : {
+          kind: 'updatePlacement',
+          id,
+          set: { place: 'side' },
+          was: { place: nodeAt(document.placements, id).place },
+        };
   },
   (random, document) => {
     const spot = anySpot(random, document, 'items');
     const page = anyId(random, document, 'pages');
     if (spot === null) return null;
-    const top = { id: mintId('item', random), parent: spot.parent, label: 'New', destination: { kind: 'none' as const }, opensNewTab: false, agreed: null };
+    const top = {
+      id: mintId('item', random),
+      parent: spot.parent,
+      label: 'New',
+      destination: { kind: 'none' as const },
+      opensNewTab: false,
+      agreed: null,
+    };
     const leaf = {
       ...top,
       id: mintId('item', random),
@@ -81,30 +114,53 @@ const makers: readonly Maker[] = [
   (random, document) => {
     const id = mintId('menu', random);
     const key = `menu-${below(random, 6)}`;
-    return { kind: 'addMenu', after: null, branch: [{ id, parent: document.site.id, key, name: key, language: 'en', description: '' }] };
+    return {
+      kind: 'addMenu',
+      after: null,
+      branch: [{ id, parent: document.site.id, key, name: key, language: 'en', description: '' }],
+    };
   },
   (random, document) => {
     const menu = anyId(random, document, 'menus');
     const id = mintId('placement', random);
     return menu === null
       ? null
-      : { kind: 'addPlacement', after: null, branch: [{ id, parent: document.site.id, menu, place: 'side', templates: ['post'], deviceClasses: [] }] };
+      : {
+          kind: 'addPlacement',
+          after: null,
+          branch: [
+            { id, parent: document.site.id, menu, place: 'side', templates: ['post'], deviceClasses: [] },
+          ],
+        };
   },
   (random, document) => move(random, document, 'sharedLinks', 'moveSharedLink'),
   (random, document) => {
     const id = mintId('leftFinding', random);
-    return { kind: 'addLeftFinding', after: null, branch: [{ id, parent: document.site.id, finding: 'pageGone x', facts: '', reason: 'For now' }] };
+    return {
+      kind: 'addLeftFinding',
+      after: null,
+      branch: [{ id, parent: document.site.id, finding: 'pageGone x', facts: '', reason: 'For now' }],
+    };
   },
   (random, document) => {
     const id = anyId(random, document, 'leftFindings');
-    return id === null ? null : { kind: 'removeLeftFinding', after: spotOf(document.leftFindings, id).after, branch: branchOf(document.leftFindings, id) };
+    return id === null
+      ? null
+      : {
+          kind: 'removeLeftFinding',
+          after: spotOf(document.leftFindings, id).after,
+          branch: branchOf(document.leftFindings, id),
+        };
   },
   (random, document) => {
     const id = anyId(random, document, 'items');
     const page = anyId(random, document, 'pages');
     if (id === null || page === null) return null;
     const { follow = null } = nodeAt(document.items, id);
-    const set = follow === null ? { of: { kind: 'pages' as const, page }, depth: 1 + below(random, 3), order: 'title' as const } : null;
+    const set =
+      follow === null
+        ? { of: { kind: 'pages' as const, page }, depth: 1 + below(random, 3), order: 'title' as const }
+        : null;
     return { kind: 'updateItem', id, set: { follow: set }, was: { follow } };
   },
   (random, document) => {
@@ -112,7 +168,12 @@ const makers: readonly Maker[] = [
     const menu = anyId(random, document, 'menus');
     if (id === null || menu === null) return null;
     const { follow = null } = nodeAt(document.menus, id);
-    return { kind: 'updateMenu', id, set: { follow: { of: { kind: 'menu', menu }, depth: 2, order: 'site' } }, was: { follow } };
+    return {
+      kind: 'updateMenu',
+      id,
+      set: { follow: { of: { kind: 'menu', menu }, depth: 2, order: 'site' } },
+      was: { follow },
+    };
   },
   (random, document) => move(random, document, 'parts', 'movePart'),
   (random, document) => move(random, document, 'parts', 'movePart'),
@@ -135,7 +196,9 @@ const makers: readonly Maker[] = [
       { id, parent, kind: 'pages' as const, source: { page, depth: 1, order: 'site' as const, limit: 2 } },
       { id, parent, kind: 'menu' as const, menu },
     ]);
-    return part === undefined ? null : { kind: 'addPart', after: childrenOf(document.parts, parent).last(), branch: [part] };
+    return part === undefined
+      ? null
+      : { kind: 'addPart', after: childrenOf(document.parts, parent).last(), branch: [part] };
   },
   (random, document) => {
     const id = anyId(random, document, 'parts');
@@ -150,25 +213,58 @@ const makers: readonly Maker[] = [
   },
   (random, document) => {
     const id = anyId(random, document, 'parts');
-    return id === null ? null : { kind: 'removePart', after: spotOf(document.parts, id).after, branch: branchOf(document.parts, id) };
+    return id === null
+      ? null
+      : { kind: 'removePart', after: spotOf(document.parts, id).after, branch: branchOf(document.parts, id) };
   },
   (random, document) => {
-    const preset = { id: mintId('preset', random), parent: document.site.id, name: `Preset ${below(random, 5)}`, rows: [{ kind: 'row' as const }] };
-    return { kind: 'addPreset', after: childrenOf(document.presets, document.site.id).last(), branch: [preset] };
+    const preset = {
+      id: mintId('preset', random),
+      parent: document.site.id,
+      name: `Preset ${below(random, 5)}`,
+      rows: [{ kind: 'row' as const }],
+    };
+    return {
+      kind: 'addPreset',
+      after: childrenOf(document.presets, document.site.id).last(),
+      branch: [preset],
+    };
   },
   (random, document) => {
     const id = anyId(random, document, 'presets');
     if (id === null) return null;
-    if (below(random, 2) === 0) return { kind: 'removePreset', after: spotOf(document.presets, id).after, branch: branchOf(document.presets, id) };
-    return { kind: 'updatePreset', id, set: { name: `Renamed ${below(random, 9)}` }, was: { name: nodeAt(document.presets, id).name } };
+    if (below(random, 2) === 0)
+      return {
+        kind: 'removePreset',
+        after: spotOf(document.presets, id).after,
+        branch: branchOf(document.presets, id),
+      };
+    return {
+      kind: 'updatePreset',
+      id,
+      set: { name: `Renamed ${below(random, 9)}` },
+      was: { name: nodeAt(document.presets, id).name },
+    };
   },
   (random, document) => move(random, document, 'ownFields', 'moveOwnField'),
   (random, document) => {
     const id = mintId('sharedLink', random);
     const page = anyId(random, document, 'pages');
-    const destination = page === null ? ({ kind: 'undecided' } as const) : ({ kind: 'page', page, anchor: null } as const);
-    const link = { id, parent: document.site.id, label: 'Shared', destination, opensNewTab: false, agreed: null };
-    return { kind: 'addSharedLink', after: childrenOf(document.sharedLinks, document.site.id).last(), branch: [link] };
+    const destination =
+      page === null ? ({ kind: 'undecided' } as const) : ({ kind: 'page', page, anchor: null } as const);
+    const link = {
+      id,
+      parent: document.site.id,
+      label: 'Shared',
+      destination,
+      opensNewTab: false,
+      agreed: null,
+    };
+    return {
+      kind: 'addSharedLink',
+      after: childrenOf(document.sharedLinks, document.site.id).last(),
+      branch: [link],
+    };
   },
   (random, document) => {
     const id = anyId(random, document, 'sharedLinks');
@@ -179,7 +275,13 @@ const makers: readonly Maker[] = [
   },
   (random, document) => {
     const id = anyId(random, document, 'sharedLinks');
-    return id === null ? null : { kind: 'removeSharedLink', after: spotOf(document.sharedLinks, id).after, branch: branchOf(document.sharedLinks, id) };
+    return id === null
+      ? null
+      : {
+          kind: 'removeSharedLink',
+          after: spotOf(document.sharedLinks, id).after,
+          branch: branchOf(document.sharedLinks, id),
+        };
   },
   (random, document) => {
     const field = {
@@ -195,27 +297,47 @@ const makers: readonly Maker[] = [
   (random, document) => {
     const id = anyId(random, document, 'ownFields');
     const key = `field-${below(random, 5)}`;
-    return id === null ? null : { kind: 'updateOwnField', id, set: { key }, was: { key: nodeAt(document.ownFields, id).key } };
+    return id === null
+      ? null
+      : { kind: 'updateOwnField', id, set: { key }, was: { key: nodeAt(document.ownFields, id).key } };
   },
   (random, document) => {
     const id = anyId(random, document, 'ownFields');
-    return id === null ? null : { kind: 'removeOwnField', after: spotOf(document.ownFields, id).after, branch: branchOf(document.ownFields, id) };
+    return id === null
+      ? null
+      : {
+          kind: 'removeOwnField',
+          after: spotOf(document.ownFields, id).after,
+          branch: branchOf(document.ownFields, id),
+        };
   },
   (random, document) => {
     const id = anyId(random, document, 'items');
-    return id === null ? null : { kind: 'removeItem', after: spotOf(document.items, id).after, branch: branchOf(document.items, id) };
+    return id === null
+      ? null
+      : { kind: 'removeItem', after: spotOf(document.items, id).after, branch: branchOf(document.items, id) };
   },
   (random, document) => {
     const id = anyId(random, document, 'pages');
-    return id === null ? null : { kind: 'removePage', after: spotOf(document.pages, id).after, branch: branchOf(document.pages, id) };
+    return id === null
+      ? null
+      : { kind: 'removePage', after: spotOf(document.pages, id).after, branch: branchOf(document.pages, id) };
   },
   (random, document) => {
     const id = anyId(random, document, 'placements');
-    return id === null ? null : { kind: 'removePlacement', after: spotOf(document.placements, id).after, branch: branchOf(document.placements, id) };
+    return id === null
+      ? null
+      : {
+          kind: 'removePlacement',
+          after: spotOf(document.placements, id).after,
+          branch: branchOf(document.placements, id),
+        };
   },
   (random, document) => {
     const id = anyId(random, document, 'menus');
-    return id === null ? null : { kind: 'removeMenu', after: spotOf(document.menus, id).after, branch: branchOf(document.menus, id) };
+    return id === null
+      ? null
+      : { kind: 'removeMenu', after: spotOf(document.menus, id).after, branch: branchOf(document.menus, id) };
   },
   (random, document) => {
     const known = [...document.pages.nodes.values()]
@@ -223,7 +345,13 @@ const makers: readonly Maker[] = [
       .map(({ key, title, address, kind }) => ({ key, title, address, kind, above: [] }));
     const fresh = Array.from({ length: below(random, 4) }, () => {
       const key = `/${mintId('page', random)}`;
-      return { key, title: key, address: key, kind: 'page' as const, above: [pick(random, known)?.key ?? '/nowhere'] };
+      return {
+        key,
+        title: key,
+        address: key,
+        kind: 'page' as const,
+        above: [pick(random, known)?.key ?? '/nowhere'],
+      };
     });
     return diffPages(document, [...known, ...fresh], { missing: 'retire', random });
   },
@@ -235,7 +363,12 @@ function randomBadge(random: RandomBits): Badge {
   return { text: `New ${below(random, 3)}`, color: '#ffffff', background: '#1f5a3a', position: 'after' };
 }
 
-function move(random: RandomBits, document: SiteDocument, name: ForestName, kind: MoveKind): Operation | null {
+function move(
+  random: RandomBits,
+  document: SiteDocument,
+  name: ForestName,
+  kind: MoveKind,
+): Operation | null {
   const id = anyId(random, document, name);
   const to = anySpot(random, document, name);
   return id === null || to === null ? null : { kind, id, from: spotOf(document[name], id), to };
@@ -246,8 +379,14 @@ function anyId(random: RandomBits, document: SiteDocument, name: ForestName): Id
 }
 
 function anySpot(random: RandomBits, document: SiteDocument, name: ForestName): Spot | null {
-  const roots = name === 'items' ? [...document.menus.nodes.keys()] : name === 'parts' ? [...document.items.nodes.keys()].slice(0, 5) : [document.site.id];
-  const nested = name === 'items' || name === 'pages' || name === 'parts' ? [...document[name].nodes.keys()] : [];
+  const roots =
+    name === 'items'
+      ? [...document.menus.nodes.keys()]
+      : name === 'parts'
+        ? [...document.items.nodes.keys()].slice(0, 5)
+        : [document.site.id];
+  const nested =
+    name === 'items' || name === 'pages' || name === 'parts' ? [...document[name].nodes.keys()] : [];
   const parent = pick(random, [...roots, ...nested]);
   if (parent === undefined) return null;
   return { parent, after: pick(random, [null, ...childrenOf(document[name], parent)]) ?? null };

@@ -6,7 +6,15 @@ import { makeEdit } from '../src/commands/context.ts';
 import type { Edit, LoggedEdit } from '../src/ops/edit.ts';
 import type { Operation } from '../src/ops/registry.ts';
 import { takeBackNext } from '../src/saving/takeBackNext.ts';
-import { openWorkingCopy, withLogged, withPerformed, withRefused, withReloaded, type Served, type WorkingCopy } from '../src/saving/workingCopy.ts';
+import {
+  openWorkingCopy,
+  withLogged,
+  withPerformed,
+  withRefused,
+  withReloaded,
+  type Served,
+  type WorkingCopy,
+} from '../src/saving/workingCopy.ts';
 import { below, pick } from './pick.ts';
 import { randomOperation } from './randomOperation.ts';
 
@@ -22,7 +30,7 @@ export interface SimulatedServer {
 }
 
 /** What a person did and what became of it. */
-export interface Deed {
+export interface Attempt {
   readonly edit: Edit;
   acknowledged: boolean;
   refused: Refusal | null;
@@ -30,7 +38,7 @@ export interface Deed {
 
 export interface Simulated {
   readonly copies: readonly WorkingCopy[];
-  readonly deeds: ReadonlyMap<Id, Deed>;
+  readonly attempts: ReadonlyMap<Id, Attempt>;
   readonly crashes: number;
 }
 
@@ -52,19 +60,24 @@ interface Browser {
 
 export interface SimulationChoices {
   /** How many times somebody does something. */
-  readonly deeds: number;
+  readonly attempts: number;
   readonly canCrash: boolean;
 }
 
 /**
- * Two to eight windows in some browsers work on one site, over a network that drops, doubles, reorders and delays both ways, with browsers
- * that go offline, tabs that are reloaded and closed, and a server that is killed. Time is a queue of events, so a seed replays exactly.
- * At the end the network is mended and all is delivered; the caller looks whether it is well.
+ * Two to eight windows in some browsers work on one site, over a network that drops, doubles, reorders and
+ * delays both ways, with browsers that go offline, tabs that are reloaded and closed, and a server that is
+ * killed. Time is a queue of events, so a seed replays exactly. At the end the network is mended and all is
+ * delivered; the caller looks whether it is well.
  */
-export async function simulate(seed: number, server: SimulatedServer, { deeds: count, canCrash }: SimulationChoices): Promise<Simulated> {
+export async function simulate(
+  seed: number,
+  server: SimulatedServer,
+  { attempts: count, canCrash }: SimulationChoices,
+): Promise<Simulated> {
   const random = seededRandom(seed);
   const chance = (percent: number): boolean => below(random, 100) < percent;
-  const deeds = new Map<Id, Deed>();
+  const attempts = new Map<Id, Attempt>();
   let isMended = false;
   let crashes = 0;
   let now = 0;
@@ -72,11 +85,21 @@ export async function simulate(seed: number, server: SimulatedServer, { deeds: c
   const after = (delay: number, run: () => Promise<void>): void => void events.push({ at: now + delay, run });
 
   const start = await server.whole();
-  const newTab = (served: Served): Tab => ({ copy: openWorkingCopy(mintId('session', random), served, [], []), isOpen: true });
+  const newTab = (served: Served): Tab => ({
+    copy: openWorkingCopy(mintId('session', random), served, [], []),
+    isOpen: true,
+  });
   const browsers: Browser[] = [];
   for (let left = 2 + below(random, 7); left > 0;) {
     const tabs = Math.min(left, 1 + below(random, 3));
-    browsers.push({ outbox: [], refused: new Map(), tabs: Array.from({ length: tabs }, () => newTab(start)), isOnline: true, sent: 0, isWaiting: false });
+    browsers.push({
+      outbox: [],
+      refused: new Map(),
+      tabs: Array.from({ length: tabs }, () => newTab(start)),
+      isOnline: true,
+      sent: 0,
+      isWaiting: false,
+    });
     left -= tabs;
   }
 
@@ -95,7 +118,10 @@ export async function simulate(seed: number, server: SimulatedServer, { deeds: c
     });
   }
 
-  /** Sends what is first in the outbox, again and again until it is answered; one at a time, whatever tab it came from. */
+  /**
+   * Sends what is first in the outbox, again and again until it is answered; one at a time, whatever tab it
+   * came from.
+   */
   function post(browser: Browser): void {
     const [edit] = browser.outbox;
     if (edit === undefined || browser.isWaiting) return;
@@ -120,18 +146,20 @@ export async function simulate(seed: number, server: SimulatedServer, { deeds: c
 
   function settle(browser: Browser, edit: Edit, answer: Result<LoggedEdit>): void {
     browser.outbox = browser.outbox.filter(({ id }) => id !== edit.id);
-    const deed = deeds.get(edit.id);
-    if (deed === undefined) throw new Error('An answer came to what nobody did.');
-    if (answer.ok) deed.acknowledged = true;
+    const attempt = attempts.get(edit.id);
+    if (attempt === undefined) throw new Error('An answer came to what nobody did.');
+    if (answer.ok) attempt.acknowledged = true;
     else {
-      deed.refused = answer.refusal;
+      attempt.refused = answer.refusal;
       browser.refused.set(edit.id, answer.refusal);
     }
     for (const tab of browser.tabs) {
       tab.copy = answer.ok ? withLogged(tab.copy, [answer.value]) : withRefused(tab.copy, edit.id);
       if (answer.ok) catchUp(browser, tab);
     }
-    if (answer.ok) for (const other of browsers) if (other !== browser) travel(other, async () => other.tabs.forEach((tab) => catchUp(other, tab)));
+    if (answer.ok)
+      for (const other of browsers)
+        if (other !== browser) travel(other, async () => other.tabs.forEach((tab) => catchUp(other, tab)));
   }
 
   function catchUp(browser: Browser, tab: Tab): void {
@@ -147,7 +175,10 @@ export async function simulate(seed: number, server: SimulatedServer, { deeds: c
     );
   }
 
-  /** The site anew: because too much was missed, or because the tab was loaded again, which forgets all but the outbox. */
+  /**
+   * The site anew: because too much was missed, or because the tab was loaded again, which forgets all but
+   * the outbox.
+   */
   function load(browser: Browser, tab: Tab): void {
     const outbox = browser.outbox;
     const { session } = tab.copy;
@@ -164,7 +195,7 @@ export async function simulate(seed: number, server: SimulatedServer, { deeds: c
   }
 
   function did(browser: Browser, edits: readonly Edit[]): void {
-    for (const edit of edits) deeds.set(edit.id, { edit, acknowledged: false, refused: null });
+    for (const edit of edits) attempts.set(edit.id, { edit, acknowledged: false, refused: null });
     browser.outbox = [...browser.outbox, ...edits];
     post(browser);
   }
@@ -177,7 +208,8 @@ export async function simulate(seed: number, server: SimulatedServer, { deeds: c
     else if (what < 8) {
       tab.isOpen = false;
       load(browser, tab);
-    } else if (what < 11) browser.tabs = [...browser.tabs.filter((one) => one !== tab), newTab(await server.whole())];
+    } else if (what < 11)
+      browser.tabs = [...browser.tabs.filter((one) => one !== tab), newTab(await server.whole())];
     else if (what < 14) await crash();
     else if (!tab.isOpen) load(browser, tab);
     else if (what < 32) {
@@ -205,7 +237,10 @@ export async function simulate(seed: number, server: SimulatedServer, { deeds: c
 
   async function drain(until: number): Promise<void> {
     for (;;) {
-      const next = events.reduce<(typeof events)[number] | null>((first, one) => (first === null || one.at < first.at ? one : first), null);
+      const next = events.reduce<(typeof events)[number] | null>(
+        (first, one) => (first === null || one.at < first.at ? one : first),
+        null,
+      );
       if (next === null || next.at > until) break;
       events = events.filter((one) => one !== next);
       now = Math.max(now, next.at);
@@ -214,7 +249,7 @@ export async function simulate(seed: number, server: SimulatedServer, { deeds: c
     now = Math.max(now, until);
   }
 
-  for (let deed = 0; deed < count; deed += 1) {
+  for (let attempt = 0; attempt < count; attempt += 1) {
     await doSomething();
     await drain(now + below(random, 14));
   }
@@ -230,16 +265,21 @@ export async function simulate(seed: number, server: SimulatedServer, { deeds: c
     await drain(now + 100);
     if (browsers.every(({ outbox }) => outbox.length === 0) && round > 1) break;
   }
-  return { copies: browsers.flatMap(({ tabs }) => tabs.map(({ copy }) => copy)), deeds, crashes };
+  return { copies: browsers.flatMap(({ tabs }) => tabs.map(({ copy }) => copy)), attempts, crashes };
 }
 
-/** An edit of one to three operations that applies to what the window shows; null when the first tries give none. */
+/**
+ * An edit of one to three operations that applies to what the window shows; null when the first tries give
+ * none.
+ */
 function randomEdit(random: RandomBits, { document, session, served }: WorkingCopy): Edit | null {
   for (let tries = 0; tries < 4; tries += 1) {
-    const operations = Array.from({ length: below(random, 4) === 0 ? 3 : 1 }, () => randomOperation(random, document)).filter(
-      (one): one is Operation => one !== null,
-    );
-    const made = makeEdit({ document, base: served.revision, session, random }, operations, { group: below(random, 5) === 0 ? `g${below(random, 3)}` : null });
+    const operations = Array.from({ length: below(random, 4) === 0 ? 3 : 1 }, () =>
+      randomOperation(random, document),
+    ).filter((one): one is Operation => one !== null);
+    const made = makeEdit({ document, base: served.revision, session, random }, operations, {
+      group: below(random, 5) === 0 ? `g${below(random, 3)}` : null,
+    });
     if (made.ok) return made.value;
   }
   return null;

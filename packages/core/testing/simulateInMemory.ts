@@ -10,7 +10,9 @@ import { randomDocument } from './randomDocument.ts';
 import { simulate, type SimulatedServer } from './simulate.ts';
 
 /** A server as the rules have it, without a database: its log is its disk. */
-function serverInMemory(start: SiteDocument): SimulatedServer & { readonly log: LoggedEdit[]; readonly document: () => SiteDocument } {
+function serverInMemory(
+  start: SiteDocument,
+): SimulatedServer & { readonly log: LoggedEdit[]; readonly document: () => SiteDocument } {
   const log: LoggedEdit[] = [];
   const refusals = new Map<Id, Refusal>();
   let document = start;
@@ -28,7 +30,12 @@ function serverInMemory(start: SiteDocument): SimulatedServer & { readonly log: 
       return accepted;
     }
     ({ document } = accepted.value);
-    const logged = { ...accepted.value.edit, revision: log.length + 1, at: '2026-11-23T10:00:00.000Z', actor: `Window ${edit.session}` };
+    const logged = {
+      ...accepted.value.edit,
+      revision: log.length + 1,
+      at: '2026-11-23T10:00:00.000Z',
+      actor: `Window ${edit.session}`,
+    };
     log.push(logged);
     return ok(logged);
   }
@@ -44,10 +51,12 @@ function serverInMemory(start: SiteDocument): SimulatedServer & { readonly log: 
   };
 }
 
-/** One seed of the simulation with a server in memory, judged. Throws with the seed when something is wrong. */
+/**
+ * One seed of the simulation with a server in memory, judged. Throws with the seed when something is wrong.
+ */
 export async function simulateInMemory(seed: number): Promise<Verdict> {
   const start = randomDocument(seededRandom(seed * 7919), { pages: 12, menus: 2, items: 16 });
   const server = serverInMemory(start);
-  const seen = await simulate(seed, server, { deeds: 60, canCrash: true });
+  const seen = await simulate(seed, server, { attempts: 60, canCrash: true });
   return judge(seed, start, seen, { log: server.log, rows: server.document(), base: 0 });
 }

@@ -4,7 +4,10 @@ export interface BadByte {
   readonly line: number;
 }
 
-/** The first byte that fits no UTF-8 character, or null. O(n) decoding for sound input, O(n log n) to find the place. */
+/**
+ * The first byte that fits no UTF-8 character, or null. O(n) decoding for sound input, O(n log n) to find the
+ * place.
+ */
 export function findBadUtf8(bytes: Uint8Array): BadByte | null {
   if (isUtf8(bytes)) return null;
   let good = 0;

@@ -1,4 +1,10 @@
-export { readSitemap, sitemapReader, type SitemapEntry, type SitemapLimits, type SitemapReader } from './sitemap.ts';
+export {
+  readSitemap,
+  sitemapReader,
+  type SitemapEntry,
+  type SitemapLimits,
+  type SitemapReader,
+} from './sitemap.ts';
 export { AddressTree, pagesFromAddresses, type PageList } from './pagesFromAddresses.ts';
 export { titleFromSlug } from './titleFromSlug.ts';
 export { findBadUtf8 } from './findBadUtf8.ts';

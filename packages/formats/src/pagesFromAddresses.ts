@@ -1,4 +1,13 @@
-import { no, ok, plainPath, preorder, refusal, type IncomingPage, type Refusal, type Result } from '@zorvik/core';
+import {
+  no,
+  ok,
+  plainPath,
+  preorder,
+  refusal,
+  type IncomingPage,
+  type Refusal,
+  type Result,
+} from '@zorvik/core';
 import type { SitemapEntry } from './sitemap.ts';
 import { titleFromSlug } from './titleFromSlug.ts';
 
@@ -16,9 +25,9 @@ const LONGEST_TITLE = 200;
 const LONGEST_ADDRESS = 2048;
 
 /**
- * The addresses of a sitemap as a page tree, by their path: a page stands under the nearest page whose path its own begins with. A
- * slash at the end makes no other page; a query does, and stands under the page without it; an anchor never counts. Siblings keep
- * the order of the sitemap. O(addresses times depth).
+ * The addresses of a sitemap as a page tree, by their path: a page stands under the nearest page whose path
+ * its own begins with. A slash at the end makes no other page; a query does, and stands under the page
+ * without it; an anchor never counts. Siblings keep the order of the sitemap. O(addresses times depth).
  */
 export function pagesFromAddresses(entries: readonly SitemapEntry[]): Result<PageList> {
   const tree = new AddressTree();
@@ -39,9 +48,15 @@ export class AddressTree {
   add({ location, line }: SitemapEntry): Refusal | null {
     const url = URL.canParse(location) ? new URL(location) : null;
     const problem = problemWith(location, url);
-    if (url === null || problem !== null) return refusal('badLocation', { line, address: location, problem: problem ?? 'not an absolute address' });
+    if (url === null || problem !== null)
+      return refusal('badLocation', {
+        line,
+        address: location,
+        problem: problem ?? 'not an absolute address',
+      });
     this.origin ??= url.origin;
-    if (url.origin !== this.origin) return refusal('otherHost', { line, address: location, host: new URL(this.origin).host });
+    if (url.origin !== this.origin)
+      return refusal('otherHost', { line, address: location, host: new URL(this.origin).host });
     const address = plainPath(url.pathname) + url.search;
     const key = keyOf(address);
     if (this.pages.has(key)) this.duplicates += 1;
@@ -58,9 +73,12 @@ function problemWith(location: string, url: URL | null): string | null {
   if (location === '') return 'it is empty';
   if (location.length > LONGEST_ADDRESS) return `longer than ${LONGEST_ADDRESS} characters`;
   if (url === null) return 'not an absolute address';
-  if (url.protocol !== 'http:' && url.protocol !== 'https:') return `its scheme is ${url.protocol.slice(0, -1)}, not http or https`;
+  if (url.protocol !== 'http:' && url.protocol !== 'https:')
+    return `its scheme is ${url.protocol.slice(0, -1)}, not http or https`;
   if (url.username !== '' || url.password !== '') return 'it contains a user name or a password';
-  return (url.pathname + url.search).length > LONGEST_ADDRESS ? `longer than ${LONGEST_ADDRESS} characters when encoded` : null;
+  return (url.pathname + url.search).length > LONGEST_ADDRESS
+    ? `longer than ${LONGEST_ADDRESS} characters when encoded`
+    : null;
 }
 
 /** What two addresses of one page have in common. */
@@ -86,12 +104,14 @@ function nested(pages: ReadonlyMap<string, IncomingPage>): IncomingPage[] {
     if (siblings === undefined) childrenOf.set(parent, [page]);
     else siblings.push(page);
   }
-  return [...preorder(childrenOf.get(null) ?? [], ({ key }) => childrenOf.get(key) ?? [])].map(({ node }) => node);
+  return [...preorder(childrenOf.get(null) ?? [], ({ key }) => childrenOf.get(key) ?? [])].map(
+    ({ node }) => node,
+  );
 }
 
 /**
- * The paths that a page's own begins with, longest first. The home page is none of them: it is the first of the top level, and the
- * site itself is the parent of all.
+ * The paths that a page's own begins with, longest first. The home page is none of them: it is the first of
+ * the top level, and the site itself is the parent of all.
  */
 function keysAbove(key: string): string[] {
   const query = key.indexOf('?');

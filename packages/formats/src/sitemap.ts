@@ -23,8 +23,9 @@ export interface SitemapReader {
 const LONGEST_LOCATION = 2048;
 
 /**
- * A reader of the sitemap protocol (sitemaps.org, version 0.9): `urlset` > `url` > `loc`. What extensions add (pictures, other
- * languages, news) is passed over. A document type declaration is refused whole, so no entity is ever defined or expanded.
+ * A reader of the sitemap protocol (sitemaps.org, version 0.9): `urlset` > `url` > `loc`. What extensions add
+ * (pictures, other languages, news) is passed over. A document type declaration is refused whole, so no
+ * entity is ever defined or expanded.
  */
 export function sitemapReader({ most }: SitemapLimits): SitemapReader {
   const parser = new SaxesParser({ position: true });
@@ -57,7 +58,13 @@ export function sitemapReader({ most }: SitemapLimits): SitemapReader {
     if (location === null || path.length !== 3) return;
     location += text;
     if (location.length > LONGEST_LOCATION * 2) {
-      refuse(refusal('badLocation', { line: parser.line, address: location.trim(), problem: `longer than ${LONGEST_LOCATION} characters` }));
+      refuse(
+        refusal('badLocation', {
+          line: parser.line,
+          address: location.trim(),
+          problem: `longer than ${LONGEST_LOCATION} characters`,
+        }),
+      );
     }
   };
   parser.on('text', take);
@@ -80,7 +87,8 @@ export function sitemapReader({ most }: SitemapLimits): SitemapReader {
       if (length === 0) {
         firstLine += text.slice(0, text.length - start.length).split('\n').length - 1;
         const problem = `“${start.slice(0, 1)}” is not allowed here; “<” was expected`;
-        if (start !== '' && !start.startsWith('<')) refuse(refusal('notXml', { line: firstLine, column: 1, problem }));
+        if (start !== '' && !start.startsWith('<'))
+          refuse(refusal('notXml', { line: firstLine, column: 1, problem }));
       }
       length += start.length;
       ampersand.look(text);
@@ -92,7 +100,9 @@ export function sitemapReader({ most }: SitemapLimits): SitemapReader {
       if (refused === null) parser.close();
       const bare = ampersand.found();
       if (refused !== null && isAtEnd(refused) && bare !== null)
-        return no(refusal('notXml', { ...bare, problem: 'a “&” that begins no entity; it is written “&amp;”' }));
+        return no(
+          refusal('notXml', { ...bare, problem: 'a “&” that begins no entity; it is written “&amp;”' }),
+        );
       if (refused !== null) return no(refused);
       return entries.length === 0 ? no(refusal('noPages')) : ok(entries);
     },
@@ -106,10 +116,13 @@ function isAtEnd({ params }: Refusal): boolean {
 }
 
 /**
- * Finds the first “&” that begins no entity. The parser takes all up to the next “;”, however far, for the entity's name, and
- * complains where the file ends: no place that would help anybody.
+ * Finds the first “&” that begins no entity. The parser takes all up to the next “;”, however far, for the
+ * entity's name, and complains where the file ends: no place that would help anybody.
  */
-function bareAmpersand(): { readonly look: (text: string) => void; readonly found: () => { line: number; column: number } | null } {
+function bareAmpersand(): {
+  readonly look: (text: string) => void;
+  readonly found: () => { line: number; column: number } | null;
+} {
   let line = 1;
   let column = 1;
   let held = '';

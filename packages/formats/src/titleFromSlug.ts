@@ -1,6 +1,6 @@
 /**
- * A readable title from the last part of an address: `sow-in-autumn.html` gives "Sow in autumn". Percent-encoding is undone where
- * it is sound; an address that says nothing readable gives null.
+ * A readable title from the last part of an address: `sow-in-autumn.html` gives "Sow in autumn".
+ * Percent-encoding is undone where it is sound; an address that says nothing readable gives null.
  */
 export function titleFromSlug(slug: string): string | null {
   const words = decoded(slug)

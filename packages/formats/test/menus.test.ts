@@ -29,36 +29,54 @@ const LABELS = [
   '&amp; &lt;',
   '-3 degrees',
 ];
-const ADDRESSES = ['/seeds', '/a?x=1&y=2', 'https://elsewhere.example/a(b)', '/p#part', 'mailto:ask@seeds.example', 'tel:+44123', '/é'];
+const ADDRESSES = [
+  '/seeds',
+  '/a?x=1&y=2',
+  'https://elsewhere.example/a(b)',
+  '/p#part',
+  'mailto:ask@seeds.example',
+  'tel:+44123',
+  '/é',
+];
 const pick = <T>(random: RandomBits, list: readonly T[]): T => list[random() % list.length] as T;
 
 function randomSketches(random: RandomBits, hasSettings: boolean, depth = 0): Sketch[] {
   return Array.from({ length: 1 + (random() % 4) }, (): Sketch => {
     const form = random() % 5;
-    const target: SketchTarget = form === 0 ? { kind: 'heading' } : form === 1 ? { kind: 'find' } : { kind: 'address', address: pick(random, ADDRESSES) };
+    const target: SketchTarget =
+      form === 0
+        ? { kind: 'heading' }
+        : form === 1
+          ? { kind: 'find' }
+          : { kind: 'address', address: pick(random, ADDRESSES) };
     const isTab = hasSettings && target.kind === 'address' && random() % 4 === 0;
     return {
       label: pick(random, LABELS),
       target,
       ...(isTab ? { opensNewTab: true } : {}),
-      ...(hasSettings && random() % 4 === 0 ? { settings: { tooltip: pick(random, LABELS), heldBack: true } } : {}),
+      ...(hasSettings && random() % 4 === 0
+        ? { settings: { tooltip: pick(random, LABELS), heldBack: true } }
+        : {}),
       children: depth < 4 && random() % 3 === 0 ? randomSketches(random, hasSettings, depth + 1) : [],
     };
   });
 }
 
 describe('every format of a menu', () => {
-  it.each(menuFormats.map(({ key }) => key))('%s reads back what it wrote, and is told by its looks', (key) => {
-    const format = formatOf(key);
-    for (let seed = 1; seed <= 150; seed += 1) {
-      const sketches = randomSketches(seededRandom(seed), key !== 'text' && key !== 'markdown');
-      const text = format.write({ name: 'Main', sketches });
-      const read = format.read(text);
-      if (!read.ok) throw new Error(`seed ${seed}: ${read.refusal.message}`);
-      expect(read.value[0]?.sketches, `seed ${seed}\n${text}`).toEqual(sketches);
-      if (key !== 'text' && key !== 'markdown') expect(readMenus(text).format.key, text).toBe(key);
-    }
-  });
+  it.each(menuFormats.map(({ key }) => key))(
+    '%s reads back what it wrote, and is told by its looks',
+    (key) => {
+      const format = formatOf(key);
+      for (let seed = 1; seed <= 150; seed += 1) {
+        const sketches = randomSketches(seededRandom(seed), key !== 'text' && key !== 'markdown');
+        const text = format.write({ name: 'Main', sketches });
+        const read = format.read(text);
+        if (!read.ok) throw new Error(`seed ${seed}: ${read.refusal.message}`);
+        expect(read.value[0]?.sketches, `seed ${seed}\n${text}`).toEqual(sketches);
+        if (key !== 'text' && key !== 'markdown') expect(readMenus(text).format.key, text).toBe(key);
+      }
+    },
+  );
 
   it.each(menuFormats.map(({ key }) => key))('%s neither throws nor hangs on what is broken', (key) => {
     const format = formatOf(key);
@@ -81,7 +99,12 @@ describe('every format of a menu', () => {
       '|',
       '- ',
     ];
-    for (const text of [...broken, '<ul><li>'.repeat(5000), `{"items":[${'{"items":['.repeat(5000)}`, '\t'.repeat(50_000)]) {
+    for (const text of [
+      ...broken,
+      '<ul><li>'.repeat(5000),
+      `{"items":[${'{"items":['.repeat(5000)}`,
+      '\t'.repeat(50_000),
+    ]) {
       const read = format.read(text);
       expect(read.ok || read.refusal.message.length > 10, JSON.stringify(text.slice(0, 30))).toBe(true);
     }
@@ -137,7 +160,10 @@ describe('a list in a page', () => {
 describe('a table', () => {
   it.each([
     ['levels', 'Level,Title,URL\n1,Seeds,/seeds\n2,Herbs,/herbs\n1,Tools,'],
-    ['parents, whatever their order', 'id,parent,label,address\n2,1,Herbs,/herbs\n1,,Seeds,/seeds\n3,,Tools,'],
+    [
+      'parents, whatever their order',
+      'id,parent,label,address\n2,1,Herbs,/herbs\n1,,Seeds,/seeds\n3,,Tools,',
+    ],
     ['parents by their labels', 'label,parent,url\nSeeds,,/seeds\nHerbs,Seeds,/herbs\nTools,,'],
     ['paths', 'path,url\nSeeds,/seeds\nSeeds > Herbs,/herbs\nTools,'],
     ['a byte order mark', '\uFEFFlabel,level,url\r\nSeeds,1,/seeds\r\nHerbs,2,/herbs\r\nTools,1,\r\n'],
@@ -158,7 +184,11 @@ describe('a table', () => {
 describe('what other programs write', () => {
   it('is read from OPML, and refused with its place where it is no XML', () => {
     const body = '<outline text="Seeds"><outline text="Herbs" type="link" url="/herbs"/></outline>';
-    expect(read(`<?xml version="1.0"?><opml version="2.0"><head><title>T</title></head><body>${body}</body></opml>`)).toEqual([['Seeds', '  Herbs > /herbs']]);
+    expect(
+      read(
+        `<?xml version="1.0"?><opml version="2.0"><head><title>T</title></head><body>${body}</body></opml>`,
+      ),
+    ).toEqual([['Seeds', '  Herbs > /herbs']]);
     const bad = readMenus('<opml version="2.0"><body>\n<outline text="A & B"/></body></opml>').found;
     expect(!bad.ok && bad.refusal.message).toContain('Line 2');
     const bomb = readMenus('<!DOCTYPE x [<!ENTITY a "b">]><opml><body/></opml>').found;
@@ -167,7 +197,13 @@ describe('what other programs write', () => {
 
   it('leaves out settings that do not fit, and says which item is no item', () => {
     const text = JSON.stringify({
-      items: [{ label: 'A', address: '/a', settings: { tooltip: 'Tip', badge: { text: '<b>' }, cssClass: '1 2', onclick: 'x' } }],
+      items: [
+        {
+          label: 'A',
+          address: '/a',
+          settings: { tooltip: 'Tip', badge: { text: '<b>' }, cssClass: '1 2', onclick: 'x' },
+        },
+      ],
     });
     const { found } = readMenus(text);
     expect(found.ok && found.value[0]?.sketches[0]?.settings).toEqual({ tooltip: 'Tip' });
@@ -178,7 +214,9 @@ describe('what other programs write', () => {
 
 describe('the published schema of the JSON format', () => {
   it('holds for what is written, and names the settings that there are', () => {
-    const schema = JSON.parse(readFileSync(new URL('../../../docs/formats/menu-1.schema.json', import.meta.url), 'utf8')) as {
+    const schema = JSON.parse(
+      readFileSync(new URL('../../../docs/formats/menu-1.schema.json', import.meta.url), 'utf8'),
+    ) as {
       $id: string;
       $defs: { item: { properties: { settings: { properties: object } } } };
     };
@@ -186,8 +224,10 @@ describe('the published schema of the JSON format', () => {
     expect(Object.keys(schema.$defs.item.properties.settings.properties)).toEqual([...settingNames]);
     const fits = new Ajv2020({ strict: false }).compile(schema);
     for (let seed = 1; seed <= 50; seed += 1) {
-      const written: unknown = JSON.parse(formatOf('json').write({ name: 'Main', sketches: randomSketches(seededRandom(seed), true) }));
-      expect(fits(written), JSON.stringify(fits.errors)).toBe(true);
+      const output: unknown = JSON.parse(
+        formatOf('json').write({ name: 'Main', sketches: randomSketches(seededRandom(seed), true) }),
+      );
+      expect(fits(output), JSON.stringify(fits.errors)).toBe(true);
     }
     expect(fits({ items: [{ label: 5 }] })).toBe(false);
   });

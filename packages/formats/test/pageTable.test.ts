@@ -1,14 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import { decodeHtml } from '../src/reading/decodeHtml.ts';
 import { readMenus } from '../src/menus/menuFormats.ts';
-import { pagesFromSketches, pagesFromTable, readPageTable, tableText, type PagesFromFile } from '../src/pages/pageTable.ts';
+import {
+  pagesFromSketches,
+  pagesFromTable,
+  readPageTable,
+  tableText,
+  type PagesFromFile,
+} from '../src/pages/pageTable.ts';
 
 function read(text: string): PagesFromFile {
   const table = readPageTable(text);
   if (!table.ok) throw new Error(table.refusal.message);
   return pagesFromTable(table.value, table.value.guesses);
 }
-const outline = ({ pages }: PagesFromFile): string[] => pages.map(({ address, above }) => `${above[0] ?? ''} > ${address}`);
+const outline = ({ pages }: PagesFromFile): string[] =>
+  pages.map(({ address, above }) => `${above[0] ?? ''} > ${address}`);
 
 describe('pages from a table', () => {
   it('takes all that its columns say, with parents by id, title or address, also when they come later', () => {
@@ -29,7 +36,14 @@ describe('pages from a table', () => {
         visits: 1204,
         template: 'item',
       },
-      { key: '/seeds/corn', address: '/seeds/corn', title: 'Corn', kind: 'article', above: ['/seeds'], visits: 7 },
+      {
+        key: '/seeds/corn',
+        address: '/seeds/corn',
+        title: 'Corn',
+        kind: 'article',
+        above: ['/seeds'],
+        visits: 7,
+      },
       { key: '/dill', address: '/dill', title: 'Dill', kind: 'page', above: ['/seeds/corn'] },
     ]);
   });
@@ -44,13 +58,33 @@ describe('pages from a table', () => {
   });
 
   it.each([
-    ['neither title nor address', 'title,address,kind\n,,page\nA,/a,', 'it has neither a title nor an address'],
+    [
+      'neither title nor address',
+      'title,address,kind\n,,page\nA,/a,',
+      'it has neither a title nor an address',
+    ],
     ['an address twice', 'title,address\nA,/a\nB,/a', 'the address /a is already used in line 2'],
     ['no address', 'title,address\nA,//evil.example\nB,/b', '“//evil.example” is not a valid page address'],
-    ['a parent that is not there', 'title,address,parent\nA,/a,Nobody', 'its parent “Nobody” is not in the table, so it is on the top level'],
-    ['a circle', 'title,address,parent\nA,/a,B\nB,/b,A', 'its parent “A” is below it, so it is on the top level'],
-    ['no day', 'title,address,date\nA,/a,yesterday', '“yesterday” is not a date such as 2026-11-23; it is skipped'],
-    ['no state', 'title,address,state\nA,/a,hidden', '“hidden” is not a state (live, draft or gone), so the page is live'],
+    [
+      'a parent that is not there',
+      'title,address,parent\nA,/a,Nobody',
+      'its parent “Nobody” is not in the table, so it is on the top level',
+    ],
+    [
+      'a circle',
+      'title,address,parent\nA,/a,B\nB,/b,A',
+      'its parent “A” is below it, so it is on the top level',
+    ],
+    [
+      'no day',
+      'title,address,date\nA,/a,yesterday',
+      '“yesterday” is not a date such as 2026-11-23; it is skipped',
+    ],
+    [
+      'no state',
+      'title,address,state\nA,/a,hidden',
+      '“hidden” is not a state (live, draft or gone), so the page is live',
+    ],
     ['no number', 'title,address,visits\nA,/a,many', '“many” is not a number of visits; it is skipped'],
   ])('tells of %s with its line, and takes the rest', (_, text, reason) => {
     const { pages, problems } = read(text);
@@ -69,12 +103,19 @@ describe('pages from a table', () => {
 
   it('reads quotes, tabs, a mark at the beginning, and what spreadsheets write in Windows-1252', () => {
     expect(read('\uFEFFtitle\taddress\n"A ""quoted""\tthing"\t/a').pages[0]?.title).toBe('A "quoted" thing');
-    const bytes = new Uint8Array([...new TextEncoder().encode('title,address\nG'), 0xe4, ...new TextEncoder().encode('rten,/g')]);
+    const bytes = new Uint8Array([
+      ...new TextEncoder().encode('title,address\nG'),
+      0xe4,
+      ...new TextEncoder().encode('rten,/g'),
+    ]);
     expect(read(tableText(bytes, decodeHtml)).pages[0]?.title).toBe('Gärten');
   });
 
   it('reads a hundred thousand rows', () => {
-    const rows = Array.from({ length: 100_000 }, (_, at) => `Page ${at},/p${at},${at === 0 ? '' : `/p${Math.floor((at - 1) / 10)}`}`);
+    const rows = Array.from(
+      { length: 100_000 },
+      (_, at) => `Page ${at},/p${at},${at === 0 ? '' : `/p${Math.floor((at - 1) / 10)}`}`,
+    );
     const { pages, problems } = read(`title,address,parent\n${rows.join('\n')}`);
     expect([pages.length, problems.length]).toEqual([100_000, 0]);
     expect(readPageTable(`title\n${'x\n'.repeat(100_001)}`).ok).toBe(false);
@@ -99,6 +140,9 @@ describe('pages from nested entries', () => {
       'https://m.example',
     );
     expect(outline(made)).toEqual([' > /seeds', '/seeds > /seeds/spring']);
-    expect(made.problems.map(({ reason }) => reason)).toEqual(['“By season” does not link to a page of the site', '“Out” does not link to a page of the site']);
+    expect(made.problems.map(({ reason }) => reason)).toEqual([
+      '“By season” does not link to a page of the site',
+      '“Out” does not link to a page of the site',
+    ]);
   });
 });

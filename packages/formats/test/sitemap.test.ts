@@ -5,7 +5,8 @@ import { findBadUtf8, pagesFromAddresses, readSitemap, sitemapReader, titleFromS
 const limits = { most: 1000 };
 const sitemap = (addresses: readonly string[]): string =>
   `<urlset>\n${addresses.map((one) => `<url><loc>${one.replaceAll('&', '&amp;')}</loc></url>`).join('\n')}\n</urlset>`;
-const pages = (...paths: string[]) => pagesFromAddresses(paths.map((path, at) => ({ location: `https://x.example${path}`, line: at + 1 })));
+const pages = (...paths: string[]) =>
+  pagesFromAddresses(paths.map((path, at) => ({ location: `https://x.example${path}`, line: at + 1 })));
 
 describe('reading a sitemap', () => {
   it('gives the same however the text is cut into pieces, sound or broken', () => {
@@ -17,20 +18,31 @@ describe('reading a sitemap', () => {
       '<urlset><!DOCTYPE x></urlset>',
     ];
     fc.assert(
-      fc.property(fc.constantFrom(...texts), fc.array(fc.integer({ min: 1, max: 40 }), { minLength: 1, maxLength: 30 }), (text, cuts) => {
-        const reader = sitemapReader(limits);
-        let at = 0;
-        for (let step = 0; at < text.length; step += 1) {
-          const length = cuts[step % cuts.length] ?? 1;
-          reader.write(text.slice(at, at + length));
-          at += length;
-        }
-        const whole = readSitemap(text, limits);
-        const pieces = reader.end();
-        expect(pieces.ok).toBe(whole.ok);
-        if (pieces.ok && whole.ok) expect(pieces.value.map(({ location }) => location)).toEqual(whole.value.map(({ location }) => location));
-        if (!pieces.ok && !whole.ok) expect([pieces.refusal.code, pieces.refusal.params.line]).toEqual([whole.refusal.code, whole.refusal.params.line]);
-      }),
+      fc.property(
+        fc.constantFrom(...texts),
+        fc.array(fc.integer({ min: 1, max: 40 }), { minLength: 1, maxLength: 30 }),
+        (text, cuts) => {
+          const reader = sitemapReader(limits);
+          let at = 0;
+          for (let step = 0; at < text.length; step += 1) {
+            const length = cuts[step % cuts.length] ?? 1;
+            reader.write(text.slice(at, at + length));
+            at += length;
+          }
+          const whole = readSitemap(text, limits);
+          const pieces = reader.end();
+          expect(pieces.ok).toBe(whole.ok);
+          if (pieces.ok && whole.ok)
+            expect(pieces.value.map(({ location }) => location)).toEqual(
+              whole.value.map(({ location }) => location),
+            );
+          if (!pieces.ok && !whole.ok)
+            expect([pieces.refusal.code, pieces.refusal.params.line]).toEqual([
+              whole.refusal.code,
+              whole.refusal.params.line,
+            ]);
+        },
+      ),
     );
   });
 
@@ -50,27 +62,34 @@ describe('reading a sitemap', () => {
   });
 
   it('stops at the most that it may take', () => {
-    const read = readSitemap(sitemap(Array.from({ length: 30 }, (_, at) => `https://x.example/${at}`)), { most: 20 });
-    expect(read.ok ? '' : read.refusal.message).toBe('Line 22: there are more than 20 addresses. Split the sitemap and import its parts one after the other.');
+    const read = readSitemap(sitemap(Array.from({ length: 30 }, (_, at) => `https://x.example/${at}`)), {
+      most: 20,
+    });
+    expect(read.ok ? '' : read.refusal.message).toBe(
+      'Line 22: there are more than 20 addresses. Split the sitemap and import its parts one after the other.',
+    );
   });
 });
 
 describe('a page tree from addresses', () => {
   it('has every page once, each under a page whose path its own begins with, parents first', () => {
     fc.assert(
-      fc.property(fc.array(fc.array(fc.constantFrom('a', 'b', 'c'), { maxLength: 4 }), { minLength: 1, maxLength: 30 }), (paths) => {
-        const made = pages(...paths.map((parts) => `/${parts.join('/')}`));
-        if (!made.ok) throw new Error(made.refusal.message);
-        const keys = made.value.pages.map(({ key }) => key);
-        expect(new Set(keys).size).toBe(keys.length);
-        expect(new Set(keys)).toEqual(new Set(paths.map((parts) => `/${parts.join('/')}`)));
-        expect(keys.length + made.value.duplicates).toBe(paths.length);
-        made.value.pages.forEach(({ key, above }, at) => {
-          const parent = above.find((one) => keys.includes(one));
-          if (parent !== undefined) expect(keys.indexOf(parent), `${key} below ${parent}`).toBeLessThan(at);
-          for (const one of above) expect(key.startsWith(`${one}/`)).toBe(true);
-        });
-      }),
+      fc.property(
+        fc.array(fc.array(fc.constantFrom('a', 'b', 'c'), { maxLength: 4 }), { minLength: 1, maxLength: 30 }),
+        (paths) => {
+          const made = pages(...paths.map((parts) => `/${parts.join('/')}`));
+          if (!made.ok) throw new Error(made.refusal.message);
+          const keys = made.value.pages.map(({ key }) => key);
+          expect(new Set(keys).size).toBe(keys.length);
+          expect(new Set(keys)).toEqual(new Set(paths.map((parts) => `/${parts.join('/')}`)));
+          expect(keys.length + made.value.duplicates).toBe(paths.length);
+          made.value.pages.forEach(({ key, above }, at) => {
+            const parent = above.find((one) => keys.includes(one));
+            if (parent !== undefined) expect(keys.indexOf(parent), `${key} below ${parent}`).toBeLessThan(at);
+            for (const one of above) expect(key.startsWith(`${one}/`)).toBe(true);
+          });
+        },
+      ),
     );
   });
 
@@ -104,17 +123,27 @@ describe('titles', () => {
 
 describe('bytes', () => {
   it('are UTF-8 when they were made of text', () => {
-    fc.assert(fc.property(fc.string({ unit: 'grapheme' }), (text) => void expect(findBadUtf8(new TextEncoder().encode(text))).toBeNull()));
+    fc.assert(
+      fc.property(
+        fc.string({ unit: 'grapheme' }),
+        (text) => void expect(findBadUtf8(new TextEncoder().encode(text))).toBeNull(),
+      ),
+    );
   });
 
   it('are told apart at the first that fits no character', () => {
     fc.assert(
-      fc.property(fc.string({ unit: 'grapheme' }), fc.constantFrom(0xff, 0xfe, 0xc0, 0x80), fc.string({ unit: 'grapheme' }), (before, bad, after) => {
-        const start = new TextEncoder().encode(before);
-        const bytes = new Uint8Array([...start, bad, ...new TextEncoder().encode(after)]);
-        const line = before.split('\n').length;
-        expect(findBadUtf8(bytes)).toEqual({ offset: start.length, line });
-      }),
+      fc.property(
+        fc.string({ unit: 'grapheme' }),
+        fc.constantFrom(0xff, 0xfe, 0xc0, 0x80),
+        fc.string({ unit: 'grapheme' }),
+        (before, bad, after) => {
+          const start = new TextEncoder().encode(before);
+          const bytes = new Uint8Array([...start, bad, ...new TextEncoder().encode(after)]);
+          const line = before.split('\n').length;
+          expect(findBadUtf8(bytes)).toEqual({ offset: start.length, line });
+        },
+      ),
     );
   });
 });

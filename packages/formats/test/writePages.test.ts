@@ -21,14 +21,21 @@ const pagesIn = (document: SiteDocument): Page[] => {
   const below = (id: Id): Iterable<Id> => childrenOf(document.pages, id);
   return [...preorder<Id>(below(document.site.id), below)].map(({ node }) => nodeAt(document.pages, node));
 };
-const added = (document: SiteDocument, fields: Partial<Page>, parent: Id = document.site.id): SiteDocument => {
+const added = (
+  document: SiteDocument,
+  fields: Partial<Page>,
+  parent: Id = document.site.id,
+): SiteDocument => {
   const [like] = pagesIn(document);
   if (like === undefined) throw new Error('There is no page.');
   const page = { ...like, parent, ...fields };
   const { nodes, children } = document.pages;
   return {
     ...document,
-    pages: { nodes: nodes.with(page.id, page), children: children.with(parent, (children.get(parent) ?? Sequence.empty).placed(page.id, null)) },
+    pages: {
+      nodes: nodes.with(page.id, page),
+      children: children.with(parent, (children.get(parent) ?? Sequence.empty).placed(page.id, null)),
+    },
   };
 };
 /** Quillmere with what is hard to write down. */
@@ -42,10 +49,24 @@ function hard(): SiteDocument {
   });
   document = added(
     document,
-    { id: 'p00000000000hard2', title: '-5 °C', address: '/cold', key: '/cold', state: 'draft', categories: ['a', 'b c'], visits: 0 },
+    {
+      id: 'p00000000000hard2',
+      title: '-5 °C',
+      address: '/cold',
+      key: '/cold',
+      state: 'draft',
+      categories: ['a', 'b c'],
+      visits: 0,
+    },
     first?.id,
   );
-  return added(document, { id: 'p00000000000hard3', title: 'Was here', address: '/was', key: '/was', state: 'gone' });
+  return added(document, {
+    id: 'p00000000000hard3',
+    title: 'Was here',
+    address: '/was',
+    key: '/was',
+    state: 'gone',
+  });
 }
 function read(text: string, isTable: boolean): readonly IncomingPage[] {
   if (isTable) {
@@ -67,18 +88,31 @@ describe('pages that are written down', () => {
   it('are read back as they were from a table: nothing is otherwise', () => {
     const document = hard();
     const incoming = read(writePages(document, 'csv'), true);
-    const { operation, ...told } = diffReading(document, incoming, { missing: 'retire', random: seededRandom(1) });
-    expect(told).toMatchObject({ added: [], moved: [], readdressed: [], gone: [] });
-    expect(operation.changed.filter(({ set }) => Object.keys(set).some((name) => name !== 'readTitle'))).toEqual([]);
-    expect(incoming.map(({ title, state = 'live' }) => [title, state])).toEqual(pagesIn(document).map(({ title, state }) => [title, state]));
+    const { operation, ...differences } = diffReading(document, incoming, {
+      missing: 'retire',
+      random: seededRandom(1),
+    });
+    expect(differences).toMatchObject({ added: [], moved: [], readdressed: [], gone: [] });
+    expect(
+      operation.changed.filter(({ set }) => Object.keys(set).some((name) => name !== 'readTitle')),
+    ).toEqual([]);
+    expect(incoming.map(({ title, state = 'live' }) => [title, state])).toEqual(
+      pagesIn(document).map(({ title, state }) => [title, state]),
+    );
   });
 
-  it.each(pageFormats.filter(({ key }) => key !== 'csv').map(({ key }) => key))('are read back from %s with their titles, addresses and places', (key) => {
-    const document = hard();
-    const incoming = read(writePages(document, key), false);
-    const there = pagesIn(document).filter(({ state }) => state !== 'gone');
-    const addressOf = (id: Id): string[] => (id === document.site.id ? [] : [nodeAt(document.pages, id).address]);
-    expect(incoming.map(({ address, above }) => [address, above])).toEqual(there.map(({ address, parent }) => [address, addressOf(parent)]));
-    expect(incoming.map(({ title }) => title)).toEqual(there.map(({ title }) => title));
-  });
+  it.each(pageFormats.filter(({ key }) => key !== 'csv').map(({ key }) => key))(
+    'are read back from %s with their titles, addresses and places',
+    (key) => {
+      const document = hard();
+      const incoming = read(writePages(document, key), false);
+      const there = pagesIn(document).filter(({ state }) => state !== 'gone');
+      const addressOf = (id: Id): string[] =>
+        id === document.site.id ? [] : [nodeAt(document.pages, id).address];
+      expect(incoming.map(({ address, above }) => [address, above])).toEqual(
+        there.map(({ address, parent }) => [address, addressOf(parent)]),
+      );
+      expect(incoming.map(({ title }) => title)).toEqual(there.map(({ title }) => title));
+    },
+  );
 });

@@ -57,9 +57,12 @@ function api(deps: Deps, desk: ReadingDesk): RequestHandler {
 }
 
 /** No path of ours has the character U+0000, and no database takes it. */
-const readablePath: RequestHandler = (request, response, next) => (/%00/.test(request.path) ? unknownPath(request, response) : next());
+const readablePath: RequestHandler = (request, response, next) =>
+  /%00/.test(request.path) ? unknownPath(request, response) : next();
 
-/** Answers of the API are data: nobody is to guess that they are something else, or to show them in a frame. */
+/**
+ * Answers of the API are data: nobody is to guess that they are something else, or to show them in a frame.
+ */
 const plainAnswers: RequestHandler = (_, response, next) => {
   response.setHeader('X-Content-Type-Options', 'nosniff');
   response.setHeader('Content-Security-Policy', "default-src 'none'; frame-ancestors 'none'");
@@ -67,7 +70,10 @@ const plainAnswers: RequestHandler = (_, response, next) => {
   next();
 };
 
-/** The policy of the editor's own pages: nothing from elsewhere; Vuetify writes its theme into a style element. */
+/**
+ * The policy of the editor's own pages: nothing from elsewhere; Vuetify writes its theme into a style
+ * element.
+ */
 const editorPolicy = helmet({
   contentSecurityPolicy: {
     useDefaults: false,
@@ -104,8 +110,13 @@ function editor(folder: string): RequestHandler {
     setHeaders: (response) => void response.set('Access-Control-Allow-Origin', '*'),
   });
   router.use('/assets', assets, unknownPath);
-  router.get('/live.html', plainAnswers, guardHost, liveHeaders, (_, response) => response.sendFile(join(folder, 'live.html')));
+  router.get('/live.html', plainAnswers, guardHost, liveHeaders, (_, response) =>
+    response.sendFile(join(folder, 'live.html')),
+  );
   router.use(editorPolicy, guardHost, express.static(folder, { index: false, cacheControl: false }));
-  router.get('/{*splat}', (_, response) => void response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html')));
+  router.get(
+    '/{*splat}',
+    (_, response) => void response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html')),
+  );
   return router;
 }

@@ -13,8 +13,9 @@ import { addressOfHolder } from './db/folderLock.ts';
 import { openPglite, openPostgres, type OpenDatabase } from './db/openDatabase.ts';
 
 /**
- * `npm run backup -- FILE` and `npm run restore -- FILE [--replace]`, on the database that the environment names. PGlite's folder belongs
- * to one process: while a server runs on it, that server is asked to do it. PostgreSQL takes one more connection.
+ * `npm run backup -- FILE` and `npm run restore -- FILE [--replace]`, on the database that the environment
+ * names. PGlite's folder belongs to one process: while a server runs on it, that server is asked to do it.
+ * PostgreSQL takes one more connection.
  */
 async function main(words: readonly string[], config: Config): Promise<void> {
   const [command, file, ...more] = words;
@@ -24,7 +25,8 @@ async function main(words: readonly string[], config: Config): Promise<void> {
   const place = await openPlace(config);
   try {
     if (command === 'backup') return await backUp(place, file);
-    if (!existsSync(file)) throw new Error(`There is no file ${file}. Use an archive made by npm run backup.`);
+    if (!existsSync(file))
+      throw new Error(`There is no file ${file}. Use an archive made by npm run backup.`);
     if (isReplacing) await keepWhatIsThere(place, config);
     const { rows, madeAt } = await place.restore(file, isReplacing);
     console.log(restoredWords(rows, madeAt));
@@ -33,8 +35,15 @@ async function main(words: readonly string[], config: Config): Promise<void> {
   }
 }
 
-function restoredWords({ sites = 0, pages = 0, items = 0 }: Readonly<Record<string, number>>, madeAt: string): string {
-  const parts = [counted(sites, '# site', '# sites'), counted(pages, '# page', '# pages'), counted(items, '# item', '# items')];
+function restoredWords(
+  { sites = 0, pages = 0, items = 0 }: Readonly<Record<string, number>>,
+  madeAt: string,
+): string {
+  const parts = [
+    counted(sites, '# site', '# sites'),
+    counted(pages, '# page', '# pages'),
+    counted(items, '# item', '# items'),
+  ];
   return `Restored ${listed(parts)}, as of ${madeAt}.`;
 }
 
@@ -72,7 +81,9 @@ async function openPlace(config: Config): Promise<Place> {
   if (config.databaseUrl !== null) return placeOf(await openPostgres(config.databaseUrl, migrations));
   const folder = resolve(config.dataFolder);
   const address = await addressOfHolder(folder);
-  return address === null ? placeOf(await openPglite({ folder, template: part('pglite-template'), migrations })) : placeAt(address);
+  return address === null
+    ? placeOf(await openPglite({ folder, template: part('pglite-template'), migrations }))
+    : placeAt(address);
 }
 
 function placeOf({ database, close }: OpenDatabase): Place {
@@ -88,7 +99,10 @@ function placeOf({ database, close }: OpenDatabase): Place {
 }
 
 function placeAt(address: string): Place {
-  const asked = async (path: string, init: RequestInit & { readonly duplex?: 'half' } = {}): Promise<Response> => {
+  const asked = async (
+    path: string,
+    init: RequestInit & { readonly duplex?: 'half' } = {},
+  ): Promise<Response> => {
     const reply = await fetch(`${address}/api/v1/archive${path}`, init);
     if (reply.ok) return reply;
     const { error } = (await reply.json()) as { error: { message: string } };
@@ -97,7 +111,10 @@ function placeAt(address: string): Place {
   return {
     async backUp(file) {
       const { body } = await asked('');
-      await pipeline(Readable.fromWeb(body as Parameters<typeof Readable.fromWeb>[0]), createWriteStream(file));
+      await pipeline(
+        Readable.fromWeb(body as Parameters<typeof Readable.fromWeb>[0]),
+        createWriteStream(file),
+      );
     },
     async restore(file, isReplacing) {
       const body = Readable.toWeb(createReadStream(file)) as ReadableStream;

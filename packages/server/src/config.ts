@@ -4,10 +4,15 @@ import { isIP } from 'node:net';
 export interface Config {
   readonly host: string;
   readonly port: number;
-  /** Where editions are delivered. That is read by anybody, so it may be open to other machines, unlike the editor. */
+  /**
+   * Where editions are delivered. That is read by anybody, so it may be open to other machines, unlike the
+   * editor.
+   */
   readonly deliveryHost: string;
   readonly deliveryPort: number;
-  /** How others reach what is delivered, where that is not the host and port above: pictures are named by it. */
+  /**
+   * How others reach what is delivered, where that is not the host and port above: pictures are named by it.
+   */
   readonly deliveryUrl: string | null;
   readonly sitePort: number;
   readonly dataFolder: string;
@@ -25,13 +30,17 @@ export interface Config {
 
 const MEGABYTE = 1_048_576;
 
-/** Reads the environment; the only reader of it. Throws a sentence that names the variable, its value and what it may be. */
+/**
+ * Reads the environment; the only reader of it. Throws a sentence that names the variable, its value and what
+ * it may be.
+ */
 export function readConfig(environment: Readonly<Record<string, string | undefined>>): Config {
   const text = (name: string, otherwise: string): string => environment[name]?.trim() || otherwise;
   const whole = (name: string, otherwise: number, most: number): number => {
     const value = text(name, String(otherwise));
     const number = Number(value);
-    if (!/^\d+$/.test(value) || number > most) throw new Error(`${name} is “${value}”; use a whole number from 0 to ${most}.`);
+    if (!/^\d+$/.test(value) || number > most)
+      throw new Error(`${name} is “${value}”; use a whole number from 0 to ${most}.`);
     return number;
   };
   return {
@@ -69,7 +78,9 @@ function origins(list: string): string[] {
     .map((one) => {
       const url = URL.canParse(one) ? new URL(one) : null;
       if (url !== null && /^https?:$/.test(url.protocol)) return url.origin;
-      throw new Error(`ZORVIK_READ_ORIGINS names “${one}”; use addresses such as http://localhost:8080, separated by commas.`);
+      throw new Error(
+        `ZORVIK_READ_ORIGINS names “${one}”; use addresses such as http://localhost:8080, separated by commas.`,
+      );
     });
 }
 
@@ -77,5 +88,7 @@ function origins(list: string): string[] {
 function loopback(host: string): string {
   const isLoopback = host === 'localhost' || host === '::1' || (isIP(host) === 4 && host.startsWith('127.'));
   if (isLoopback) return host;
-  throw new Error(`HOST is “${host}”, but until Zorvik has sign-in it listens on this machine only. Leave HOST out, or set it to 127.0.0.1.`);
+  throw new Error(
+    `HOST is “${host}”, but until Zorvik has sign-in it listens on this machine only. Leave HOST out, or set it to 127.0.0.1.`,
+  );
 }

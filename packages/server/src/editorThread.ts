@@ -10,7 +10,8 @@ if (port === null) throw new Error('This runs as a thread of main.ts.');
 const tell = (message: FromEditor): void => port.postMessage(message);
 const waiting = new Map<number, () => void>();
 let tickets = 0;
-let deliveryIs: { readonly at: (address: string) => void; readonly nowhere: (error: Error) => void } | null = null;
+let deliveryIs: { readonly at: (address: string) => void; readonly nowhere: (error: Error) => void } | null =
+  null;
 
 const starting: Promise<RunningEditor> = startEditor(config, parts, {
   isRestart,

@@ -21,8 +21,15 @@ interface Waiting {
   readonly fail: (error: Error) => void;
 }
 
-/** Starts the editor's thread. `forget` is called when a site's edition is out of date; with null, when all are. */
-export function startEditorThread(file: URL, work: EditorWork, forget: (siteKey: string | null) => void): EditorThread {
+/**
+ * Starts the editor's thread. `forget` is called when a site's edition is out of date; with null, when all
+ * are.
+ */
+export function startEditorThread(
+  file: URL,
+  work: EditorWork,
+  forget: (siteKey: string | null) => void,
+): EditorThread {
   const worker = new Worker(file, { workerData: work });
   const tell = (message: ToEditor): void => worker.postMessage(message);
   const waiting = new Map<number, Waiting>();
@@ -41,7 +48,8 @@ export function startEditorThread(file: URL, work: EditorWork, forget: (siteKey:
   worker.on('message', (message: FromEditor) => {
     if (message.kind === 'opened') opened.done(undefined);
     else if (message.kind === 'ready') ready.done(message.address);
-    else if (message.kind === 'failed') for (const step of [opened, ready]) step.fail(new Error(message.message));
+    else if (message.kind === 'failed')
+      for (const step of [opened, ready]) step.fail(new Error(message.message));
     else if (message.kind === 'forget') {
       forget(message.siteKey);
       tell({ kind: 'forgotten', ticket: message.ticket });

@@ -18,12 +18,14 @@ const FIRST_WAIT = 250;
 const LONGEST_WAIT = 30_000;
 
 /**
- * Starts the editor's thread. The first start may fail, with a sentence for the person who started Zorvik. From then on an error ends only the
- * thread: it is logged, and the editor is started again at the same address, on what was committed.
+ * Starts the editor's thread. The first start may fail, with a sentence for the person who started Zorvik.
+ * From then on an error ends only the thread: it is logged, and the editor is started again at the same
+ * address, on what was committed.
  */
 export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: Logger): KeptEditor {
   let forget: (siteKey: string | null) => void = () => undefined;
-  const start = (given: EditorWork): EditorThread => startEditorThread(file, given, (siteKey) => forget(siteKey));
+  const start = (given: EditorWork): EditorThread =>
+    startEditorThread(file, given, (siteKey) => forget(siteKey));
   let isClosing = false;
   const hasEnded = new WeakSet<EditorThread>();
   let thread = start({ ...work, isRestart: false });
@@ -36,7 +38,10 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
     void watched.ended.then((error) => {
       hasEnded.add(watched);
       if (isClosing) return;
-      log.error({ stack: error?.stack }, 'The editor stopped with an error and is being restarted; delivery continues');
+      log.error(
+        { stack: error?.stack },
+        'The editor stopped with an error and is being restarted; delivery continues',
+      );
       answering = startAgain(deliveryAddress, port);
     });
   }
@@ -53,7 +58,10 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
         log.warn('The editor is back');
         return watch(deliveryAddress, port);
       } catch (error) {
-        log.error({ stack: error instanceof Error ? error.stack : String(error) }, 'The editor could not be restarted; trying again');
+        log.error(
+          { stack: error instanceof Error ? error.stack : String(error) },
+          'The editor could not be restarted; trying again',
+        );
         await thread.ended;
         await new Promise((done) => setTimeout(done, wait).unref());
       }
@@ -72,7 +80,9 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
       for (;;) {
         await Promise.race([answering, late]);
         const asked = thread;
-        const answer = await Promise.race([asked.load(siteKey), late]).catch((error: unknown) => error as Error);
+        const answer = await Promise.race([asked.load(siteKey), late]).catch(
+          (error: unknown) => error as Error,
+        );
         if (!(answer instanceof Error)) return answer;
         // Where the thread has ended meanwhile, the next one is asked.
         await new Promise(setImmediate);
@@ -88,7 +98,9 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
 }
 
 function tooLong(): Promise<never> {
-  const late = new Promise<never>((_, fail) => setTimeout(() => fail(new Error('The editor is not back yet.')), PATIENCE).unref());
+  const late = new Promise<never>((_, fail) =>
+    setTimeout(() => fail(new Error('The editor is not back yet.')), PATIENCE).unref(),
+  );
   late.catch(() => undefined);
   return late;
 }

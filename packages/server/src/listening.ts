@@ -17,11 +17,15 @@ export interface ArrivalLimits {
 const usual: ArrivalLimits = { head: 15_000, whole: 120_000 };
 
 /**
- * A server that closes connections on which a request does not arrive in time. A client that goes away is the end of its request, whatever is
- * being sent or read then.
+ * A server that closes connections on which a request does not arrive in time. A client that goes away is the
+ * end of its request, whatever is being sent or read then.
  */
 export function serverFor(answer: RequestListener, { head, whole }: ArrivalLimits = usual): Server {
-  const server = createServer({ headersTimeout: head, requestTimeout: whole, connectionsCheckingInterval: Math.min(5000, head) });
+  const server = createServer({
+    headersTimeout: head,
+    requestTimeout: whole,
+    connectionsCheckingInterval: Math.min(5000, head),
+  });
   return server.on('request', (request, response) => {
     for (const stream of [request, response]) stream.on('error', () => undefined);
     answer(request, response);
@@ -33,7 +37,13 @@ export function listening(server: Server, { host, port, variable }: Place): Prom
   return new Promise((done, fail) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
       const isTaken = error.code === 'EADDRINUSE';
-      fail(isTaken ? new Error(`The port ${port} is used by another program. Stop that program, or set ${variable} to a free port.`) : error);
+      fail(
+        isTaken
+          ? new Error(
+              `The port ${port} is used by another program. Stop that program, or set ${variable} to a free port.`,
+            )
+          : error,
+      );
     });
     server.listen({ host, port }, () => done(addressOf(host, (server.address() as AddressInfo).port)));
   });

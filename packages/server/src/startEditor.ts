@@ -70,10 +70,19 @@ export interface RunningEditor {
 }
 
 /** Opens the database, puts the first site into an empty one, and listens: all of Zorvik but delivery. */
-export async function startEditor(config: Config, parts: Parts, { isRestart, deliveryAddress, forget }: EditorChoices): Promise<RunningEditor> {
+export async function startEditor(
+  config: Config,
+  parts: Parts,
+  { isRestart, deliveryAddress, forget }: EditorChoices,
+): Promise<RunningEditor> {
   const { database, listen, close } =
     config.databaseUrl === null
-      ? await openPglite({ folder: resolve(config.dataFolder), template: parts.template, migrations: parts.migrations, isRestart })
+      ? await openPglite({
+          folder: resolve(config.dataFolder),
+          template: parts.template,
+          migrations: parts.migrations,
+          isRestart,
+        })
       : await openPostgres(config.databaseUrl, parts.migrations);
   const now = (): Date => new Date();
   const streams = hub();
@@ -114,13 +123,22 @@ export async function startEditor(config: Config, parts: Parts, { isRestart, del
       bodyLimit: config.bodyLimit,
       webFolder: parts.webFolder,
       deliveryAddress: config.deliveryUrl ?? deliverAt,
-      readable: new Set([...config.readOrigins, ...(config.sitePort === 0 ? [] : [`http://127.0.0.1:${config.sitePort}`])]),
+      readable: new Set([
+        ...config.readOrigins,
+        ...(config.sitePort === 0 ? [] : [`http://127.0.0.1:${config.sitePort}`]),
+      ]),
       openReading: parts.readingThread === null ? readHere : readInThread(parts.readingThread),
       standIn: config.sitePort === 0 ? null : `http://127.0.0.1:${config.sitePort}`,
     };
     if (parts.firstSite !== null && (await listSites(database)).length === 0) {
       const stored = JSON.parse(await readFile(parts.firstSite, 'utf8')) as StoredDocument;
-      await storeDocument(deps, stored, deps.random, 'Zorvik', await picturesIn(join(dirname(parts.firstSite), 'pictures')));
+      await storeDocument(
+        deps,
+        stored,
+        deps.random,
+        'Zorvik',
+        await picturesIn(join(dirname(parts.firstSite), 'pictures')),
+      );
     }
     const desk = new ReadingDesk(deps);
     const server = serverFor(createApp(deps, desk));
@@ -128,11 +146,16 @@ export async function startEditor(config: Config, parts: Parts, { isRestart, del
     if (config.databaseUrl === null) await tellAddress(resolve(config.dataFolder), address);
     void compileChecks();
     const compact = (): void => void compactAll(deps, config.logDays);
-    // Soon, since a server may be stopped every evening; not at once, since somebody is waiting for it to start.
+    // Soon, since a server may be stopped every evening; not at once, since somebody is waiting for it to
+    // start.
     const first = setTimeout(compact, MINUTE);
     const compacting = setInterval(compact, DAY);
     // What is due is begun within a minute. What was due while the server stood still is read once.
-    const reading = setInterval(() => void desk.beginDue().catch((error: unknown) => deps.log.error({ error }, 'No site could be read')), MINUTE);
+    const reading = setInterval(
+      () =>
+        void desk.beginDue().catch((error: unknown) => deps.log.error({ error }, 'No site could be read')),
+      MINUTE,
+    );
     for (const timer of [first, compacting, reading]) timer.unref();
     return {
       address,
@@ -168,11 +191,16 @@ const DAY = 86_400_000;
 /** For so long a picture that was uploaded stays though nothing names it: somebody may be about to. */
 const PICTURE_REST = DAY;
 
-/** Takes the oldest of each site's log away, and the pictures that nothing names any more, one site after the other. What fails for one is told, and tried again the next day. */
+/**
+ * Takes the oldest of each site's log away, and the pictures that nothing names any more, one site after the
+ * other. What fails for one is told, and tried again the next day.
+ */
 async function compactAll(deps: Deps, days: number): Promise<void> {
   for (const id of await siteIds(deps.database).catch(() => [])) {
     const before = new Date(deps.now().getTime() - PICTURE_REST).toISOString();
-    const cleaning = compactLog(deps, id, { ...retention, days }).then(() => removeUnusedPictures(deps.database, id, before));
+    const cleaning = compactLog(deps, id, { ...retention, days }).then(() =>
+      removeUnusedPictures(deps.database, id, before),
+    );
     await cleaning.catch((error: unknown) => deps.log.error({ id, error }, 'A log could not be compacted'));
   }
 }

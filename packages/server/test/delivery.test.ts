@@ -18,7 +18,12 @@ const get = (path: string) => request(server.app).get(`${delivery}/${path}`);
 
 async function rename(label: string): Promise<void> {
   const { revision } = (await request(server.app).get(site)).body as { revision: number };
-  const operation: Operation = { kind: 'updateItem', id: ids.get('Seeds') ?? '', set: { label }, was: { label: null } };
+  const operation: Operation = {
+    kind: 'updateItem',
+    id: ids.get('Seeds') ?? '',
+    set: { label },
+    was: { label: null },
+  };
   await request(server.app)
     .post(`${site}/edits`)
     .send(editOf(revision, [operation]))
@@ -43,9 +48,13 @@ describe('delivery', () => {
       direction: 'ltr',
       items: [{ label: 'Seeds', href: '/seeds', children: [{ label: 'Spring' }] }, { label: 'Bulbs' }],
     });
-    expect((await get('menus/menu.html').expect('Content-Type', /text\/html/)).text).toMatch(/^<nav class="zv zv-bar" id="zv-menu" aria-label="Menu"/);
+    expect((await get('menus/menu.html').expect('Content-Type', /text\/html/)).text).toMatch(
+      /^<nav class="zv zv-bar" id="zv-menu" aria-label="Menu"/,
+    );
     expect((await get('navigation.css').expect('Content-Type', /text\/css/)).text).toContain('.zv-bar');
-    expect((await get('navigation.js').expect('Content-Type', /text\/javascript/)).text).toContain('aria-expanded');
+    expect((await get('navigation.js').expect('Content-Type', /text\/javascript/)).text).toContain(
+      'aria-expanded',
+    );
   });
 
   it('changes only by publishing', async () => {
@@ -56,7 +65,10 @@ describe('delivery', () => {
     expect((await get('menus/menu')).body.items[0].label).toBe('Not yet');
     const { body } = await request(server.app).get(`${site}/editions`).expect(200);
     expect(body.editions[0]).toMatchObject({ number, note: 'Names', actor: 'Tess', items: 3 });
-    expect((await request(server.app).get(`${site}/editions/1`)).body.menus[0].items[0].label, 'the first edition stays as it was').toBe('Seeds');
+    expect(
+      (await request(server.app).get(`${site}/editions/1`)).body.menus[0].items[0].label,
+      'the first edition stays as it was',
+    ).toBe('Seeds');
   });
 
   it('has strong tags that hold while the content does, and answers 304 to them', async () => {
@@ -67,7 +79,9 @@ describe('delivery', () => {
     await get('menus/menu').set('If-None-Match', `"other", W/${tag}`).expect(304);
     await get('menus/menu').set('If-None-Match', '"other"').expect(200);
     await publish();
-    expect((await get('menus/menu')).headers.etag, 'the same bytes keep their tag through an edition').toBe(tag);
+    expect((await get('menus/menu')).headers.etag, 'the same bytes keep their tag through an edition').toBe(
+      tag,
+    );
     await rename('Another');
     await publish();
     await get('menus/menu').set('If-None-Match', tag).expect(200);
@@ -77,29 +91,42 @@ describe('delivery', () => {
     const plain = await get('navigation.css').set('Accept-Encoding', 'identity');
     const brotli = await get('navigation.css').set('Accept-Encoding', 'gzip, br');
     const gzip = await get('navigation.css').set('Accept-Encoding', 'gzip, br;q=0');
-    expect([plain, brotli, gzip].map(({ headers }) => (headers as Record<string, string>)['content-encoding'])).toEqual([undefined, 'br', 'gzip']);
-    expect(new Set([plain, brotli, gzip].map(({ headers }) => (headers as Record<string, string>).etag)).size).toBe(3);
+    expect(
+      [plain, brotli, gzip].map(({ headers }) => (headers as Record<string, string>)['content-encoding']),
+    ).toEqual([undefined, 'br', 'gzip']);
+    expect(
+      new Set([plain, brotli, gzip].map(({ headers }) => (headers as Record<string, string>).etag)).size,
+    ).toBe(3);
     expect(gzip.text).toBe(plain.text);
     expect(plain.headers.vary).toBe('Accept-Encoding');
   });
 
   it('answers any origin and host', async () => {
-    const { headers } = await get('menus/menu').set('Origin', 'https://meadow.example').set('Host', 'cdn.example').expect(200);
-    expect([headers['access-control-allow-origin'], headers['cross-origin-resource-policy'], headers['cache-control']]).toEqual([
-      '*',
-      'cross-origin',
-      'public, no-cache',
-    ]);
+    const { headers } = await get('menus/menu')
+      .set('Origin', 'https://meadow.example')
+      .set('Host', 'cdn.example')
+      .expect(200);
+    expect([
+      headers['access-control-allow-origin'],
+      headers['cross-origin-resource-policy'],
+      headers['cache-control'],
+    ]).toEqual(['*', 'cross-origin', 'public, no-cache']);
     const preflight = await request(server.app).options(`${delivery}/menus/menu`).expect(204);
     expect(preflight.headers['access-control-allow-headers']).toBe('If-None-Match');
     await request(server.app).head(`${delivery}/menus/menu`).expect(200).expect('Content-Length', /^\d+$/);
   });
 
   it('says what there is when it has not what was asked for', async () => {
-    expect((await get('menus/nope').expect(404)).body.error.message).toBe('There is no menu with the ID “nope” on this site. Its menus are: menu.');
-    expect((await request(server.app).get('/delivery/v1/sites/none/menus/menu').expect(404)).body.error.code).toBe('unknownSite');
+    expect((await get('menus/nope').expect(404)).body.error.message).toBe(
+      'There is no menu with the ID “nope” on this site. Its menus are: menu.',
+    );
+    expect(
+      (await request(server.app).get('/delivery/v1/sites/none/menus/menu').expect(404)).body.error.code,
+    ).toBe('unknownSite');
     await request(server.app).post('/api/v1/sites').send({ name: 'Fresh' }).expect(201);
-    expect((await request(server.app).get('/delivery/v1/sites/fresh/menus/menu').expect(404)).body.error.code).toBe('nothingPublished');
+    expect(
+      (await request(server.app).get('/delivery/v1/sites/fresh/menus/menu').expect(404)).body.error.code,
+    ).toBe('nothingPublished');
     await request(server.app).get('/delivery/v1/sites/meadow/../../etc/passwd').expect(404);
     await get('menus/%2e%2e%2fmenu').expect(404);
     await request(server.app).post(`${delivery}/menus/menu`).expect(404);
@@ -108,17 +135,29 @@ describe('delivery', () => {
   it('does not publish what the person has not seen', async () => {
     const { revision } = (await request(server.app).get(site)).body as { revision: number };
     await rename('Unseen');
-    const { body } = await request(server.app).post(`${site}/editions`).send({ note: '', revision }).expect(409);
+    const { body } = await request(server.app)
+      .post(`${site}/editions`)
+      .send({ note: '', revision })
+      .expect(409);
     expect(body.error.code).toBe('staleView');
   });
 
   it('holds back what leads to a page that is not live', async () => {
     expect(document.items.nodes.size).toBe(3);
-    expect([...document.items.nodes.values()].every(({ parent }) => parent === menu || document.items.nodes.has(parent))).toBe(true);
+    expect(
+      [...document.items.nodes.values()].every(
+        ({ parent }) => parent === menu || document.items.nodes.has(parent),
+      ),
+    ).toBe(true);
     const pages = outlined('= /live\n= /hidden', '/live Live\n/hidden Hidden');
     const hidden = pages.ids.get('/hidden') ?? '';
-    const nodes = pages.document.pages.nodes.with(hidden, { ...pages.document.pages.nodes.get(hidden)!, state: 'draft' });
-    const other = await testServer(toStored({ ...pages.document, pages: { ...pages.document.pages, nodes } }));
+    const nodes = pages.document.pages.nodes.with(hidden, {
+      ...pages.document.pages.nodes.get(hidden)!,
+      state: 'draft',
+    });
+    const other = await testServer(
+      toStored({ ...pages.document, pages: { ...pages.document.pages, nodes } }),
+    );
     try {
       const { text } = await request(other.app).get(`${delivery}/menus/menu.html`).expect(200);
       expect(text).toContain('/live');
@@ -136,7 +175,11 @@ describe('the editor’s API', () => {
     ['no host that can be read', { Host: '::::' }, 'foreignHost'],
     ['a foreign origin', { Host: '127.0.0.1', Origin: 'https://evil.example' }, 'foreignOrigin'],
     ['an origin without a name, as of a sandbox', { Host: '127.0.0.1', Origin: 'null' }, 'foreignOrigin'],
-    ['another port of this machine', { Host: '127.0.0.1:4780', Origin: 'http://127.0.0.1:9999' }, 'foreignOrigin'],
+    [
+      'another port of this machine',
+      { Host: '127.0.0.1:4780', Origin: 'http://127.0.0.1:9999' },
+      'foreignOrigin',
+    ],
   ])('refuses %s, to read and to write', async (_, headers, code) => {
     for (const method of ['get', 'post'] as const) {
       const reply = await request(server.app)[method](`${site}/edits?since=0`).set(headers);
@@ -153,7 +196,10 @@ describe('the editor’s API', () => {
   it('answers 404 in JSON where nothing is, and describes itself', async () => {
     const { body } = await request(server.app).get('/api/v1/nothing').expect(404);
     expect(body.error.code).toBe('unknownPath');
-    const described = (await request(server.app).get('/api/v1/openapi.json').expect(200)).body as { openapi: string; paths: Record<string, object> };
+    const described = (await request(server.app).get('/api/v1/openapi.json').expect(200)).body as {
+      openapi: string;
+      paths: Record<string, object>;
+    };
     expect(described.openapi).toBe('3.1.0');
     expect(Object.keys(described.paths)).toEqual([
       '/api/v1/sites',
@@ -183,6 +229,9 @@ describe('the editor’s API', () => {
       '/delivery/v1/sites/{siteKey}/navigation.js',
     ]);
     expect(JSON.stringify(described)).not.toContain('"$id"');
-    expect((await request(server.app).get('/healthz').expect(200)).body).toEqual({ status: 'ok', version: 1 });
+    expect((await request(server.app).get('/healthz').expect(200)).body).toEqual({
+      status: 'ok',
+      version: 1,
+    });
   });
 });

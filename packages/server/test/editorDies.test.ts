@@ -21,8 +21,21 @@ describe.skipIf(postgres !== '')('an error that ends the editor’s thread', () 
   beforeAll(async () => {
     folder = await mkdtemp(join(tmpdir(), 'zorvik-dies-'));
     await putQuillmere(folder);
-    const config = readConfig({ ZORVIK_DATA: folder, PORT: '0', DELIVERY_PORT: '0', SITE_PORT: '0', ZORVIK_LOG: 'warn' });
-    const parts = { migrations, template, webFolder: null, firstSite: null, readingThread: null, pictureThread: null };
+    const config = readConfig({
+      ZORVIK_DATA: folder,
+      PORT: '0',
+      DELIVERY_PORT: '0',
+      SITE_PORT: '0',
+      ZORVIK_LOG: 'warn',
+    });
+    const parts = {
+      migrations,
+      template,
+      webFolder: null,
+      firstSite: null,
+      readingThread: null,
+      pictureThread: null,
+    };
     const log = pino({ level: 'warn' }, { write: (line: string) => void logged.push(line) });
     server = await startServer(config, parts, new URL('./dyingThread.mjs', import.meta.url), log);
   });
@@ -42,7 +55,9 @@ describe.skipIf(postgres !== '')('an error that ends the editor’s thread', () 
     const edits = async (): Promise<void> => {
       for (let number = 0; !isOver; number += 1) {
         const item = document.items[number % document.items.length]!;
-        const edit = editOf(revision, [{ kind: 'updateItem', id: item.id, set: { label: `Label ${number}` }, was: { label: item.label } }]);
+        const edit = editOf(revision, [
+          { kind: 'updateItem', id: item.id, set: { label: `Label ${number}` }, was: { label: item.label } },
+        ]);
         const reply = await fetch(`${server.address}/api/v1/sites/quillmere/edits`, {
           method: 'POST',
           body: JSON.stringify(edit),
@@ -67,7 +82,8 @@ describe.skipIf(postgres !== '')('an error that ends the editor’s thread', () 
       while (acknowledged.length < before + 5) await new Promise((done) => setTimeout(done, 10));
       const answered = logged.filter((line) => line.includes('The editor is back')).length;
       plug.postMessage('die');
-      while (logged.filter((line) => line.includes('The editor is back')).length === answered) await new Promise((done) => setTimeout(done, 20));
+      while (logged.filter((line) => line.includes('The editor is back')).length === answered)
+        await new Promise((done) => setTimeout(done, 20));
     }
     const before = acknowledged.length;
     while (acknowledged.length < before + 5) await new Promise((done) => setTimeout(done, 10));

@@ -39,7 +39,8 @@ function listen(headers: Record<string, string> = {}): Promise<Stream> {
       let isOver = false;
       head.setEncoding('utf8');
       head.on('data', (text: string) => {
-        for (const [, json] of text.matchAll(/^data: (.*)$/gm)) heard.push(JSON.parse(json ?? '') as ServerMessage);
+        for (const [, json] of text.matchAll(/^data: (.*)$/gm))
+          heard.push(JSON.parse(json ?? '') as ServerMessage);
       });
       head.on('close', () => (isOver = true));
       done({ heard, head, isOver: () => isOver, leave: () => asked.destroy() });
@@ -48,15 +49,24 @@ function listen(headers: Record<string, string> = {}): Promise<Stream> {
   });
 }
 const post = (path: string, body: unknown) =>
-  fetch(`${address}/api/v1/sites/meadow/${path}`, { method: 'POST', body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } });
+  fetch(`${address}/api/v1/sites/meadow/${path}`, {
+    method: 'POST',
+    body: JSON.stringify(body),
+    headers: { 'Content-Type': 'application/json' },
+  });
 const me = { session: 'w0000000000000me', name: 'Noor', menu: null, item: null };
 
 describe('the event stream', () => {
   it('tells every browser of every edit once it is kept, and of every edition', async () => {
     const streams = await Promise.all([listen(), listen({ 'Accept-Encoding': 'gzip, br' })]);
-    expect(streams[1].head.headers, 'a packed stream would come in lumps').not.toHaveProperty('content-encoding');
+    expect(streams[1].head.headers, 'a packed stream would come in lumps').not.toHaveProperty(
+      'content-encoding',
+    );
     const menu = start.menus[0]!;
-    await post('edits', editOf(2, [{ kind: 'updateMenu', id: menu.id, set: { name: 'Told' }, was: { name: menu.name } }]));
+    await post(
+      'edits',
+      editOf(2, [{ kind: 'updateMenu', id: menu.id, set: { name: 'Told' }, was: { name: menu.name } }]),
+    );
     await post('editions', { note: '', revision: 3 });
     for (const { heard } of streams)
       await vi.waitFor(() =>
@@ -71,7 +81,14 @@ describe('the event stream', () => {
 
   it('tells nothing of what was refused', async () => {
     const { heard, leave } = await listen();
-    expect((await post('edits', editOf(2, [{ kind: 'updateMenu', id: 'm000000000000000', set: { name: 'x' }, was: { name: 'y' } }]))).status).toBe(409);
+    expect(
+      (
+        await post(
+          'edits',
+          editOf(2, [{ kind: 'updateMenu', id: 'm000000000000000', set: { name: 'x' }, was: { name: 'y' } }]),
+        )
+      ).status,
+    ).toBe(409);
     await post('people', { ...me, isLeaving: false });
     await vi.waitFor(() => expect(heard.map(({ kind }) => kind)).toEqual(['people']));
     leave();
@@ -81,7 +98,9 @@ describe('the event stream', () => {
     const { heard, leave } = await listen();
     const item = start.items[0]!.id;
     await post('people', { ...me, item, isLeaving: false });
-    await vi.waitFor(() => expect(heard.at(-1)).toEqual({ kind: 'people', site: 'meadow', people: [{ ...me, item }] }));
+    await vi.waitFor(() =>
+      expect(heard.at(-1)).toEqual({ kind: 'people', site: 'meadow', people: [{ ...me, item }] }),
+    );
     await post('people', { ...me, isLeaving: true });
     await vi.waitFor(() => expect(heard.at(-1)).toEqual({ kind: 'people', site: 'meadow', people: [] }));
     expect((await post('people', { ...me, name: '' })).status).toBe(400);
@@ -97,7 +116,8 @@ describe('presence', () => {
   it('lets go of a window that was not heard of for long, and keeps no endless list', () => {
     let now = 0;
     const people = presence(() => new Date(now));
-    for (let at = 0; at < 500; at += 1) people.here('meadow', { ...me, session: `w${String(at).padStart(15, '0')}` });
+    for (let at = 0; at < 500; at += 1)
+      people.here('meadow', { ...me, session: `w${String(at).padStart(15, '0')}` });
     expect(people.people('meadow').length).toBeLessThanOrEqual(200);
     now += 2 * PRESENCE_BEAT;
     people.here('meadow', me);

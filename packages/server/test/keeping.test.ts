@@ -1,6 +1,17 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { applyEdit, childrenOf, mintId, readStored, seededRandom, toStored, type Edit, type LoggedEdit, type Operation, type SiteDocument } from '@zorvik/core';
+import {
+  applyEdit,
+  childrenOf,
+  mintId,
+  readStored,
+  seededRandom,
+  toStored,
+  type Edit,
+  type LoggedEdit,
+  type Operation,
+  type SiteDocument,
+} from '@zorvik/core';
 import { randomDocument, randomOperation } from '@zorvik/core/testing';
 import { replayEqualsRows } from './replayEqualsRows.ts';
 import { editOf, testServer, type TestServer } from './testServer.ts';
@@ -26,10 +37,14 @@ const rename = async (id: string, label: string, session: string): Promise<Edit>
   const was = { label: document.items.nodes.get(id)?.label ?? null };
   return editOf(revision, [{ kind: 'updateItem', id, set: { label }, was }], { session });
 };
-const undo = async (edit: Pick<Edit, 'id'>, session = MINE): Promise<Edit> => editOf((await read()).revision, [], { session, undoes: edit.id });
-const labelOf = async (id: string): Promise<string | null | undefined> => (await read()).document.items.nodes.get(id)?.label;
+const undo = async (edit: Pick<Edit, 'id'>, session = MINE): Promise<Edit> =>
+  editOf((await read()).revision, [], { session, undoes: edit.id });
+const labelOf = async (id: string): Promise<string | null | undefined> =>
+  (await read()).document.items.nodes.get(id)?.label;
 /** One with several beside it. */
-const anItem = start.items.find(({ parent }) => start.items.filter((one) => one.parent === parent).length > 3)!.id;
+const anItem = start.items.find(
+  ({ parent }) => start.items.filter((one) => one.parent === parent).length > 3,
+)!.id;
 
 describe('the answer to an edit', () => {
   it('is the first one for ever: what was refused once stays refused, although it could be kept now', async () => {
@@ -37,7 +52,11 @@ describe('the answer to an edit', () => {
     const branch = [document.items.nodes.get(start.items.at(-1)!.id)!];
     const removal = editOf(revision, [{ kind: 'removeItem', after: null, branch }], { session: OTHER });
     await save(removal);
-    const late = editOf(revision, [{ kind: 'updateItem', id: branch[0]!.id, set: { label: 'Late' }, was: { label: null } }], { session: MINE });
+    const late = editOf(
+      revision,
+      [{ kind: 'updateItem', id: branch[0]!.id, set: { label: 'Late' }, was: { label: null } }],
+      { session: MINE },
+    );
     const first = await save(late, 409);
     await save(await undo(removal, OTHER));
     expect(await save(late, 409)).toEqual(first);
@@ -50,10 +69,16 @@ describe('the answer to an edit', () => {
     await save(edits[0]!);
     edits.push(await rename(anItem, 'Two', OTHER));
     await save(edits[1]!);
-    const late = editOf(revision, [{ kind: 'updateItem', id: anItem, set: { label: 'Three' }, was: { label: 'One' } }], { session: MINE });
+    const late = editOf(
+      revision,
+      [{ kind: 'updateItem', id: anItem, set: { label: 'Three' }, was: { label: 'One' } }],
+      { session: MINE },
+    );
     const body = await save(late, 200, { known: revision + 1 });
     expect(body.edits.map(({ id }: Edit) => id)).toEqual([edits[1]!.id, late.id]);
-    expect(body.edits.at(-1).operations[0].was, 'as it was found, not as it was sent').toEqual({ label: 'Two' });
+    expect(body.edits.at(-1).operations[0].was, 'as it was found, not as it was sent').toEqual({
+      label: 'Two',
+    });
   });
 
   it('is no, when the site was restored since the sender loaded it', async () => {
@@ -77,7 +102,11 @@ describe('taking back on the server', () => {
     const edit = await rename(anItem, 'Taken back', MINE);
     await save(edit);
     const body = await save(await undo(edit));
-    expect(body.edits[0]).toMatchObject({ undoes: edit.id, sentence: { code: 'undone' }, operations: [{ kind: 'updateItem', set: { label: before } }] });
+    expect(body.edits[0]).toMatchObject({
+      undoes: edit.id,
+      sentence: { code: 'undone' },
+      operations: [{ kind: 'updateItem', set: { label: before } }],
+    });
     expect(await labelOf(anItem)).toBe(before);
     await save(await undo({ id: body.edits[0].id }));
     expect(await labelOf(anItem), 'and brings it back by taking that back').toBe('Taken back');
@@ -97,7 +126,11 @@ describe('taking back on the server', () => {
     const menu = document.items.nodes.get(anItem)!.parent;
     const siblings = [...childrenOf(document.items, menu)].filter((id) => id !== anItem);
     const move = (base: number, session: string, after: string | null): Edit =>
-      editOf(base, [{ kind: 'moveItem', id: anItem, from: { parent: menu, after: null }, to: { parent: menu, after } }], { session });
+      editOf(
+        base,
+        [{ kind: 'moveItem', id: anItem, from: { parent: menu, after: null }, to: { parent: menu, after } }],
+        { session },
+      );
     const mine = move(revision, MINE, siblings.at(-1)!);
     await save(mine);
     await save(move(revision + 1, OTHER, siblings[1]!), 200, { name: 'Noor' });
@@ -111,14 +144,19 @@ describe('taking back on the server', () => {
 });
 
 describe('the history', () => {
-  const history = async (query: Record<string, string | number> = {}) => (await request(server.app).get(`${site}/history`).query(query).expect(200)).body;
+  const history = async (query: Record<string, string | number> = {}) =>
+    (await request(server.app).get(`${site}/history`).query(query).expect(200)).body;
 
   it('tells what was done, latest first, page by page, and of one thing alone', async () => {
     const { revision } = await read();
     const { lines } = await history();
-    expect(lines.map((line: { revision: number }) => line.revision)).toEqual(Array.from({ length: revision }, (_, at) => revision - at).slice(0, 100));
+    expect(lines.map((line: { revision: number }) => line.revision)).toEqual(
+      Array.from({ length: revision }, (_, at) => revision - at).slice(0, 100),
+    );
     expect(lines.at(-1).sentence.code).toBe('pagesRead');
-    expect((await history({ before: 3 })).lines.map((line: { revision: number }) => line.revision)).toEqual([2, 1]);
+    expect((await history({ before: 3 })).lines.map((line: { revision: number }) => line.revision)).toEqual([
+      2, 1,
+    ]);
     const other = start.items.find(({ id, parent }) => id !== anItem && parent.startsWith('m'))!.id;
     const edit = await rename(other, 'Only this one', MINE);
     await save(edit);
@@ -145,18 +183,24 @@ describe('the history', () => {
     states[last.revision] = last.document;
     expect(last.revision - first, 'enough happened').toBeGreaterThan(20);
     const back = (revision: number, id: string) =>
-      request(server.app).post(`${site}/history`).send({ id, session: MINE, revision, known: last.revision, epoch: last.epoch });
+      request(server.app)
+        .post(`${site}/history`)
+        .send({ id, session: MINE, revision, known: last.revision, epoch: last.epoch });
     for (const revision of [last.revision - 1, Math.floor((first + last.revision) / 2), first, 2, 0]) {
       const id = mintId('edit', random);
       const { body } = await back(revision, id).expect(200);
-      expect((await back(revision, id).expect(200)).body.revision, 'asked twice, done once').toBe(body.revision);
+      expect((await back(revision, id).expect(200)).body.revision, 'asked twice, done once').toBe(
+        body.revision,
+      );
       const { document } = await read();
       if (revision === 0) expect([document.pages.nodes.size, document.menus.nodes.size]).toEqual([0, 0]);
       else if (states[revision] !== undefined) expect(toStored(document)).toEqual(toStored(states[revision]));
       await save(await undo({ id }));
       expect(toStored((await read()).document)).toEqual(toStored(last.document));
     }
-    expect((await back(last.revision + 100, mintId('edit', random)).expect(409)).body.error.code).toBe('changesNothing');
+    expect((await back(last.revision + 100, mintId('edit', random)).expect(409)).body.error.code).toBe(
+      'changesNothing',
+    );
     await replayEqualsRows(server.deps.database, start.site.id, (await read()).revision);
   });
 });
@@ -164,10 +208,15 @@ describe('the history', () => {
 describe('what was missed', () => {
   it('comes edit by edit, or not at all when the whole site is less', async () => {
     const { revision } = await read();
-    const ask = async (query: Record<string, string | number>) => (await request(server.app).get(`${site}/edits`).query(query).expect(200)).body;
+    const ask = async (query: Record<string, string | number>) =>
+      (await request(server.app).get(`${site}/edits`).query(query).expect(200)).body;
     expect(await ask({ since: revision })).toMatchObject({ revision, edits: [], isCut: false });
     const few = await ask({ since: revision - 3 });
-    expect(few.edits.map((edit: LoggedEdit) => edit.revision)).toEqual([revision - 2, revision - 1, revision]);
+    expect(few.edits.map((edit: LoggedEdit) => edit.revision)).toEqual([
+      revision - 2,
+      revision - 1,
+      revision,
+    ]);
     const own = await ask({ since: 0, session: OTHER });
     expect(new Set(own.edits.map((edit: LoggedEdit) => edit.session))).toEqual(new Set([OTHER]));
     const added = Array.from({ length: 9000 }, (_, at): Operation => {

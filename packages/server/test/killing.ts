@@ -6,11 +6,15 @@ import type { TestDatabase } from './testDatabase.ts';
 import { editOf } from './testServer.ts';
 
 /**
- * Kills a server again and again while edits arrive from two sides, each time at another moment. Throws what is wrong: an
- * acknowledged edit that is not in the log, one that is there twice, a gap, or rows that the log does not replay to. Gives how many
- * edits were acknowledged.
+ * Kills a server again and again while edits arrive from two sides, each time at another moment. Throws what
+ * is wrong: an acknowledged edit that is not in the log, one that is there twice, a gap, or rows that the log
+ * does not replay to. Gives how many edits were acknowledged.
  */
-export async function killManyTimes(kills: Iterable<number>, database: TestDatabase, onKill?: (kill: number) => void): Promise<number> {
+export async function killManyTimes(
+  kills: Iterable<number>,
+  database: TestDatabase,
+  onKill?: (kill: number) => void,
+): Promise<number> {
   const acknowledged: string[] = [];
   for (const kill of kills) {
     const run = await startProcess(database.environment);
@@ -29,7 +33,12 @@ async function killWhileSaving(run: Run, round: number, acknowledged: string[]):
   let isDead = false;
   const flood = async (): Promise<void> => {
     for (let number = 0; !isDead; number += 1) {
-      const operation: Operation = { kind: 'updateItem', id: item.id, set: { label: `Round ${round}, ${number}` }, was: { label: item.label } };
+      const operation: Operation = {
+        kind: 'updateItem',
+        id: item.id,
+        set: { label: `Round ${round}, ${number}` },
+        was: { label: item.label },
+      };
       const edit = editOf(base, [operation]);
       const reply = await fetch(`${run.address}/api/v1/sites/quillmere/edits`, {
         method: 'POST',

@@ -5,7 +5,15 @@ import { runInNewContext } from 'node:vm';
 import { sql } from 'drizzle-orm';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
-import { emptyOf, FORMAT, readStored, toStored, withPiece, type DocumentPiece, type StoredDocument } from '@zorvik/core';
+import {
+  emptyOf,
+  FORMAT,
+  readStored,
+  toStored,
+  withPiece,
+  type DocumentPiece,
+  type StoredDocument,
+} from '@zorvik/core';
 import type { SiteLine } from '@zorvik/contract';
 import { currentSite } from '../src/editing/currentSite.ts';
 import { siteCache } from '../src/editing/siteCache.ts';
@@ -54,19 +62,30 @@ describe('a large site', () => {
     if (first === undefined || !('head' in first)) throw new Error('The first line is no head.');
     expect(lines.at(-1)).toEqual({ isWhole: true });
     expect(lines.length).toBeGreaterThan(20);
-    const document = lines.filter((line) => 'forest' in line).reduce((all, piece) => withPiece(all, piece as DocumentPiece), emptyOf(first.head.site, FORMAT));
+    const document = lines
+      .filter((line) => 'forest' in line)
+      .reduce((all, piece) => withPiece(all, piece as DocumentPiece), emptyOf(first.head.site, FORMAT));
     const whole = await read();
-    expect([first.head.epoch, first.head.revision, toStored(document)]).toEqual([whole.epoch, whole.revision, whole.document]);
+    expect([first.head.epoch, first.head.revision, toStored(document)]).toEqual([
+      whole.epoch,
+      whole.revision,
+      whole.document,
+    ]);
     await request(server.app).get('/api/v1/sites/nowhere/pieces').expect(404);
   });
 
   it('takes an import as one edit, which one undo takes back without its being sent', async () => {
     const before = await read();
-    const { text } = await post(`/sites/large/imports?missing=retire&session=${SESSION}`, sitemapOf(4000, 14_000));
+    const { text } = await post(
+      `/sites/large/imports?missing=retire&session=${SESSION}`,
+      sitemapOf(4000, 14_000),
+    );
     expect(text).toContain('"added":6000,"retired":4000');
     const after = await read();
     expect(after.revision).toBe(before.revision + 1);
-    const [own] = (await request(server.app).get(`/api/v1/sites/large/edits?since=${before.revision}&session=${SESSION}`)).body.edits;
+    const [own] = (
+      await request(server.app).get(`/api/v1/sites/large/edits?since=${before.revision}&session=${SESSION}`)
+    ).body.edits;
     const undo = editOf(after.revision, [], { session: SESSION, undoes: own.id });
     await request(server.app).post('/api/v1/sites/large/edits').send(undo).expect(200);
     expect((await read()).document).toEqual(before.document);
@@ -80,13 +99,21 @@ describe('a large site', () => {
     const before = await read();
     let seen = '';
     await new Promise<void>((done) => {
-      const asked = ask({ port, host: '127.0.0.1', path: `/api/v1/sites/large/imports?missing=keep&session=${SESSION}`, method: 'POST' }, (reply) => {
-        reply.on('data', (piece: Buffer) => {
-          seen += piece.toString();
-          if (seen.includes('"stored"')) asked.destroy();
-        });
-        reply.on('error', () => undefined);
-      });
+      const asked = ask(
+        {
+          port,
+          host: '127.0.0.1',
+          path: `/api/v1/sites/large/imports?missing=keep&session=${SESSION}`,
+          method: 'POST',
+        },
+        (reply) => {
+          reply.on('data', (piece: Buffer) => {
+            seen += piece.toString();
+            if (seen.includes('"stored"')) asked.destroy();
+          });
+          reply.on('error', () => undefined);
+        },
+      );
       asked.on('error', () => undefined);
       asked.on('close', () => done());
       asked.end(sitemapOf(20_000, 40_000));
@@ -94,16 +121,28 @@ describe('a large site', () => {
     expect(seen).toMatch(/^\{"stored":\d+,"of":20000\}/);
     // What was under way is rolled back before anything else gets its turn.
     await vi.waitFor(async () =>
-      expect((await post(`/sites/large/imports?missing=keep&session=${SESSION}`, sitemapOf(50_000, 50_010))).text).toContain('"done"'),
+      expect(
+        (await post(`/sites/large/imports?missing=keep&session=${SESSION}`, sitemapOf(50_000, 50_010))).text,
+      ).toContain('"done"'),
     );
     const after = await read();
-    expect([after.revision, after.document.pages.length]).toEqual([before.revision + 1, before.document.pages.length + 10]);
+    expect([after.revision, after.document.pages.length]).toEqual([
+      before.revision + 1,
+      before.document.pages.length + 10,
+    ]);
     await replayEqualsRows(server.deps.database, after.document.site.id, after.revision);
   });
 
   it('takes five thousand pasted items as one edit, and gives them back', async () => {
     const { revision, document } = await read();
-    const menu = { id: 'm00000000000001', parent: document.site.id, key: 'pasted', name: 'Pasted', language: 'en', description: '' };
+    const menu = {
+      id: 'm00000000000001',
+      parent: document.site.id,
+      key: 'pasted',
+      name: 'Pasted',
+      language: 'en',
+      description: '',
+    };
     const branch = Array.from({ length: 5000 }, (_, at) => ({
       id: `i${String(at).padStart(15, '0')}`,
       parent: at === 0 ? menu.id : `i${String(Math.floor((at - 1) / 10)).padStart(15, '0')}`,
@@ -139,8 +178,14 @@ describe.skipIf(postgres !== '')('memory', () => {
     const many = await testServer();
     const { database } = many.deps;
     const head = '<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">';
-    const body = Array.from({ length: PAGES }, (_, at) => `<url><loc>https://many.example/part-${at % 20}/page-${at}</loc></url>`).join('');
-    await request(many.app).post('/api/v1/sites/from-sitemap?name=Site&key=site-0').send(`${head}${body}</urlset>`).expect(201);
+    const body = Array.from(
+      { length: PAGES },
+      (_, at) => `<url><loc>https://many.example/part-${at % 20}/page-${at}</loc></url>`,
+    ).join('');
+    await request(many.app)
+      .post('/api/v1/sites/from-sitemap?name=Site&key=site-0')
+      .send(`${head}${body}</urlset>`)
+      .expect(201);
     // The others are copies of the first, rows and log: reading fifty sitemaps is not what is asked here.
     const first = (await currentSite(many.deps, 'site-0')) as { ok: true; value: { head: { id: string } } };
     const { id } = first.value.head;
@@ -173,7 +218,10 @@ describe.skipIf(postgres !== '')('memory', () => {
     expect(most).toBeLessThan(BOUND);
     expect(most, 'and what is kept is really kept').toBeGreaterThan(BOUND / 20);
     const again = await currentSite(deps, 'site-0');
-    expect(again.ok && readStored(toStored(again.value.site.document)).pages.nodes.size, 'what was let go of is read again').toBe(PAGES);
+    expect(
+      again.ok && readStored(toStored(again.value.site.document)).pages.nodes.size,
+      'what was let go of is read again',
+    ).toBe(PAGES);
     await many.close();
   });
 });

@@ -32,8 +32,10 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const dots = (color: string, width = 1000, height = 500) => sharp({ create: { width, height, channels: 3, background: color } });
-const send = (bytes: Buffer | string) => request(server.app).post(`${site}/pictures`).set('Content-Type', 'application/octet-stream').send(bytes);
+const dots = (color: string, width = 1000, height = 500) =>
+  sharp({ create: { width, height, channels: 3, background: color } });
+const send = (bytes: Buffer | string) =>
+  request(server.app).post(`${site}/pictures`).set('Content-Type', 'application/octet-stream').send(bytes);
 async function kept(bytes: Buffer): Promise<Picture> {
   return (await send(bytes).expect(201)).body as Picture;
 }
@@ -84,19 +86,25 @@ describe('a picture', () => {
       const picture = await kept(await dots('#7a9f6a').toFormat(format).toBuffer());
       expect(picture, format).toEqual({ file: picture.file, width: 1000, height: 500 });
       for (const width of [320, 640, 960, 1000]) {
-        const { body, headers } = await request(server.app).get(`${site}/pictures/${picture.file}-${width}.webp`).expect(200);
+        const { body, headers } = await request(server.app)
+          .get(`${site}/pictures/${picture.file}-${width}.webp`)
+          .expect(200);
         expect(headers['content-type']).toBe('image/webp');
         expect((await sharp(body as Buffer).metadata()).width, format).toBe(width);
       }
     }
-    const turned = await kept(await dots('#224466', 800, 400).jpeg().withMetadata({ orientation: 6 }).toBuffer());
+    const turned = await kept(
+      await dots('#224466', 800, 400).jpeg().withMetadata({ orientation: 6 }).toBuffer(),
+    );
     expect([turned.width, turned.height]).toEqual([400, 800]);
     const wide = await kept(await dots('#224466', 4800, 1200).png().toBuffer());
     expect([wide.width, wide.height], 'no wider than the widest that is kept').toEqual([2400, 600]);
   });
 
   it('keeps moving, when it did', async () => {
-    const frames = await Promise.all(['#ff0000', '#00ff00', '#0000ff'].map((color) => dots(color, 400, 200).png().toBuffer()));
+    const frames = await Promise.all(
+      ['#ff0000', '#00ff00', '#0000ff'].map((color) => dots(color, 400, 200).png().toBuffer()),
+    );
     const moving = await sharp(frames, { join: { animated: true } })
       .gif({ delay: [100, 100, 100] })
       .toBuffer();
@@ -114,9 +122,13 @@ describe('a picture', () => {
       <defs><linearGradient id="g"><stop stop-color="#fff"/></linearGradient></defs><circle r="4" fill="url(#g)"/></svg>`;
     const picture = await kept(Buffer.from(hostile));
     expect(picture).toEqual({ file: picture.file, width: 40, height: 20, isDrawn: true });
-    const { body, headers } = await request(server.app).get(`${site}/pictures/${picture.file}.svg`).expect(200);
+    const { body, headers } = await request(server.app)
+      .get(`${site}/pictures/${picture.file}.svg`)
+      .expect(200);
     const text = (body as Buffer).toString('utf8');
-    expect(text).not.toMatch(/script|javascript|onload|onclick|elsewhere|foreignObject|iframe|@import|ENTITY/i);
+    expect(text).not.toMatch(
+      /script|javascript|onload|onclick|elsewhere|foreignObject|iframe|@import|ENTITY/i,
+    );
     expect(text).toContain('<circle r="4" fill="url(#g)"');
     expect(text).toContain('<use xlink:href="#c"');
     expect(headers['content-security-policy']).toContain("default-src 'none'");
@@ -132,7 +144,9 @@ describe('a picture', () => {
     expect(await refused(bomb(30_000))).toMatch(/more than 50 million pixels|cannot be decoded/);
     expect(await refused(Buffer.alloc(6 * 1_048_576, 1))).toMatch(/it is larger than 5 MB/);
     expect(await refused('<svg viewBox="0 0 9 9"><rect></svg>')).toMatch(/not well-formed XML/);
-    expect(await refused('<svg xmlns="http://www.w3.org/2000/svg"><rect/></svg>')).toMatch(/has neither a size nor a viewBox/);
+    expect(await refused('<svg xmlns="http://www.w3.org/2000/svg"><rect/></svg>')).toMatch(
+      /has neither a size nor a viewBox/,
+    );
     expect(await refused(await dots('#000000').tiff().toBuffer())).toMatch(/its format is not supported/);
     await request(server.app).get(`${site}/pictures/../../../etc/passwd`).expect(404);
     await request(server.app)
@@ -141,8 +155,16 @@ describe('a picture', () => {
   });
 
   it.each([
-    ['nested deeply', `<svg viewBox="0 0 9 9">${'<g>'.repeat(3500)}${'</g>'.repeat(3500)}</svg>`, /more than 40 nested levels/],
-    ['of very many elements', `<svg viewBox="0 0 9 9">${'<g/>'.repeat(175_000)}</svg>`, /has more than 5000 elements/],
+    [
+      'nested deeply',
+      `<svg viewBox="0 0 9 9">${'<g>'.repeat(3500)}${'</g>'.repeat(3500)}</svg>`,
+      /more than 40 nested levels/,
+    ],
+    [
+      'of very many elements',
+      `<svg viewBox="0 0 9 9">${'<g/>'.repeat(175_000)}</svg>`,
+      /has more than 5000 elements/,
+    ],
     [
       'that repeats what repeats others',
       `<svg viewBox="0 0 9 9"><defs><g id="a"><path d="M0 0"/></g>${['b', 'c', 'd'].map((id, at) => `<g id="${id}">${`<use href="#${'abc'.charAt(at)}"/>`.repeat(20)}</g>`).join('')}</defs><use href="#d"/></svg>`,
@@ -153,14 +175,26 @@ describe('a picture', () => {
       `<svg viewBox="0 0 9 9">${['a', 'b', 'c', 'd', 'e'].map((id, at) => `<pattern id="${id}">${`<rect fill="url(#${'_abcd'.charAt(at)})"/>`.repeat(20)}</pattern>`).join('')}<rect fill="url(#e)"/></svg>`,
       /with all <use> elements expanded, the drawing has more than 50000 elements/,
     ],
-    ['that refers to itself', '<svg viewBox="0 0 9 9"><mask id="m"><rect mask="url(#m)"/></mask></svg>', /with all <use> elements expanded/],
+    [
+      'that refers to itself',
+      '<svg viewBox="0 0 9 9"><mask id="m"><rect mask="url(#m)"/></mask></svg>',
+      /with all <use> elements expanded/,
+    ],
     [
       'with a style sheet before it',
       '<?xml-stylesheet href="https://elsewhere.example/x.css"?><svg viewBox="0 0 9 9"/>',
       /an instruction <\?xml-stylesheet\?>/,
     ],
-    ['with a style sheet in it', '<svg viewBox="0 0 9 9"><?xml-stylesheet href="x.css"?></svg>', /an instruction <\?xml-stylesheet\?>/],
-    ['that hides a name by an escape', '<svg viewBox="0 0 9 9"><rect fill="u\\72l(https://elsewhere.example/x)"/></svg>', /escaped CSS address/],
+    [
+      'with a style sheet in it',
+      '<svg viewBox="0 0 9 9"><?xml-stylesheet href="x.css"?></svg>',
+      /an instruction <\?xml-stylesheet\?>/,
+    ],
+    [
+      'that hides a name by an escape',
+      '<svg viewBox="0 0 9 9"><rect fill="u\\72l(https://elsewhere.example/x)"/></svg>',
+      /escaped CSS address/,
+    ],
     ['with an entity', '<svg viewBox="0 0 9 9"><text>&boom;</text></svg>', /not well-formed XML/],
   ])('that is drawn and %s is refused before anything is built of it', async (_, drawing, words) => {
     const begin = performance.now();
@@ -171,14 +205,23 @@ describe('a picture', () => {
 
   it('may be large and detailed, as drawings are', async () => {
     const paths = Array.from({ length: 3000 }, (_, at) => `<path d="M0 ${at}h9" stroke="#123456"/>`).join('');
-    const defs = '<defs><g id="leaf"><path d="M0 0"/></g><linearGradient id="g"><stop/></linearGradient></defs>';
-    const picture = await kept(Buffer.from(`<svg viewBox="0 0 90 90">${defs}<g fill="url(#g)">${paths}</g><use href="#leaf"/><use href="#leaf" x="3"/></svg>`));
+    const defs =
+      '<defs><g id="leaf"><path d="M0 0"/></g><linearGradient id="g"><stop/></linearGradient></defs>';
+    const picture = await kept(
+      Buffer.from(
+        `<svg viewBox="0 0 90 90">${defs}<g fill="url(#g)">${paths}</g><use href="#leaf"/><use href="#leaf" x="3"/></svg>`,
+      ),
+    );
     expect(picture).toMatchObject({ width: 90, isDrawn: true });
   });
 
   it('may be seen by the live header, which has no origin; nothing else of the API may be', async () => {
     const picture = await kept(await dots('#aa5500', 300, 300).png().toBuffer());
-    const seen = await request(server.app).get(`${site}/pictures/${picture.file}-300.webp`).set('Origin', 'null').set('Host', '127.0.0.1').expect(200);
+    const seen = await request(server.app)
+      .get(`${site}/pictures/${picture.file}-300.webp`)
+      .set('Origin', 'null')
+      .set('Host', '127.0.0.1')
+      .expect(200);
     expect(seen.headers['cross-origin-resource-policy']).toBe('cross-origin');
     expect(seen.headers['access-control-allow-origin']).toBeUndefined();
     // What Chromium says of a picture in a sandboxed frame.
@@ -186,7 +229,12 @@ describe('a picture', () => {
     await request(server.app).get(`${site}/pictures/${picture.file}-300.webp`).set(fetched).expect(200);
     await request(server.app).get(site).set(fetched).expect(403);
     await request(server.app).get(site).set('Origin', 'null').set('Host', '127.0.0.1').expect(403);
-    await request(server.app).post(`${site}/pictures`).set('Origin', 'null').set('Host', '127.0.0.1').send('x').expect(403);
+    await request(server.app)
+      .post(`${site}/pictures`)
+      .set('Origin', 'null')
+      .set('Host', '127.0.0.1')
+      .send('x')
+      .expect(403);
   });
 });
 
@@ -195,7 +243,10 @@ describe('the thread in which pictures are made', () => {
 
   it('makes what is made here, one after the other, and ends at what takes too long without harm to the next', async () => {
     const [threaded, here] = [picturesInThread(thread), picturesHere()];
-    const pictures = await Promise.all([dots('#112233', 400, 300).png().toBuffer(), dots('#445566', 900, 300).jpeg().toBuffer()]);
+    const pictures = await Promise.all([
+      dots('#112233', 400, 300).png().toBuffer(),
+      dots('#445566', 900, 300).jpeg().toBuffer(),
+    ]);
     const drawing = Buffer.from('<svg viewBox="0 0 9 9" onload="x"><rect width="9" height="9"/></svg>');
     const given = [...pictures, drawing, Buffer.from('no picture')];
     const made = await Promise.all(given.map((bytes) => threaded.make(bytes)));
@@ -225,17 +276,24 @@ describe('the pictures of a site', () => {
     const [picture, idle] = [await kept(bytes), await kept(await dots('#885522', 700, 400).png().toBuffer())];
     expect((await kept(bytes)).file, 'the same one again is the same').toBe(picture.file);
     await perform((context) => addPartOf(context, owner, null, 'picture'));
-    const part = [...(await present()).document.parts.nodes.values()].find(({ kind }) => kind === 'picture')?.id ?? '';
+    const part =
+      [...(await present()).document.parts.nodes.values()].find(({ kind }) => kind === 'picture')?.id ?? '';
     await perform((context) => setPart(context, part, { picture, isOrnament: true }));
     await publish();
     const html = (await request(server.app).get('/delivery/v1/sites/meadow/menus/menu.html')).text;
     const address = `/delivery/v1/sites/meadow/pictures/${picture.file}-700.webp`;
     expect(html).toContain(`src="http://127.0.0.1:4782${address}"`);
     const { headers } = await request(server.app).get(address).set('Accept-Encoding', 'br, gzip').expect(200);
-    expect([headers['content-type'], headers['content-encoding']], 'packed by itself already').toEqual(['image/webp', undefined]);
+    expect([headers['content-type'], headers['content-encoding']], 'packed by itself already').toEqual([
+      'image/webp',
+      undefined,
+    ]);
     const { database } = server.deps;
     const { id } = document.site;
-    expect(await removeUnusedPictures(database, id, '2000-01-01T00:00:00Z'), 'what was sent just now stays').toBe(0);
+    expect(
+      await removeUnusedPictures(database, id, '2000-01-01T00:00:00Z'),
+      'what was sent just now stays',
+    ).toBe(0);
     expect(await removeUnusedPictures(database, id, LATER)).toBeGreaterThan(0);
     await request(server.app).get(`${site}/pictures/${idle.file}-700.webp`).expect(404);
     await perform((context) => setPart(context, part, { picture: null }));

@@ -33,7 +33,11 @@ describe('a process that is killed', () => {
     const database = await testDatabase();
     if (postgres === '') await putQuillmere(database.folder);
     let kills = 0;
-    const acknowledged = await killManyTimes(seedsWithin({ least: 8, most: 20, time: 15_000 }), database, () => (kills += 1));
+    const acknowledged = await killManyTimes(
+      seedsWithin({ least: 8, most: 20, time: 15_000 }),
+      database,
+      () => (kills += 1),
+    );
     expect(acknowledged).toBeGreaterThan(3 * kills);
     await database.remove();
     // Some twenty starts of a process: on a busy machine that takes its time.
@@ -52,11 +56,16 @@ describe.skipIf(postgres !== '')('a process', () => {
     await first.gone;
     expect(existsSync(join(folder, 'locked', 'zorvik.lock'))).toBe(true);
     const second = await start('locked');
-    expect(JSON.parse(await readFile(join(folder, 'locked', 'zorvik.lock'), 'utf8'))).toMatchObject({ pid: second.child.pid });
+    expect(JSON.parse(await readFile(join(folder, 'locked', 'zorvik.lock'), 'utf8'))).toMatchObject({
+      pid: second.child.pid,
+    });
     second.child.kill('SIGTERM');
     await second.gone;
     // A process id that is in use again by something else does not make the lock alive.
-    await writeFile(join(folder, 'locked', 'zorvik.lock'), JSON.stringify({ pid: process.pid, started: '1', host: (await import('node:os')).hostname() }));
+    await writeFile(
+      join(folder, 'locked', 'zorvik.lock'),
+      JSON.stringify({ pid: process.pid, started: '1', host: (await import('node:os')).hostname() }),
+    );
     const third = await start('locked');
     third.child.kill('SIGTERM');
     await third.gone;
@@ -71,7 +80,9 @@ describe.skipIf(postgres !== '')('a process', () => {
 
   it('refuses data that a newer version wrote, and upgrades older', async () => {
     const opened = await openPglite({ folder: join(folder, 'newer'), template, migrations });
-    await opened.database.execute(sql`insert into drizzle.__drizzle_migrations (hash, created_at) values ('of the future', 9999999999999)`);
+    await opened.database.execute(
+      sql`insert into drizzle.__drizzle_migrations (hash, created_at) values ('of the future', 9999999999999)`,
+    );
     await opened.close();
     expect(await refused('newer')).toMatch(
       /^The data was written by a newer Zorvik \(schema \d+; this one supports \d+\)\. Start the newer version, or use another data folder\.$/,
@@ -84,7 +95,10 @@ describe.skipIf(postgres !== '')('a process', () => {
   });
 
   it.each([
-    [{ HOST: '0.0.0.0' }, 'HOST is “0.0.0.0”, but until Zorvik has sign-in it listens on this machine only. Leave HOST out, or set it to 127.0.0.1.'],
+    [
+      { HOST: '0.0.0.0' },
+      'HOST is “0.0.0.0”, but until Zorvik has sign-in it listens on this machine only. Leave HOST out, or set it to 127.0.0.1.',
+    ],
     [{ HOST: 'example.org' }, 'HOST is “example.org”'],
     [{ PORT: 'eighty' }, 'PORT is “eighty”; use a whole number from 0 to 65535.'],
     [{ PORT: '70000' }, 'PORT is “70000”'],
@@ -96,7 +110,9 @@ describe.skipIf(postgres !== '')('a process', () => {
   it('says which port is taken', async () => {
     const run = await start('ports');
     const port = new URL(run.address).port;
-    expect(await refused('ports-too', { PORT: port })).toBe(`The port ${port} is used by another program. Stop that program, or set PORT to a free port.`);
+    expect(await refused('ports-too', { PORT: port })).toBe(
+      `The port ${port} is used by another program. Stop that program, or set PORT to a free port.`,
+    );
     const other = new URL(run.delivery).port;
     const words = `The port ${other} is used by another program. Stop that program, or set DELIVERY_PORT to a free port.`;
     expect(await refused('ports-too', { DELIVERY_PORT: other })).toBe(words);
@@ -108,12 +124,17 @@ describe.skipIf(postgres !== '')('a process', () => {
   it('delivers to other machines where it is told to, and nothing but editions', async () => {
     const run = await start('open', { DELIVERY_HOST: '0.0.0.0' });
     const { port } = new URL(run.delivery);
-    const ask = (path: string, init?: RequestInit) => fetch(`http://127.0.0.1:${port}${path}`, { ...init, headers: { Host: 'menus.example' } });
+    const ask = (path: string, init?: RequestInit) =>
+      fetch(`http://127.0.0.1:${port}${path}`, { ...init, headers: { Host: 'menus.example' } });
     expect((await ask('/healthz')).status).toBe(200);
     expect((await ask('/delivery/v1/sites/quillmere/menus/main.html')).status).toBe(200);
     for (const path of ['/', '/api/v1/sites', '/delivery', '/assets/index.js', '/delivery/../api/v1/sites']) {
       const reply = await ask(path);
-      expect([path, reply.status, ((await reply.json()) as { error: { code: string } }).error.code]).toEqual([path, 404, 'unknownPath']);
+      expect([path, reply.status, ((await reply.json()) as { error: { code: string } }).error.code]).toEqual([
+        path,
+        404,
+        'unknownPath',
+      ]);
     }
     expect((await ask('/delivery/v1/sites/quillmere/menus/main', { method: 'POST' })).status).toBe(404);
     const listed = (await (await fetch(`${run.address}/api/v1/sites`)).json()) as { delivery: string };

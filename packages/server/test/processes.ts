@@ -25,7 +25,10 @@ export interface Program {
   readonly words: readonly string[];
 }
 
-export function begin(environment: Readonly<Record<string, string>>, { program, words }: Program = { program: 'main.js', words: [] }): Begun {
+export function begin(
+  environment: Readonly<Record<string, string>>,
+  { program, words }: Program = { program: 'main.js', words: [] },
+): Begun {
   const path = fileURLToPath(new URL(program, folder));
   if (!existsSync(path)) throw new Error('The server is not built. Run `node scripts/setup.mjs` first.');
   const child = spawn(process.execPath, [path, ...words], {
@@ -50,11 +53,20 @@ export async function startProcess(environment: Readonly<Record<string, string>>
   }
 }
 
-export async function stopProcess({ child, gone }: Pick<Run, 'child' | 'gone'>, signal: NodeJS.Signals = 'SIGTERM'): Promise<number | null> {
+export async function stopProcess(
+  { child, gone }: Pick<Run, 'child' | 'gone'>,
+  signal: NodeJS.Signals = 'SIGTERM',
+): Promise<number | null> {
   child.kill(signal);
   return gone;
 }
 
-export async function readQuillmere(address: string): Promise<{ epoch: string; revision: number; document: StoredDocument }> {
-  return (await (await fetch(`${address}/api/v1/sites/quillmere`)).json()) as { epoch: string; revision: number; document: StoredDocument };
+export async function readQuillmere(
+  address: string,
+): Promise<{ epoch: string; revision: number; document: StoredDocument }> {
+  return (await (await fetch(`${address}/api/v1/sites/quillmere`)).json()) as {
+    epoch: string;
+    revision: number;
+    document: StoredDocument;
+  };
 }

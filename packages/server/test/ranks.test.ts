@@ -7,11 +7,17 @@ const forests = ['pages', 'menus', 'items', 'placements'] as const satisfies rea
 
 /** Siblings in the order of their ranks, bytewise, as a database would give them. */
 function byRank(document: SiteDocument, forest: ForestName, parent: string, ranks: Table<string>): string[] {
-  return [...childrenOf(document[forest], parent)].toSorted((a, b) => ((ranks.get(a) ?? '') < (ranks.get(b) ?? '') ? -1 : 1));
+  return [...childrenOf(document[forest], parent)].toSorted((a, b) =>
+    (ranks.get(a) ?? '') < (ranks.get(b) ?? '') ? -1 : 1,
+  );
 }
 
 function rankAll(document: SiteDocument): Table<string> {
-  return forests.reduce((ranks, forest) => ranks.withAll(ranksFor(document, forest, new Set(document[forest].nodes.keys()), ranks)), Table.empty<string>());
+  return forests.reduce(
+    (ranks, forest) =>
+      ranks.withAll(ranksFor(document, forest, new Set(document[forest].nodes.keys()), ranks)),
+    Table.empty<string>(),
+  );
 }
 
 describe('ranks of siblings', () => {
@@ -32,7 +38,9 @@ describe('ranks of siblings', () => {
         }
         for (const forest of forests) {
           for (const parent of document[forest].children.keys()) {
-            expect(byRank(document, forest, parent, ranks), `seed ${seed}, step ${step}, ${forest}`).toEqual([...childrenOf(document[forest], parent)]);
+            expect(byRank(document, forest, parent, ranks), `seed ${seed}, step ${step}, ${forest}`).toEqual([
+              ...childrenOf(document[forest], parent),
+            ]);
           }
         }
       }
@@ -45,7 +53,12 @@ describe('ranks of siblings', () => {
     const [menu = ''] = document.menus.nodes.keys();
     const [first = '', second = ''] = childrenOf(document.items, menu);
     expect([...ranksFor(document, 'items', new Set([second]), ranks)]).toEqual([[second, ranks.get(second)]]);
-    const moved = kindOf({ kind: 'moveItem', id: first, from: { parent: menu, after: null }, to: { parent: menu, after: second } }).apply(document, {
+    const moved = kindOf({
+      kind: 'moveItem',
+      id: first,
+      from: { parent: menu, after: null },
+      to: { parent: menu, after: second },
+    }).apply(document, {
       kind: 'moveItem',
       id: first,
       from: { parent: menu, after: null },
@@ -63,7 +76,12 @@ describe('ranks of siblings', () => {
     const [menu = ''] = document.menus.nodes.keys();
     for (let turn = 0; turn < 1000; turn += 1) {
       const id = childrenOf(document.items, menu).last() ?? '';
-      const applied = kindOf({ kind: 'moveItem', id, from: { parent: menu, after: null }, to: { parent: menu, after: null } } as const).apply(document, {
+      const applied = kindOf({
+        kind: 'moveItem',
+        id,
+        from: { parent: menu, after: null },
+        to: { parent: menu, after: null },
+      } as const).apply(document, {
         kind: 'moveItem',
         id,
         from: { parent: menu, after: null },

@@ -19,14 +19,18 @@ afterEach(async () => {
 });
 
 /** A site of a few answers; what it does not have is not found. */
-async function site(answers: Readonly<Record<string, Answer | string>>): Promise<{ origin: string; asked: string[] }> {
+async function site(
+  answers: Readonly<Record<string, Answer | string>>,
+): Promise<{ origin: string; asked: string[] }> {
   const asked: string[] = [];
   const server = createServer((request, response) => {
     const path = request.url ?? '/';
     asked.push(path);
     const answer = answers[path] ?? answers[path.split('?')[0] ?? ''] ?? answers['*'];
-    if (answer === undefined) response.writeHead(404, { 'content-type': 'text/html' }).end('<title>Gone</title>');
-    else if (typeof answer === 'string') response.writeHead(200, { 'content-type': 'text/html; charset=utf-8' }).end(answer);
+    if (answer === undefined)
+      response.writeHead(404, { 'content-type': 'text/html' }).end('<title>Gone</title>');
+    else if (typeof answer === 'string')
+      response.writeHead(200, { 'content-type': 'text/html; charset=utf-8' }).end(answer);
     else answer(request, response);
   });
   servers.push(server);
@@ -37,7 +41,12 @@ async function site(answers: Readonly<Record<string, Answer | string>>): Promise
 const html = (title: string, ...links: string[]): string =>
   `<title>${title}</title><h1>${title}</h1>${links.map((link) => `<a href="${link}">${link}</a>`).join('')}`;
 async function readAll(origin: string, limits: Partial<ReadingLimits> = {}): Promise<SiteReading> {
-  const reading = new SiteReading(`${origin}/`, { pages: 200, allowed: new Set([origin]), patience: 1500, ...limits });
+  const reading = new SiteReading(`${origin}/`, {
+    pages: 200,
+    allowed: new Set([origin]),
+    patience: 1500,
+    ...limits,
+  });
   await reading.run();
   return reading;
 }
@@ -58,7 +67,8 @@ describe('reading a site', () => {
       '/loop': (_, response) => response.writeHead(302, { location: '/loop' }).end(),
       '/listed': html('Listed'),
       '/also': html('Also'),
-      '/robots.txt': (_, response) => response.writeHead(200).end('User-agent: *\nDisallow: /robbed/\nSitemap: /index.xml'),
+      '/robots.txt': (_, response) =>
+        response.writeHead(200).end('User-agent: *\nDisallow: /robbed/\nSitemap: /index.xml'),
       '/sitemap.xml': (request, response) =>
         response
           .writeHead(200, { 'content-type': 'application/xml' })
@@ -89,7 +99,9 @@ describe('reading a site', () => {
     let made = 0;
     const { origin } = await site({
       '*': (_, response) =>
-        response.writeHead(200, { 'content-type': 'text/html' }).end(html('Day', `/day/${(made += 1)}`, `/day/${(made += 1)}`, `/${'x/'.repeat(40)}`)),
+        response
+          .writeHead(200, { 'content-type': 'text/html' })
+          .end(html('Day', `/day/${(made += 1)}`, `/day/${(made += 1)}`, `/${'x/'.repeat(40)}`)),
     });
     const reading = await readAll(origin, { pages: 30 });
     expect(reading.state).toBe('done');
@@ -102,19 +114,26 @@ describe('reading a site', () => {
     [
       'half an answer',
       (response: ServerResponse) =>
-        void response.writeHead(200, { 'content-type': 'text/html', 'content-length': '5000' }).write('<title>Half', () => response.destroy()),
+        void response
+          .writeHead(200, { 'content-type': 'text/html', 'content-length': '5000' })
+          .write('<title>Half', () => response.destroy()),
       'the connection was lost',
     ],
     ['an endless answer', (response: ServerResponse) => endless(response), 'the response is too large'],
     [
       'an answer that unpacks to endless bytes',
       (response: ServerResponse) =>
-        void response.writeHead(200, { 'content-type': 'text/html', 'content-encoding': 'gzip' }).end(gzipSync(Buffer.alloc(60_000_000))),
+        void response
+          .writeHead(200, { 'content-type': 'text/html', 'content-encoding': 'gzip' })
+          .end(gzipSync(Buffer.alloc(60_000_000))),
       'the response is too large',
     ],
     [
       'bytes that cannot be unpacked',
-      (response: ServerResponse) => void response.writeHead(200, { 'content-type': 'text/html', 'content-encoding': 'gzip' }).end('no gzip'),
+      (response: ServerResponse) =>
+        void response
+          .writeHead(200, { 'content-type': 'text/html', 'content-encoding': 'gzip' })
+          .end('no gzip'),
       'the response cannot be decompressed',
     ],
     [
@@ -124,31 +143,44 @@ describe('reading a site', () => {
     ],
     [
       'a way on without end',
-      (response: ServerResponse, request: IncomingMessage) => void response.writeHead(302, { location: `${request.url ?? ''}x` }).end(),
+      (response: ServerResponse, request: IncomingMessage) =>
+        void response.writeHead(302, { location: `${request.url ?? ''}x` }).end(),
       'it redirects more than',
     ],
     [
       'an error that says that it is none',
-      (response: ServerResponse) => void response.writeHead(200, { 'content-type': 'text/html' }).end('<title>404 Not found</title>'),
+      (response: ServerResponse) =>
+        void response.writeHead(200, { 'content-type': 'text/html' }).end('<title>404 Not found</title>'),
       'it looks like an error page',
     ],
-  ])('goes on beside a page that answers with %s, and says so', async (_, answer: (response: ServerResponse, request: IncomingMessage) => void, reason) => {
-    const { origin } = await site({
-      '/': html('Home', '/bad', '/good'),
-      '*': (request, response) => answer(response, request),
-      '/good': html('Good'),
-      '/robots.txt': '',
-      '/sitemap.xml': '',
-    });
-    const reading = await readAll(origin);
-    expect(addresses(reading)).toEqual(['/', '/good']);
-    expect(reading.problems).toEqual([{ address: '/bad', reason: expect.stringContaining(reason) as string }]);
-  });
+  ])(
+    'goes on beside a page that answers with %s, and says so',
+    async (_, answer: (response: ServerResponse, request: IncomingMessage) => void, reason) => {
+      const { origin } = await site({
+        '/': html('Home', '/bad', '/good'),
+        '*': (request, response) => answer(response, request),
+        '/good': html('Good'),
+        '/robots.txt': '',
+        '/sitemap.xml': '',
+      });
+      const reading = await readAll(origin);
+      expect(addresses(reading)).toEqual(['/', '/good']);
+      expect(reading.problems).toEqual([
+        { address: '/bad', reason: expect.stringContaining(reason) as string },
+      ]);
+    },
+  );
 
   it('can be paused, goes on, and is ended at once', async () => {
     const { origin } = await site({
       '*': (request, response) =>
-        setTimeout(() => response.writeHead(200, { 'content-type': 'text/html' }).end(html('P', `${request.url ?? ''}1`, `${request.url ?? ''}2`)), 5),
+        setTimeout(
+          () =>
+            response
+              .writeHead(200, { 'content-type': 'text/html' })
+              .end(html('P', `${request.url ?? ''}1`, `${request.url ?? ''}2`)),
+          5,
+        ),
     });
     const reading = new SiteReading(`${origin}/`, { pages: 5000, allowed: new Set([origin]) });
     const done = reading.run();
@@ -169,7 +201,10 @@ describe('reading a site', () => {
   it('says why there is nothing to read', async () => {
     const { origin } = await site({});
     expect(await readAll(origin)).toMatchObject({ state: 'failed', reason: 'the server answers 404' });
-    expect(await readAll('http://127.0.0.1:9')).toMatchObject({ state: 'failed', reason: 'the connection was refused' });
+    expect(await readAll('http://127.0.0.1:9')).toMatchObject({
+      state: 'failed',
+      reason: 'the connection was refused',
+    });
   });
 });
 
@@ -197,11 +232,17 @@ describe('links that lead outside', () => {
       agreed: null,
     });
     const document = readStored(quillmereDocument());
-    const items = ['https://a.example/', 'https://a.example/', '/own', 'https://quillmere.example/own', 'mailto:x@y.example'].map((address, at) =>
-      item(`i00${at}`, address),
-    );
+    const items = [
+      'https://a.example/',
+      'https://a.example/',
+      '/own',
+      'https://quillmere.example/own',
+      'mailto:x@y.example',
+    ].map((address, at) => item(`i00${at}`, address));
     const nodes = Table.from(items.map((one) => [one.id, one] as const));
-    expect(outsideLinks({ ...document, items: { nodes, children: document.items.children } })).toEqual(['https://a.example/']);
+    expect(outsideLinks({ ...document, items: { nodes, children: document.items.children } })).toEqual([
+      'https://a.example/',
+    ]);
   });
 });
 
@@ -224,23 +265,40 @@ describe('what may be asked for', () => {
   ])('is not %j', (address) => expect(isPublicAddress(address)).toBe(false));
 
   it('is the open web', () => {
-    expect(['93.184.216.34', '2606:2800:220:1::1', '::ffff:93.184.216.34'].map(isPublicAddress)).toEqual([true, true, true]);
+    expect(['93.184.216.34', '2606:2800:220:1::1', '::ffff:93.184.216.34'].map(isPublicAddress)).toEqual([
+      true,
+      true,
+      true,
+    ]);
   });
 
-  it.each(['http://127.0.0.1:%d/', 'http://localhost:%d/', 'http://[::1]:%d/', 'http://0.0.0.0:%d/', 'http://2130706433:%d/', 'http://127.1:%d/'])(
-    'is no private address unless that very origin is allowed: %s',
-    async (form) => {
-      const { origin, asked } = await site({ '/': html('Secret') });
-      const url = form.replace('%d', new URL(origin).port);
-      const found = await fetchPage(url, { most: 1000, patience: 1000, allowed: new Set(), origin: new URL(url).origin });
-      expect(found).toMatchObject({ kind: 'failed', reason: expect.stringContaining('private network') as string });
-      expect(asked).toEqual([]);
-    },
-  );
+  it.each([
+    'http://127.0.0.1:%d/',
+    'http://localhost:%d/',
+    'http://[::1]:%d/',
+    'http://0.0.0.0:%d/',
+    'http://2130706433:%d/',
+    'http://127.1:%d/',
+  ])('is no private address unless that very origin is allowed: %s', async (form) => {
+    const { origin, asked } = await site({ '/': html('Secret') });
+    const url = form.replace('%d', new URL(origin).port);
+    const found = await fetchPage(url, {
+      most: 1000,
+      patience: 1000,
+      allowed: new Set(),
+      origin: new URL(url).origin,
+    });
+    expect(found).toMatchObject({
+      kind: 'failed',
+      reason: expect.stringContaining('private network') as string,
+    });
+    expect(asked).toEqual([]);
+  });
 });
 
 function endless(response: ServerResponse): void {
   response.writeHead(200, { 'content-type': 'text/html' });
-  const more = (): void => void (response.destroyed || response.write('x'.repeat(100_000), () => setImmediate(more)));
+  const more = (): void =>
+    void (response.destroyed || response.write('x'.repeat(100_000), () => setImmediate(more)));
   more();
 }

@@ -39,7 +39,9 @@ beforeEach(async () => {
   site = createServer((asked, response) => {
     const isThere = pages.includes(asked.url ?? '');
     const links = pages.map((path) => `<a href="${path}">${path}</a>`).join('');
-    response.writeHead(isThere ? 200 : 404, { 'content-type': 'text/html' }).end(`<title>Page ${asked.url ?? ''}</title>${links}`);
+    response
+      .writeHead(isThere ? 200 : 404, { 'content-type': 'text/html' })
+      .end(`<title>Page ${asked.url ?? ''}</title>${links}`);
   });
   await new Promise<void>((done) => site.listen(0, '127.0.0.1', done));
   origin = `http://127.0.0.1:${(site.address() as AddressInfo).port}`;
@@ -56,7 +58,8 @@ afterEach(async () => {
 const app = () => createApp(server.deps, desk);
 const look = async (): Promise<Reading> => (await request(app()).get(PATH)).body as Reading;
 const countPages = () => rowsOf(server.deps.database, sql`select count(*)::int as pages from pages`);
-const plan = (every: string) => request(app()).post(`${PATH}/plan`).send({ address: origin, pages: 50, every });
+const plan = (every: string) =>
+  request(app()).post(`${PATH}/plan`).send({ address: origin, pages: 50, every });
 
 /** Begins what is due and waits until it is noted; how often the site was read. */
 async function passed(by: number): Promise<number> {
@@ -65,7 +68,11 @@ async function passed(by: number): Promise<number> {
   const reading = desk.of('quillmere');
   if (reading === null) return 0;
   await reading.ended;
-  for (let round = 0; round < 200 && (await look()).plan?.found?.at !== new Date(clock).toISOString(); round += 1)
+  for (
+    let round = 0;
+    round < 200 && (await look()).plan?.found?.at !== new Date(clock).toISOString();
+    round += 1
+  )
     await new Promise((done) => setTimeout(done, 5));
   return reading.progress().read;
 }
@@ -73,10 +80,18 @@ async function passed(by: number): Promise<number> {
 describe('a site that is read by itself', () => {
   it('is never read unless somebody says so, then as often as they say', async () => {
     expect(await passed(48 * HOUR)).toBe(0);
-    expect((await plan('hourly')).body).toMatchObject({ state: 'none', plan: { address: `${origin}/`, every: 'hourly', found: null } });
+    expect((await plan('hourly')).body).toMatchObject({
+      state: 'none',
+      plan: { address: `${origin}/`, every: 'hourly', found: null },
+    });
     expect(await passed(0)).toBe(2);
     const first = desk.of('quillmere');
-    expect((await look()).plan?.found).toMatchObject({ at: new Date(clock).toISOString(), isTaken: false, read: 2, added: 1 });
+    expect((await look()).plan?.found).toMatchObject({
+      at: new Date(clock).toISOString(),
+      isTaken: false,
+      read: 2,
+      added: 1,
+    });
     clock += HOUR / 2;
     await desk.beginDue();
     expect(desk.of('quillmere'), 'not yet due').toBe(first);
@@ -105,9 +120,14 @@ describe('a site that is read by itself', () => {
     const found = await look();
     expect(found).toMatchObject({ state: 'done', difference: { added: 1 } });
     expect(await countPages()).toEqual(before);
-    const taken = await request(app()).post(`${PATH}/take`).send({ session: 'w000000000000001', missing: 'keep' });
+    const taken = await request(app())
+      .post(`${PATH}/take`)
+      .send({ session: 'w000000000000001', missing: 'keep' });
     expect(taken.status).toBe(200);
-    expect(await look()).toMatchObject({ state: 'none', plan: { every: 'daily', found: { isTaken: true, added: 1, gone: 0 } } });
+    expect(await look()).toMatchObject({
+      state: 'none',
+      plan: { every: 'daily', found: { isTaken: true, added: 1, gone: 0 } },
+    });
   });
 
   it('says why it could not be read, keeps what was found before, and tries again when it is due', async () => {
@@ -117,8 +137,12 @@ describe('a site that is read by itself', () => {
     clock += HOUR;
     await desk.beginDue();
     await desk.of('quillmere')?.ended;
-    for (let round = 0; round < 200 && (await look()).plan?.reason === null; round += 1) await new Promise((done) => setTimeout(done, 5));
-    expect(await look()).toMatchObject({ state: 'failed', plan: { reason: 'the server answers 404', found: { read: 2 } } });
+    for (let round = 0; round < 200 && (await look()).plan?.reason === null; round += 1)
+      await new Promise((done) => setTimeout(done, 5));
+    expect(await look()).toMatchObject({
+      state: 'failed',
+      plan: { reason: 'the server answers 404', found: { read: 2 } },
+    });
     pages = ['/'];
     expect(await passed(HOUR)).toBe(1);
     expect((await look()).plan).toMatchObject({ reason: null, found: { read: 1 } });

@@ -35,7 +35,12 @@ function moveToEnd(document: SiteDocument, at = 0): Operation {
   const menu = [...childrenOf(document.menus, document.site.id)][0] ?? '';
   const tops = [...childrenOf(document.items, menu)];
   const id = tops[at] ?? '';
-  return { kind: 'moveItem', id, from: { parent: menu, after: null }, to: { parent: menu, after: tops.at(-1) ?? null } };
+  return {
+    kind: 'moveItem',
+    id,
+    from: { parent: menu, after: null },
+    to: { parent: menu, after: tops.at(-1) ?? null },
+  };
 }
 
 describe('saving an edit', () => {
@@ -44,7 +49,9 @@ describe('saving an edit', () => {
     const edit = editOf(revision, [moveToEnd(document)]);
     const { body } = await request(server.app).post(`${site}/edits`).send(edit).expect(200);
     expect(body.revision).toBe(revision + 1);
-    expect(body.edits).toMatchObject([{ id: edit.id, revision: revision + 1, actor: 'Tess', at: '2026-11-23T10:00:00.000Z' }]);
+    expect(body.edits).toMatchObject([
+      { id: edit.id, revision: revision + 1, actor: 'Tess', at: '2026-11-23T10:00:00.000Z' },
+    ]);
     const after = applyEdit(document, edit);
     expect(after.ok && toStored(after.value.document)).toEqual((await read()).stored);
   });
@@ -62,13 +69,27 @@ describe('saving an edit', () => {
     const { revision, document } = await read();
     const menu = [...childrenOf(document.menus, document.site.id)][0] ?? '';
     const [first, second, third] = [...childrenOf(document.items, menu)] as [string, string, string];
-    const removal = editOf(revision, [{ kind: 'removeItem', after: first, branch: [document.items.nodes.get(second)!] }], { session: 'w0000000000other' });
+    const removal = editOf(
+      revision,
+      [{ kind: 'removeItem', after: first, branch: [document.items.nodes.get(second)!] }],
+      { session: 'w0000000000other' },
+    );
     await request(server.app).post(`${site}/edits`).send(removal).expect(200);
-    const late = editOf(revision, [{ kind: 'moveItem', id: third, from: { parent: menu, after: second }, to: { parent: menu, after: second } }]);
+    const late = editOf(revision, [
+      {
+        kind: 'moveItem',
+        id: third,
+        from: { parent: menu, after: second },
+        to: { parent: menu, after: second },
+      },
+    ]);
     const { body } = await request(server.app).post(`${site}/edits`).send(late).expect(200);
     expect(body.edits.map(({ id }: LoggedEdit) => id)).toEqual([removal.id, late.id]);
     const [front, behind] = [...childrenOf((await read()).document.items, menu)];
-    expect([front, behind], 'the anchor has vanished: its predecessor takes its place').toEqual([first, third]);
+    expect([front, behind], 'the anchor has vanished: its predecessor takes its place').toEqual([
+      first,
+      third,
+    ]);
   });
 
   it('refuses what cannot be, and leaves no trace', async () => {
@@ -87,31 +108,59 @@ describe('saving an edit', () => {
 
   it.each([
     ['no operation', (revision: number) => editOf(revision, []), 422, 'emptyEdit'],
-    ['a base that is not yet', (revision: number) => editOf(revision + 5, [{ kind: 'removeMenu', after: null, branch: [start.menus[0]!] }]), 409, 'badBase'],
-    ['an unknown kind', (revision: number) => ({ ...editOf(revision, []), operations: [{ kind: 'explode' }] }), 400, 'badShape'],
+    [
+      'a base that is not yet',
+      (revision: number) =>
+        editOf(revision + 5, [{ kind: 'removeMenu', after: null, branch: [start.menus[0]!] }]),
+      409,
+      'badBase',
+    ],
+    [
+      'an unknown kind',
+      (revision: number) => ({ ...editOf(revision, []), operations: [{ kind: 'explode' }] }),
+      400,
+      'badShape',
+    ],
     ['a field too many', (revision: number) => ({ ...editOf(revision, []), surprise: 1 }), 400, 'badShape'],
     ['a hostile id', (revision: number) => ({ ...editOf(revision, []), id: '"><script>' }), 400, 'badShape'],
     [
       'a label that no database keeps',
-      (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: 'a\0b' }, was: { name: '' } }]),
+      (revision: number) =>
+        editOf(revision, [
+          { kind: 'updateMenu', id: start.menus[0]!.id, set: { name: 'a\0b' }, was: { name: '' } },
+        ]),
       400,
       'badText',
     ],
     [
       'half a character',
-      (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: '\ud800' }, was: { name: '' } }]),
+      (revision: number) =>
+        editOf(revision, [
+          { kind: 'updateMenu', id: start.menus[0]!.id, set: { name: '\ud800' }, was: { name: '' } },
+        ]),
       400,
       'badText',
     ],
     [
       'a label of ten million characters',
-      (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: 'x'.repeat(10_000_000) }, was: { name: '' } }]),
+      (revision: number) =>
+        editOf(revision, [
+          {
+            kind: 'updateMenu',
+            id: start.menus[0]!.id,
+            set: { name: 'x'.repeat(10_000_000) },
+            was: { name: '' },
+          },
+        ]),
       413,
       'tooLarge',
     ],
     [
       'a label of a thousand characters',
-      (revision: number) => editOf(revision, [{ kind: 'updateMenu', id: start.menus[0]!.id, set: { name: 'x'.repeat(1000) }, was: { name: '' } }]),
+      (revision: number) =>
+        editOf(revision, [
+          { kind: 'updateMenu', id: start.menus[0]!.id, set: { name: 'x'.repeat(1000) }, was: { name: '' } },
+        ]),
       400,
       'badShape',
     ],
@@ -127,9 +176,12 @@ describe('saving an edit', () => {
   });
 
   it('refuses a body that is not JSON, and one nested too deep to be meant', async () => {
-    const post = (text: string) => request(server.app).post(`${site}/edits`).set('Content-Type', 'application/json').send(text);
+    const post = (text: string) =>
+      request(server.app).post(`${site}/edits`).set('Content-Type', 'application/json').send(text);
     expect((await post('{"id": ').expect(400)).body.error.code).toBe('badJson');
-    expect((await post(`${'['.repeat(100_000)}${']'.repeat(100_000)}`).expect(400)).body.error.message.length).toBeGreaterThan(20);
+    expect(
+      (await post(`${'['.repeat(100_000)}${']'.repeat(100_000)}`).expect(400)).body.error.message.length,
+    ).toBeGreaterThan(20);
   });
 
   it('log replay equals the rows, after anything that was tried', async () => {
@@ -144,13 +196,17 @@ describe('saving an edit', () => {
         .post(`${site}/edits`)
         .send(editOf(base, [operation]));
     }
-    const { id, revision } = (await request(server.app).get(site)).body.document.site && { id: start.site.id, revision: (await read()).revision };
+    const { id, revision } = (await request(server.app).get(site)).body.document.site && {
+      id: start.site.id,
+      revision: (await read()).revision,
+    };
     const log = await editsSince(server.deps.database, id, 0);
     expect(log.map((edit) => edit.revision)).toEqual(Array.from({ length: revision }, (_, at) => at + 1));
     let replay = newDocument(start.site);
     for (const edit of log) {
       const applied = applyEdit(replay, edit);
-      if (!applied.ok) throw new Error(`Revision ${edit.revision} does not replay: ${applied.refusal.message}`);
+      if (!applied.ok)
+        throw new Error(`Revision ${edit.revision} does not replay: ${applied.refusal.message}`);
       replay = applied.value.document;
     }
     const { stored } = await loadDocument(server.deps.database, id);

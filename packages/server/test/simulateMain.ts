@@ -5,8 +5,8 @@ import { simulateOnDatabase } from './simulateOnDatabase.ts';
 import { postgres, testDatabase } from './testDatabase.ts';
 
 /**
- * `npm run simulate`: the laws of saving on more seeds than the tests have time for, and two hundred kills of a server. Ends with an
- * error, and the seed, at the first thing that is wrong.
+ * `npm run simulate`: the laws of saving on more seeds than the tests have time for, and two hundred kills of
+ * a server. Ends with an error, and the seed, at the first thing that is wrong.
  */
 const { values } = parseArgs({
   options: {
@@ -23,11 +23,15 @@ const { values } = parseArgs({
   },
 });
 
-function told(what: string, since: number): void {
+function report(what: string, since: number): void {
   console.log(`${what} (${Math.round((performance.now() - since) / 1000)} s)`);
 }
 
-async function many(what: string, count: number, one: (seed: number) => Promise<{ kept: number; refused: number }>): Promise<void> {
+async function many(
+  what: string,
+  count: number,
+  one: (seed: number) => Promise<{ kept: number; refused: number }>,
+): Promise<void> {
   const begin = performance.now();
   let kept = 0;
   let refused = 0;
@@ -36,7 +40,7 @@ async function many(what: string, count: number, one: (seed: number) => Promise<
     kept += seen.kept;
     refused += seen.refused;
   }
-  told(`${count} seeds ${what}: ${kept} edits kept, ${refused} refused, all agree`, begin);
+  report(`${count} seeds ${what}: ${kept} edits kept, ${refused} refused, all agree`, begin);
 }
 
 const where = postgres === '' ? 'on PGlite' : 'on PostgreSQL';
@@ -54,9 +58,12 @@ if (values.seed !== undefined) {
     const acknowledged = await killManyTimes(
       seedsWithin({ least: kills, most: kills, time: 0 }),
       database,
-      (kill) => void (kill % 20 === 0 && told(`${kill} kills`, begin)),
+      (kill) => void (kill % 20 === 0 && report(`${kill} kills`, begin)),
     );
     await database.remove();
-    told(`${kills} kills ${where}: ${acknowledged} edits acknowledged, each of them in the log once`, begin);
+    report(
+      `${kills} kills ${where}: ${acknowledged} edits acknowledged, each of them in the log once`,
+      begin,
+    );
   }
 }

@@ -9,14 +9,21 @@ import { editsToSend, ownEdits } from '../src/repositories/log.ts';
 import { replayEqualsRows } from './replayEqualsRows.ts';
 import { testDatabase } from './testDatabase.ts';
 
-/** One seed of the simulation on a database of its own, by what the server's routes call; a crash forgets all that was in memory. */
+/**
+ * One seed of the simulation on a database of its own, by what the server's routes call; a crash forgets all
+ * that was in memory.
+ */
 export async function simulateOnDatabase(seed: number): Promise<Verdict & { readonly crashes: number }> {
   const random = seededRandom(seed * 6361);
   const start = randomDocument(random, { pages: 12, menus: 2, items: 16 });
   const { id, key } = start.site;
   const kept = await testDatabase();
   let opened: OpenDatabase = await kept.open();
-  const fresh = (): EditingDeps => ({ database: opened.database, cache: siteCache(), now: () => new Date('2026-11-23T10:00:00Z') });
+  const fresh = (): EditingDeps => ({
+    database: opened.database,
+    cache: siteCache(),
+    now: () => new Date('2026-11-23T10:00:00Z'),
+  });
   let deps = fresh();
   await storeDocument({ ...deps, deliveryAddress: '' }, toStored(start), random, 'Zorvik');
   const first = await sound();
@@ -50,11 +57,15 @@ export async function simulateOnDatabase(seed: number): Promise<Verdict & { read
     },
   };
   try {
-    const seen = await simulate(seed, server, { deeds: 60, canCrash: true });
+    const seen = await simulate(seed, server, { attempts: 60, canCrash: true });
     const log = await sound();
     const current = await currentSite(deps, key);
     if (!current.ok) throw new Error(current.refusal.message);
-    const verdict = judge(seed, start, seen, { log: log.slice(first.length), rows: current.value.site.document, base: first.length });
+    const verdict = judge(seed, start, seen, {
+      log: log.slice(first.length),
+      rows: current.value.site.document,
+      base: first.length,
+    });
     return { ...verdict, crashes: seen.crashes };
   } finally {
     await opened.close();

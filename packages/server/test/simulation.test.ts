@@ -2,7 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { seedsWithin } from '@zorvik/core/testing';
 import { simulateOnDatabase } from './simulateOnDatabase.ts';
 
-/** Each of these goes through the database with every edit, and through its files with every crash. More by `npm run simulate -- --database N`. */
+/**
+ * Each of these goes through the database with every edit, and through its files with every crash. More by
+ * `npm run simulate -- --database N`.
+ */
 const BUDGET = { least: 3, most: 5, time: 10_000 };
 
 describe('saving on a database', () => {

@@ -8,7 +8,10 @@ import pg from 'pg';
 import { openPglite, openPostgres, type OpenDatabase } from '../src/db/openDatabase.ts';
 
 export const migrations = fileURLToPath(new URL('../src/db/migrations', import.meta.url));
-/** An empty database, as a first start begins with it; and one that has its schema already, which is quicker to open. */
+/**
+ * An empty database, as a first start begins with it; and one that has its schema already, which is quicker
+ * to open.
+ */
 export const template = fileURLToPath(new URL('../../../build/pglite-template', import.meta.url));
 const migrated = fileURLToPath(new URL('../../../build/pglite-migrated', import.meta.url));
 
@@ -17,7 +20,8 @@ const quillmereData = fileURLToPath(new URL('../../../build/quillmere-data', imp
 
 /** Makes a data folder as it is after a first start, which takes seconds. */
 export async function putQuillmere(folder: string): Promise<void> {
-  if (!existsSync(quillmereData)) throw new Error('There is no test data. Run `node scripts/setup.mjs --tests` first.');
+  if (!existsSync(quillmereData))
+    throw new Error('There is no test data. Run `node scripts/setup.mjs --tests` first.');
   await cp(quillmereData, folder, { recursive: true });
 }
 
@@ -46,10 +50,21 @@ export async function testDatabase(): Promise<TestDatabase> {
       await onCluster(`drop database if exists ${name} with (force)`);
       await removeFolder();
     };
-    return { folder, environment: { ZORVIK_DATA: folder, DATABASE_URL: url.href }, open: () => openPostgres(url.href, migrations), remove };
+    return {
+      folder,
+      environment: { ZORVIK_DATA: folder, DATABASE_URL: url.href },
+      open: () => openPostgres(url.href, migrations),
+      remove,
+    };
   }
-  if (!existsSync(migrated)) throw new Error('There is no database for tests. Run `node scripts/setup.mjs --tests` first.');
-  return { folder, environment: { ZORVIK_DATA: folder }, open: () => openPglite({ folder, template: migrated, migrations }), remove: removeFolder };
+  if (!existsSync(migrated))
+    throw new Error('There is no database for tests. Run `node scripts/setup.mjs --tests` first.');
+  return {
+    folder,
+    environment: { ZORVIK_DATA: folder },
+    open: () => openPglite({ folder, template: migrated, migrations }),
+    remove: removeFolder,
+  };
 }
 
 async function onCluster(statement: string): Promise<void> {

@@ -1,6 +1,14 @@
 import { pino } from 'pino';
 import type { Express } from 'express';
-import { EDIT_VERSION, mintId, seededRandom, type Edit, type Operation, type Sentence, type StoredDocument } from '@zorvik/core';
+import {
+  EDIT_VERSION,
+  mintId,
+  seededRandom,
+  type Edit,
+  type Operation,
+  type Sentence,
+  type StoredDocument,
+} from '@zorvik/core';
 import { announce } from '../src/announcing/announce.ts';
 import { hub } from '../src/announcing/hub.ts';
 import { presence } from '../src/announcing/presence.ts';
@@ -21,7 +29,10 @@ export interface TestServer {
 }
 
 /** The whole application on a database of its own in a temporary folder, which goes with it. */
-export async function testServer(site: StoredDocument | null = null, changes: Partial<Deps> = {}): Promise<TestServer> {
+export async function testServer(
+  site: StoredDocument | null = null,
+  changes: Partial<Deps> = {},
+): Promise<TestServer> {
   const kept = await testDatabase();
   const opened = await kept.open();
   const { database } = opened;

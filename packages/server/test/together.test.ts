@@ -12,8 +12,15 @@ afterEach(() => server.close());
 
 const stored = (seed: number, key: string, id: string): StoredDocument => {
   const one = toStored(randomDocument(seededRandom(seed), { pages: 15, menus: 2, items: 20 }));
-  const led = <N extends { parent: string }>(nodes: N[]): N[] => nodes.map((node) => ({ ...node, parent: node.parent === one.site.id ? id : node.parent }));
-  return { ...one, site: { ...one.site, id, key }, pages: led(one.pages), menus: led(one.menus), placements: led(one.placements) };
+  const inSite = <N extends { parent: string }>(nodes: N[]): N[] =>
+    nodes.map((node) => ({ ...node, parent: node.parent === one.site.id ? id : node.parent }));
+  return {
+    ...one,
+    site: { ...one.site, id, key },
+    pages: inSite(one.pages),
+    menus: inSite(one.menus),
+    placements: inSite(one.placements),
+  };
 };
 
 async function soundLog({ id, key }: StoredDocument['site']): Promise<LoggedEdit[]> {
@@ -30,13 +37,23 @@ describe('several at once', () => {
     const edits = Array.from({ length: 80 }, () => randomOperation(random, document)).flatMap((operation) =>
       operation === null ? [] : [editOf(3, [operation])],
     );
-    const replies = await Promise.all([...edits, ...edits.slice(0, 20)].map((edit) => request(server.app).post('/api/v1/sites/meadow/edits').send(edit)));
+    const replies = await Promise.all(
+      [...edits, ...edits.slice(0, 20)].map((edit) =>
+        request(server.app).post('/api/v1/sites/meadow/edits').send(edit),
+      ),
+    );
     const log = await soundLog(site.site);
     const logged = log.map(({ id }) => id);
     expect(new Set(logged).size).toBe(logged.length);
-    edits.forEach((edit, at) => expect(logged.includes(edit.id), `edit ${at}: ${replies[at]?.status}`).toBe(replies[at]?.status === 200));
+    edits.forEach((edit, at) =>
+      expect(logged.includes(edit.id), `edit ${at}: ${replies[at]?.status}`).toBe(
+        replies[at]?.status === 200,
+      ),
+    );
     expect(replies.filter(({ status }) => status === 200).length).toBeGreaterThan(20);
-    expect(new Set(replies.map(({ status }) => status)), 'kept, or refused with a reason').toEqual(new Set([200, 409]));
+    expect(new Set(replies.map(({ status }) => status)), 'kept, or refused with a reason').toEqual(
+      new Set([200, 409]),
+    );
   });
 
   it('sites do not mix, although their things may have the same ids', async () => {
@@ -46,9 +63,12 @@ describe('several at once', () => {
     const two = stored(7, 'two', 's000000000000008');
     await storeDocument(server.deps, two, server.deps.random, 'Zorvik');
     const menu = one.menus[0]!;
-    const rename = editOf(3, [{ kind: 'updateMenu', id: menu.id, set: { name: 'Only in one' }, was: { name: menu.name } }]);
+    const rename = editOf(3, [
+      { kind: 'updateMenu', id: menu.id, set: { name: 'Only in one' }, was: { name: menu.name } },
+    ]);
     await request(server.app).post('/api/v1/sites/one/edits').send(rename).expect(200);
-    const read = async (key: string): Promise<StoredDocument> => (await request(server.app).get(`/api/v1/sites/${key}`)).body.document as StoredDocument;
+    const read = async (key: string): Promise<StoredDocument> =>
+      (await request(server.app).get(`/api/v1/sites/${key}`)).body.document as StoredDocument;
     expect((await read('one')).menus[0]?.name).toBe('Only in one');
     expect(await read('two')).toEqual(two);
     await soundLog(one.site);
@@ -63,10 +83,12 @@ describe('several at once', () => {
     const random = seededRandom(10);
     for (let turn = 0; turn < 40; turn += 1) {
       // By turns two processes with memories of their own, now and then one that has forgotten all.
-      const deps = turn % 7 === 0 ? { ...server.deps, cache: siteCache(1) } : turn % 2 === 0 ? server.deps : other;
+      const deps =
+        turn % 7 === 0 ? { ...server.deps, cache: siteCache(1) } : turn % 2 === 0 ? server.deps : other;
       const { body } = await request(server.app).get('/api/v1/sites/meadow');
       const operation = randomOperation(random, readStored(body.document as StoredDocument));
-      if (operation !== null) await saveEdit(deps, 'meadow', editOf(body.revision as number, [operation]), 'Tess');
+      if (operation !== null)
+        await saveEdit(deps, 'meadow', editOf(body.revision as number, [operation]), 'Tess');
     }
     const log = await soundLog(site.site);
     expect(log.length).toBeGreaterThan(15);
@@ -76,7 +98,8 @@ describe('several at once', () => {
     const site = stored(11, 'meadow', 's000000000000011');
     server = await testServer(site);
     const menu = site.menus[0]!;
-    const rename = (name: string) => editOf(3, [{ kind: 'updateMenu', id: menu.id, set: { name }, was: { name: menu.name } }]);
+    const rename = (name: string) =>
+      editOf(3, [{ kind: 'updateMenu', id: menu.id, set: { name }, was: { name: menu.name } }]);
     const { saveEdit } = await import('../src/editing/saveEdit.ts');
     const broken = { ...server.deps, now: () => ({ toISOString: () => 'no time at all' }) as Date };
     await expect(saveEdit(broken, 'meadow', rename('Lost'), 'Tess')).rejects.toThrow();

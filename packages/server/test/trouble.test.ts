@@ -41,7 +41,10 @@ describe.skipIf(postgres !== '' || !canMount())('a disk', () => {
       body: JSON.stringify(edit),
       headers: { 'Content-Type': 'application/json' },
     });
-    return { status: reply.status, body: (await reply.json()) as { revision: number; error?: { code: string; message: string } } };
+    return {
+      status: reply.status,
+      body: (await reply.json()) as { revision: number; error?: { code: string; message: string } },
+    };
   };
 
   it('that is full loses nothing that was kept: it is said, and what waits is kept when there is room again', async () => {
@@ -52,7 +55,14 @@ describe.skipIf(postgres !== '' || !canMount())('a disk', () => {
     const acknowledged: string[] = [];
     const edit = (number: number): Edit => {
       const item = document.items[number % document.items.length]!;
-      return editOf(revision, [{ kind: 'updateItem', id: item.id, set: { label: `Label ${number} ${'x'.repeat(350)}` }, was: { label: null } }]);
+      return editOf(revision, [
+        {
+          kind: 'updateItem',
+          id: item.id,
+          set: { label: `Label ${number} ${'x'.repeat(350)}` },
+          was: { label: null },
+        },
+      ]);
     };
     await writeFile(join(disk, 'filler'), '');
     spawnSync('dd', ['if=/dev/zero', `of=${join(disk, 'filler')}`, 'bs=64k']);
@@ -70,7 +80,9 @@ describe.skipIf(postgres !== '' || !canMount())('a disk', () => {
       }
     }
     expect([refused?.status, refused?.body.error?.code]).toEqual([503, 'diskFull']);
-    expect(refused?.body.error?.message).toContain('Free some space; waiting changes are then saved automatically');
+    expect(refused?.body.error?.message).toContain(
+      'Free some space; waiting changes are then saved automatically',
+    );
     await rm(join(disk, 'filler'));
     for (const one of waiting) {
       expect((await post(run, one)).status, 'the same edit, once there is room').toBe(200);
@@ -89,7 +101,9 @@ describe.skipIf(postgres !== '' || !canMount())('a disk', () => {
     spawnSync('mount', ['-o', 'remount,ro', disk]);
     const begun = begin({ ZORVIK_DATA: join(disk, 'data') });
     expect(await begun.gone).toBe(1);
-    expect(begun.output()).toMatch(/^The data folder \/.* cannot be used: it is read-only\. Make it writable, or set ZORVIK_DATA to another folder\.$/m);
+    expect(begun.output()).toMatch(
+      /^The data folder \/.* cannot be used: it is read-only\. Make it writable, or set ZORVIK_DATA to another folder\.$/m,
+    );
     spawnSync('mount', ['-o', 'remount,rw', disk]);
     spawnSync('dd', ['if=/dev/zero', `of=${join(disk, 'filler')}`, 'bs=64k']);
     const full = begin({ ZORVIK_DATA: join(disk, 'data') });
@@ -117,20 +131,25 @@ describe.skipIf(postgres !== '')('a data folder', () => {
     ['with a control file that is cut short', 'global/pg_control', ''],
     ['of no version', 'PG_VERSION', null],
     ['with a file in the place of a folder', 'base', 'x'],
-  ] as const)('that is damaged (%s) is told with its path, what was found, and how to restore', async (_, path, text) => {
-    await putQuillmere(folder);
-    await rm(join(folder, 'pglite', path), { recursive: true });
-    if (text !== null) await writeFile(join(folder, 'pglite', path), text);
-    const said = await words(folder);
-    expect(said).toContain(`The database in the data folder ${folder} cannot be opened: `);
-    expect(said).toContain('restore a backup with “npm run restore -- FILE”');
-    expect(said).not.toMatch(/sASSERTIONS|\n\s+at /);
-  });
+  ] as const)(
+    'that is damaged (%s) is told with its path, what was found, and how to restore',
+    async (_, path, text) => {
+      await putQuillmere(folder);
+      await rm(join(folder, 'pglite', path), { recursive: true });
+      if (text !== null) await writeFile(join(folder, 'pglite', path), text);
+      const output = await words(folder);
+      expect(output).toContain(`The database in the data folder ${folder} cannot be opened: `);
+      expect(output).toContain('restore a backup with “npm run restore -- FILE”');
+      expect(output).not.toMatch(/sASSERTIONS|\n\s+at /);
+    },
+  );
 
   it('that is a file, or in one, is told as that', async () => {
     const file = join(folder, 'file');
     await writeFile(file, '');
-    expect(await words(file)).toBe(`The data folder ${file} cannot be used: it is a file, not a folder. Set ZORVIK_DATA to another folder.`);
+    expect(await words(file)).toBe(
+      `The data folder ${file} cannot be used: it is a file, not a folder. Set ZORVIK_DATA to another folder.`,
+    );
     expect(await words(join(file, 'data'))).toBe(
       `The data folder ${file}/data cannot be used: part of its path is a file, not a folder. Set ZORVIK_DATA to another folder.`,
     );
@@ -139,24 +158,36 @@ describe.skipIf(postgres !== '')('a data folder', () => {
 
 describe('a clock that jumps', () => {
   it('forward and back changes no order, loses nothing, and takes nothing from undo', async () => {
-    const server = await testServer(toStored(randomDocument(seededRandom(4), { pages: 10, menus: 1, items: 10 })));
-    const times = ['2026-11-23T10:00:00Z', '2044-01-01T00:00:00Z', '1999-12-31T23:59:59Z', '2026-11-23T10:00:01Z'];
+    const server = await testServer(
+      toStored(randomDocument(seededRandom(4), { pages: 10, menus: 1, items: 10 })),
+    );
+    const times = [
+      '2026-11-23T10:00:00Z',
+      '2044-01-01T00:00:00Z',
+      '1999-12-31T23:59:59Z',
+      '2026-11-23T10:00:01Z',
+    ];
     const items = toStored(randomDocument(seededRandom(4), { pages: 10, menus: 1, items: 10 })).items;
     const kept: LoggedEdit[] = [];
     for (const [at, time] of times.entries()) {
       const deps = { ...server.deps, now: () => new Date(time) };
-      const edit = editOf(2 + at, [{ kind: 'updateItem', id: items[0]!.id, set: { label: `At ${time}` }, was: { label: null } }]);
+      const edit = editOf(2 + at, [
+        { kind: 'updateItem', id: items[0]!.id, set: { label: `At ${time}` }, was: { label: null } },
+      ]);
       const saved = await saveEdit(deps, 'meadow', edit, 'Tess');
       if (!saved.ok) throw new Error(saved.refusal.message);
       kept.push(saved.value.edits.at(-1)!);
     }
     expect(kept.map(({ revision }) => revision)).toEqual([3, 4, 5, 6]);
     const { compactLog } = await import('../src/editing/compactLog.ts');
-    expect(await compactLog(server.deps, 's000000000000001', { days: 90, edits: 2 }), 'the oldest of the log is younger than the latest').toBeLessThanOrEqual(
-      3,
-    );
+    expect(
+      await compactLog(server.deps, 's000000000000001', { days: 90, edits: 2 }),
+      'the oldest of the log is younger than the latest',
+    ).toBeLessThanOrEqual(3);
     const undo = await saveEdit(server.deps, 'meadow', editOf(6, [], { undoes: kept[3]!.id }), 'Tess');
-    expect(undo.ok && undo.value.edits.at(-1)?.operations[0]).toMatchObject({ set: { label: 'At 1999-12-31T23:59:59Z' } });
+    expect(undo.ok && undo.value.edits.at(-1)?.operations[0]).toMatchObject({
+      set: { label: 'At 1999-12-31T23:59:59Z' },
+    });
     await replayEqualsRows(server.deps.database, 's000000000000001', 7);
     await server.close();
   });

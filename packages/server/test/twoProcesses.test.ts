@@ -28,17 +28,22 @@ describe.skipIf(postgres === '')('two processes on one database', () => {
       body: JSON.stringify(body),
       headers: { 'Content-Type': 'application/json' },
     });
-    return { status: reply.status, body: (await reply.json()) as { revision: number; error?: { code: string; message: string } } };
+    return {
+      status: reply.status,
+      body: (await reply.json()) as { revision: number; error?: { code: string; message: string } },
+    };
   };
   const rename = (id: string, label: string, base: number, session: string): Edit =>
     editOf(base, [{ kind: 'updateItem', id, set: { label }, was: { label: null } }], { session });
-  const labelAt = async (run: Run, id: string) => (await readQuillmere(run.address)).document.items.find((item) => item.id === id)?.label;
+  const labelAt = async (run: Run, id: string) =>
+    (await readQuillmere(run.address)).document.items.find((item) => item.id === id)?.label;
 
   function listen(run: Run): { heard: ServerMessage[]; leave: () => void } {
     const heard: ServerMessage[] = [];
     const asked = get(`${run.address}/api/v1/events`, (head) => {
       head.on('data', (text: Buffer) => {
-        for (const [, json] of text.toString().matchAll(/^data: (.*)$/gm)) heard.push(JSON.parse(json ?? '') as ServerMessage);
+        for (const [, json] of text.toString().matchAll(/^data: (.*)$/gm))
+          heard.push(JSON.parse(json ?? '') as ServerMessage);
       });
       head.on('error', () => undefined);
     });
@@ -48,7 +53,9 @@ describe.skipIf(postgres === '')('two processes on one database', () => {
 
   it('keep what comes to either, one after the other; each shows what the other kept', async () => {
     const { revision, document } = await readQuillmere(runs[0].address);
-    const sent = Array.from({ length: 80 }, (_, at) => rename(document.items[at % 7]!.id, `Label ${at}`, revision, `w00000000000000${at % 5}`));
+    const sent = Array.from({ length: 80 }, (_, at) =>
+      rename(document.items[at % 7]!.id, `Label ${at}`, revision, `w00000000000000${at % 5}`),
+    );
     const answers = await Promise.all(sent.map((edit, at) => post(runs[at % 2]!, 'edits', edit)));
     expect(new Set(answers.map(({ status }) => status))).toEqual(new Set([200]));
     expect(new Set(answers.map(({ body }) => body.revision)).size, 'no two made the same revision').toBe(80);
@@ -61,14 +68,30 @@ describe.skipIf(postgres === '')('two processes on one database', () => {
     const stream = listen(runs[0]);
     const { revision, document } = await readQuillmere(runs[1].address);
     const id = document.items.find(({ parent }) => parent === document.menus[0]!.id)!.id;
-    const saved = await post(runs[1], 'edits', rename(id, 'From the other process', revision, 'w000000000000001'));
-    await vi.waitFor(() => expect(stream.heard).toContainEqual({ kind: 'site', site: 'quillmere', revision: saved.body.revision }));
+    const saved = await post(
+      runs[1],
+      'edits',
+      rename(id, 'From the other process', revision, 'w000000000000001'),
+    );
+    await vi.waitFor(() =>
+      expect(stream.heard).toContainEqual({ kind: 'site', site: 'quillmere', revision: saved.body.revision }),
+    );
     const menu = `/delivery/v1/sites/quillmere/menus/${document.menus[0]!.key}`;
     expect(await (await fetch(runs[0].delivery + menu)).text()).not.toContain('From the other process');
     expect((await post(runs[1], 'editions', { note: '', revision: saved.body.revision })).status).toBe(201);
-    await vi.waitFor(async () => expect(await (await fetch(runs[0].delivery + menu)).text()).toContain('From the other process'));
-    await post(runs[1], 'people', { session: 'w000000000000001', name: 'Noor', menu: null, item: id, isLeaving: false });
-    await vi.waitFor(() => expect(stream.heard.at(-1)).toMatchObject({ kind: 'people', people: [{ name: 'Noor', item: id }] }));
+    await vi.waitFor(async () =>
+      expect(await (await fetch(runs[0].delivery + menu)).text()).toContain('From the other process'),
+    );
+    await post(runs[1], 'people', {
+      session: 'w000000000000001',
+      name: 'Noor',
+      menu: null,
+      item: id,
+      isLeaving: false,
+    });
+    await vi.waitFor(() =>
+      expect(stream.heard.at(-1)).toMatchObject({ kind: 'people', people: [{ name: 'Noor', item: id }] }),
+    );
     stream.leave();
   });
 
@@ -89,18 +112,32 @@ describe.skipIf(postgres === '')('two processes on one database', () => {
     const back = await post(runs[0], 'edits', edit);
     expect(back.status, back.body.error?.message).toBe(200);
     expect(await labelAt(runs[1], id)).toBe('Kept after all');
-    await vi.waitFor(() => expect(stream.heard, 'windows look for what they may have missed').toContainEqual({ kind: 'missed' }), { timeout: 15_000 });
+    await vi.waitFor(
+      () =>
+        expect(stream.heard, 'windows look for what they may have missed').toContainEqual({ kind: 'missed' }),
+      { timeout: 15_000 },
+    );
     await post(runs[1], 'edits', rename(id, 'Heard again', back.body.revision, 'w000000000000002'));
-    await vi.waitFor(() => expect(stream.heard.at(-1)).toEqual({ kind: 'site', site: 'quillmere', revision: back.body.revision + 1 }));
+    await vi.waitFor(() =>
+      expect(stream.heard.at(-1)).toEqual({
+        kind: 'site',
+        site: 'quillmere',
+        revision: back.body.revision + 1,
+      }),
+    );
     stream.leave();
   });
 
   it('go on when one of them is killed', async () => {
     const { revision, document } = await readQuillmere(runs[0].address);
-    const flood = Array.from({ length: 20 }, (_, at) => rename(document.items[1]!.id, `Flood ${at}`, revision, 'w000000000000003'));
+    const flood = Array.from({ length: 20 }, (_, at) =>
+      rename(document.items[1]!.id, `Flood ${at}`, revision, 'w000000000000003'),
+    );
     const answers = flood.map((edit, at) => post(runs[at % 2]!, 'edits', edit).catch(() => null));
     await stopProcess(runs[0], 'SIGKILL');
-    const acknowledged = (await Promise.all(answers)).flatMap((answer, at) => (answer?.status === 200 ? [flood[at]!.id] : []));
+    const acknowledged = (await Promise.all(answers)).flatMap((answer, at) =>
+      answer?.status === 200 ? [flood[at]!.id] : [],
+    );
     for (const edit of flood) expect((await post(runs[1], 'edits', edit)).status).toBe(200);
     runs = [await startProcess(database.environment), runs[1]];
     const opened = await database.open();

@@ -44,10 +44,15 @@ watch(
 
 <template>
   <v-app>
-    <div class="shell" :class="{ 'has-live': hasLiveHeader && copy.document !== null && selection.menu !== null }">
+    <div
+      class="shell"
+      :class="{ 'has-live': hasLiveHeader && copy.document !== null && selection.menu !== null }"
+    >
       <a class="skip" href="#workspace">Skip to the workspace</a>
       <AppBar :site-key="siteKey" @show-keys="isKeyListOpen = true" />
-      <LiveHeader v-if="hasLiveHeader && siteKey !== null && copy.document !== null && selection.menu !== null" />
+      <LiveHeader
+        v-if="hasLiveHeader && siteKey !== null && copy.document !== null && selection.menu !== null"
+      />
       <main id="workspace" tabindex="-1">
         <div v-if="siteKey !== null && copy.loadProblem !== null" class="problem" role="alert">
           <h1>Can’t open this site</h1>

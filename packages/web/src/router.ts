@@ -1,6 +1,8 @@
 import { createRouter, createWebHistory } from 'vue-router';
 
-/** The workspaces of a site, in the order of the work. What is not built is not here, and so not in the bar. */
+/**
+ * The workspaces of a site, in the order of the work. What is not built is not here, and so not in the bar.
+ */
 export const workspaces = [
   { name: 'pages', label: 'Pages' },
   { name: 'drift', label: 'Drift' },
@@ -17,7 +19,11 @@ export const router = createRouter({
     { path: '/:siteKey', redirect: ({ params }) => ({ name: 'arrange', params }) },
     { path: '/:siteKey/pages', name: 'pages', component: () => import('./views/PagesView.vue') },
     { path: '/:siteKey/drift/:menuKey?', name: 'drift', component: () => import('./views/DriftView.vue') },
-    { path: '/:siteKey/arrange/:menuKey?', name: 'arrange', component: () => import('./views/ArrangeView.vue') },
+    {
+      path: '/:siteKey/arrange/:menuKey?',
+      name: 'arrange',
+      component: () => import('./views/ArrangeView.vue'),
+    },
     { path: '/:siteKey/editions', name: 'editions', component: () => import('./views/EditionsView.vue') },
     { path: '/:rest(.*)*', redirect: { name: 'home' } },
   ],

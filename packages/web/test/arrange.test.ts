@@ -6,7 +6,7 @@ import { pageRows } from '../src/composables/pageRows.ts';
 import { pageUse, whereUsed } from '../src/composables/pageUse.ts';
 import { forgivingSearch } from '../src/workers/findPages.ts';
 import { searchPages } from '../src/composables/pageSearch.ts';
-import { fromFrame } from '../src/live/messages.ts';
+import { fromStage } from '../src/live/messages.ts';
 import { shortcutFor, shortcuts } from '../src/shortcuts/shortcuts.ts';
 import { contrast } from '../src/theme/contrast.ts';
 import { markPairs, textPairs, type Pair } from '../src/theme/pairs.ts';
@@ -31,12 +31,17 @@ describe('the rows of the outline', () => {
       [0, 2, 3],
       [0, 3, 3],
     ]);
-    expect(outlineRows(document, menu, new Set([id('A')])).map((row) => row.id)).toEqual([id('A'), id('B'), id('C')]);
+    expect(outlineRows(document, menu, new Set([id('A')])).map((row) => row.id)).toEqual([
+      id('A'),
+      id('B'),
+      id('C'),
+    ]);
   });
 });
 
 describe('where a drop goes', () => {
-  const drop = (dragged: string, gap: number, depth: number) => dropSpot(document, { root: menu, rows, dragged: [id(dragged)], gap, depth });
+  const drop = (dragged: string, gap: number, depth: number) =>
+    dropSpot(document, { root: menu, rows, dragged: [id(dragged)], gap, depth });
 
   it('goes as deep as the pointer says, within what the rows around allow', () => {
     expect(drop('C', at('B'), 0)).toEqual({ spot: { parent: menu, after: id('A') }, depth: 0, line: 4 });
@@ -59,7 +64,9 @@ describe('where a drop goes', () => {
 
   it('goes to the end of a folded branch', () => {
     const folded = outlineRows(document, menu, new Set([id('A')]));
-    expect(dropSpot(document, { root: menu, rows: folded, dragged: [id('C')], gap: 1, depth: 1 }).spot).toEqual({ parent: id('A'), after: id('A2') });
+    expect(
+      dropSpot(document, { root: menu, rows: folded, dragged: [id('C')], gap: 1, depth: 1 }).spot,
+    ).toEqual({ parent: id('A'), after: id('A2') });
   });
 });
 
@@ -77,22 +84,35 @@ describe('finding pages', () => {
 });
 
 describe('the rows of the page tree', () => {
-  const tree = outlined('', '/cafe Café\n  /cafe/old Old café\n/shop Shop\n  /shop/decaf Decaf coffee\n/about About the house');
+  const tree = outlined(
+    '',
+    '/cafe Café\n  /cafe/old Old café\n/shop Shop\n  /shop/decaf Decaf coffee\n/about About the house',
+  );
   const seen = (paths: readonly string[], typed = ''): string[] => {
     const unfolded = new Set(paths.map((path) => tree.ids.get(path) ?? ''));
-    return pageRows(tree.document, unfolded, typed).map(({ page, depth, isUnfolded }) => `${'  '.repeat(depth)}${page.title}${isUnfolded ? ' -' : ''}`);
+    return pageRows(tree.document, unfolded, typed).map(
+      ({ page, depth, isUnfolded }) => `${'  '.repeat(depth)}${page.title}${isUnfolded ? ' -' : ''}`,
+    );
   };
 
   it('are those whose parents are all unfolded; a search puts all that it finds on one level', () => {
     expect(seen([])).toEqual(['Café', 'Shop', 'About the house']);
     expect(seen(['/shop'])).toEqual(['Café', 'Shop -', '  Decaf coffee', 'About the house']);
-    expect(seen(['/cafe/old']), 'a page without children does not unfold').toEqual(['Café', 'Shop', 'About the house']);
+    expect(seen(['/cafe/old']), 'a page without children does not unfold').toEqual([
+      'Café',
+      'Shop',
+      'About the house',
+    ]);
     expect(seen(['/shop'], 'caf')).toEqual(['Café', 'Old café', 'Decaf coffee']);
   });
 });
 
 describe('forgiving search', () => {
-  const pages = ['Hardy annuals', 'Temperate house', 'Café', 'Spring bulbs for pots'].map((title, at) => ({ id: String(at), title, address: `/p${at}` }));
+  const pages = ['Hardy annuals', 'Temperate house', 'Café', 'Spring bulbs for pots'].map((title, at) => ({
+    id: String(at),
+    title,
+    address: `/p${at}`,
+  }));
   const found = (typed: string): string[] =>
     forgivingSearch(pages)
       .find(typed)
@@ -114,7 +134,11 @@ describe('where pages are used', () => {
   it('names each menu once, with how often, for pages that items lead to', () => {
     const used = outlined('= /a\n  = /a\nHeading\n  = /b', '/a A\n/b B\n/c C');
     const use = pageUse(used.document);
-    expect(['/a', '/b', '/c'].map((path) => whereUsed(used.document, used.ids.get(path) ?? ''))).toEqual([['Menu ×2'], ['Menu'], []]);
+    expect(['/a', '/b', '/c'].map((path) => whereUsed(used.document, used.ids.get(path) ?? ''))).toEqual([
+      ['Menu ×2'],
+      ['Menu'],
+      [],
+    ]);
     expect(pageUse(used.document), 'the same answer for the same document').toBe(use);
   });
 });
@@ -131,10 +155,13 @@ describe('what the live header says', () => {
     { kind: 'size', height: '9' },
     { kind: 'active', isActive: 'yes' },
     { kind: 'other' },
-  ])('is not believed when it is %j', (message) => expect(fromFrame(message)).toBeNull());
+  ])('is not believed when it is %j', (message) => expect(fromStage(message)).toBeNull());
 
   it('is believed in its own form, and nothing more of it is taken', () => {
-    expect(fromFrame({ kind: 'select', id: 'i0000000000000ab', extra: 1 })).toEqual({ kind: 'select', id: 'i0000000000000ab' });
+    expect(fromStage({ kind: 'select', id: 'i0000000000000ab', extra: 1 })).toEqual({
+      kind: 'select',
+      id: 'i0000000000000ab',
+    });
   });
 });
 
@@ -162,8 +189,11 @@ describe('the shortcuts', () => {
 describe('the colours', () => {
   const themes = ['light', 'dark'] as const;
   const token = (name: string, theme: (typeof themes)[number]): string =>
-    new RegExp(`--${name}: light-dark\\((#[0-9a-f]{6}), (#[0-9a-f]{6})\\)`).exec(css)?.[theme === 'light' ? 1 : 2] ?? '';
-  const inThemes = (pairs: readonly Pair[]) => themes.flatMap((theme) => pairs.map(({ text, ground }) => [text, ground, theme] as const));
+    new RegExp(`--${name}: light-dark\\((#[0-9a-f]{6}), (#[0-9a-f]{6})\\)`).exec(css)?.[
+      theme === 'light' ? 1 : 2
+    ] ?? '';
+  const inThemes = (pairs: readonly Pair[]) =>
+    themes.flatMap((theme) => pairs.map(({ text, ground }) => [text, ground, theme] as const));
 
   it.each(inThemes(textPairs))('%s on %s can be read in the %s theme: 4.5 to 1', (text, ground, theme) => {
     expect(contrast(token(text, theme), token(ground, theme))).toBeGreaterThanOrEqual(4.5);
@@ -185,6 +215,7 @@ describe('the colours', () => {
       warning: 'ochre',
       error: 'brick',
     } as const;
-    for (const [name, own] of Object.entries(pairs)) expect(themeColors[theme][name as keyof typeof pairs], name).toBe(token(own, theme));
+    for (const [name, own] of Object.entries(pairs))
+      expect(themeColors[theme][name as keyof typeof pairs], name).toBe(token(own, theme));
   });
 });

@@ -11,12 +11,18 @@ import {
   type SiteDocument,
 } from '@zorvik/core';
 
-/** A server in memory that keeps edits by the same rules as the real one, over a network that can be broken at will. */
+/**
+ * A server in memory that keeps edits by the same rules as the real one, over a network that can be broken at
+ * will.
+ */
 export interface FakeServer {
   readonly fetch: typeof fetch;
   readonly log: LoggedEdit[];
   readonly document: () => SiteDocument;
-  /** How the network is: `away` loses requests, `deaf` loses the answers, so that the edit arrives and nobody knows. */
+  /**
+   * How the network is: `away` loses requests, `deaf` loses the answers, so that the edit arrives and nobody
+   * knows.
+   */
   network: 'fine' | 'away' | 'deaf';
   /** How many edits a window may miss before it is told to load the whole site. */
   mostMissed: number;
@@ -29,7 +35,8 @@ export interface FakeServer {
   readonly sent: Map<string, number>;
 }
 
-const reply = (status: number, body: unknown): Response => new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
+const reply = (status: number, body: unknown): Response =>
+  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
 
 /** It knows one site, by its key: requests of tabs that an earlier test left open find nobody. */
 export function fakeServer(start: SiteDocument, key: string): FakeServer {
@@ -54,7 +61,12 @@ export function fakeServer(start: SiteDocument, key: string): FakeServer {
       log.push({ ...accepted.value.edit, revision: log.length + 1, at: '2026-11-23T10:00:00.000Z', actor });
     }
     const missed = log.filter(({ revision }) => revision > known);
-    return reply(200, { epoch: server.epoch, revision: log.length, edits: missed.length > server.mostMissed ? [] : missed, isCut: false });
+    return reply(200, {
+      epoch: server.epoch,
+      revision: log.length,
+      edits: missed.length > server.mostMissed ? [] : missed,
+      isCut: false,
+    });
   }
 
   const server: FakeServer = {
@@ -65,7 +77,12 @@ export function fakeServer(start: SiteDocument, key: string): FakeServer {
     sent: new Map(),
     document: () => states.at(-1)!,
     otherDoes(command) {
-      const made = command({ document: server.document(), base: log.length, session: 'w0000000000other', random });
+      const made = command({
+        document: server.document(),
+        base: log.length,
+        session: 'w0000000000other',
+        random,
+      });
       if (!made.ok) throw new Error(made.refusal.message);
       save(made.value, 'Noor', log.length);
     },
@@ -75,10 +92,13 @@ export function fakeServer(start: SiteDocument, key: string): FakeServer {
       server.epoch = `restored-${server.epoch}`;
     },
     fetch(input, init) {
-      if (server.network === 'away' || !String(input).includes(`/sites/${key}`)) return Promise.reject(new TypeError('Failed to fetch'));
+      if (server.network === 'away' || !String(input).includes(`/sites/${key}`))
+        return Promise.reject(new TypeError('Failed to fetch'));
       const url = new URL(String(input), 'http://127.0.0.1');
       const answer = answerTo(url, init);
-      return server.network === 'deaf' ? Promise.reject(new TypeError('Failed to fetch')) : Promise.resolve(answer);
+      return server.network === 'deaf'
+        ? Promise.reject(new TypeError('Failed to fetch'))
+        : Promise.resolve(answer);
     },
   };
 
@@ -87,16 +107,21 @@ export function fakeServer(start: SiteDocument, key: string): FakeServer {
     if (url.pathname.endsWith('/edits') && init?.method === 'POST') {
       const edit = JSON.parse(String(init.body)) as Edit;
       const epoch = query.get('epoch');
-      if (epoch !== null && epoch !== server.epoch) return reply(409, { error: { code: 'otherHistory', message: 'Restored.', params: {} } });
+      if (epoch !== null && epoch !== server.epoch)
+        return reply(409, { error: { code: 'otherHistory', message: 'Restored.', params: {} } });
       return save(edit, query.get('name') ?? 'You', Number(query.get('known') ?? edit.base));
     }
     if (url.pathname.endsWith('/edits')) {
       const session = query.get('session');
-      const missed = log.filter((edit) => edit.revision > Number(query.get('since')) && (session === null || edit.session === session));
+      const missed = log.filter(
+        (edit) =>
+          edit.revision > Number(query.get('since')) && (session === null || edit.session === session),
+      );
       const isCut = session === null && missed.length > server.mostMissed;
       return reply(200, { epoch: server.epoch, revision: log.length, edits: isCut ? [] : missed, isCut });
     }
-    if (url.pathname.endsWith('/editions')) return reply(201, { number: 1, revision: log.length, at: '', actor: 'You', note: '', items: 0 });
+    if (url.pathname.endsWith('/editions'))
+      return reply(201, { number: 1, revision: log.length, at: '', actor: 'You', note: '', items: 0 });
     const { site } = server.document();
     const head = { epoch: server.epoch, revision: log.length, format: FORMAT, site, edition: null };
     const lines = [{ head }, ...piecesOf(server.document(), 3), { isWhole: true }];

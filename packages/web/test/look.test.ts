@@ -16,7 +16,8 @@ beforeEach(() => {
 
 describe('the icon picker', () => {
   it('starts with about forty icons that exist, none of which is the mark of a company', () => {
-    const keyOf = (name: string): string => `mdi${name.replaceAll(/(?:^|-)(\w)/g, (_, letter: string) => letter.toUpperCase())}`;
+    const keyOf = (name: string): string =>
+      `mdi${name.replaceAll(/(?:^|-)(\w)/g, (_, letter: string) => letter.toUpperCase())}`;
     expect(usualIcons.length).toBeGreaterThanOrEqual(38);
     expect(usualIcons.length).toBeLessThanOrEqual(48);
     expect(usualIcons.filter((name) => !Object.hasOwn(mdi, keyOf(name)))).toEqual([]);
@@ -40,7 +41,8 @@ describe('the theme', () => {
     const system = { matches: true, listeners: [] as ((event: { matches: boolean }) => void)[] };
     vi.stubGlobal('matchMedia', () => ({
       matches: system.matches,
-      addEventListener: (_: string, listen: (event: { matches: boolean }) => void) => system.listeners.push(listen),
+      addEventListener: (_: string, listen: (event: { matches: boolean }) => void) =>
+        system.listeners.push(listen),
     }));
     const appearance = useAppearance();
     expect(document.documentElement.dataset.theme).toBe('dark');
@@ -49,7 +51,10 @@ describe('the theme', () => {
     expect(document.documentElement.dataset.theme).toBe('light');
     appearance.choose('dark');
     await nextTick();
-    expect([document.documentElement.dataset.theme, localStorage.getItem('zorvik-appearance')]).toEqual(['dark', 'dark']);
+    expect([document.documentElement.dataset.theme, localStorage.getItem('zorvik-appearance')]).toEqual([
+      'dark',
+      'dark',
+    ]);
     window.dispatchEvent(new StorageEvent('storage', { key: 'zorvik-appearance', newValue: 'nonsense' }));
     await nextTick();
     expect(appearance.chosen).toBe('system');

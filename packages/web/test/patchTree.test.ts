@@ -3,7 +3,8 @@ import { renderMenu, resolveMenu, seededRandom } from '@zorvik/core';
 import { randomDocument } from '@zorvik/core/testing';
 import { patchTree } from '../src/live/patchTree.ts';
 
-const holder = (html: string): HTMLElement => Object.assign(document.createElement('div'), { innerHTML: html });
+const holder = (html: string): HTMLElement =>
+  Object.assign(document.createElement('div'), { innerHTML: html });
 const menuHtml = (seed: number): string => {
   const site = randomDocument(seededRandom(seed), { pages: 10, menus: 1, items: 30 });
   const [menu = ''] = site.menus.nodes.keys();
@@ -38,16 +39,19 @@ describe('patching the live header', () => {
   });
 
   it('moves entries and does not make them anew', () => {
-    const html = (...names: string[]): string => `<ul>${names.map((name) => `<li data-zv-item="i${name}"><span>${name}</span></li>`).join('')}</ul>`;
+    const html = (...names: string[]): string =>
+      `<ul>${names.map((name) => `<li data-zv-item="i${name}"><span>${name}</span></li>`).join('')}</ul>`;
     const present = holder(html('a', 'b', 'c', 'd'));
     const before = new Map([...present.querySelectorAll('li')].map((one) => [one.dataset.zvItem, one]));
     patchTree(present, holder(html('d', 'a', 'x', 'c')));
     expect(present.innerHTML).toBe(html('d', 'a', 'x', 'c'));
-    for (const name of ['d', 'a', 'c']) expect(present.querySelector(`[data-zv-item=i${name}]`)).toBe(before.get(`i${name}`));
+    for (const name of ['d', 'a', 'c'])
+      expect(present.querySelector(`[data-zv-item=i${name}]`)).toBe(before.get(`i${name}`));
   });
 
   it('keeps text that stands between elements, and tells two of a kind apart', () => {
-    const pictures = (label: string, more = ''): string => `<a href="/a"><svg></svg>${label}<b>New</b>${more}</a><button>1</button><button>2</button>`;
+    const pictures = (label: string, more = ''): string =>
+      `<a href="/a"><svg></svg>${label}<b>New</b>${more}</a><button>1</button><button>2</button>`;
     const present = holder(pictures('A'));
     const [, second] = present.querySelectorAll('button');
     patchTree(present, holder(pictures('B', ' tail')));
@@ -57,7 +61,8 @@ describe('patching the live header', () => {
 
   it('takes over what changed in kind: a link that became a heading, a branch that came or went', () => {
     const link = '<ul><li data-zv-item="ia"><a href="/a" target="_blank">A</a></li></ul>';
-    const heading = '<ul><li data-zv-item="ia"><button aria-expanded="false">A</button><ul><li data-zv-item="ib"><span>B</span></li></ul></li></ul>';
+    const heading =
+      '<ul><li data-zv-item="ia"><button aria-expanded="false">A</button><ul><li data-zv-item="ib"><span>B</span></li></ul></li></ul>';
     const present = holder(link);
     patchTree(present, holder(heading));
     expect(present.innerHTML).toBe(heading);

@@ -1,7 +1,16 @@
 import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { childrenOf, createMenu, labelOf, moveItems, nodeAt, removeItems, setItems, type Id } from '@zorvik/core';
+import {
+  childrenOf,
+  createMenu,
+  labelOf,
+  moveItems,
+  nodeAt,
+  removeItems,
+  setItems,
+  type Id,
+} from '@zorvik/core';
 import { outlined } from '@zorvik/core/testing';
 import { useArrange } from '../src/stores/arrange.ts';
 import { useClipboard } from '../src/stores/clipboard.ts';
@@ -12,7 +21,11 @@ import { useWorkingCopy } from '../src/stores/workingCopy.ts';
 import { fakeLocks } from './fakeLocks.ts';
 import { fakeServer } from './fakeServer.ts';
 
-const { document: start, ids, menu } = outlined('A\n  A1\n    A11\n  A2\nB\nC\n  C1\nD', '/seeds Seeds\n/tools Tools');
+const {
+  document: start,
+  ids,
+  menu,
+} = outlined('A\n  A1\n    A11\n  A2\nB\nC\n  C1\nD', '/seeds Seeds\n/tools Tools');
 const id = (label: string): Id => ids.get(label) as Id;
 const ORDER = ['A', 'A1', 'A11', 'A2', 'B', 'C', 'C1', 'D'].map(id);
 let count = 0;
@@ -23,7 +36,8 @@ async function opened() {
   useSelection().showMenu('menu');
   return { copy, selection: useSelection() };
 }
-const names = (chosen: readonly Id[]): string[] => chosen.map((one) => labelOf(useWorkingCopy().document!, nodeAt(useWorkingCopy().document!.items, one)));
+const names = (chosen: readonly Id[]): string[] =>
+  chosen.map((one) => labelOf(useWorkingCopy().document!, nodeAt(useWorkingCopy().document!.items, one)));
 const tops = (): string[] => names([...childrenOf(useWorkingCopy().document!.items, menu)]);
 
 beforeEach(() => {
@@ -76,7 +90,9 @@ describe('choosing several items', () => {
 
   it('reaches into the menu beside', async () => {
     const { copy, selection } = await opened();
-    copy.perform((context) => createMenu(context, { name: 'Beside', place: 'side', fill: { kind: 'copy', menu } }));
+    copy.perform((context) =>
+      createMenu(context, { name: 'Beside', place: 'side', fill: { kind: 'copy', menu } }),
+    );
     const other = selection.menus.at(-1)?.id ?? '';
     const [first = '', second = ''] = childrenOf(copy.document!.items, other);
     selection.chooseAll([first, second]);
@@ -114,10 +130,18 @@ describe('copying and pasting', () => {
     selection.select(id('A'));
     const text = await clipboard.copyChosen();
     expect(text).toBe('A |\n\tA1 |\n\t\tA11 |\n\tA2 |\n');
-    const pasted = await clipboard.paste(`${text?.replaceAll('\n', '\r\n')}`, { parent: menu, after: id('D') });
+    const pasted = await clipboard.paste(`${text?.replaceAll('\n', '\r\n')}`, {
+      parent: menu,
+      after: id('D'),
+    });
     expect(tops()).toEqual(['A', 'B', 'C', 'D', 'A']);
     const [added] = pasted?.ok === true ? pasted.value.operations : [];
-    expect(added?.kind === 'addItem' && added.branch.map(({ tooltip }) => tooltip)).toEqual([undefined, 'Kept', undefined, undefined]);
+    expect(added?.kind === 'addItem' && added.branch.map(({ tooltip }) => tooltip)).toEqual([
+      undefined,
+      'Kept',
+      undefined,
+      undefined,
+    ]);
     await clipboard.paste('Tools\n- Spades | /spades\nUnknown', { parent: menu, after: null });
     expect(tops().slice(0, 2)).toEqual(['Tools', 'Unknown']);
     expect(useArrange().undecided.map((one) => names([one])[0])).toEqual(['Unknown']);

@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { outlined } from '@zorvik/core/testing';
-import { addingIn, COLUMN, HEAD, placeIn, rowsIn, spreadColumns, spreadSpot } from '../src/composables/spread.ts';
+import {
+  addingIn,
+  COLUMN,
+  HEAD,
+  placeIn,
+  rowsIn,
+  spreadColumns,
+  spreadSpot,
+} from '../src/composables/spread.ts';
 import { ROW_HEIGHT } from '../src/composables/useVirtualRows.ts';
 
 const { document, ids, menu } = outlined('A\n  A1\n    A11\n  A2\nB\nC\n  C1');
@@ -10,7 +18,13 @@ const columns = spreadColumns(document, menu, new Set());
 
 describe('the spread of a menu', () => {
   it('has a column for each entry of the bar, with all that hangs from it, set in from there', () => {
-    expect(columns.map(({ label: name, count, rows }) => [name, count, rows.map((row) => `${row.depth} ${label(row.id)}`)])).toEqual([
+    expect(
+      columns.map(({ label: name, count, rows }) => [
+        name,
+        count,
+        rows.map((row) => `${row.depth} ${label(row.id)}`),
+      ]),
+    ).toEqual([
       ['A', 3, ['0 A', '0 A1', '1 A11', '0 A2']],
       ['B', 0, ['0 B']],
       ['C', 1, ['0 C', '0 C1']],
@@ -20,7 +34,11 @@ describe('the spread of a menu', () => {
   });
 
   it('knows where each item is', () => {
-    expect([placeIn(columns, id('A2'))?.at, placeIn(columns, id('C1'))?.column.at, placeIn(columns, 'i000')]).toEqual([3, 2, null]);
+    expect([
+      placeIn(columns, id('A2'))?.at,
+      placeIn(columns, id('C1'))?.column.at,
+      placeIn(columns, 'i000'),
+    ]).toEqual([3, 2, null]);
   });
 
   it('opens the place in which a new item is typed behind what is below its neighbour', () => {
@@ -29,11 +47,15 @@ describe('the spread of a menu', () => {
     expect(addingIn(a!, { parent: id('A1'), after: id('A11') })).toEqual({ at: 3, depth: 1 });
     expect(addingIn(a!, { parent: id('A'), after: null })).toEqual({ at: 1, depth: 0 });
     expect(addingIn(b!, { parent: id('A'), after: id('A1') })).toBeNull();
-    expect(addingIn(b!, { parent: menu, after: id('B') }), 'beside an entry of the bar is no place in a column').toBeNull();
+    expect(
+      addingIn(b!, { parent: menu, after: id('B') }),
+      'beside an entry of the bar is no place in a column',
+    ).toBeNull();
   });
 
   it('takes the items whose rows an area touches', () => {
-    const area = (left: number, top: number, right: number, bottom: number) => rowsIn(columns, { left, top, right, bottom }).map(label);
+    const area = (left: number, top: number, right: number, bottom: number) =>
+      rowsIn(columns, { left, top, right, bottom }).map(label);
     expect(area(10, HEAD + ROW_HEIGHT + 2, COLUMN - 2, HEAD + 3 * ROW_HEIGHT - 2)).toEqual(['A1', 'A11']);
     expect(area(10, 0, 3 * COLUMN, HEAD + ROW_HEIGHT - 1)).toEqual(['A', 'B', 'C']);
     expect(area(COLUMN + 10, HEAD + 2 * ROW_HEIGHT, COLUMN + 20, 900)).toEqual([]);
@@ -48,7 +70,11 @@ describe('a drop in the spread', () => {
       top: HEAD + (row + 1) * ROW_HEIGHT,
       isOnBar,
     });
-    return { into: spot.parent === menu ? 'the bar' : label(spot.parent), after: spot.after === null ? null : label(spot.after), isInBar };
+    return {
+      into: spot.parent === menu ? 'the bar' : label(spot.parent),
+      after: spot.after === null ? null : label(spot.after),
+      isInBar,
+    };
   };
 
   it('goes beside the row above where the pointer is over labels, into it on the far side', () => {
@@ -62,10 +88,16 @@ describe('a drop in the spread', () => {
     expect(drop('C', 0, 0, 30, true)).toEqual({ into: 'the bar', after: null, isInBar: true });
     expect(drop('C', 1, 0, 10, true)).toEqual({ into: 'the bar', after: 'A', isInBar: true });
     expect(drop('A', 3, 2, 50)).toEqual({ into: 'the bar', after: 'C', isInBar: true });
-    expect(drop('C', 3, 2, 50), 'behind the one before it, when it is the last itself').toEqual({ into: 'the bar', after: 'B', isInBar: true });
+    expect(drop('C', 3, 2, 50), 'behind the one before it, when it is the last itself').toEqual({
+      into: 'the bar',
+      after: 'B',
+      isInBar: true,
+    });
   });
 
   it('never goes into the dragged branch', () => {
-    for (let row = 0; row < 6; row += 1) for (const across of [10, 60, 190]) expect(['A1', 'A11']).not.toContain(drop('A1', 0, row, across).into);
+    for (let row = 0; row < 6; row += 1)
+      for (const across of [10, 60, 190])
+        expect(['A1', 'A11']).not.toContain(drop('A1', 0, row, across).into);
   });
 });

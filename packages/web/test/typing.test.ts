@@ -100,7 +100,9 @@ describe('typing', () => {
     const gone = field(() => 'This item is no longer there.');
     gone.type('Typed for nothing');
     gone.unmount();
-    expect(useNotices().refused).toBe('This item is no longer there. What you typed was: “Typed for nothing”.');
+    expect(useNotices().refused).toBe(
+      'This item is no longer there. What you typed was: “Typed for nothing”.',
+    );
     const there = field();
     there.type('Typed in time');
     there.unmount();
@@ -141,10 +143,19 @@ describe('the history in words', () => {
       (at) => at.toISOString().slice(11, 16),
       (at) => at.toISOString().slice(0, 10),
     );
-    expect(days.map(({ day, told }) => [day, ...told.map(({ words, who, isMine, time }) => `${time} ${words} (${isMine ? 'you' : who})`)])).toEqual([
-      ['2026-11-23', '10:07 Moved “Pots” within “Shop”, 2 times (you)', '10:05 Renamed “Seeds” to “Bulbs” (Sam)'],
+    expect(
+      days.map(({ day, entries }) => [
+        day,
+        ...entries.map(({ words, who, isMine, time }) => `${time} ${words} (${isMine ? 'you' : who})`),
+      ]),
+    ).toEqual([
+      [
+        '2026-11-23',
+        '10:07 Moved “Pots” within “Shop”, 2 times (you)',
+        '10:05 Renamed “Seeds” to “Bulbs” (Sam)',
+      ],
       ['2026-11-22', '10:03 Renamed “Old” to “Seeds” (you)'],
     ]);
-    expect(days[0]?.told[0]?.revision, 'one goes back to its end').toBe(7);
+    expect(days[0]?.entries[0]?.revision, 'one goes back to its end').toBe(7);
   });
 });

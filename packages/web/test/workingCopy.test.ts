@@ -2,7 +2,16 @@ import 'fake-indexeddb/auto';
 import { openDB } from 'idb';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { childrenOf, labelOf, moveItems, nodeAt, removeItems, renameItem, toStored, type SiteDocument } from '@zorvik/core';
+import {
+  childrenOf,
+  labelOf,
+  moveItems,
+  nodeAt,
+  removeItems,
+  renameItem,
+  toStored,
+  type SiteDocument,
+} from '@zorvik/core';
 import { outlined } from '@zorvik/core/testing';
 import { editsInOutbox, takeFromOutbox } from '../src/api/outbox.ts';
 import { useNotices } from '../src/stores/notices.ts';
@@ -16,7 +25,9 @@ const start = outlined('A\n  A1\nB\nC\nD');
 const { ids, menu } = start;
 const id = (label: string): string => ids.get(label) ?? '';
 const tops = (document: SiteDocument | null): string[] =>
-  document === null ? [] : [...childrenOf(document.items, menu)].map((one) => labelOf(document, nodeAt(document.items, one)));
+  document === null
+    ? []
+    : [...childrenOf(document.items, menu)].map((one) => labelOf(document, nodeAt(document.items, one)));
 
 /** Each test has a site of its own, since tabs of earlier tests go on trying to deliver. */
 let site: string;
@@ -36,7 +47,10 @@ afterEach(async () => {
 });
 const open: (() => void)[] = [];
 
-/** A tab that opens the site. Of an earlier one it knows what the browser keeps; with the same session it is that one, loaded again. */
+/**
+ * A tab that opens the site. Of an earlier one it knows what the browser keeps; with the same session it is
+ * that one, loaded again.
+ */
 async function tab() {
   setActivePinia(createPinia());
   const copy = useWorkingCopy();
@@ -58,7 +72,10 @@ const closed = (): void => open.pop()?.();
 
 /** Until all that was done is on the server. */
 const kept = (copy: Awaited<ReturnType<typeof tab>>) =>
-  vi.waitFor(() => expect([copy.keeping, copy.pending.length]).toEqual(['kept', 0]), { timeout: 4000, interval: 5 });
+  vi.waitFor(() => expect([copy.keeping, copy.pending.length]).toEqual(['kept', 0]), {
+    timeout: 4000,
+    interval: 5,
+  });
 
 /** A tab that has changed A and then B, both kept. */
 async function withTwoSteps() {
@@ -182,13 +199,14 @@ describe('the working copy', () => {
     expect(notices.refused, 'it is the same step until it is skipped').toBe(reason);
     expect(notices.wayOn?.label).toBe('Skip this step');
     const reloaded = await tab();
-    const told = useNotices();
+    const reloadedNotices = useNotices();
     reloaded.undo();
-    expect(told.refused, 'whose change it was is not known any more, and nothing untrue is said of it').toBe(
-      'Can’t undo: “Theirs” has been changed since. Edit it directly, or skip this step.',
-    );
-    told.wayOn?.act();
-    expect(told.refused).toBeNull();
+    expect(
+      reloadedNotices.refused,
+      'whose change it was is not known any more, and nothing untrue is said of it',
+    ).toBe('Can’t undo: “Theirs” has been changed since. Edit it directly, or skip this step.');
+    reloadedNotices.wayOn?.act();
+    expect(reloadedNotices.refused).toBeNull();
     reloaded.undo();
     expect(tops(reloaded.document)).toEqual(['A', 'Theirs', 'C', 'D']);
     expect([reloaded.canUndo, reloaded.canRedo]).toEqual([false, true]);
@@ -197,7 +215,12 @@ describe('the working copy', () => {
     await kept(reloaded);
     const again = await tab();
     again.undo();
-    expect(tops(again.document), 'what was skipped stays skipped after a reload').toEqual(['A', 'Theirs', 'C', 'D']);
+    expect(tops(again.document), 'what was skipped stays skipped after a reload').toEqual([
+      'A',
+      'Theirs',
+      'C',
+      'D',
+    ]);
     await kept(again);
   });
 
@@ -249,7 +272,9 @@ describe('the working copy', () => {
     const copy = await tab();
     const before = copy.document;
     const notices = useNotices();
-    expect(copy.perform((context) => moveItems(context, [id('A')], { parent: id('A1'), after: null })).ok).toBe(false);
+    expect(
+      copy.perform((context) => moveItems(context, [id('A')], { parent: id('A1'), after: null })).ok,
+    ).toBe(false);
     expect(notices.refused).toContain('Choose a place outside it.');
     expect([copy.document, copy.pending.length]).toEqual([before, 0]);
     copy.perform((context) => renameItem(context, id('A'), 'Good'));
@@ -274,7 +299,9 @@ describe('several tabs of one browser', () => {
     first.perform((context) => renameItem(context, id('B'), 'From the first'));
     await Promise.all([kept(first), kept(second)]);
     for (const copy of [first, second]) {
-      await vi.waitFor(() => expect(tops(copy.document).slice(0, 2)).toEqual(['From the second', 'From the first']));
+      await vi.waitFor(() =>
+        expect(tops(copy.document).slice(0, 2)).toEqual(['From the second', 'From the first']),
+      );
     }
     expect([...server.sent.values()], 'each was sent once').toEqual([1, 1]);
     expect(new Set(server.log.map(({ session }) => session)).size, 'each has an undo of its own').toBe(2);
@@ -291,7 +318,10 @@ describe('several tabs of one browser', () => {
     second.perform((context) => renameItem(context, id('B'), 'The next'));
     await kept(second);
     await vi.waitFor(async () => expect(await editsInOutbox(site)).toEqual([]));
-    expect(server.log.map(({ sentence }) => sentence.params.label)).toEqual(['Sent, and never heard of', 'The next']);
+    expect(server.log.map(({ sentence }) => sentence.params.label)).toEqual([
+      'Sent, and never heard of',
+      'The next',
+    ]);
   });
 
   it('know that the server is back, although the tab that said it was away is closed, and hear it through the next', async () => {
@@ -336,7 +366,9 @@ describe('several tabs of one browser', () => {
     await vi.waitFor(() => expect(second.keeping).toBe('waiting'));
     server.otherDoes((context) => removeItems(context, [id('B')]));
     server.network = 'fine';
-    await vi.waitFor(() => expect(notices.refused).toContain('Not saved: Renamed “B” to “Too late”.'), { timeout: 4000 });
+    await vi.waitFor(() => expect(notices.refused).toContain('Not saved: Renamed “B” to “Too late”.'), {
+      timeout: 4000,
+    });
     const again = await tab();
     expect(again.refusedEdits.map(({ edit }) => edit.sentence.params.label)).toEqual(['Too late']);
     await again.putAway(again.refusedEdits[0]!.edit.id);
@@ -348,7 +380,8 @@ describe('what was missed', () => {
   it('is loaded whole when it is much, and what is on its way stays', async () => {
     const copy = await tab();
     server.mostMissed = 2;
-    for (let turn = 0; turn < 5; turn += 1) server.otherDoes((context) => renameItem(context, id('C'), `Turn ${turn}`));
+    for (let turn = 0; turn < 5; turn += 1)
+      server.otherDoes((context) => renameItem(context, id('C'), `Turn ${turn}`));
     copy.perform((context) => renameItem(context, id('A'), 'Mine'));
     await kept(copy);
     await vi.waitFor(() => expect(tops(copy.document)).toEqual(['Mine', 'B', 'Turn 4', 'D']));
@@ -370,7 +403,9 @@ describe('what was missed', () => {
     server.restore(1);
     server.network = 'fine';
     await kept(copy);
-    await vi.waitFor(() => expect(tops(copy.document)).toEqual(['Before the archive', 'B', 'On its way', 'D']));
+    await vi.waitFor(() =>
+      expect(tops(copy.document)).toEqual(['Before the archive', 'B', 'On its way', 'D']),
+    );
     expect(toStored(copy.document!)).toEqual(toStored(server.document()));
   });
 
@@ -390,7 +425,8 @@ describe('what was missed', () => {
 describe('a burst', () => {
   it('of the same kind is taken back together; another kind, or a pause, begins anew', async () => {
     const copy = await tab();
-    for (const label of ['S', 'Se', 'Seeds']) copy.perform((context) => renameItem(context, id('A'), label), `label ${id('A')}`);
+    for (const label of ['S', 'Se', 'Seeds'])
+      copy.perform((context) => renameItem(context, id('A'), label), `label ${id('A')}`);
     copy.perform((context) => renameItem(context, id('B'), 'Another'), `label ${id('B')}`);
     copy.undo();
     expect(tops(copy.document).slice(0, 2)).toEqual(['Seeds', 'B']);

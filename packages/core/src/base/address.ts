@@ -1,12 +1,15 @@
 /**
- * Whether a link may lead to this address: a path, a query, an anchor, or one of four schemes. All else (`javascript:`, `data:`,
- * `//other-host`, addresses with spaces or control characters in them) is refused when it is typed and never rendered.
+ * Whether a link may lead to this address: a path, a query, an anchor, or one of four schemes. All else
+ * (`javascript:`, `data:`, `//other-host`, addresses with spaces or control characters in them) is refused
+ * when it is typed and never rendered.
  */
 export function isSafeAddress(address: string): boolean {
   return SAFE.test(address);
 }
 
-/** Whether this is the address of a page of the site itself: a path from its root, with a query if it has one. */
+/**
+ * Whether this is the address of a page of the site itself: a path from its root, with a query if it has one.
+ */
 export function isPagePath(address: string): boolean {
   return PLAIN_PATH.test(address) || PAGE_PATH.test(address);
 }
@@ -24,20 +27,27 @@ export function shownAddress(address: string): string {
   });
 }
 
-/** An address that somebody typed or changed as it is shown: letters of other scripts escaped, as servers and sitemaps write them. */
+/**
+ * An address that somebody typed or changed as it is shown: letters of other scripts escaped, as servers and
+ * sitemaps write them.
+ */
 export function escapedAddress(typed: string): string {
   // Half of a surrogate pair has no escape; it stays, and is refused with the address.
-  return typed.replaceAll(/[\u0080-\u{10ffff}]+/gu, (text) => (/\p{Cs}/u.test(text) ? text : encodeURIComponent(text)));
+  return typed.replaceAll(/[\u0080-\u{10ffff}]+/gu, (text) =>
+    /\p{Cs}/u.test(text) ? text : encodeURIComponent(text),
+  );
 }
 
-/** A path as pages have it: of several slashes at its start one is kept, since `//host` would be another host. */
+/**
+ * A path as pages have it: of several slashes at its start one is kept, since `//host` would be another host.
+ */
 export function plainPath(path: string): string {
   return path.replace(/^\/{2,}/, '/');
 }
 
 /**
- * The names of both rules in JSON Schema (`format`). Whoever checks what comes in asserts them; in what goes out they only describe, so that
- * documents which held other addresses before can still be read.
+ * The names of both rules in JSON Schema (`format`). Whoever checks what comes in asserts them; in what goes
+ * out they only describe, so that documents which held other addresses before can still be read.
  */
 export const addressFormats = { 'link-address': isSafeAddress, 'page-path': isPagePath } as const;
 

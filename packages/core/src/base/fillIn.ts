@@ -1,4 +1,6 @@
-/** A text as data, worded only where it is read: so what was stored long ago follows when the wording changes. */
+/**
+ * A text as data, worded only where it is read: so what was stored long ago follows when the wording changes.
+ */
 export interface Phrase<C extends string = string> {
   readonly code: C;
   readonly params: Params;
@@ -6,6 +8,7 @@ export interface Phrase<C extends string = string> {
 
 /** What a text is filled in with: other phrases among it, a list of which is joined as one would say it. */
 export type Param = string | number | Phrase | readonly Phrase[];
+/** The parameters of a phrase by name. */
 export type Params = Readonly<Record<string, Param>>;
 
 export function isList(value: Param): value is readonly Phrase[] {
@@ -14,7 +17,7 @@ export function isList(value: Param): value is readonly Phrase[] {
 
 /** The interface is in English with British spelling; numbers and lists follow it. */
 const LANGUAGE = 'en-GB';
-/* eslint-disable no-restricted-syntax -- not the reader's locale, but the interface's own language: the same on every machine */
+/* eslint-disable no-restricted-syntax -- the interface's own language, the same on every machine */
 const plurals = new Intl.PluralRules(LANGUAGE);
 const numbers = new Intl.NumberFormat(LANGUAGE);
 const lists = new Intl.ListFormat(LANGUAGE);
@@ -31,18 +34,27 @@ export function listed(texts: readonly string[]): string {
 }
 
 /**
- * Fills a template in. `{name}` is a parameter, `{name#}` a number in groups of three, `{name|# item|# items}` one of two forms by its number. `phrased` words a phrase that is a
- * parameter, `missing` says what stands where there is no parameter.
+ * Fills a template in. `{name}` is a parameter, `{name#}` a number in groups of three, `{name|# item|#
+ * items}` one of two forms by its number. `phrased` words a phrase that is a parameter, `missing` says what
+ * stands where there is no parameter.
  */
-export function fillIn(template: string, params: Params, phrased: (phrase: Phrase) => string, missing: (name: string) => string): string {
-  return template.replaceAll(/\{(\w+)(#?)(?:\|([^|}]*)\|([^}]*))?\}/g, (_, name: string, number: string, one?: string, other?: string) => {
-    const value = Object.hasOwn(params, name) ? params[name] : undefined;
-    if (value === undefined) return missing(name);
-    if (number !== '') return numbers.format(Number(value));
-    if (one !== undefined && other !== undefined) return counted(Number(value), one, other);
-    if (typeof value !== 'object') return shorten(String(value));
-    return isList(value) ? listed(value.map(phrased)) : phrased(value);
-  });
+export function fillIn(
+  template: string,
+  params: Params,
+  phrased: (phrase: Phrase) => string,
+  missing: (name: string) => string,
+): string {
+  return template.replaceAll(
+    /\{(\w+)(#?)(?:\|([^|}]*)\|([^}]*))?\}/g,
+    (_, name: string, number: string, one?: string, other?: string) => {
+      const value = Object.hasOwn(params, name) ? params[name] : undefined;
+      if (value === undefined) return missing(name);
+      if (number !== '') return numbers.format(Number(value));
+      if (one !== undefined && other !== undefined) return counted(Number(value), one, other);
+      if (typeof value !== 'object') return shorten(String(value));
+      return isList(value) ? listed(value.map(phrased)) : phrased(value);
+    },
+  );
 }
 
 const LONGEST_QUOTE = 120;

@@ -61,7 +61,8 @@ const done: Readonly<Record<FixCode, string>> = {
   linkAndFollow: 'Linked “{label}” to the page “{title}”, following its address',
   renameAsSource: 'Renamed “{label}” to “{now}”, as in “{menu}”',
   removeException: 'Removed the exception “{label}”',
-  removeExceptionKeepItems: 'Removed the exception “{label}” and moved {count|the item below it|the # items below it} up',
+  removeExceptionKeepItems:
+    'Removed the exception “{label}” and moved {count|the item below it|the # items below it} up',
   addAsOnSite: 'Added “{page}” to “{parent}”, in the site’s order',
   moveOneAsOnSite: 'Moved “{name}” to its place on the site',
   moveSeveralAsOnSite: 'Moved {count|# item|# items} under “{label}” to match the site',
@@ -72,4 +73,6 @@ const done: Readonly<Record<FixCode, string>> = {
 };
 
 export type FixedCode = `${FixCode}Done`;
-export const fixedPhrases = Object.fromEntries(Object.entries(done).map(([code, words]) => [`${code}Done`, words])) as Record<FixedCode, string>;
+export const fixedPhrases = Object.fromEntries(
+  Object.entries(done).map(([code, words]) => [`${code}Done`, words]),
+) as Record<FixedCode, string>;

@@ -1,10 +1,25 @@
 /**
- * An id: one letter for the kind, then 15 of [0-9a-z]. Whoever creates a thing mints its id; it is safe as a DOM id and in a
- * CSS selector, and stays for ever. 32^15 = 2^75 values: two of a million ids collide with a probability below 10^-10.
+ * An id: one letter for the kind, then 15 of [0-9a-z]. Whoever creates a thing mints its id; it is safe as a
+ * DOM id and in a CSS selector, and stays for ever. 32^15 = 2^75 values: two of a million ids collide with a
+ * probability below 10^-10.
  */
 export type Id = string;
-export type IdKind = 'site' | 'page' | 'menu' | 'item' | 'placement' | 'sharedLink' | 'ownField' | 'leftFinding' | 'part' | 'preset' | 'edit' | 'session';
+/** The kinds of things that have ids; each has its own first letter. */
+export type IdKind =
+  | 'site'
+  | 'page'
+  | 'menu'
+  | 'item'
+  | 'placement'
+  | 'sharedLink'
+  | 'ownField'
+  | 'leftFinding'
+  | 'part'
+  | 'preset'
+  | 'edit'
+  | 'session';
 
+/** What an id looks like, as a regular expression for schemas. */
 export const ID_PATTERN = '^[a-z][0-9a-z]{3,31}$';
 
 const letters: Readonly<Record<IdKind, string>> = {
@@ -23,9 +38,12 @@ const letters: Readonly<Record<IdKind, string>> = {
 };
 const DIGITS = '0123456789abcdefghjkmnpqrstvwxyz';
 
-/** A source of 32 random bits; in the application from the platform's cryptographic source, in tests seeded. */
+/**
+ * A source of 32 random bits; in the application from the platform's cryptographic source, in tests seeded.
+ */
 export type RandomBits = () => number;
 
+/** A new id of a kind: its letter, then 15 random characters. Ids can be used in the DOM as they are. */
 export function mintId(kind: IdKind, random: RandomBits): Id {
   let id = letters[kind];
   for (let word = 0; word < 3; word += 1) id += fiveDigits(random());
@@ -33,8 +51,9 @@ export function mintId(kind: IdKind, random: RandomBits): Id {
 }
 
 /**
- * The id that follows from a text, always the same: what stands for a page in something that follows it has no need to be kept to have a
- * lasting id. Three rounds of MurmurHash3's mixing (A. Appleby, public domain) with different seeds give the 75 bits that a minted id has.
+ * The id that follows from a text, always the same: what stands for a page in something that follows it has
+ * no need to be kept to have a lasting id. Three rounds of MurmurHash3's mixing (A. Appleby, public domain)
+ * with different seeds give the 75 bits that a minted id has.
  */
 export function derivedId(kind: IdKind, from: string): Id {
   let id = letters[kind];

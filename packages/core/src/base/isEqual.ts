@@ -1,4 +1,6 @@
-/** Whether two values of plain data are the same. Depth is bounded by our schemas, so recursion is safe here. */
+/**
+ * Whether two values of plain data are the same. Depth is bounded by our schemas, so recursion is safe here.
+ */
 export function isEqual(a: unknown, b: unknown): boolean {
   if (a === b) return true;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;

@@ -1,7 +1,8 @@
 /*
- * Latin letters for those of other scripts, so that an ID can be made of any name. Letters of alphabets have the equivalents that passports and maps
- * use, without marks; syllables of Hangul and kana are composed by their systems (Revised Romanization, Hepburn). Signs without a sound of their
- * own, such as Han characters, are written as their code points.
+ * Latin letters for those of other scripts, so that an ID can be made of any name. Letters of alphabets have
+ * the equivalents that passports and maps use, without marks; syllables of Hangul and kana are composed by
+ * their systems (Revised Romanization, Hepburn). Signs without a sound of their own, such as Han characters,
+ * are written as their code points.
  */
 
 /** Pairs of a letter and its equivalent, one script a line. */
@@ -20,8 +21,10 @@ const letters = new Map(
   LETTERS.trim()
     .split('\n')
     .flatMap((line) => {
-      const signs = line.split(' ');
-      return signs.flatMap((sign, at): [string, string][] => (at % 2 === 0 ? [[sign, signs[at + 1] === NOTHING ? '' : (signs[at + 1] ?? '')]] : []));
+      const pairs = line.split(' ');
+      return pairs.flatMap((sign, at): [string, string][] =>
+        at % 2 === 0 ? [[sign, pairs[at + 1] === NOTHING ? '' : (pairs[at + 1] ?? '')]] : [],
+      );
     }),
 );
 
@@ -35,7 +38,11 @@ const KANA_STEP = 0x60;
 
 function ofHangul(code: number): string {
   const place = code - HANGUL;
-  const parts = [INITIALS[Math.floor(place / 588)], VOWELS[Math.floor((place % 588) / 28)], FINALS[place % 28]];
+  const parts = [
+    INITIALS[Math.floor(place / 588)],
+    VOWELS[Math.floor((place % 588) / 28)],
+    FINALS[place % 28],
+  ];
   return parts.filter((part) => part !== NOTHING).join('');
 }
 
@@ -43,13 +50,20 @@ function ofSign(sign: string): string {
   const code = sign.codePointAt(0) ?? 0;
   if (code < 0x80) return sign;
   if (code >= HANGUL && code <= LAST_HANGUL) return ofHangul(code);
-  const known = letters.get(sign) ?? letters.get(String.fromCodePoint(code >= 0x30a1 && code <= 0x30f6 ? code - KANA_STEP : code));
+  const known =
+    letters.get(sign) ??
+    letters.get(String.fromCodePoint(code >= 0x30a1 && code <= 0x30f6 ? code - KANA_STEP : code));
   if (known !== undefined) return known;
   return /\p{L}|\p{N}/u.test(sign) ? `-${code.toString(36)}-` : ' ';
 }
 
-/** A text in Latin letters, lower case, without marks; what is neither a letter nor a digit stays or becomes a space. */
+/**
+ * A text in Latin letters, lower case, without marks; what is neither a letter nor a digit stays or becomes a
+ * space.
+ */
 export function romanised(text: string): string {
-  const whole = [...text.toLowerCase().normalize('NFC')].map((sign) => (letters.has(sign) || /\p{Script=Hangul}/u.test(sign) ? ofSign(sign) : sign)).join('');
+  const whole = [...text.toLowerCase().normalize('NFC')]
+    .map((sign) => (letters.has(sign) || /\p{Script=Hangul}/u.test(sign) ? ofSign(sign) : sign))
+    .join('');
   return [...whole.normalize('NFKD').replaceAll(/\p{M}/gu, '')].map(ofSign).join('').toLowerCase();
 }

@@ -1,8 +1,9 @@
 import type { RandomBits } from './ids.ts';
 
 /**
- * Random bits from a seed: the same seed gives the same sequence everywhere. Source: sfc32 (Chris Doty-Humphrey, PractRand), a
- * small chaotic generator with a 64-bit counter period; chosen over a linear congruential one, whose low bits repeat.
+ * Random bits from a seed: the same seed gives the same sequence everywhere. Source: sfc32 (Chris
+ * Doty-Humphrey, PractRand), a small chaotic generator with a 64-bit counter period; chosen over a linear
+ * congruential one, whose low bits repeat.
  */
 export function seededRandom(seed: number): RandomBits {
   let a = 0x9e3779b9;

@@ -3,8 +3,9 @@ import { findingPhrases, fixedPhrases, fixPhrases } from './findingWords.ts';
 import { nounPhrases } from './nounPhrases.ts';
 
 /**
- * What an edit did, in plain words: for the history, for screen readers and for what changed since. The codes are stored with each edit
- * for as long as the log lasts, so that one is never renamed; only its wording changes.
+ * What an edit did, in plain words: for the history, for screen readers and for what changed since. The codes
+ * are stored with each edit for as long as the log lasts, so that one is never renamed; only its wording
+ * changes.
  */
 const history = {
   pageAdded: 'Added the page “{label}”',
@@ -98,21 +99,31 @@ const phrases = { ...history, ...fixedPhrases, ...nounPhrases, ...findingPhrases
 
 /** Every code that may stand in the log. */
 export type PhraseCode = keyof typeof phrases;
+/** The codes of sentences in the history. */
 export type SentenceCode = keyof typeof history | keyof typeof fixedPhrases;
+/** All codes in the order of the catalogues. */
 export const phraseCodes = Object.keys(phrases) as PhraseCode[];
 
-/** What an edit did. Its code is one of `PhraseCode`; one that a newer version wrote is worded as an unknown change. */
+/**
+ * What an edit did. Its code is one of `PhraseCode`; one that a newer version wrote is worded as an unknown
+ * change.
+ */
 export type Sentence = Phrase;
 
+/** A phrase with its parameters. It becomes text only where it is shown. */
 export function phrase(code: PhraseCode, params: Params = {}): Phrase<PhraseCode> {
   return { code, params };
 }
 
+/** A sentence of the history with its parameters. */
 export function sentence(code: SentenceCode, params: Params): Sentence {
   return phrase(code, params);
 }
 
-/** A phrase in words. It never throws: what is stored may be older or newer than this version, or come from elsewhere. */
+/**
+ * A phrase in words. It never throws: what is stored may be older or newer than this version, or come from
+ * elsewhere.
+ */
 export function inWords({ code, params }: Phrase): string {
   const template: string = Object.hasOwn(phrases, code) ? phrases[code as PhraseCode] : phrases.otherChange;
   return fillIn(template, params, inWords, () => '…');
@@ -124,12 +135,17 @@ export function paramInWords(value: Param): string | number {
   return isList(value) ? listed(value.map(inWords)) : inWords(value);
 }
 
-/** Sentences may quote sentences that quote others: an undo of a restore of an undo. Beyond this depth they only say that there was a change. */
+/**
+ * Sentences may quote sentences that quote others: an undo of a restore of an undo. Beyond this depth they
+ * only say that there was a change.
+ */
 const DEEPEST_QUOTE = 3;
 
 /** A sentence to be quoted in another one, cut off where it quotes too deeply. */
 export function quoted({ code, params }: Sentence, depth = DEEPEST_QUOTE): Sentence {
   const inner = params.sentence;
   if (typeof inner !== 'object' || isList(inner)) return { code, params };
-  return depth === 1 ? phrase('otherChange') : { code, params: { ...params, sentence: quoted(inner, depth - 1) } };
+  return depth === 1
+    ? phrase('otherChange')
+    : { code, params: { ...params, sentence: quoted(inner, depth - 1) } };
 }

@@ -1,12 +1,12 @@
 import type { Id } from './ids.ts';
 
 /**
- * A persistent ordered list of ids: the children of one parent. Ids stand in chunks of at most 128; a change copies the chunk it
- * falls in and the list of chunks, and shares the rest. Most parents have one chunk (a plain short array); a flat shop with 50,000
- * children changes in about 500 pointer copies instead of 50,000.
+ * A persistent ordered list of ids: the children of one parent. Ids stand in chunks of at most 128; a change
+ * copies the chunk it falls in and the list of chunks, and shares the rest. Most parents have one chunk (a
+ * plain short array); a flat shop with 50,000 children changes in about 500 pointer copies instead of 50,000.
  *
- * Why not a balanced tree: finding an id's place means a scan either way, and a scan over pointers is what arrays are best at.
- * Invariant: no chunk is empty; no id stands twice (the model's checks hold the latter).
+ * Why not a balanced tree: finding an id's place means a scan either way, and a scan over pointers is what
+ * arrays are best at. Invariant: no chunk is empty; no id stands twice (the model's checks hold the latter).
  */
 export class Sequence implements Iterable<Id> {
   static readonly empty = new Sequence([], 0);
@@ -66,18 +66,24 @@ export class Sequence implements Iterable<Id> {
   /** This list with `id` behind `after`; null puts it first. Throws when `after` is not there. */
   placed(id: Id, after: Id | null): Sequence {
     if (this.chunks.length === 0 && after === null) return new Sequence([[id]], 1);
-    const [at, within] = after === null ? [0, 0] : this.find(after);
+    const [at, offset] = after === null ? [0, 0] : this.find(after);
     const chunk = this.chunks[at] ?? [];
-    const grown = chunk.toSpliced(after === null ? 0 : within + 1, 0, id);
-    return new Sequence(grown.length <= FULL ? this.chunks.with(at, grown) : halved(this.chunks, at, grown), this.size + 1);
+    const grown = chunk.toSpliced(after === null ? 0 : offset + 1, 0, id);
+    return new Sequence(
+      grown.length <= FULL ? this.chunks.with(at, grown) : halved(this.chunks, at, grown),
+      this.size + 1,
+    );
   }
 
   /** This list without `id`. Throws when it is not there. */
   without(id: Id): Sequence {
-    const [at, within] = this.find(id);
+    const [at, offset] = this.find(id);
     if (this.size === 1) return Sequence.empty;
-    const shrunk = (this.chunks[at] ?? []).toSpliced(within, 1);
-    return new Sequence(shrunk.length > 0 ? this.chunks.with(at, shrunk) : this.chunks.toSpliced(at, 1), this.size - 1);
+    const shrunk = (this.chunks[at] ?? []).toSpliced(offset, 1);
+    return new Sequence(
+      shrunk.length > 0 ? this.chunks.with(at, shrunk) : this.chunks.toSpliced(at, 1),
+      this.size - 1,
+    );
   }
 
   /** Scans from the end: most additions go there. */
@@ -92,6 +98,10 @@ export class Sequence implements Iterable<Id> {
 
 const FULL = 128;
 
-function halved(chunks: readonly (readonly Id[])[], at: number, chunk: readonly Id[]): readonly (readonly Id[])[] {
+function halved(
+  chunks: readonly (readonly Id[])[],
+  at: number,
+  chunk: readonly Id[],
+): readonly (readonly Id[])[] {
   return chunks.toSpliced(at, 1, chunk.slice(0, FULL / 2), chunk.slice(FULL / 2));
 }

@@ -1,10 +1,11 @@
 /**
- * A persistent table by id: a hash array mapped trie (Phil Bagwell, "Ideal Hash Trees", 2001). Each branch keeps a 32-bit map of
- * which of its 32 slots are taken and an array of just those. A change copies the path from the root to one leaf, three or four
- * short arrays at 100,000 entries, and shares all else; so an old document stays whole and an edit never copies a table.
+ * A persistent table by id: a hash array mapped trie (Phil Bagwell, "Ideal Hash Trees", 2001). Each branch
+ * keeps a 32-bit map of which of its 32 slots are taken and an array of just those. A change copies the path
+ * from the root to one leaf, three or four short arrays at 100,000 entries, and shares all else; so an old
+ * document stays whole and an edit never copies a table.
  *
- * Why not a plain object or a Map: either has to be copied whole for each edit to keep the old state (100,000 entries, some
- * milliseconds), which undo, pending edits and the live header all need.
+ * Why not a plain object or a Map: either has to be copied whole for each edit to keep the old state (100,000
+ * entries, some milliseconds), which undo, pending edits and the live header all need.
  *
  * Invariant: a branch below the root holds at least two entries, so that equal tables have equal shapes.
  * Entries come out in an order that depends on the ids alone. get, with, without: O(log32 n).
@@ -14,7 +15,10 @@ export class Table<V> implements Iterable<readonly [string, V]> {
     return new Table<V>(EMPTY_BRANCH as Branch<V>, 0);
   }
 
-  /** Builds a table from entries; later entries win. Its branches are changed in place while they are still private. */
+  /**
+   * Builds a table from entries; later entries win. Its branches are changed in place while they are still
+   * private.
+   */
   static from<V>(entries: Iterable<readonly [string, V]>): Table<V> {
     return Table.empty<V>().withAll(entries);
   }
@@ -24,7 +28,10 @@ export class Table<V> implements Iterable<readonly [string, V]> {
     readonly size: number,
   ) {}
 
-  /** The same table, but telling which keys are looked up in it: so that what is made of them can be made anew when they change, and only then. */
+  /**
+   * The same table, but telling which keys are looked up in it: so that what is made of them can be made anew
+   * when they change, and only then.
+   */
   watched(read: (key: string) => void): Table<V> {
     return new WatchedTable(this.root, this.size, read);
   }
@@ -70,8 +77,9 @@ export class Table<V> implements Iterable<readonly [string, V]> {
   }
 
   /**
-   * What has to be done to `before` to get this table: entries to set, and keys to take out (`undefined`). What both share is passed by without
-   * being looked at. O(differences * log32 n) between versions of one table.
+   * What has to be done to `before` to get this table: entries to set, and keys to take out (`undefined`).
+   * What both share is passed by without being looked at. O(differences * log32 n) between versions of one
+   * table.
    */
   *differing(before: Table<V>): IterableIterator<readonly [string, V | undefined]> {
     const stack: (readonly [Node<V> | undefined, Node<V> | undefined])[] = [[before.root, this.root]];
@@ -167,7 +175,13 @@ function leafOf<V>(key: string, value: V): Leaf<V> {
   return { kind: LEAF, hash: hashOf(key), key, value };
 }
 
-function put<V>(node: Node<V>, leaf: Leaf<V>, shift: number, growth: { by: number }, owner: Owner | null): Node<V> {
+function put<V>(
+  node: Node<V>,
+  leaf: Leaf<V>,
+  shift: number,
+  growth: { by: number },
+  owner: Owner | null,
+): Node<V> {
   if (node.kind === BRANCH) return putInBranch(node, leaf, shift, growth, owner);
   if (node.kind === LEAF && node.key === leaf.key) return node.value === leaf.value ? node : leaf;
   if (node.hash !== leaf.hash) {
@@ -177,7 +191,13 @@ function put<V>(node: Node<V>, leaf: Leaf<V>, shift: number, growth: { by: numbe
   return putInClash(node, leaf, growth);
 }
 
-function putInBranch<V>(node: Branch<V>, leaf: Leaf<V>, shift: number, growth: { by: number }, owner: Owner | null): Branch<V> {
+function putInBranch<V>(
+  node: Branch<V>,
+  leaf: Leaf<V>,
+  shift: number,
+  growth: { by: number },
+  owner: Owner | null,
+): Branch<V> {
   const bit = bitAt(leaf.hash, shift);
   const slot = slotOf(node.map, bit);
   const isTaken = (node.map & bit) !== 0;
@@ -185,7 +205,10 @@ function putInBranch<V>(node: Branch<V>, leaf: Leaf<V>, shift: number, growth: {
   const before = isTaken ? node.slots[slot] : undefined;
   const after = before === undefined ? leaf : put(before, leaf, shift + BITS, growth, owner);
   if (after === before) return node;
-  const target = owner !== null && node.owner === owner ? node : { kind: BRANCH as typeof BRANCH, map: node.map, slots: node.slots.slice(), owner };
+  const target =
+    owner !== null && node.owner === owner
+      ? node
+      : { kind: BRANCH as typeof BRANCH, map: node.map, slots: node.slots.slice(), owner };
   if (isTaken) target.slots[slot] = after;
   else target.slots.splice(slot, 0, after);
   target.map |= bit;
@@ -218,9 +241,13 @@ function remove<V>(node: Node<V>, key: string, hash: number, shift: number): Nod
   if (before === undefined) throw new Error('A taken slot is empty.');
   const after = remove(before, key, hash, shift + BITS);
   if (after === before) return node;
-  if (after !== undefined) return lift({ kind: BRANCH, map: node.map, slots: node.slots.with(slot, after), owner: null }, shift);
+  if (after !== undefined)
+    return lift({ kind: BRANCH, map: node.map, slots: node.slots.with(slot, after), owner: null }, shift);
   if (node.slots.length === 1) return undefined;
-  return lift({ kind: BRANCH, map: node.map & ~bit, slots: node.slots.toSpliced(slot, 1), owner: null }, shift);
+  return lift(
+    { kind: BRANCH, map: node.map & ~bit, slots: node.slots.toSpliced(slot, 1), owner: null },
+    shift,
+  );
 }
 
 /** A branch below the root with a single leaf in it gives way to that leaf: the invariant above. */
@@ -240,7 +267,10 @@ function branchAround<V>(node: Leaf<V> | Clash<V>): Branch<V> {
   return { kind: BRANCH, map: bitAt(node.hash, 0), slots: [node], owner: null };
 }
 
-/** FNV-1a over UTF-16 units (Fowler, Noll, Vo), then a final mix (MurmurHash3), since ids differ mostly in their last digits. */
+/**
+ * FNV-1a over UTF-16 units (Fowler, Noll, Vo), then a final mix (MurmurHash3), since ids differ mostly in
+ * their last digits.
+ */
 function hashOf(key: string): number {
   let hash = 0x811c9dc5;
   for (let at = 0; at < key.length; at += 1) hash = Math.imul(hash ^ key.charCodeAt(at), 0x01000193);

@@ -40,6 +40,7 @@ export interface PlannedItem {
   readonly dropped: string | null;
 }
 
+/** What an import would do, for the preview. */
 export interface ImportPlan {
   /** In preorder. */
   readonly items: readonly PlannedItem[];
@@ -53,8 +54,8 @@ export interface ImportPlan {
 export const MOST_BROUGHT = 20_000;
 
 /**
- * What a sketch becomes on this site, before anything is stored: entries are matched to pages by address, else by title; what says
- * neither where it leads nor is found is not yet decided. O(pages + entries).
+ * What a sketch becomes on this site, before anything is stored: entries are matched to pages by address,
+ * else by title; what says neither where it leads nor is found is not yet decided. O(pages + entries).
  */
 export function planSketch(document: SiteDocument, sketches: readonly Sketch[]): ImportPlan {
   const index = pageIndex(document);
@@ -66,41 +67,91 @@ export function planSketch(document: SiteDocument, sketches: readonly Sketch[]):
     items.push(item);
     if (item.dropped !== null) continue;
     const below = item.destination.kind === 'page' ? item.destination.page : near;
-    for (const child of sketch.children.toReversed()) stack.push({ sketch: child, depth: depth + 1, near: below });
+    for (const child of sketch.children.toReversed())
+      stack.push({ sketch: child, depth: depth + 1, near: below });
   }
   const kept = items.filter(({ dropped }) => dropped === null);
   const count = (fits: (item: PlannedItem) => boolean): number => kept.filter(fits).length;
   const matched = count(({ foundBy }) => foundBy !== null);
   const undecided = count(({ destination }) => destination.kind === 'undecided');
-  return { items, matched, undecided, dropped: items.length - kept.length, others: kept.length - matched - undecided };
+  return {
+    items,
+    matched,
+    undecided,
+    dropped: items.length - kept.length,
+    others: kept.length - matched - undecided,
+  };
 }
 
-function planItem(document: SiteDocument, index: PageIndex, sketch: Sketch, depth: number, near: Id | null): PlannedItem {
+function planItem(
+  document: SiteDocument,
+  index: PageIndex,
+  sketch: Sketch,
+  depth: number,
+  near: Id | null,
+): PlannedItem {
   const { target, opensNewTab = false, settings = {} } = sketch;
   const panel = sketch.panel === undefined ? [] : panelOnSite(document, index, sketch.panel);
   const checked = checkLabel(sketch.label.slice(0, LONGEST_LABEL));
   const source = checked.ok ? checked.value : '';
-  const base = { source, opensNewTab, settings, ...(panel.length === 0 ? {} : { panel }), depth, dropped: null };
-  const page = target.kind === 'address' ? index.byAddress(target.address) : target.kind === 'find' ? index.byTitle(source, near) : null;
+  const base = {
+    source,
+    opensNewTab,
+    settings,
+    ...(panel.length === 0 ? {} : { panel }),
+    depth,
+    dropped: null,
+  };
+  const page =
+    target.kind === 'address'
+      ? index.byAddress(target.address)
+      : target.kind === 'find'
+        ? index.byTitle(source, near)
+        : null;
   if (page !== null) {
-    const anchor = target.kind === 'address' ? (/#(.+)$/.exec(target.address)?.[1]?.slice(0, 200) ?? null) : null;
+    const anchor =
+      target.kind === 'address' ? (/#(.+)$/.exec(target.address)?.[1]?.slice(0, 200) ?? null) : null;
     const foundBy = target.kind === 'address' ? 'address' : 'title';
-    return { ...base, label: source === '' || source === page.title ? null : source, destination: { kind: 'page', page: page.id, anchor }, foundBy };
+    return {
+      ...base,
+      label: source === '' || source === page.title ? null : source,
+      destination: { kind: 'page', page: page.id, anchor },
+      foundBy,
+    };
   }
   if (target.kind !== 'address') {
     const dropped = checked.ok ? null : 'It has no label.';
-    return { ...base, label: source, destination: { kind: target.kind === 'heading' ? 'none' : 'undecided' }, foundBy: null, dropped };
+    return {
+      ...base,
+      label: source,
+      destination: { kind: target.kind === 'heading' ? 'none' : 'undecided' },
+      foundBy: null,
+      dropped,
+    };
   }
   const own = document.site.origin;
-  const typed = own !== '' && target.address.startsWith(`${own}/`) ? target.address.slice(own.length) : target.address;
+  const typed =
+    own !== '' && target.address.startsWith(`${own}/`) ? target.address.slice(own.length) : target.address;
   const destination = destinationTyped(typed);
-  if (!destination.ok) return { ...base, label: source, destination: { kind: 'undecided' }, foundBy: null, dropped: destination.refusal.message };
+  if (!destination.ok)
+    return {
+      ...base,
+      label: source,
+      destination: { kind: 'undecided' },
+      foundBy: null,
+      dropped: destination.refusal.message,
+    };
   const label = checked.ok ? source : plainLine(typed).slice(0, LONGEST_LABEL);
   return { ...base, source: label, label, destination: destination.value, foundBy: null };
 }
 
 /** Brings in what was planned, at a spot, as one edit. */
-export function bringIn(context: CommandContext, { items }: Pick<ImportPlan, 'items'>, spot: Spot, code: SentenceCode = 'menuBrought'): Result<Edit> {
+export function bringIn(
+  context: CommandContext,
+  { items }: Pick<ImportPlan, 'items'>,
+  spot: Spot,
+  code: SentenceCode = 'menuBrought',
+): Result<Edit> {
   const operations = itemsToAdd(context, items, spot);
   const count = items.filter(({ dropped }) => dropped === null).length;
   if (count > MOST_BROUGHT) return no(refusal('tooMany', { count, what: 'items', most: MOST_BROUGHT }));
@@ -108,8 +159,15 @@ export function bringIn(context: CommandContext, { items }: Pick<ImportPlan, 'it
   return makeEdit(context, operations, { sentence: sentence(code, { count, parent }) });
 }
 
-/** The operations that add planned items at a spot: one for each branch, and behind them those that add their panels. */
-export function itemsToAdd({ document, random }: CommandContext, items: readonly PlannedItem[], spot: Spot): Operation[] {
+/**
+ * The operations that add planned items at a spot: one for each branch, and behind them those that add their
+ * panels.
+ */
+export function itemsToAdd(
+  { document, random }: CommandContext,
+  items: readonly PlannedItem[],
+  spot: Spot,
+): Operation[] {
   const operations: { kind: 'addItem'; after: Id | null; branch: Item[] }[] = [];
   const open: Id[] = [];
   const children = new Map<Id, Id[]>();
@@ -124,7 +182,12 @@ export function itemsToAdd({ document, random }: CommandContext, items: readonly
     if (panel !== undefined) panels.push({ owner: id, rows: panel });
     children.set(parent, [...(children.get(parent) ?? []), id]);
     if (depth > 0) operations.at(-1)?.branch.push(item);
-    else operations.push({ kind: 'addItem', after: operations.at(-1)?.branch[0]?.id ?? spot.after, branch: [item] });
+    else
+      operations.push({
+        kind: 'addItem',
+        after: operations.at(-1)?.branch[0]?.id ?? spot.after,
+        branch: [item],
+      });
   }
   const composed = panels.flatMap(({ owner, rows }) =>
     additions(

@@ -9,19 +9,28 @@ import { faceOf } from '../model/faceOf.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
 import { panelOf } from '../model/panelOf.ts';
-import { partSaid, said } from '../ops/addPart.ts';
+import { partPhrase, partSentence } from '../ops/addPart.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { dropdownWith } from '../panel/dropdownWith.ts';
 import { spansWithCell, spansWithout } from '../panel/shapeCells.ts';
 import { notYetShown, partsIn } from '../panel/shownApart.ts';
-import { GRID_COLUMNS, heldBy, PARAMETER_PATTERN, partWords, type Part, type PartFacts, type PartField, type PartKind } from '../schema/part.ts';
+import {
+  GRID_COLUMNS,
+  heldBy,
+  PARAMETER_PATTERN,
+  partWords,
+  type Part,
+  type PartFacts,
+  type PartField,
+  type PartKind,
+} from '../schema/part.ts';
 import { LONGEST_LABEL } from '../schema/shapes.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { faceUpdate } from './faceUpdate.ts';
 import { beginnings } from './partBeginnings.ts';
-import { around, cellsOf, spanned } from './panelCells.ts';
+import { enclosing, cellsOf, spanned } from './panelCells.ts';
 import { additions, removal } from './panelParts.ts';
 import { stepAlong } from './spots.ts';
 
@@ -37,21 +46,30 @@ export function composePanel(context: CommandContext, owner: Id): Result<Edit> {
   if (childrenOf(document.parts, owner).size > 0) return no(refusal('changesNothing', { label }));
   const begun = firstRow(context, owner);
   const rows = begun.length > 0 ? begun : rowOf(context, owner, GRID_COLUMNS, []);
-  return makeEdit(context, [...asPanel(document, owner), ...additions(rows, owner)], { sentence: sentence('panelComposed', { label }) });
+  return makeEdit(context, [...asPanel(document, owner), ...additions(rows, owner)], {
+    sentence: sentence('panelComposed', { label }),
+  });
 }
 
-/** The row that shows what a panel nobody composed shows; nothing where there is nothing to show, or somebody did. */
+/**
+ * The row that shows what a panel nobody composed shows; nothing where there is nothing to show, or somebody
+ * did.
+ */
 function firstRow(context: CommandContext, owner: Id): Part[] {
   const { document } = context;
   if (childrenOf(document.parts, owner).size > 0 || childrenOf(document.items, owner).size === 0) return [];
   const columns = faceOf(document, nodeAt(document.items, owner)).dropdown?.panel?.columns;
-  return rowOf(context, owner, GRID_COLUMNS, [{ kind: 'groups', ...(columns === undefined ? {} : { columns }) }]);
+  return rowOf(context, owner, GRID_COLUMNS, [
+    { kind: 'groups', ...(columns === undefined ? {} : { columns }) },
+  ]);
 }
 
 /** The operation that lets an item drop as a panel, if it does not yet. */
 export function asPanel(document: SiteDocument, owner: Id): Operation[] {
   const { dropdown = null } = faceOf(document, nodeAt(document.items, owner));
-  return dropdown?.form === 'panel' ? [] : [faceUpdate(document, owner, { dropdown: dropdownWith(dropdown, { form: 'panel' }) })];
+  return dropdown?.form === 'panel'
+    ? []
+    : [faceUpdate(document, owner, { dropdown: dropdownWith(dropdown, { form: 'panel' }) })];
 }
 
 /** Takes all rows out, so that the panel is plain columns of its groups again. */
@@ -67,23 +85,45 @@ export function makePlain(context: CommandContext, owner: Id): Result<Edit> {
   );
 }
 
-function rowOf({ random }: CommandContext, owner: Id, span: number, contents: readonly Omit<Part, 'id' | 'parent'>[]): Part[] {
+function rowOf(
+  { random }: CommandContext,
+  owner: Id,
+  span: number,
+  contents: readonly Omit<Part, 'id' | 'parent'>[],
+): Part[] {
   const row: Part = { id: mintId('part', random), parent: owner, kind: 'row' };
   const cell: Part = { id: mintId('part', random), parent: row.id, kind: 'cell', span };
-  return [row, cell, ...contents.map((one): Part => ({ ...one, id: mintId('part', random), parent: cell.id }))];
+  return [
+    row,
+    cell,
+    ...contents.map((one): Part => ({ ...one, id: mintId('part', random), parent: cell.id })),
+  ];
 }
 
 /** Adds a row behind another part's row, or last. */
-export function addRow(context: CommandContext, owner: Id, beside: Id | null, only: Part['only'] | null = null): Result<Edit> {
+export function addRow(
+  context: CommandContext,
+  owner: Id,
+  beside: Id | null,
+  only: Part['only'] | null = null,
+): Result<Edit> {
   const { document } = context;
   if (!document.items.nodes.has(owner)) return no(missing('items', owner));
   const begun = firstRow(context, owner);
-  const after = begun[0]?.id ?? (beside === null ? childrenOf(document.parts, owner).last() : (around(document, beside, 'row')?.id ?? null));
+  const after =
+    begun[0]?.id ??
+    (beside === null
+      ? childrenOf(document.parts, owner).last()
+      : (enclosing(document, beside, 'row')?.id ?? null));
   const [row, ...rest] = rowOf(context, owner, GRID_COLUMNS, []);
   if (row === undefined) return no(refusal('nothingChosen'));
   const branch = [only === null ? row : { ...row, only }, ...rest];
-  const operations: Operation[] = [...asPanel(document, owner), ...additions(begun, owner), { kind: 'addPart', after, branch }];
-  return makeEdit(context, operations, { sentence: said('partAdded', document, row) });
+  const operations: Operation[] = [
+    ...asPanel(document, owner),
+    ...additions(begun, owner),
+    { kind: 'addPart', after, branch },
+  ];
+  return makeEdit(context, operations, { sentence: partSentence('partAdded', document, row) });
 }
 
 /** Takes a part out, with what stands in it; what a cell took goes to the one beside it. */
@@ -97,7 +137,9 @@ export function removePartOf(context: CommandContext, id: Id): Result<Edit> {
   if (cells.length === 1) return makeEdit(context, [removal(document, part.parent)]);
   const left = spansWithout(spans, cells.indexOf(part));
   const others = cells.filter((one) => one !== part);
-  return makeEdit(context, [removal(document, id), ...spanned(others, left)], { sentence: said('partRemoved', document, part) });
+  return makeEdit(context, [removal(document, id), ...spanned(others, left)], {
+    sentence: partSentence('partRemoved', document, part),
+  });
 }
 
 /** Puts a copy of a part, with what stands in it, behind it. */
@@ -116,16 +158,25 @@ export function duplicatePart(context: CommandContext, id: Id): Result<Edit> {
     });
   const [top, ...rest] = copies;
   if (top === undefined) return no(refusal('shownAlready', { label: partWords.groups }));
-  const words = { sentence: said('partDuplicated', document, part) };
+  const words = { sentence: partSentence('partDuplicated', document, part) };
   if (part.kind !== 'cell') return makeEdit(context, [{ kind: 'addPart', after: id, branch: copies }], words);
   const { cells, spans } = cellsOf(document, part.parent);
   const at = cells.indexOf(part);
   const made = spansWithCell(spans, at);
   if (made === null) return no(refusal('noRoom', { columns: GRID_COLUMNS }));
-  return makeEdit(context, [...spanned(cells, made.spans), { kind: 'addPart', after: id, branch: [{ ...top, span: made.own }, ...rest] }], words);
+  return makeEdit(
+    context,
+    [
+      ...spanned(cells, made.spans),
+      { kind: 'addPart', after: id, branch: [{ ...top, span: made.own }, ...rest] },
+    ],
+    words,
+  );
 }
 
-/** Moves a part one place on or back among those beside it; at the end of a cell or a tab, into the next one. */
+/**
+ * Moves a part one place on or back among those beside it; at the end of a cell or a tab, into the next one.
+ */
 export function shiftPart(context: CommandContext, id: Id, way: 'up' | 'down'): Result<Edit> {
   const { document } = context;
   const { parts } = document;
@@ -134,10 +185,17 @@ export function shiftPart(context: CommandContext, id: Id, way: 'up' | 'down'): 
   const naming = (one: Id): string => nameOf(document, 'parts', one);
   const step = stepAlong(parts, [id], way, naming);
   if (step.ok) return movePartTo(context, id, step.value.spot);
-  const holders = partsIn(document, panelOf(document, id)).filter(({ kind }) => heldBy[kind].includes(part.kind));
+  const holders = partsIn(document, panelOf(document, id)).filter(({ kind }) =>
+    heldBy[kind].includes(part.kind),
+  );
   const at = holders.findIndex((one) => one.id === part.parent);
   const next = holders[at + (way === 'up' ? -1 : 1)];
-  return next === undefined ? step : movePartTo(context, id, { parent: next.id, after: way === 'up' ? childrenOf(parts, next.id).last() : null });
+  return next === undefined
+    ? step
+    : movePartTo(context, id, {
+        parent: next.id,
+        after: way === 'up' ? childrenOf(parts, next.id).last() : null,
+      });
 }
 
 /** Puts a part at a spot. A cell that comes into another row gets the room that is there. */
@@ -147,7 +205,8 @@ export function movePartTo(context: CommandContext, id: Id, to: Spot): Result<Ed
   const part = parts.nodes.get(id);
   if (part === undefined) return no(missing('parts', id));
   const move: Operation = { kind: 'movePart', id, from: spotOf(parts, id), to };
-  if (part.kind !== 'cell' || part.parent === to.parent) return makeEdit(context, [move], { label: nameOf(document, 'parts', id) });
+  if (part.kind !== 'cell' || part.parent === to.parent)
+    return makeEdit(context, [move], { label: nameOf(document, 'parts', id) });
   const there = cellsOf(document, to.parent);
   const made =
     there.cells.length === 0
@@ -160,7 +219,10 @@ export function movePartTo(context: CommandContext, id: Id, to: Spot): Result<Ed
   const here = cellsOf(document, part.parent);
   const left = here.cells.filter((one) => one !== part);
   const was = spotOf(parts, part.parent);
-  const own: Operation[] = part.span === made.own ? [] : [{ kind: 'updatePart', id, set: { span: made.own }, was: { span: part.span ?? 1 } }];
+  const own: Operation[] =
+    part.span === made.own
+      ? []
+      : [{ kind: 'updatePart', id, set: { span: made.own }, was: { span: part.span ?? 1 } }];
   const behind: Operation[] =
     left.length > 0
       ? spanned(left, spansWithout(here.spans, here.cells.indexOf(part)))
@@ -176,31 +238,56 @@ export function setPart(context: CommandContext, id: Id, typed: PartChanges): Re
   if (!checked.ok) return checked;
   const set = checked.value;
   const was = Object.fromEntries(Object.keys(set).map((field) => [field, part[field as PartField] ?? null]));
-  return makeEdit(context, [{ kind: 'updatePart', id, set, was }], { label: nameOf(context.document, 'parts', id) });
+  return makeEdit(context, [{ kind: 'updatePart', id, set, was }], {
+    label: nameOf(context.document, 'parts', id),
+  });
 }
 
-/** Facts as they are kept: lines without what does not show; what is empty is taken away where it need not be there. */
+/**
+ * Facts as they are kept: lines without what does not show; what is empty is taken away where it need not be
+ * there.
+ */
 function checkFacts(typed: PartChanges): Result<PartChanges> {
   const set: Record<string, unknown> = { ...typed };
   for (const name of ['text', 'alt'] as const) {
     if (typed[name] == null) continue;
     const line = plainLine(typed[name]);
     if (line.length > LONGEST_LABEL)
-      return no(refusal('tooLong', { what: name === 'alt' ? 'a picture’s text' : 'a text', length: line.length, most: LONGEST_LABEL }));
+      return no(
+        refusal('tooLong', {
+          what: name === 'alt' ? 'a picture’s text' : 'a text',
+          length: line.length,
+          most: LONGEST_LABEL,
+        }),
+      );
     set[name] = line === '' ? null : line;
   }
   if (typed.parameter != null && !new RegExp(PARAMETER_PATTERN, 'u').test(typed.parameter))
-    return no(refusal('badValue', { given: typed.parameter, what: 'the name of a parameter', expected: 'letters, digits, - _ and . after a letter' }));
+    return no(
+      refusal('badValue', {
+        given: typed.parameter,
+        what: 'the name of a parameter',
+        expected: 'letters, digits, - _ and . after a letter',
+      }),
+    );
   if (typed.hiddenOn?.length === 0) set.hiddenOn = null;
   return ok(set as PartChanges);
 }
 
-/** Where something that is added goes: into the chosen cell or tab, or behind the chosen part in it; else into the last cell there is. */
+/**
+ * Where something that is added goes: into the chosen cell or tab, or behind the chosen part in it; else into
+ * the last cell there is.
+ */
 function spotIn(document: SiteDocument, owner: Id, chosen: Id | null, kind: PartKind): Spot | null {
   const { parts } = document;
   let behind: Id | null = null;
-  for (let part = chosen === null ? undefined : parts.nodes.get(chosen); part !== undefined; part = parts.nodes.get(part.parent)) {
-    if (heldBy[part.kind].includes(kind)) return { parent: part.id, after: behind ?? childrenOf(parts, part.id).last() };
+  for (
+    let part = chosen === null ? undefined : parts.nodes.get(chosen);
+    part !== undefined;
+    part = parts.nodes.get(part.parent)
+  ) {
+    if (heldBy[part.kind].includes(kind))
+      return { parent: part.id, after: behind ?? childrenOf(parts, part.id).last() };
     if (part.kind === 'row') {
       const cell = childrenOf(parts, part.id).last();
       if (cell !== null) return { parent: cell, after: childrenOf(parts, cell).last() };
@@ -212,7 +299,13 @@ function spotIn(document: SiteDocument, owner: Id, chosen: Id | null, kind: Part
 }
 
 /** Adds a part of a kind where the chosen one is; to a panel without rows, in a row of its own. */
-export function addPartOf(context: CommandContext, owner: Id, chosen: Id | null, kind: PartKind, facts: PartFacts = {}): Result<Edit> {
+export function addPartOf(
+  context: CommandContext,
+  owner: Id,
+  chosen: Id | null,
+  kind: PartKind,
+  facts: PartFacts = {},
+): Result<Edit> {
   const { document, random } = context;
   if (!document.items.nodes.has(owner)) return no(missing('items', owner));
   const contents = beginnings[kind]?.(context, owner);
@@ -225,13 +318,19 @@ export function addPartOf(context: CommandContext, owner: Id, chosen: Id | null,
   const row = spot === null ? rowOf(context, owner, GRID_COLUMNS, []) : [];
   const parent = spot?.parent ?? row.at(-1)?.id ?? owner;
   const top: Part = { ...first, ...facts, id: mintId('part', random), parent };
-  const branch = [top, ...within.map((one): Part => ({ ...one, id: mintId('part', random), parent: top.id }))];
+  const branch = [
+    top,
+    ...within.map((one): Part => ({ ...one, id: mintId('part', random), parent: top.id })),
+  ];
   const operations: Operation[] =
     spot === null
       ? additions([...begun, ...row, ...branch], owner, childrenOf(document.parts, owner).last())
       : [{ kind: 'addPart', after: spot.after, branch }];
   return makeEdit(context, [...asPanel(document, owner), ...operations], {
-    sentence: sentence('partAdded', { what: partSaid(document, top), label: nameOf(document, 'items', owner) }),
+    sentence: sentence('partAdded', {
+      what: partPhrase(document, top),
+      label: nameOf(document, 'items', owner),
+    }),
   });
 }
 
@@ -239,6 +338,7 @@ export function addPartOf(context: CommandContext, owner: Id, chosen: Id | null,
 export function placeItem(context: CommandContext, owner: Id, chosen: Id | null, item: Id): Result<Edit> {
   const { document } = context;
   if (document.items.nodes.get(item)?.parent !== owner) return no(missing('items', item));
-  if (!notYetShown(document, owner).includes(item)) return no(refusal('shownAlready', { label: nameOf(document, 'items', item) }));
+  if (!notYetShown(document, owner).includes(item))
+    return no(refusal('shownAlready', { label: nameOf(document, 'items', item) }));
   return addPartOf(context, owner, chosen, 'group', { item });
 }

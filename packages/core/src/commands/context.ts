@@ -27,6 +27,7 @@ export interface CommandContext {
   readonly random: RandomBits;
 }
 
+/** What an edit is called, and what it belongs to. */
 export interface EditChoices {
   readonly sentence?: Sentence;
   readonly group?: string | null;
@@ -43,17 +44,25 @@ export function storedOf({ document, from }: Pick<CommandContext, 'document' | '
 }
 
 /**
- * Makes an edit of operations: tries them on the document, so that what a command gives is known to apply, and is refused here and
- * not later. An edit that would change nothing is refused too.
+ * Makes an edit of operations: tries them on the document, so that what a command gives is known to apply,
+ * and is refused here and not later. An edit that would change nothing is refused too.
  */
-export function makeEdit(context: CommandContext, wanted: readonly Operation[], choices: EditChoices = {}): Result<Edit> {
+export function makeEdit(
+  context: CommandContext,
+  wanted: readonly Operation[],
+  choices: EditChoices = {},
+): Result<Edit> {
   const [first] = wanted;
   if (first === undefined) return no(refusal('nothingChosen'));
   const { document: shown, from, base, session, random } = context;
   const document = storedOf(context);
-  const through = from === undefined || choices.isStored === true ? ok([...wanted]) : throughFollowed(shown, from, wanted, random);
+  const through =
+    from === undefined || choices.isStored === true
+      ? ok([...wanted])
+      : throughFollowed(shown, from, wanted, random);
   if (!through.ok) return through;
-  const operations = (choices.undoes ?? null) === null ? withPanelsRemoved(document, through.value) : through.value;
+  const operations =
+    (choices.undoes ?? null) === null ? withPanelsRemoved(document, through.value) : through.value;
   const edit: Edit = {
     id: mintId('edit', random),
     version: EDIT_VERSION,
@@ -64,14 +73,19 @@ export function makeEdit(context: CommandContext, wanted: readonly Operation[], 
     sentence: choices.sentence ?? kindOf(first).describe(shown, first),
     operations,
   };
-  const unsafe = edit.undoes === null ? operations.map(addressProblem).find((problem) => problem !== null) : undefined;
+  const unsafe =
+    edit.undoes === null ? operations.map(addressProblem).find((problem) => problem !== null) : undefined;
   if (unsafe != null) return no(unsafe);
   const applied = applyEdit(document, edit);
   if (!applied.ok) return applied;
   // What is taken back may be as deep as it was: the limit is for what is new.
-  const tooDeep = edit.undoes === null ? beyondLimit(document, applied.value.document, applied.value.edit.operations) : null;
+  const tooDeep =
+    edit.undoes === null
+      ? beyondLimit(document, applied.value.document, applied.value.edit.operations)
+      : null;
   if (tooDeep !== null) return no(tooDeep);
-  if (applied.value.document === document) return no(refusal('changesNothing', { label: choices.label ?? 'it' }));
+  if (applied.value.document === document)
+    return no(refusal('changesNothing', { label: choices.label ?? 'it' }));
   return ok(applied.value.edit);
 }
 
@@ -79,31 +93,54 @@ export function makeEdit(context: CommandContext, wanted: readonly Operation[], 
 function withPanelsRemoved(document: SiteDocument, operations: readonly Operation[]): Operation[] {
   // Rows that the edit hands on, or takes out itself, are no longer there then.
   const elsewhere = new Set(
-    operations.flatMap((one) => (one.kind === 'movePart' ? [one.id] : one.kind === 'removePart' ? one.branch.map(({ id }) => id) : [])),
+    operations.flatMap((one) =>
+      one.kind === 'movePart' ? [one.id] : one.kind === 'removePart' ? one.branch.map(({ id }) => id) : [],
+    ),
   );
   return operations.flatMap((operation): Operation[] => {
     if (operation.kind !== 'removeItem' || document.parts.nodes.size === 0) return [operation];
     const [top] = operation.branch;
-    const branch = top !== undefined && document.items.nodes.has(top.id) ? branchOf(document.items, top.id) : [];
-    const rows = branch.flatMap(({ id }) => [...childrenOf(document.parts, id)]).filter((row) => !elsewhere.has(row));
+    const branch =
+      top !== undefined && document.items.nodes.has(top.id) ? branchOf(document.items, top.id) : [];
+    const rows = branch
+      .flatMap(({ id }) => [...childrenOf(document.parts, id)])
+      .filter((row) => !elsewhere.has(row));
     return [...rows.map((row) => removal(document, row)), operation];
   });
 }
 
-/** The first item that the operations put deeper than its menu allows, as a refusal. What was too deep before may stay. */
-function beyondLimit(before: SiteDocument, after: SiteDocument, operations: readonly Operation[]): Refusal | null {
+/**
+ * The first item that the operations put deeper than its menu allows, as a refusal. What was too deep before
+ * may stay.
+ */
+function beyondLimit(
+  before: SiteDocument,
+  after: SiteDocument,
+  operations: readonly Operation[],
+): Refusal | null {
   for (const operation of operations) {
-    const top = operation.kind === 'addItem' ? operation.branch[0]?.id : operation.kind === 'moveItem' ? operation.id : undefined;
+    const top =
+      operation.kind === 'addItem'
+        ? operation.branch[0]?.id
+        : operation.kind === 'moveItem'
+          ? operation.id
+          : undefined;
     if (top === undefined || !after.items.nodes.has(top)) continue;
     const menu = menuOf(after, top);
     const limit = menu.depthLimit;
     if (limit === undefined) continue;
     const level = levelOf(after, top);
-    const wasWithin = before.items.nodes.has(top) && menuOf(before, top).id === menu.id ? levelOf(before, top) : 0;
+    const wasWithin =
+      before.items.nodes.has(top) && menuOf(before, top).id === menu.id ? levelOf(before, top) : 0;
     if (level <= wasWithin) continue;
     for (const { node, depth } of preorder([top], (id) => childrenOf(after.items, id))) {
       if (level + depth > limit)
-        return refusal('tooDeep', { label: nameOf(after, 'items', node), level: level + depth, limit, above: Math.max(1, limit - depth - 1) });
+        return refusal('tooDeep', {
+          label: nameOf(after, 'items', node),
+          level: level + depth,
+          limit,
+          above: Math.max(1, limit - depth - 1),
+        });
     }
   }
   return null;
@@ -112,6 +149,11 @@ function beyondLimit(before: SiteDocument, after: SiteDocument, operations: read
 /** The level that an item stands on, from 1. O(depth). */
 function levelOf(document: SiteDocument, id: Id): number {
   let level = 0;
-  for (let node = document.items.nodes.get(id); node !== undefined; node = document.items.nodes.get(node.parent)) level += 1;
+  for (
+    let node = document.items.nodes.get(id);
+    node !== undefined;
+    node = document.items.nodes.get(node.parent)
+  )
+    level += 1;
   return level;
 }

@@ -9,16 +9,23 @@ import type { Item } from '../schema/item.ts';
 import { panelCopies, type PartsOf } from './panelParts.ts';
 
 /**
- * The operations that add copies of branches, each in preorder, one behind the other from a spot on, and behind them those that add copies of their panels. A copy of
- * what follows keeps its exceptions: their ids follow from its own.
+ * The operations that add copies of branches, each in preorder, one behind the other from a spot on, and
+ * behind them those that add copies of their panels. A copy of what follows keeps its exceptions: their ids
+ * follow from its own.
  */
-export function copiesAt(branches: readonly (readonly Item[])[], spot: Spot, random: RandomBits, partsOf: PartsOf): Operation[] {
+export function copiesAt(
+  branches: readonly (readonly Item[])[],
+  spot: Spot,
+  random: RandomBits,
+  partsOf: PartsOf,
+): Operation[] {
   let { after } = spot;
   const copyOf = new Map<Id, Id>();
   const items = branches.map((branch): Operation => {
     const copies = branch.map((item) => {
       const parent = copyOf.get(item.parent) ?? spot.parent;
-      const id = item.exception === undefined ? mintId('item', random) : followedId(parent, item.exception.of);
+      const id =
+        item.exception === undefined ? mintId('item', random) : followedId(parent, item.exception.of);
       copyOf.set(item.id, id);
       return { ...item, id, parent };
     });
@@ -30,8 +37,8 @@ export function copiesAt(branches: readonly (readonly Item[])[], spot: Spot, ran
 }
 
 /**
- * A branch as it is copied. What follows, follows in the copy too; a child that is followed comes as an item of its own, with those that
- * stand below it.
+ * A branch as it is copied. What follows, follows in the copy too; a child that is followed comes as an item
+ * of its own, with those that stand below it.
  */
 export function branchToCopy(stored: SiteDocument, shown: SiteDocument, top: Id): Item[] {
   const copied: Item[] = [];
@@ -42,7 +49,8 @@ export function branchToCopy(stored: SiteDocument, shown: SiteDocument, top: Id)
     if (exception?.hidden === true && next !== top) continue;
     if (exception === undefined) {
       const [own, ...below] = branchOf(stored.items, next);
-      if (own !== undefined) copied.push(next === top ? withoutPin(own) : { ...withoutPin(own), parent: item.parent }, ...below);
+      if (own !== undefined)
+        copied.push(next === top ? withoutPin(own) : { ...withoutPin(own), parent: item.parent }, ...below);
       continue;
     }
     copied.push(standingAlone(stored, item));
@@ -51,10 +59,15 @@ export function branchToCopy(stored: SiteDocument, shown: SiteDocument, top: Id)
   return copied;
 }
 
-/** A followed item as one of its own, with the facts of its page as they are now where none were agreed on. */
+/**
+ * A followed item as one of its own, with the facts of its page as they are now where none were agreed on.
+ */
 export function standingAlone(stored: SiteDocument, { exception: _, pin: __, ...item }: Item): Item {
   const { destination, agreed } = item;
-  return { ...item, agreed: destination.kind === 'page' ? (agreed ?? agreedFacts(stored, destination.page)) : null };
+  return {
+    ...item,
+    agreed: destination.kind === 'page' ? (agreed ?? agreedFacts(stored, destination.page)) : null,
+  };
 }
 
 function withoutPin({ pin: _, ...item }: Item): Item {

@@ -7,14 +7,21 @@ import { LONGEST_ADDRESS } from '../schema/shapes.ts';
 const EMAIL = new RegExp(EMAIL_PATTERN, 'u');
 const PHONE = new RegExp(PHONE_PATTERN, 'u');
 
-/** What a typed address leads to: an e-mail and a phone number are told by their form, all else is an address that a link may lead to. */
+/**
+ * What a typed address leads to: an e-mail and a phone number are told by their form, all else is an address
+ * that a link may lead to.
+ */
 export function destinationTyped(typed: string): Result<Destination> {
   const text = typed.trim();
   const email = text.replace(/^mailto:/i, '');
-  if (EMAIL.test(email) && email.length <= 320 && !email.includes('?')) return ok({ kind: 'email', address: email });
+  if (EMAIL.test(email) && email.length <= 320 && !email.includes('?'))
+    return ok({ kind: 'email', address: email });
   const phone = text.replace(/^tel:/i, '');
   if (PHONE.test(phone)) return ok({ kind: 'phone', number: phone });
   const address = completeAddress(text);
-  if (address.length > LONGEST_ADDRESS) return no(refusal('tooLong', { what: 'an address', length: address.length, most: LONGEST_ADDRESS }));
-  return isSafeAddress(address) ? ok({ kind: 'address', address }) : no(refusal('badAddress', { address: text }));
+  if (address.length > LONGEST_ADDRESS)
+    return no(refusal('tooLong', { what: 'an address', length: address.length, most: LONGEST_ADDRESS }));
+  return isSafeAddress(address)
+    ? ok({ kind: 'address', address })
+    : no(refusal('badAddress', { address: text }));
 }

@@ -12,11 +12,14 @@ export type FaceChanges = FieldsOf<'sharedLinks'>;
 export function faceUpdate(document: SiteDocument, id: Id, set: FaceChanges): Operation {
   const item = document.items.nodes.get(id);
   const link = item === undefined ? id : item.link;
-  if (link === undefined) return { kind: 'updateItem', id, set, was: valuesOf(nodeAt(document.items, id), set) };
+  if (link === undefined)
+    return { kind: 'updateItem', id, set, was: valuesOf(nodeAt(document.items, id), set) };
   return { kind: 'updateSharedLink', id: link, set, was: valuesOf(nodeAt(document.sharedLinks, link), set) };
 }
 
 /** The present values of the fields that `named` names, in a form that takes them back. */
 export function valuesOf(face: Face, named: FaceChanges): FaceChanges {
-  return Object.fromEntries(Object.keys(named).map((field) => [field, face[field as keyof Face] ?? null])) as FaceChanges;
+  return Object.fromEntries(
+    Object.keys(named).map((field) => [field, face[field as keyof Face] ?? null]),
+  ) as FaceChanges;
 }

@@ -30,31 +30,47 @@ export function followOf(document: SiteDocument, id: Id): Follow | null {
 /** What a rule takes children from, in a sentence. */
 export function sourcePhrase(document: SiteDocument, { of }: Follow): Phrase {
   if (of.kind === 'menu') return phrase('theMenu', { label: nameOf(document, 'menus', of.menu) });
-  return of.page === null ? phrase('theWholeSite') : phrase('pagesUnder', { label: nameOf(document, 'pages', of.page) });
+  return of.page === null
+    ? phrase('theWholeSite')
+    : phrase('pagesUnder', { label: nameOf(document, 'pages', of.page) });
 }
 
 /**
- * Lets a menu or an item take its children from pages or another menu, or changes by which rule. Items of its own that lead to pages which
- * now come by themselves give way to them; what was set for those becomes an exception. Its other items stay, behind what is followed.
+ * Lets a menu or an item take its children from pages or another menu, or changes by which rule. Items of its
+ * own that lead to pages which now come by themselves give way to them; what was set for those becomes an
+ * exception. Its other items stay, behind what is followed.
  */
 export function follow(context: CommandContext, id: Id, rule: Follow): Result<Edit> {
   const { document } = context;
   const isItem = document.items.nodes.has(id);
   if (!isItem && !document.menus.nodes.has(id)) return no(missing('items', id));
   const label = nameOf(document, 'items', id);
-  if (isFollowed(document, id)) return no(refusal('follows', { label: nameOf(document, 'items', holderOf(document, id)) }));
+  if (isFollowed(document, id))
+    return no(refusal('follows', { label: nameOf(document, 'items', holderOf(document, id)) }));
   if (rule.of.kind === 'menu') {
     const into = isItem ? menuOf(document, id).id : id;
-    if (leadsTo(document, rule.of.menu, into)) return no(refusal('followsItself', { label, menu: nameOf(document, 'menus', rule.of.menu) }));
+    if (leadsTo(document, rule.of.menu, into))
+      return no(refusal('followsItself', { label, menu: nameOf(document, 'menus', rule.of.menu) }));
   }
   const was = followOf(document, id);
-  const operation: Operation = { kind: isItem ? 'updateItem' : 'updateMenu', id, set: { follow: rule }, was: { follow: was } };
-  const words = sentence(was === null ? 'nowFollows' : 'followChanged', { label, source: sourcePhrase(document, rule) });
+  const operation: Operation = {
+    kind: isItem ? 'updateItem' : 'updateMenu',
+    id,
+    set: { follow: rule },
+    was: { follow: was },
+  };
+  const words = sentence(was === null ? 'nowFollows' : 'followChanged', {
+    label,
+    source: sourcePhrase(document, rule),
+  });
   const giving = rule.of.kind === 'pages' ? givingWay(context, id, operation) : [];
   return makeEdit(context, [operation, ...giving], { sentence: words, label, isStored: true });
 }
 
-/** The operations that let items of one's own give way to followed ones that lead to the same pages. O(items below). */
+/**
+ * The operations that let items of one's own give way to followed ones that lead to the same pages. O(items
+ * below).
+ */
 function givingWay(context: CommandContext, holder: Id, following: Operation): Operation[] {
   const stored = storedOf(context);
   const applied = kindOf(following).apply(stored, following);
@@ -77,14 +93,22 @@ function givingWay(context: CommandContext, holder: Id, following: Operation): O
   };
   /** What an own item gives way to; null: it stays. */
   const standIn = ({ exception, follow: rule, link, destination }: Item): Id | null => {
-    if (exception !== undefined || rule !== undefined || link !== undefined || destination.kind !== 'page' || destination.anchor !== null) return null;
+    if (
+      exception !== undefined ||
+      rule !== undefined ||
+      link !== undefined ||
+      destination.kind !== 'page' ||
+      destination.anchor !== null
+    )
+      return null;
     const id = followedId(holder, destination.page);
     return filled.items.nodes.get(id)?.exception === undefined ? null : id;
   };
   const taken = new Set<Id>();
   const stack: { readonly item: Item; readonly into: Id | null }[] = [];
   const push = (parent: Id, into: Id | null): void => {
-    for (const child of [...childrenOf(stored.items, parent)].reverse()) stack.push({ item: nodeAt(stored.items, child), into });
+    for (const child of [...childrenOf(stored.items, parent)].reverse())
+      stack.push({ item: nodeAt(stored.items, child), into });
   };
   push(holder, null);
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
@@ -93,7 +117,9 @@ function givingWay(context: CommandContext, holder: Id, following: Operation): O
     if (id !== null && item.destination.kind === 'page' && !taken.has(id)) {
       taken.add(id);
       const { label, opensNewTab } = item;
-      const settings = Object.fromEntries(settingNames.filter((name) => item[name] !== undefined).map((name) => [name, item[name]]));
+      const settings = Object.fromEntries(
+        settingNames.filter((name) => item[name] !== undefined).map((name) => [name, item[name]]),
+      );
       const isComposed = childrenOf(stored.parts, item.id).size > 0;
       standIns.set(item.id, id);
       if (isComposed || label !== null || opensNewTab || Object.keys(settings).length > 0)
@@ -105,7 +131,12 @@ function givingWay(context: CommandContext, holder: Id, following: Operation): O
       const of = filled.items.nodes.get(into)?.exception?.of;
       if (of === undefined) continue;
       needException(into, of, {});
-      kept.push({ kind: 'moveItem', id: item.id, from: spotOf(stored.items, item.id), to: { parent: into, after: null } });
+      kept.push({
+        kind: 'moveItem',
+        id: item.id,
+        from: spotOf(stored.items, item.id),
+        to: { parent: into, after: null },
+      });
     }
   }
   return [...made, ...kept.reverse(), ...handed, ...groupsLed(stored, standIns), ...gone];
@@ -118,7 +149,8 @@ function leadsTo(document: SiteDocument, from: Id, to: Id): boolean {
     if (rule?.of.kind === 'menu') followed.set(menu, [...(followed.get(menu) ?? []), rule.of.menu]);
   };
   for (const menu of document.menus.nodes.values()) note(menu.id, menu.follow);
-  for (const item of document.items.nodes.values()) if (item.follow !== undefined) note(menuOf(document, item.id).id, item.follow);
+  for (const item of document.items.nodes.values())
+    if (item.follow !== undefined) note(menuOf(document, item.id).id, item.follow);
   const seen = new Set<Id>();
   const stack = [from];
   for (let menu = stack.pop(); menu !== undefined; menu = stack.pop()) {
@@ -130,14 +162,24 @@ function leadsTo(document: SiteDocument, from: Id, to: Id): boolean {
   return false;
 }
 
-/** Lets a menu or an item follow no more: what is seen there becomes items of its own, exceptions included; what is hidden goes. */
+/**
+ * Lets a menu or an item follow no more: what is seen there becomes items of its own, exceptions included;
+ * what is hidden goes.
+ */
 export function unfollow(context: CommandContext, id: Id): Result<Edit> {
   const { document: shown, random } = context;
   const stored = storedOf(context);
   const label = nameOf(shown, 'items', id);
   const rule = followOf(stored, id);
   if (rule === null) return no(refusal('notFollowing', { label }));
-  const operations: Operation[] = [{ kind: stored.items.nodes.has(id) ? 'updateItem' : 'updateMenu', id, set: { follow: null }, was: { follow: rule } }];
+  const operations: Operation[] = [
+    {
+      kind: stored.items.nodes.has(id) ? 'updateItem' : 'updateMenu',
+      id,
+      set: { follow: null },
+      was: { follow: rule },
+    },
+  ];
   let count = 0;
   const standIns = new Map<Id, Id>();
   const stack: { readonly shownParent: Id; readonly parent: Id }[] = [{ shownParent: id, parent: id }];
@@ -147,8 +189,14 @@ export function unfollow(context: CommandContext, id: Id): Result<Edit> {
       const item = nodeAt(shown.items, child);
       if (item.exception?.hidden === true) continue;
       if (item.exception === undefined) {
-        operations.push({ kind: 'moveItem', id: child, from: spotOf(stored.items, child), to: { parent: next.parent, after } });
-        if (item.pin !== undefined) operations.push({ kind: 'updateItem', id: child, set: { pin: null }, was: { pin: item.pin } });
+        operations.push({
+          kind: 'moveItem',
+          id: child,
+          from: spotOf(stored.items, child),
+          to: { parent: next.parent, after },
+        });
+        if (item.pin !== undefined)
+          operations.push({ kind: 'updateItem', id: child, set: { pin: null }, was: { pin: item.pin } });
         after = child;
         continue;
       }
@@ -165,9 +213,17 @@ export function unfollow(context: CommandContext, id: Id): Result<Edit> {
   operations.push(...groupsLed(stored, standIns));
   for (const child of childrenOf(stored.items, id)) {
     const item = nodeAt(stored.items, child);
-    if (item.exception !== undefined) operations.push({ kind: 'removeItem', after: spotOf(stored.items, child).after, branch: branchOf(stored.items, child) });
+    if (item.exception !== undefined)
+      operations.push({
+        kind: 'removeItem',
+        after: spotOf(stored.items, child).after,
+        branch: branchOf(stored.items, child),
+      });
   }
-  return makeEdit(context, operations, { sentence: sentence('unfollowed', { label, count }), isStored: true });
+  return makeEdit(context, operations, {
+    sentence: sentence('unfollowed', { label, count }),
+    isStored: true,
+  });
 }
 
 /** What is otherwise about a followed item, in words; empty: nothing. */
@@ -189,12 +245,27 @@ export function takeExceptionBack(context: CommandContext, id: Id): Result<Edit>
   const stored = storedOf(context);
   const label = nameOf(context.document, 'items', id);
   const item = stored.items.nodes.get(id);
-  if (item?.exception === undefined || exceptionWords(stored, id).length === 0) return no(refusal('notException', { label }));
+  if (item?.exception === undefined || exceptionWords(stored, id).length === 0)
+    return no(refusal('notException', { label }));
   const words = sentence('exceptionTaken', { label });
   if (childrenOf(stored.items, id).size === 0) {
-    return makeEdit(context, [{ kind: 'removeItem', after: spotOf(stored.items, id).after, branch: [item] }], { sentence: words, isStored: true });
+    return makeEdit(
+      context,
+      [{ kind: 'removeItem', after: spotOf(stored.items, id).after, branch: [item] }],
+      { sentence: words, isStored: true },
+    );
   }
   const settings = Object.fromEntries(settingNames.map((name) => [name, null]));
-  const set = { label: null, opensNewTab: false, pin: null, exception: { of: item.exception.of }, ...settings };
-  return makeEdit(context, [{ kind: 'updateItem', id, set, was: {} }], { sentence: words, label, isStored: true });
+  const set = {
+    label: null,
+    opensNewTab: false,
+    pin: null,
+    exception: { of: item.exception.of },
+    ...settings,
+  };
+  return makeEdit(context, [{ kind: 'updateItem', id, set, was: {} }], {
+    sentence: words,
+    label,
+    isStored: true,
+  });
 }

@@ -25,14 +25,20 @@ import { withoutLost } from './panelParts.ts';
 import { anchorOutside, stepAlong, stepIn, stepOut, type Step } from './spots.ts';
 import { topmost } from './topmost.ts';
 
-/** Pages to add, each with what stands below it in the structure, down to `depth` levels below (0: itself alone). */
+/**
+ * Pages to add, each with what stands below it in the structure, down to `depth` levels below (0: itself
+ * alone).
+ */
 export interface PagesToAdd {
   readonly pages: readonly Id[];
   readonly depth: number;
   readonly spot: Spot;
 }
 
-/** Adds pages to a menu as items, in the order given, with their nesting. Pages that are gone are left out below the chosen ones. */
+/**
+ * Adds pages to a menu as items, in the order given, with their nesting. Pages that are gone are left out
+ * below the chosen ones.
+ */
 export function addPages(context: CommandContext, wanted: PagesToAdd): Result<Edit> {
   const gone = wanted.pages.find((page) => !context.document.pages.nodes.has(page));
   if (gone !== undefined) return no(missing('pages', gone));
@@ -40,7 +46,11 @@ export function addPages(context: CommandContext, wanted: PagesToAdd): Result<Ed
   const operations = pagesToAdd(context, wanted);
   const count = operations.reduce((sum, one) => sum + (one.kind === 'addItem' ? one.branch.length : 0), 0);
   const parent = nameOf(context.document, 'items', spot.parent);
-  return makeEdit(context, operations, count > 1 ? { sentence: sentence('itemsAdded', { count, parent }) } : {});
+  return makeEdit(
+    context,
+    operations,
+    count > 1 ? { sentence: sentence('itemsAdded', { count, parent }) } : {},
+  );
 }
 
 /** The operations that add pages which are there: one for each branch. */
@@ -62,7 +72,9 @@ function itemsFor(context: CommandContext, page: Id, parent: Id, depth: number):
     const item = itemFor(context, next.page, next.parent);
     items.push(item);
     if (next.left === 0) continue;
-    const below = [...childrenOf(document.pages, next.page)].filter((id) => nodeAt(document.pages, id).state !== 'gone');
+    const below = [...childrenOf(document.pages, next.page)].filter(
+      (id) => nodeAt(document.pages, id).state !== 'gone',
+    );
     for (const child of below.reverse()) stack.push({ page: child, parent: item.id, left: next.left - 1 });
   }
   return items;
@@ -73,7 +85,11 @@ function itemFor({ document, random }: CommandContext, page: Id, parent: Id): It
 }
 
 /** Adds a link to an address, or a heading when there is none; `undecided` leaves open where it leads. */
-export function addLink(context: CommandContext, spot: Spot, typed: { readonly label: string; readonly address: string | null | 'undecided' }): Result<Edit> {
+export function addLink(
+  context: CommandContext,
+  spot: Spot,
+  typed: { readonly label: string; readonly address: string | null | 'undecided' },
+): Result<Edit> {
   const label = checkLabel(typed.label);
   if (!label.ok) return label;
   const destination =
@@ -92,22 +108,35 @@ export function addLink(context: CommandContext, spot: Spot, typed: { readonly l
   return makeEdit(context, [{ kind: 'addItem', after: spot.after, branch: [item] }]);
 }
 
-/** Gives an item a label of its own; an empty one, or its page's very title, gives it back its page's title. `id` may be a shared link's. */
+/**
+ * Gives an item a label of its own; an empty one, or its page's very title, gives it back its page's title.
+ * `id` may be a shared link's.
+ */
 export function renameItem(context: CommandContext, id: Id, typed: string): Result<Edit> {
   const { document } = context;
   const face = maybeFace(document, id);
   if (face === null) return no(missing('items', id));
-  const title = face.destination.kind === 'page' ? document.pages.nodes.get(face.destination.page)?.title : undefined;
+  const title =
+    face.destination.kind === 'page' ? document.pages.nodes.get(face.destination.page)?.title : undefined;
   const takesTitle = title !== undefined && (typed.trim() === '' || typed.trim() === title);
   const label = takesTitle ? ok(null) : checkLabel(typed);
   if (!label.ok) return label;
-  return makeEdit(context, [faceUpdate(document, id, { label: label.value })], { label: labelOf(document, face) });
+  return makeEdit(context, [faceUpdate(document, id, { label: label.value })], {
+    label: labelOf(document, face),
+  });
 }
 
 /** What an item may be made to lead to; `typed` is an address as a person types it. */
-export type Target = { readonly page: Id; readonly anchor?: string | null } | { readonly typed: string } | 'nothing' | 'undecided';
+export type Target =
+  | { readonly page: Id; readonly anchor?: string | null }
+  | { readonly typed: string }
+  | 'nothing'
+  | 'undecided';
 
-/** Lets an item lead elsewhere. An item that had its page's title keeps it as its own where no page gives it one. */
+/**
+ * Lets an item lead elsewhere. An item that had its page's title keeps it as its own where no page gives it
+ * one.
+ */
 export function leadTo(context: CommandContext, id: Id, to: Target): Result<Edit> {
   const { document } = context;
   const face = maybeFace(document, id);
@@ -150,8 +179,20 @@ export function moveItems(context: CommandContext, chosen: readonly Id[], spot: 
     return { kind: 'moveItem', id, from: spotOf(document.items, id), to };
   });
   const [first] = ids;
-  const words = ids.length > 1 ? { sentence: sentence('itemsMoved', { count: ids.length, parent: nameOf(document, 'items', spot.parent) }) } : {};
-  return makeEdit(context, operations, first === undefined ? {} : { label: nameOf(document, 'items', first), ...words });
+  const words =
+    ids.length > 1
+      ? {
+          sentence: sentence('itemsMoved', {
+            count: ids.length,
+            parent: nameOf(document, 'items', spot.parent),
+          }),
+        }
+      : {};
+  return makeEdit(
+    context,
+    operations,
+    first === undefined ? {} : { label: nameOf(document, 'items', first), ...words },
+  );
 }
 
 /** Moves items behind the next sibling (`down`) or before the one before (`up`). */
@@ -181,8 +222,16 @@ function naming({ document }: CommandContext): (id: Id) => string {
 export function removeItems(context: CommandContext, chosen: readonly Id[]): Result<Edit> {
   const { document } = context;
   const ids = topmost(document.items, chosen);
-  const operations = ids.map((id): Operation => ({ kind: 'removeItem', after: spotOf(document.items, id).after, branch: branchOf(document.items, id) }));
-  return makeEdit(context, operations, ids.length > 1 ? { sentence: sentence('severalRemoved', { count: ids.length }) } : {});
+  const operations = ids.map((id): Operation => ({
+    kind: 'removeItem',
+    after: spotOf(document.items, id).after,
+    branch: branchOf(document.items, id),
+  }));
+  return makeEdit(
+    context,
+    operations,
+    ids.length > 1 ? { sentence: sentence('severalRemoved', { count: ids.length }) } : {},
+  );
 }
 
 /** Puts a copy of each branch behind it. */
@@ -190,19 +239,34 @@ export function duplicateItems(context: CommandContext, chosen: readonly Id[]): 
   const { document, random } = context;
   const tops = topmost(document.items, chosen);
   const operations = tops.flatMap((top) =>
-    copiesAt([branchToCopy(storedOf(context), document, top)], { ...spotOf(document.items, top), after: top }, random, (item) => partsIn(document, item)),
+    copiesAt(
+      [branchToCopy(storedOf(context), document, top)],
+      { ...spotOf(document.items, top), after: top },
+      random,
+      (item) => partsIn(document, item),
+    ),
   );
-  return makeEdit(context, operations, tops.length > 1 ? { sentence: sentence('itemsDuplicated', { count: tops.length }) } : {});
+  return makeEdit(
+    context,
+    operations,
+    tops.length > 1 ? { sentence: sentence('itemsDuplicated', { count: tops.length }) } : {},
+  );
 }
 
 /** Copies of chosen branches, to be kept for pasting: each in preorder. */
-export function branchesOf(context: Pick<CommandContext, 'document' | 'from'>, chosen: readonly Id[]): Item[][] {
+export function branchesOf(
+  context: Pick<CommandContext, 'document' | 'from'>,
+  chosen: readonly Id[],
+): Item[][] {
   const { document } = context;
   return topmost(document.items, chosen).map((top) => branchToCopy(storedOf(context), document, top));
 }
 
 /** The parts of the panels of copied branches, to be kept with them. */
-export function panelsOf({ document }: Pick<CommandContext, 'document'>, branches: readonly (readonly Item[])[]): Part[][] {
+export function panelsOf(
+  { document }: Pick<CommandContext, 'document'>,
+  branches: readonly (readonly Item[])[],
+): Part[][] {
   return branches
     .flat()
     .map(({ id }) => partsIn(document, id))
@@ -210,8 +274,8 @@ export function panelsOf({ document }: Pick<CommandContext, 'document'>, branche
 }
 
 /**
- * Adds copies of branches at a spot, with their panels. What leads to a page, or shows a shared link, that is no longer there is not yet decided; parts of panels that
- * name what is not there are left out.
+ * Adds copies of branches at a spot, with their panels. What leads to a page, or shows a shared link, that is
+ * no longer there is not yet decided; parts of panels that name what is not there are left out.
  */
 export function pasteItems(
   context: CommandContext,
@@ -236,9 +300,20 @@ function withKnownTarget(document: SiteDocument, { link, ...item }: Item): Item 
   const { destination } = item;
   const isLost = destination.kind === 'page' && !document.pages.nodes.has(destination.page);
   const followed = item.follow?.of;
-  const isThere = followed === undefined || (followed.kind === 'menu' ? document.menus.nodes.has(followed.menu) : isPageOrSite(document, followed.page));
+  const isThere =
+    followed === undefined ||
+    (followed.kind === 'menu'
+      ? document.menus.nodes.has(followed.menu)
+      : isPageOrSite(document, followed.page));
   if (!isThere) delete item.follow;
-  const kept: Item = isLost ? { ...item, destination: { kind: 'undecided' }, agreed: null, label: item.label ?? item.agreed?.title ?? null } : item;
+  const kept: Item = isLost
+    ? {
+        ...item,
+        destination: { kind: 'undecided' },
+        agreed: null,
+        label: item.label ?? item.agreed?.title ?? null,
+      }
+    : item;
   return link !== undefined && document.sharedLinks.nodes.has(link) ? { ...kept, link } : kept;
 }
 

@@ -26,8 +26,8 @@ export interface ToMend {
 }
 
 /**
- * Does mends, each on what the ones before it made, as one edit. What cannot be done any more, because another mend did it or somebody was
- * there first, is left out; when nothing is left to do, that is refused.
+ * Does mends, each on what the ones before it made, as one edit. What cannot be done any more, because
+ * another mend did it or somebody was there first, is left out; when nothing is left to do, that is refused.
  */
 export function mendDrift(context: CommandContext, wanted: readonly ToMend[]): Result<Edit> {
   const [first] = wanted;
@@ -50,12 +50,16 @@ export function mendDrift(context: CommandContext, wanted: readonly ToMend[]): R
   if (operations.length === 0) return no(lastRefusal);
   const { finding, mend } = first;
   const fix = finding.mends.find(({ kind }) => kind === mend);
-  const one = fix === undefined ? sentence('driftMended', { what: findingPhrase(finding) }) : fixedSentence(fix);
+  const one =
+    fix === undefined ? sentence('driftMended', { what: findingPhrase(finding) }) : fixedSentence(fix);
   const words: Sentence = wanted.length === 1 ? one : sentence('driftsMended', { count });
   return makeEdit(context, operations, { sentence: words, isStored: true });
 }
 
-function applyAll(document: SiteDocument, operations: readonly Operation[]): Result<{ document: SiteDocument; operations: Operation[] }> {
+function applyAll(
+  document: SiteDocument,
+  operations: readonly Operation[],
+): Result<{ document: SiteDocument; operations: Operation[] }> {
   let current = document;
   const done: Operation[] = [];
   for (const operation of operations) {
@@ -67,33 +71,54 @@ function applyAll(document: SiteDocument, operations: readonly Operation[]): Res
   return ok({ document: current, operations: done });
 }
 
-/** The operations of a mend, for the document as it is by then. None where what it is about is no longer there. */
+/**
+ * The operations of a mend, for the document as it is by then. None where what it is about is no longer
+ * there.
+ */
 function mending(stored: SiteDocument, { finding, mend }: ToMend, { random }: CommandContext): Operation[] {
   const { at, page } = finding;
   const item = stored.items.nodes.get(at);
   const target = finding.mends.find(({ kind }) => kind === mend)?.target;
   switch (mend) {
     case 'addIt':
-      return page === null || target === undefined ? [] : addingInOrder(stored, target, page, mintId('item', random));
+      return page === null || target === undefined
+        ? []
+        : addingInOrder(stored, target, page, mintId('item', random));
     case 'reorder':
       return page === null ? [] : reordering(stored, at, page, finding.items ?? []);
     case 'agree':
       return agreeing(stored, finding);
     case 'takeTitle':
-      return item === undefined ? [] : [faceUpdate(stored, at, { label: null, ...agreedNow(stored, at, ['title']) })];
+      return item === undefined
+        ? []
+        : [faceUpdate(stored, at, { label: null, ...agreedNow(stored, at, ['title']) })];
     case 'takeLabel':
-      return item === undefined ? [] : [{ kind: 'updateItem', id: at, set: { label: null }, was: { label: item.label } }];
+      return item === undefined
+        ? []
+        : [{ kind: 'updateItem', id: at, set: { label: null }, was: { label: item.label } }];
     case 'moveThere':
-      return item === undefined || page === null || target === undefined ? [] : movingInOrder(stored, item, target, page);
+      return item === undefined || page === null || target === undefined
+        ? []
+        : movingInOrder(stored, item, target, page);
     case 'leadThere':
       return item === undefined || target === undefined ? [] : leading(stored, item, target);
     case 'otherAnchor':
       if (item === undefined || page === null || target === undefined) return [];
       return [faceUpdate(stored, at, { destination: { kind: 'page', page, anchor: target } })];
     case 'dropAnchor':
-      return item === undefined || page === null ? [] : [faceUpdate(stored, at, { destination: { kind: 'page', page, anchor: null } })];
+      return item === undefined || page === null
+        ? []
+        : [faceUpdate(stored, at, { destination: { kind: 'page', page, anchor: null } })];
     case 'makeHeading':
-      return item === undefined ? [] : [faceUpdate(stored, at, { label: labelOf(stored, item), destination: { kind: 'none' }, agreed: null })];
+      return item === undefined
+        ? []
+        : [
+            faceUpdate(stored, at, {
+              label: labelOf(stored, item),
+              destination: { kind: 'none' },
+              agreed: null,
+            }),
+          ];
     case 'remove':
       return item === undefined ? [] : removing(stored, item, item.parent);
     case 'removeException':
@@ -101,7 +126,10 @@ function mending(stored: SiteDocument, { finding, mend }: ToMend, { random }: Co
   }
 }
 
-/** A page that is taken out of a menu because it moved is not wanted where it went to either: it is left there, too. */
+/**
+ * A page that is taken out of a menu because it moved is not wanted where it went to either: it is left
+ * there, too.
+ */
 function leavingOut(stored: SiteDocument, { finding, mend }: ToMend, context: CommandContext): Operation[] {
   if (mend !== 'remove' || finding.kind !== 'pageMoved' || finding.page === null) return [];
   const removal = mending(stored, { finding, mend }, context);
@@ -114,14 +142,30 @@ function leavingOut(stored: SiteDocument, { finding, mend }: ToMend, context: Co
     .map((one) => leaving(stored, one, 'Removed when its page moved', context.random));
 }
 
-function leaving({ site }: SiteDocument, { id, facts }: Finding, reason: string, random: RandomBits): Operation {
-  return { kind: 'addLeftFinding', after: null, branch: [{ id: mintId('leftFinding', random), parent: site.id, finding: id, facts, reason }] };
+function leaving(
+  { site }: SiteDocument,
+  { id, facts }: Finding,
+  reason: string,
+  random: RandomBits,
+): Operation {
+  return {
+    kind: 'addLeftFinding',
+    after: null,
+    branch: [{ id: mintId('leftFinding', random), parent: site.id, finding: id, facts, reason }],
+  };
 }
 
 /** The facts agreed on with some of them as they are now. */
-function agreedNow(stored: SiteDocument, id: Id, fields: readonly (keyof AgreedFacts)[]): { agreed?: AgreedFacts } {
+function agreedNow(
+  stored: SiteDocument,
+  id: Id,
+  fields: readonly (keyof AgreedFacts)[],
+): { agreed?: AgreedFacts } {
   const face = faceOf(stored, nodeAt(stored.items, id));
-  const page = face.destination.kind === 'page' ? face.destination.page : (nodeAt(stored.items, id).exception?.of ?? null);
+  const page =
+    face.destination.kind === 'page'
+      ? face.destination.page
+      : (nodeAt(stored.items, id).exception?.of ?? null);
   if (face.agreed === null || page === null || !stored.pages.nodes.has(page)) return {};
   const now = agreedFacts(stored, page);
   const kept = Object.entries(face.agreed).filter(([name]) => !fields.includes(name as keyof AgreedFacts));
@@ -153,13 +197,18 @@ function agreeing(stored: SiteDocument, { kind, at, page }: Finding): Operation[
   return set.agreed === undefined ? [] : [faceUpdate(stored, at, set)];
 }
 
-/** The items below a menu or an item that lead to live children of a page, as far as that was agreed on, in the menu's order. */
+/**
+ * The items below a menu or an item that lead to live children of a page, as far as that was agreed on, in
+ * the menu's order.
+ */
 function groupOf(stored: SiteDocument, parent: Id, branch: Id): Item[] {
   return [...childrenOf(stored.items, parent)]
     .map((child) => nodeAt(stored.items, child))
     .filter(({ destination, agreed, link }) => {
       const page = destination.kind === 'page' ? stored.pages.nodes.get(destination.page) : undefined;
-      return link === undefined && agreed?.parent === branch && page?.parent === branch && page.state === 'live';
+      return (
+        link === undefined && agreed?.parent === branch && page?.parent === branch && page.state === 'live'
+      );
     });
 }
 
@@ -168,7 +217,9 @@ const pageOf = ({ destination }: Item): Id => (destination.kind === 'page' ? des
 function agreeingOnOrder(stored: SiteDocument, parent: Id, branch: Id): Operation[] {
   return groupOf(stored, parent, branch).flatMap(({ id, agreed }): Operation[] => {
     const now = agreedNow(stored, id, ['after']).agreed;
-    return agreed === null || now === undefined ? [] : [{ kind: 'updateItem', id, set: { agreed: now }, was: { agreed } }];
+    return agreed === null || now === undefined
+      ? []
+      : [{ kind: 'updateItem', id, set: { agreed: now }, was: { agreed } }];
   });
 }
 
@@ -192,12 +243,19 @@ function reordering(stored: SiteDocument, parent: Id, branch: Id, items: readonl
 }
 
 /** What stands before the first of a group that stays: what becomes its first goes there. */
-function predecessorOfFirst(siblings: readonly Id[], group: readonly Id[], moving: ReadonlySet<Id>): Id | null {
+function predecessorOfFirst(
+  siblings: readonly Id[],
+  group: readonly Id[],
+  moving: ReadonlySet<Id>,
+): Id | null {
   const first = siblings.findIndex((id) => group.includes(id) && !moving.has(id));
   return first <= 0 ? null : (siblings[first - 1] ?? null);
 }
 
-/** Where an item for a page belongs in something: behind the one whose page stands before it on the site, or before the first of its kin. */
+/**
+ * Where an item for a page belongs in something: behind the one whose page stands before it on the site, or
+ * before the first of its kin.
+ */
 export function spotInOrder(stored: SiteDocument, parent: Id, page: Id): Spot {
   const branch = nodeAt(stored.pages, page).parent;
   const itemOf = new Map<Id, Id>();
@@ -217,7 +275,8 @@ export function spotInOrder(stored: SiteDocument, parent: Id, page: Id): Spot {
 }
 
 function addingInOrder(stored: SiteDocument, parent: Id, page: Id, id: Id): Operation[] {
-  if (!stored.pages.nodes.has(page) || !(stored.items.nodes.has(parent) || stored.menus.nodes.has(parent))) return [];
+  if (!stored.pages.nodes.has(page) || !(stored.items.nodes.has(parent) || stored.menus.nodes.has(parent)))
+    return [];
   const leadsThere = (child: Id): boolean => {
     const { destination } = faceOf(stored, nodeAt(stored.items, child));
     return destination.kind === 'page' && destination.page === page && destination.anchor === null;
@@ -232,7 +291,9 @@ function movingInOrder(stored: SiteDocument, { id, agreed }: Item, parent: Id, p
   const now = agreedNow(stored, id, ['parent', 'after', 'known']).agreed;
   const to = spotInOrder(stored, parent, page);
   const move: Operation = { kind: 'moveItem', id, from: spotOf(stored.items, id), to };
-  return agreed === null || now === undefined ? [move] : [move, { kind: 'updateItem', id, set: { agreed: now }, was: { agreed } }];
+  return agreed === null || now === undefined
+    ? [move]
+    : [move, { kind: 'updateItem', id, set: { agreed: now }, was: { agreed } }];
 }
 
 function leading(stored: SiteDocument, item: Item, page: Id): Operation[] {
@@ -240,7 +301,13 @@ function leading(stored: SiteDocument, item: Item, page: Id): Operation[] {
   const { title } = nodeAt(stored.pages, page);
   // A label that says what the page says takes the page's title from now on; another one was somebody's own.
   const label = face.label === title ? null : face.label;
-  return [faceUpdate(stored, item.id, { label, destination: { kind: 'page', page, anchor: null }, agreed: agreedFacts(stored, page) })];
+  return [
+    faceUpdate(stored, item.id, {
+      label,
+      destination: { kind: 'page', page, anchor: null },
+      agreed: agreedFacts(stored, page),
+    }),
+  ];
 }
 
 /** Takes an item out; what is below it goes up to where it stood, or to the end among what is followed. */
@@ -248,28 +315,50 @@ function removing(stored: SiteDocument, item: Item, parent: Id, isException = fa
   const operations: Operation[] = [];
   let after: Id | null = isException ? childrenOf(stored.items, parent).last() : item.id;
   for (const child of ownBelow(stored, item.id)) {
-    operations.push({ kind: 'moveItem', id: child, from: spotOf(stored.items, child), to: { parent, after } });
+    operations.push({
+      kind: 'moveItem',
+      id: child,
+      from: spotOf(stored.items, child),
+      to: { parent, after },
+    });
     const { pin } = nodeAt(stored.items, child);
-    if (pin !== undefined) operations.push({ kind: 'updateItem', id: child, set: { pin: null }, was: { pin } });
+    if (pin !== undefined)
+      operations.push({ kind: 'updateItem', id: child, set: { pin: null }, was: { pin } });
     after = child;
   }
   return [...operations, { kind: 'removeItem', after: null, branch: [item] }];
 }
 
-/** The items of one's own right below an item. Exceptions go with what follows; what stands below them is not theirs. */
+/**
+ * The items of one's own right below an item. Exceptions go with what follows; what stands below them is not
+ * theirs.
+ */
 function ownBelow(stored: SiteDocument, id: Id): Id[] {
-  return [...childrenOf(stored.items, id)].flatMap((child) => (nodeAt(stored.items, child).exception === undefined ? [child] : ownBelow(stored, child)));
+  return [...childrenOf(stored.items, id)].flatMap((child) =>
+    nodeAt(stored.items, child).exception === undefined ? [child] : ownBelow(stored, child),
+  );
 }
 
 /** Leaves a finding as it is, for a reason, until what the site says changes again. */
-export function leaveFinding(context: CommandContext, findings: readonly Finding[], reason: string): Result<Edit> {
+export function leaveFinding(
+  context: CommandContext,
+  findings: readonly Finding[],
+  reason: string,
+): Result<Edit> {
   const { document, random } = context;
-  const said = plainLine(reason);
-  if (said.length > LONGEST_REASON) return no(refusal('tooLong', { what: 'a reason', length: said.length, most: LONGEST_REASON }));
+  const plainReason = plainLine(reason);
+  if (plainReason.length > LONGEST_REASON)
+    return no(refusal('tooLong', { what: 'a reason', length: plainReason.length, most: LONGEST_REASON }));
   const [first] = findings;
   if (first === undefined) return no(refusal('nothingChosen'));
-  const operations = findings.flatMap((finding): Operation[] => [...takingUp(document, finding.id), leaving(document, finding, said, random)]);
-  const words = findings.length === 1 ? sentence('findingLeft', { what: findingPhrase(first) }) : sentence('findingsLeft', { count: findings.length });
+  const operations = findings.flatMap((finding): Operation[] => [
+    ...takingUp(document, finding.id),
+    leaving(document, finding, plainReason, random),
+  ]);
+  const words =
+    findings.length === 1
+      ? sentence('findingLeft', { what: findingPhrase(first) })
+      : sentence('findingsLeft', { count: findings.length });
   return makeEdit(context, operations, { sentence: words, isStored: true });
 }
 
@@ -282,7 +371,11 @@ export function takeUpFinding(context: CommandContext, id: string): Result<Edit>
 function takingUp(document: SiteDocument, finding: string): Operation[] {
   return [...document.leftFindings.nodes.values()]
     .filter((left) => left.finding === finding)
-    .map((left): Operation => ({ kind: 'removeLeftFinding', after: spotOf(document.leftFindings, left.id).after, branch: [left] }));
+    .map((left): Operation => ({
+      kind: 'removeLeftFinding',
+      after: spotOf(document.leftFindings, left.id).after,
+      branch: [left],
+    }));
 }
 
 /** What of the findings is open, and what is left as it is, with the reason. */
@@ -290,7 +383,12 @@ export function openFindings(
   document: SiteDocument,
   findings: readonly Finding[],
 ): { readonly open: Finding[]; readonly left: { finding: Finding; reason: string }[] } {
-  const reasons = new Map([...document.leftFindings.nodes.values()].map(({ finding, facts, reason }) => [`${finding} ${facts}`, reason]));
+  const reasons = new Map(
+    [...document.leftFindings.nodes.values()].map(({ finding, facts, reason }) => [
+      `${finding} ${facts}`,
+      reason,
+    ]),
+  );
   const open: Finding[] = [];
   const left: { finding: Finding; reason: string }[] = [];
   for (const finding of findings) {
@@ -301,7 +399,9 @@ export function openFindings(
   return { open, left };
 }
 
-/** All mends that are safe, the likely one of each finding: what can be done at once without looking at each. */
+/**
+ * All mends that are safe, the likely one of each finding: what can be done at once without looking at each.
+ */
 export function safeMends(findings: readonly Finding[]): ToMend[] {
   return findings.flatMap((finding) => {
     const [mend] = finding.mends;

@@ -32,6 +32,7 @@ export type MenuFill =
   /** Not filled once, but by a rule from then on. */
   | { readonly kind: 'follow'; readonly follow: Follow };
 
+/** What a new menu is called, where it stands, and what fills it. */
 export interface NewMenu {
   readonly name: string;
   readonly place: Place;
@@ -39,7 +40,10 @@ export interface NewMenu {
 }
 
 /** Makes a menu, says where it is meant to stand, and fills it. Its key comes from its name. */
-export function createMenu(context: CommandContext, { name: typed, place, fill = { kind: 'empty' } }: NewMenu): Result<Edit> {
+export function createMenu(
+  context: CommandContext,
+  { name: typed, place, fill = { kind: 'empty' } }: NewMenu,
+): Result<Edit> {
   const { document, random } = context;
   const { site } = document;
   const name = checkLabel(typed);
@@ -54,14 +58,30 @@ export function createMenu(context: CommandContext, { name: typed, place, fill =
     ...(own === undefined ? {} : { own }),
     ...(follow === undefined ? {} : { follow }),
   };
-  const menu: Menu = { id, parent: site.id, key: freeKey(document, name.value), name: name.value, language, description, ...options };
-  const placement = { id: mintId('placement', random), parent: site.id, menu: id, place, templates: null, deviceClasses: [...deviceClasses] };
+  const menu: Menu = {
+    id,
+    parent: site.id,
+    key: freeKey(document, name.value),
+    name: name.value,
+    language,
+    description,
+    ...options,
+  };
+  const placement = {
+    id: mintId('placement', random),
+    parent: site.id,
+    menu: id,
+    place,
+    templates: null,
+    deviceClasses: [...deviceClasses],
+  };
   const filling = fillingOf(context, fill, id);
   const count = filling.reduce((sum, one) => sum + (one.kind === 'addItem' ? one.branch.length : 0), 0);
   if (count > MOST_BROUGHT) return no(refusal('tooMany', { count, what: 'items', most: MOST_BROUGHT }));
   const label = name.value;
   const copied = was === undefined ? null : sentence('menuCopied', { label, was: was.name });
-  const words = copied ?? (count === 0 ? sentence('menuAdded', { label }) : sentence('menuFilled', { label, count }));
+  const words =
+    copied ?? (count === 0 ? sentence('menuAdded', { label }) : sentence('menuFilled', { label, count }));
   return makeEdit(
     context,
     [
@@ -83,7 +103,9 @@ function fillingOf(context: CommandContext, fill: MenuFill, menu: Id): Operation
     const branches = [...childrenOf(items, fill.menu)].map((top) => branchOf(items, top));
     return copiesAt(branches, spot, random, (item) => partsIn(document, item));
   }
-  const pages = [...childrenOf(document.pages, fill.below ?? document.site.id)].filter((id) => document.pages.nodes.get(id)?.state !== 'gone');
+  const pages = [...childrenOf(document.pages, fill.below ?? document.site.id)].filter(
+    (id) => document.pages.nodes.get(id)?.state !== 'gone',
+  );
   return pagesToAdd(context, { pages, depth: fill.depth, spot });
 }
 
@@ -91,7 +113,11 @@ function fillingOf(context: CommandContext, fill: MenuFill, menu: Id): Operation
 export function setMenu(
   context: CommandContext,
   id: Id,
-  set: { readonly description?: string; readonly depthLimit?: number | null; readonly own?: Exclude<Menu['own'], undefined> | null },
+  set: {
+    readonly description?: string;
+    readonly depthLimit?: number | null;
+    readonly own?: Exclude<Menu['own'], undefined> | null;
+  },
 ): Result<Edit> {
   const menu = context.document.menus.nodes.get(id);
   if (menu === undefined) return no(missing('menus', id));
@@ -112,12 +138,26 @@ export function placeMenu(context: CommandContext, id: Id, place: Place): Result
   if (menu === undefined) return no(missing('menus', id));
   const placement = placementOf(document, id);
   if (placement !== null) {
-    return makeEdit(context, [{ kind: 'updatePlacement', id: placement.id, set: { place }, was: { place: placement.place } }], { label: menu.name });
+    return makeEdit(
+      context,
+      [{ kind: 'updatePlacement', id: placement.id, set: { place }, was: { place: placement.place } }],
+      { label: menu.name },
+    );
   }
-  const made = { id: mintId('placement', random), parent: document.site.id, menu: id, place, templates: null, deviceClasses: [...deviceClasses] };
-  return makeEdit(context, [{ kind: 'addPlacement', after: childrenOf(document.placements, document.site.id).last(), branch: [made] }]);
+  const made = {
+    id: mintId('placement', random),
+    parent: document.site.id,
+    menu: id,
+    place,
+    templates: null,
+    deviceClasses: [...deviceClasses],
+  };
+  return makeEdit(context, [
+    { kind: 'addPlacement', after: childrenOf(document.placements, document.site.id).last(), branch: [made] },
+  ]);
 }
 
+/** Gives a menu another name. Its key stays. */
 export function renameMenu(context: CommandContext, id: Id, typed: string): Result<Edit> {
   const name = checkLabel(typed);
   if (!name.ok) return name;
@@ -134,11 +174,22 @@ export function retireMenu(context: CommandContext, id: Id): Result<Edit> {
   if (menu === undefined) return no(missing('menus', id));
   const placed = [...document.placements.nodes.values()].filter((placement) => placement.menu === id);
   const operations: Operation[] = [
-    ...placed.map((one): Operation => ({ kind: 'removePlacement', after: spotOf(document.placements, one.id).after, branch: [one] })),
-    ...[...childrenOf(document.items, id)].map((top): Operation => ({ kind: 'removeItem', after: null, branch: branchOf(document.items, top) })),
+    ...placed.map((one): Operation => ({
+      kind: 'removePlacement',
+      after: spotOf(document.placements, one.id).after,
+      branch: [one],
+    })),
+    ...[...childrenOf(document.items, id)].map((top): Operation => ({
+      kind: 'removeItem',
+      after: null,
+      branch: branchOf(document.items, top),
+    })),
     { kind: 'removeMenu', after: spotOf(document.menus, id).after, branch: [menu] },
   ];
-  return makeEdit(context, operations, { sentence: sentence('menuRemoved', { label: menu.name }), isStored: true });
+  return makeEdit(context, operations, {
+    sentence: sentence('menuRemoved', { label: menu.name }),
+    isStored: true,
+  });
 }
 
 /** A key that no menu of the site has: the name in plain letters, with a number if need be. */
@@ -149,7 +200,10 @@ export function freeKey(document: SiteDocument, name: string): string {
 
 const LONGEST_PLAIN_KEY = 34;
 
-/** A key made from a name in any script: Latin letters without marks, all else as hyphens; `otherwise` if nothing is left or no letter comes first. */
+/**
+ * A key made from a name in any script: Latin letters without marks, all else as hyphens; `otherwise` if
+ * nothing is left or no letter comes first.
+ */
 export function keyFrom(name: string, otherwise: string): string {
   const plain = romanised(name)
     .replaceAll(/[^a-z0-9]+/g, '-')

@@ -9,13 +9,25 @@ import { makeEdit, type CommandContext } from './context.ts';
 import { keyFrom } from './menus.ts';
 
 /** Declares a field of the site's own. Its key, under which its values are delivered, comes from its name. */
-export function declareField(context: CommandContext, { name: typed, type, of }: Pick<OwnField, 'name' | 'type' | 'of'>): Result<Edit> {
+export function declareField(
+  context: CommandContext,
+  { name: typed, type, of }: Pick<OwnField, 'name' | 'type' | 'of'>,
+): Result<Edit> {
   const { document, random } = context;
   const name = checkLabel(typed);
   if (!name.ok) return name;
   const key = keyFrom(name.value, 'field');
-  const field: OwnField = { id: mintId('ownField', random), parent: document.site.id, key, name: name.value, type, of };
-  return makeEdit(context, [{ kind: 'addOwnField', after: childrenOf(document.ownFields, document.site.id).last(), branch: [field] }]);
+  const field: OwnField = {
+    id: mintId('ownField', random),
+    parent: document.site.id,
+    key,
+    name: name.value,
+    type,
+    of,
+  };
+  return makeEdit(context, [
+    { kind: 'addOwnField', after: childrenOf(document.ownFields, document.site.id).last(), branch: [field] },
+  ]);
 }
 
 /** Removes a field. The values stay with their items, and are there again when the field comes back. */
@@ -23,5 +35,7 @@ export function removeField(context: CommandContext, id: Id): Result<Edit> {
   const { document } = context;
   const field = document.ownFields.nodes.get(id);
   if (field === undefined) return no(missing('ownFields', id));
-  return makeEdit(context, [{ kind: 'removeOwnField', after: spotOf(document.ownFields, id).after, branch: [field] }]);
+  return makeEdit(context, [
+    { kind: 'removeOwnField', after: spotOf(document.ownFields, id).after, branch: [field] },
+  ]);
 }

@@ -44,16 +44,29 @@ export function addPageAt(context: CommandContext, typed: string, spot: Spot): R
   return makeEdit(context, [{ kind: 'addPage', after: spot.after, branch: [page] }]);
 }
 
+/** Gives a page another title. */
 export function renamePage(context: CommandContext, id: Id, typed: string): Result<Edit> {
   const page = context.document.pages.nodes.get(id);
   if (page === undefined) return no(missing('pages', id));
   const title = checkLabel(typed);
   if (!title.ok) return title;
-  return makeEdit(context, [{ kind: 'updatePage', id, set: { title: title.value }, was: { title: page.title } }], { label: page.title });
+  return makeEdit(
+    context,
+    [{ kind: 'updatePage', id, set: { title: title.value }, was: { title: page.title } }],
+    { label: page.title },
+  );
 }
 
-/** Puts pages elsewhere in the tree, in their order. With `isAddressMoved`, their addresses follow their new parent, and the old ones are kept to lead there. */
-export function movePages(context: CommandContext, chosen: readonly Id[], spot: Spot, isAddressMoved = false): Result<Edit> {
+/**
+ * Puts pages elsewhere in the tree, in their order. With `isAddressMoved`, their addresses follow their new
+ * parent, and the old ones are kept to lead there.
+ */
+export function movePages(
+  context: CommandContext,
+  chosen: readonly Id[],
+  spot: Spot,
+  isAddressMoved = false,
+): Result<Edit> {
   const { document } = context;
   const ids = topmost(document.pages, chosen);
   let after = anchorOutside(document.pages, spot, new Set(ids));
@@ -61,26 +74,54 @@ export function movePages(context: CommandContext, chosen: readonly Id[], spot: 
   const operations: Operation[] = [];
   for (const id of ids) {
     const page = nodeAt(document.pages, id);
-    operations.push({ kind: 'movePage', id, from: spotOf(document.pages, id), to: { parent: spot.parent, after } });
+    operations.push({
+      kind: 'movePage',
+      id,
+      from: spotOf(document.pages, id),
+      to: { parent: spot.parent, after },
+    });
     after = id;
     if (page.parent === spot.parent) continue;
     operations.push({ kind: 'updatePage', id, set: { since }, was: { since: page.since ?? null } });
-    if (isAddressMoved) operations.push(...readdressing(document, id, addressUnder(document, spot.parent, page.address)));
+    if (isAddressMoved)
+      operations.push(...readdressing(document, id, addressUnder(document, spot.parent, page.address)));
   }
   const [first] = ids;
-  const words = ids.length > 1 ? { sentence: sentence('pagesMoved', { count: ids.length, parent: nameOf(document, 'pages', spot.parent) }) } : {};
-  return makeEdit(context, operations, first === undefined ? {} : { label: nameOf(document, 'pages', first), ...words });
+  const words =
+    ids.length > 1
+      ? {
+          sentence: sentence('pagesMoved', {
+            count: ids.length,
+            parent: nameOf(document, 'pages', spot.parent),
+          }),
+        }
+      : {};
+  return makeEdit(
+    context,
+    operations,
+    first === undefined ? {} : { label: nameOf(document, 'pages', first), ...words },
+  );
 }
 
+/** A direction in which pages can be moved by one step. */
 export type PageStep = 'up' | 'down' | 'in' | 'out';
 
 /** Moves pages a step: along their siblings, into the one before them, out behind their parent. */
-export function stepPages(context: CommandContext, chosen: readonly Id[], step: PageStep, isAddressMoved = false): Result<Edit> {
+export function stepPages(
+  context: CommandContext,
+  chosen: readonly Id[],
+  step: PageStep,
+  isAddressMoved = false,
+): Result<Edit> {
   const { document } = context;
   const { pages } = document;
   const naming = (id: Id): string => nameOf(document, 'pages', id);
   const found: Result<Step> =
-    step === 'in' ? stepIn(pages, chosen, naming) : step === 'out' ? stepOut(pages, chosen, naming) : stepAlong(pages, chosen, step, naming);
+    step === 'in'
+      ? stepIn(pages, chosen, naming)
+      : step === 'out'
+        ? stepOut(pages, chosen, naming)
+        : stepAlong(pages, chosen, step, naming);
   return found.ok ? movePages(context, found.value.ids, found.value.spot, isAddressMoved) : found;
 }
 
@@ -96,24 +137,42 @@ export function setPageState(context: CommandContext, chosen: readonly Id[], sta
     return [{ kind: 'updatePage', id, set: { state, ...back }, was: { state: page.state } }];
   });
   const [first] = chosen;
-  if (operations.length === 0) return no(refusal('changesNothing', { label: first === undefined ? 'it' : nameOf(document, 'pages', first) }));
+  if (operations.length === 0)
+    return no(
+      refusal('changesNothing', { label: first === undefined ? 'it' : nameOf(document, 'pages', first) }),
+    );
   return makeEdit(
     context,
     operations,
-    operations.length > 1 ? { sentence: sentence('pagesState', { count: operations.length, state: phrase(`state${capitalised(state)}`) }) } : {},
+    operations.length > 1
+      ? {
+          sentence: sentence('pagesState', {
+            count: operations.length,
+            state: phrase(`state${capitalised(state)}`),
+          }),
+        }
+      : {},
   );
 }
 
+/** Sets the kind of the chosen pages. */
 export function setPageKind(context: CommandContext, chosen: readonly Id[], kind: PageKind): Result<Edit> {
   const { document } = context;
   const operations = chosen.flatMap((id): Operation[] => {
     const page = document.pages.nodes.get(id);
-    return page === undefined || page.kind === kind ? [] : [{ kind: 'updatePage', id, set: { kind }, was: { kind: page.kind } }];
+    return page === undefined || page.kind === kind
+      ? []
+      : [{ kind: 'updatePage', id, set: { kind }, was: { kind: page.kind } }];
   });
-  return operations.length === 0 ? no(refusal('changesNothing', { label: 'it' })) : makeEdit(context, operations);
+  return operations.length === 0
+    ? no(refusal('changesNothing', { label: 'it' }))
+    : makeEdit(context, operations);
 }
 
-/** Gives a page another address, and those below it that begin with its own; the old ones are kept to lead there. */
+/**
+ * Gives a page another address, and those below it that begin with its own; the old ones are kept to lead
+ * there.
+ */
 export function readdressPage(context: CommandContext, id: Id, typed: string): Result<Edit> {
   const { document } = context;
   const page = document.pages.nodes.get(id);
@@ -130,7 +189,8 @@ function checkPath(document: SiteDocument, id: Id, typed: string): Result<string
   const address = escapedAddress(typed.trim());
   if (!isPagePath(address) || address.length > LONGEST_ADDRESS) return no(refusal('badPath', { address }));
   for (const page of document.pages.nodes.values()) {
-    if (page.id !== id && page.address === address && page.state !== 'gone') return no(refusal('addressTaken', { address, title: page.title }));
+    if (page.id !== id && page.address === address && page.state !== 'gone')
+      return no(refusal('addressTaken', { address, title: page.title }));
   }
   return ok(address);
 }
@@ -141,9 +201,15 @@ function readdressing(document: SiteDocument, id: Id, address: string): Operatio
   return branchOf(document.pages, id).flatMap((page): Operation[] => {
     const isBelow = page.id !== id && page.address.startsWith(`${from.replace(/\/+$/, '')}/`);
     if (page.id !== id && !isBelow) return [];
-    const next = page.id === id ? address : address.replace(/\/+$/, '') + page.address.slice(from.replace(/\/+$/, '').length);
+    const next =
+      page.id === id
+        ? address
+        : address.replace(/\/+$/, '') + page.address.slice(from.replace(/\/+$/, '').length);
     if (next === page.address) return [];
-    const formerAddresses = [...(page.formerAddresses ?? []).filter((one) => one !== next && one !== page.address), page.address].slice(-MOST_FORMER);
+    const formerAddresses = [
+      ...(page.formerAddresses ?? []).filter((one) => one !== next && one !== page.address),
+      page.address,
+    ].slice(-MOST_FORMER);
     return [
       {
         kind: 'updatePage',
@@ -161,19 +227,24 @@ function addressUnder(document: SiteDocument, parent: Id, address: string): stri
   const above = parent === document.site.id ? '' : nodeAt(document.pages, parent).address.replace(/\/+$/, '');
   const last = address.replace(/\/+$/, '').split('/').at(-1) ?? '';
   const wanted = `${above}/${last}`;
-  const isTaken = [...document.pages.nodes.values()].some((page) => page.address === wanted && page.state !== 'gone');
+  const isTaken = [...document.pages.nodes.values()].some(
+    (page) => page.address === wanted && page.state !== 'gone',
+  );
   return isTaken ? address : wanted;
 }
 
 /** Old addresses with the ones that they lead to now, in the order of the pages. O(pages). */
 export function redirectMap(document: SiteDocument): { readonly from: string; readonly to: string }[] {
   const rows: { from: string; to: string }[] = [];
-  const live = new Set([...document.pages.nodes.values()].filter(({ state }) => state !== 'gone').map(({ address }) => address));
+  const live = new Set(
+    [...document.pages.nodes.values()].filter(({ state }) => state !== 'gone').map(({ address }) => address),
+  );
   const stack = [...childrenOf(document.pages, document.site.id)].reverse();
   for (let id = stack.pop(); id !== undefined; id = stack.pop()) {
     const page = nodeAt(document.pages, id);
     // An old address that another page has taken since leads there of itself.
-    for (const from of page.formerAddresses ?? []) if (page.state !== 'gone' && !live.has(from)) rows.push({ from, to: page.address });
+    for (const from of page.formerAddresses ?? [])
+      if (page.state !== 'gone' && !live.has(from)) rows.push({ from, to: page.address });
     stack.push(...[...childrenOf(document.pages, id)].reverse());
   }
   return rows;

@@ -6,7 +6,7 @@ import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { panelOf } from '../model/panelOf.ts';
-import { said } from '../ops/addPart.ts';
+import { partSentence } from '../ops/addPart.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
@@ -15,8 +15,13 @@ import { GRID_COLUMNS, type Part, type PartKind } from '../schema/part.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 
 /** The nearest part of that kind around a part, itself included. */
-export function around({ parts }: SiteDocument, id: Id | null, kind: PartKind): Part | null {
-  for (let part = id === null ? undefined : parts.nodes.get(id); part !== undefined; part = parts.nodes.get(part.parent)) if (part.kind === kind) return part;
+export function enclosing({ parts }: SiteDocument, id: Id | null, kind: PartKind): Part | null {
+  for (
+    let part = id === null ? undefined : parts.nodes.get(id);
+    part !== undefined;
+    part = parts.nodes.get(part.parent)
+  )
+    if (part.kind === kind) return part;
   return null;
 }
 
@@ -42,29 +47,34 @@ export function spanned(cells: readonly Part[], spans: readonly number[]): Opera
 /** Puts the edge of a cell so that it takes that many of the grid's columns; the one behind it gives way. */
 export function shapeCell(context: CommandContext, id: Id, span: number): Result<Edit> {
   const { document } = context;
-  const cell = around(document, id, 'cell');
+  const cell = enclosing(document, id, 'cell');
   if (cell === null) return no(missing('parts', id));
   const { cells, spans } = cellsOf(document, cell.parent);
   const at = cells.indexOf(cell);
   const shaped = shapeCells(spans, at, span);
   if (shaped === spans && span < (cell.span ?? 1)) return no(refusal('narrowestAlready'));
   if (shaped === spans) return no(refusal('widestAlready', { span: cell.span ?? 1, columns: GRID_COLUMNS }));
-  const words = sentence('cellShaped', { label: nameOf(document, 'items', panelOf(document, id)), span: shaped[at] ?? span });
+  const words = sentence('cellShaped', {
+    label: nameOf(document, 'items', panelOf(document, id)),
+    span: shaped[at] ?? span,
+  });
   return makeEdit(context, spanned(cells, shaped), { sentence: words });
 }
 
 /** Adds a cell behind another one: in what is free of the row, else in half of what that cell takes. */
 export function addCell(context: CommandContext, beside: Id): Result<Edit> {
   const { document, random } = context;
-  const row = around(document, beside, 'row');
+  const row = enclosing(document, beside, 'row');
   if (row === null) return no(missing('parts', beside));
   const { cells, spans } = cellsOf(document, row.id);
-  const cell = around(document, beside, 'cell');
+  const cell = enclosing(document, beside, 'cell');
   const at = cell === null ? cells.length - 1 : cells.indexOf(cell);
   const made = spansWithCell(spans, at);
   if (made === null) return no(refusal('noRoom', { columns: GRID_COLUMNS }));
   const part: Part = { id: mintId('part', random), parent: row.id, kind: 'cell', span: made.own };
   // What is free stands at the end of the row.
   const after = made.spans === spans ? (cells.at(-1)?.id ?? null) : (cells[at]?.id ?? null);
-  return makeEdit(context, [...spanned(cells, made.spans), { kind: 'addPart', after, branch: [part] }], { sentence: said('partAdded', document, part) });
+  return makeEdit(context, [...spanned(cells, made.spans), { kind: 'addPart', after, branch: [part] }], {
+    sentence: partSentence('partAdded', document, part),
+  });
 }

@@ -23,7 +23,10 @@ export function panelCopies(copyOf: ReadonlyMap<Id, Id>, partsOf: PartsOf, rando
   });
 }
 
-/** The operations that add whole rows of parts, given in preorder, to the panel of an item, behind what is there. */
+/**
+ * The operations that add whole rows of parts, given in preorder, to the panel of an item, behind what is
+ * there.
+ */
 export function additions(parts: readonly Part[], owner: Id, behind: Id | null = null): Operation[] {
   const operations: { kind: 'addPart'; after: Id | null; branch: Part[] }[] = [];
   let after = behind;
@@ -47,7 +50,12 @@ export function removal({ parts }: SiteDocument, id: Id): Operation {
 export function panelHandedOn({ parts }: SiteDocument, from: Id, to: Id): Operation[] {
   let after: Id | null = childrenOf(parts, to).last();
   return [...childrenOf(parts, from)].map((row): Operation => {
-    const operation: Operation = { kind: 'movePart', id: row, from: spotOf(parts, row), to: { parent: to, after } };
+    const operation: Operation = {
+      kind: 'movePart',
+      id: row,
+      from: spotOf(parts, row),
+      to: { parent: to, after },
+    };
     after = row;
     return operation;
   });
@@ -57,15 +65,23 @@ export function panelHandedOn({ parts }: SiteDocument, from: Id, to: Id): Operat
 export function groupsLed({ parts }: SiteDocument, standIns: ReadonlyMap<Id, Id>): Operation[] {
   return [...parts.nodes.values()].flatMap(({ id, item }): Operation[] => {
     const other = item === undefined ? undefined : standIns.get(item);
-    return other === undefined || item === undefined ? [] : [{ kind: 'updatePart', id, set: { item: other }, was: { item } }];
+    return other === undefined || item === undefined
+      ? []
+      : [{ kind: 'updatePart', id, set: { item: other }, was: { item } }];
   });
 }
 
-/** Parts, in preorder, without those that name pages or menus that are not there, and without what stands in them. */
+/**
+ * Parts, in preorder, without those that name pages or menus that are not there, and without what stands in
+ * them.
+ */
 export function withoutLost({ pages, menus }: SiteDocument, parts: readonly Part[]): Part[] {
   const left = new Set<Id>();
   return parts.filter((part) => {
-    const isLost = left.has(part.parent) || pagesNamed(part).some((page) => !pages.nodes.has(page)) || (part.menu !== undefined && !menus.nodes.has(part.menu));
+    const isLost =
+      left.has(part.parent) ||
+      pagesNamed(part).some((page) => !pages.nodes.has(page)) ||
+      (part.menu !== undefined && !menus.nodes.has(part.menu));
     if (isLost) left.add(part.id);
     return !isLost;
   });

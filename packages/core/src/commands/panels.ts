@@ -14,7 +14,8 @@ export function keepInColumn(context: CommandContext, group: Id, column: number 
   const above = item === undefined ? undefined : items.nodes.get(item.parent);
   if (item === undefined || above === undefined) return no(refusal('nothingChosen'));
   const before = above.dropdown;
-  if (before?.form !== 'panel') return no(refusal('changesNothing', { label: labelOf(context.document, item) }));
+  if (before?.form !== 'panel')
+    return no(refusal('changesNothing', { label: labelOf(context.document, item) }));
   const { [group]: _, ...rest } = before.panel?.kept ?? {};
   const kept = column === null ? rest : { ...rest, [group]: column };
   return setItems(context, [above.id], { dropdown: dropdownWith(before, { panel: { kept } }) });

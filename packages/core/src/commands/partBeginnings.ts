@@ -10,7 +10,10 @@ import { partWords, type Part, type PartKind } from '../schema/part.ts';
 import type { CommandContext } from './context.ts';
 
 /** What a part is made with when somebody adds it, until they say otherwise. */
-export type Beginning = (context: CommandContext, owner: Id) => readonly Omit<Part, 'id' | 'parent'>[] | Refusal;
+export type Beginning = (
+  context: CommandContext,
+  owner: Id,
+) => readonly Omit<Part, 'id' | 'parent'>[] | Refusal;
 
 const NEWEST = { depth: 20, order: 'date', limit: 3 } as const;
 
@@ -29,12 +32,20 @@ export const beginnings: Readonly<Partial<Record<PartKind, Beginning>>> = {
   heading: () => [{ kind: 'heading', text: 'Heading' }],
   text: () => [{ kind: 'text', body: [{ kind: 'paragraph', runs: [{ text: 'Text' }] }] }],
   picture: () => [{ kind: 'picture' }],
-  button: ({ document }, owner) => [{ kind: 'button', text: `All of ${nameOf(document, 'items', owner)}`, destination: ledTo(document, owner) }],
+  button: ({ document }, owner) => [
+    {
+      kind: 'button',
+      text: `All of ${nameOf(document, 'items', owner)}`,
+      destination: ledTo(document, owner),
+    },
+  ],
   divider: () => [{ kind: 'divider' }],
   search: () => [{ kind: 'search', text: 'Search', address: '/search', parameter: 'q' }],
   pages: ({ document }, owner) => {
     const destination = ledTo(document, owner);
-    return [{ kind: 'pages', source: { page: destination.kind === 'page' ? destination.page : null, ...NEWEST } }];
+    return [
+      { kind: 'pages', source: { page: destination.kind === 'page' ? destination.page : null, ...NEWEST } },
+    ];
   },
   menu({ document }, owner) {
     const own = menuOf(document, owner).id;

@@ -3,6 +3,7 @@ import { no, ok, type Result } from '../base/result.ts';
 
 /** What a person may be in a site; each may all that the one before it may. */
 export const roles = ['reader', 'editor', 'publisher', 'owner'] as const;
+/** What somebody may do on a site. */
 export type Role = (typeof roles)[number];
 
 /** Who acts. The name is shown to others; sign-in fills it in when it exists. */
@@ -21,10 +22,13 @@ const needed = {
   archive: { role: 'owner', doing: 'back up or restore it' },
 } as const satisfies Record<string, { role: Role; doing: string }>;
 
+/** Something that needs a permission. */
 export type Intent = keyof typeof needed;
 
 /** The one place where leave is asked, by buttons and by the server alike. */
 export function can(actor: Actor, intent: Intent): Result<Intent> {
   const { role, doing } = needed[intent];
-  return roles.indexOf(actor.role) >= roles.indexOf(role) ? ok(intent) : no(refusal('mayNot', { doing, role }));
+  return roles.indexOf(actor.role) >= roles.indexOf(role)
+    ? ok(intent)
+    : no(refusal('mayNot', { doing, role }));
 }

@@ -23,8 +23,9 @@ export interface PlannedPage {
 }
 
 /**
- * Adds a page that does not exist yet, as a draft placeholder, and an item that leads to it. Its key is the address that it will have as
- * far as one can tell: the next reading of the site's pages that names this address makes it real.
+ * Adds a page that does not exist yet, as a draft placeholder, and an item that leads to it. Its key is the
+ * address that it will have as far as one can tell: the next reading of the site's pages that names this
+ * address makes it real.
  */
 export function planPage(context: CommandContext, { title: typed, under, spot }: PlannedPage): Result<Edit> {
   const { document, random } = context;
@@ -36,23 +37,52 @@ export function planPage(context: CommandContext, { title: typed, under, spot }:
   const after = childrenOf(document.pages, parent).last();
   const known = latestSince(document);
   const address = freeAddress(document, under, title.value);
-  const page: Page = { id, parent, key: address, kind: 'page', title: title.value, address, state: 'draft', language: null, template: null, planned: true };
+  const page: Page = {
+    id,
+    parent,
+    key: address,
+    kind: 'page',
+    title: title.value,
+    address,
+    state: 'draft',
+    language: null,
+    template: null,
+    planned: true,
+  };
   const item: Item = {
     id: mintId('item', random),
     parent: spot.parent,
     label: null,
     destination: { kind: 'page', page: id, anchor: null },
     opensNewTab: false,
-    agreed: { title: title.value, address, parent, after, kind: 'page', state: 'draft', planned: true, ...(known > 0 ? { known } : {}) },
+    agreed: {
+      title: title.value,
+      address,
+      parent,
+      after,
+      kind: 'page',
+      state: 'draft',
+      planned: true,
+      ...(known > 0 ? { known } : {}),
+    },
   };
-  const words = sentence('pagePlanned', { label: title.value, parent: nameOf(document, 'items', spot.parent) });
-  const operations = [{ kind: 'addPage', after, branch: [page] } as const, { kind: 'addItem', after: spot.after, branch: [item] } as const];
+  const words = sentence('pagePlanned', {
+    label: title.value,
+    parent: nameOf(document, 'items', spot.parent),
+  });
+  const operations = [
+    { kind: 'addPage', after, branch: [page] } as const,
+    { kind: 'addItem', after: spot.after, branch: [item] } as const,
+  ];
   return makeEdit(context, operations, { sentence: words });
 }
 
 /** An address below the parent's that no page has, made of the title. */
 export function freeAddress(document: SiteDocument, under: Id | null, title: string): string {
-  const above = under === null ? '' : (document.pages.nodes.get(under)?.address.split(/[?#]/)[0] ?? '').replace(/\/+$/, '');
+  const above =
+    under === null
+      ? ''
+      : (document.pages.nodes.get(under)?.address.split(/[?#]/)[0] ?? '').replace(/\/+$/, '');
   const taken = new Set<string>();
   for (const { address, key } of document.pages.nodes.values()) taken.add(address).add(key);
   return firstFree(`${above}/${keyFrom(title, 'page')}`, (address) => taken.has(address));

@@ -6,45 +6,63 @@ import type { Destination } from '../schema/item.ts';
 import type { PartSketch, PortableSketch } from '../schema/preset.ts';
 import type { RichText } from '../schema/richText.ts';
 
-type Led = (to: Destination) => Destination;
+type Convert = (to: Destination) => Destination;
 
 /**
- * A panel as it can go from one site to another: pages by their addresses, menus by their keys. Uploaded pictures stay where they are; a part for one goes along and waits for
- * another. As deep as a panel.
+ * A panel as it can go from one site to another: pages by their addresses, menus by their keys. Uploaded
+ * pictures stay where they are; a part for one goes along and waits for another. As deep as a panel.
  */
 export function portablePanel(document: SiteDocument, rows: readonly PartSketch[]): PortableSketch[] {
   const addressOf = (page: Id): string => document.pages.nodes.get(page)?.address ?? '/';
-  const led: Led = (to) =>
-    to.kind === 'page' ? { kind: 'address', address: `${addressOf(to.page)}${to.anchor === null ? '' : `#${encodeURIComponent(to.anchor)}`}` } : to;
+  const convert: Convert = (to) =>
+    to.kind === 'page'
+      ? {
+          kind: 'address',
+          address: `${addressOf(to.page)}${to.anchor === null ? '' : `#${encodeURIComponent(to.anchor)}`}`,
+        }
+      : to;
   return rows.map(({ picture: _, source, menu, parts, ...sketch }) => ({
-    ...withLinks(sketch, led),
-    ...(source === undefined ? {} : { source: { ...source, page: source.page === null ? null : addressOf(source.page) } }),
+    ...withLinks(sketch, convert),
+    ...(source === undefined
+      ? {}
+      : { source: { ...source, page: source.page === null ? null : addressOf(source.page) } }),
     ...(menu === undefined ? {} : { menu: document.menus.nodes.get(menu)?.key ?? menu }),
     ...(parts === undefined ? {} : { parts: portablePanel(document, parts) }),
   }));
 }
 
 /**
- * The same back on a site: parts that name a menu, or look below a page, that is not there are left out, and so are searches at an address that
- * no link may lead to; a link to such an address waits for another one.
+ * The same back on a site: parts that name a menu, or look below a page, that is not there are left out, and
+ * so are searches at an address that no link may lead to; a link to such an address waits for another one.
  */
-export function panelOnSite(document: SiteDocument, index: PageIndex, rows: readonly PortableSketch[]): PartSketch[] {
-  const led: Led = (to) => {
+export function panelOnSite(
+  document: SiteDocument,
+  index: PageIndex,
+  rows: readonly PortableSketch[],
+): PartSketch[] {
+  const convert: Convert = (to) => {
     const page = to.kind === 'address' ? index.byAddress(to.address) : null;
     if (to.kind === 'address' && page === null && !isSafeAddress(to.address)) return { kind: 'undecided' };
     if (to.kind !== 'address' || page === null) return to;
     const [, anchor] = /#(.+)$/.exec(to.address) ?? [];
-    return { kind: 'page', page: page.id, anchor: anchor === undefined ? null : decoded(anchor).slice(0, 200) };
+    return {
+      kind: 'page',
+      page: page.id,
+      anchor: anchor === undefined ? null : decoded(anchor).slice(0, 200),
+    };
   };
   return rows.flatMap(({ source, menu, parts, ...sketch }): PartSketch[] => {
     const below = source == null || source.page === null ? null : index.byAddress(source.page);
-    const shown = menu === undefined ? undefined : [...document.menus.nodes.values()].find(({ key }) => key === menu)?.id;
-    const isLost = (source != null && source.page !== null && below === null) || (menu !== undefined && shown === undefined);
+    const shown =
+      menu === undefined ? undefined : [...document.menus.nodes.values()].find(({ key }) => key === menu)?.id;
+    const isLost =
+      (source != null && source.page !== null && below === null) ||
+      (menu !== undefined && shown === undefined);
     const isUnsafe = sketch.address != null && !isSafeAddress(sketch.address);
     if (isLost || isUnsafe) return [];
     return [
       {
-        ...withLinks(sketch, led),
+        ...withLinks(sketch, convert),
         ...(source === undefined ? {} : { source: { ...source, page: below?.id ?? null } }),
         ...(shown === undefined ? {} : { menu: shown }),
         ...(parts === undefined ? {} : { parts: panelOnSite(document, index, parts) }),
@@ -54,14 +72,22 @@ export function panelOnSite(document: SiteDocument, index: PageIndex, rows: read
 }
 
 /** With each link in it led elsewhere: its own, and those in its text. */
-function withLinks<S extends { readonly destination?: Destination; readonly body?: RichText }>(sketch: S, led: Led): S {
+function withLinks<S extends { readonly destination?: Destination; readonly body?: RichText }>(
+  sketch: S,
+  convert: Convert,
+): S {
   const { destination, body } = sketch;
   return {
     ...sketch,
-    ...(destination === undefined ? {} : { destination: led(destination) }),
+    ...(destination === undefined ? {} : { destination: convert(destination) }),
     ...(body === undefined
       ? {}
-      : { body: body.map((block) => ({ ...block, runs: block.runs.map((run) => (run.to === undefined ? run : { ...run, to: led(run.to) })) })) }),
+      : {
+          body: body.map((block) => ({
+            ...block,
+            runs: block.runs.map((run) => (run.to === undefined ? run : { ...run, to: convert(run.to) })),
+          })),
+        }),
   };
 }
 

@@ -24,6 +24,7 @@ export interface PresetFor {
   readonly page: Id | null;
 }
 
+/** A preset that ships with the product. */
 export interface ShippedPreset {
   readonly key: string;
   readonly name: string;
@@ -40,13 +41,25 @@ const leading = (page: Id | null): Pick<PartSketch, 'destination'> => ({
 
 /** The presets that come with the application. Each shows all children, whatever their number. */
 export const shippedPresets: readonly ShippedPreset[] = [
-  { key: 'columns', name: 'Link columns', about: 'All groups, balanced in four columns', rowsFor: () => [row(cell(12, groups(4)))] },
+  {
+    key: 'columns',
+    name: 'Link columns',
+    about: 'All groups, balanced in four columns',
+    rowsFor: () => [row(cell(12, groups(4)))],
+  },
   {
     key: 'picture',
     name: 'Columns and a picture',
     about: 'Three columns of groups beside a picture that reaches the edge',
     rowsFor: () => [
-      row(cell(9, groups(3)), cell(3, { kind: 'picture', isBled: true, isOrnament: true, ratio: '4/3' }, { kind: 'heading', text: 'What the picture shows' })),
+      row(
+        cell(9, groups(3)),
+        cell(
+          3,
+          { kind: 'picture', isBled: true, isOrnament: true, ratio: '4/3' },
+          { kind: 'heading', text: 'What the picture shows' },
+        ),
+      ),
     ],
   },
   {
@@ -54,7 +67,14 @@ export const shippedPresets: readonly ShippedPreset[] = [
     name: 'Cards',
     about: 'The newest pages as cards, the groups below them',
     rowsFor: ({ page }) => [
-      row(cell(12, { kind: 'pages', look: 'cards', columns: 4, source: { page, depth: 20, order: 'date', limit: 4 } })),
+      row(
+        cell(12, {
+          kind: 'pages',
+          look: 'cards',
+          columns: 4,
+          source: { page, depth: 20, order: 'date', limit: 4 },
+        }),
+      ),
       row(cell(12, { kind: 'divider' }, groups(4))),
     ],
   },
@@ -71,7 +91,9 @@ export const shippedPresets: readonly ShippedPreset[] = [
           ...(at < children ? [{ kind: 'group' as const, child: at }] : []),
         ),
       );
-      return children > count ? [row(...cells), row(cell(12, { kind: 'divider' }, groups(4)))] : [row(...cells)];
+      return children > count
+        ? [row(...cells), row(cell(12, { kind: 'divider' }, groups(4)))]
+        : [row(...cells)];
     },
   },
   {
@@ -80,9 +102,15 @@ export const shippedPresets: readonly ShippedPreset[] = [
     about: 'A tab for each group, its links in it',
     rowsFor: ({ children }) => {
       const count = Math.min(8, children);
-      const tabs = Array.from({ length: count }, (_, at): PartSketch => ({ kind: 'tab', child: at, parts: [{ kind: 'group', child: at, heading: 'none' }] }));
+      const tabs = Array.from({ length: count }, (_, at): PartSketch => ({
+        kind: 'tab',
+        child: at,
+        parts: [{ kind: 'group', child: at, heading: 'none' }],
+      }));
       const rest = children > count ? [row(cell(12, groups(4)))] : [];
-      return count === 0 ? [row(cell(12, groups(4)))] : [row(cell(12, { kind: 'tabs', parts: tabs })), ...rest];
+      return count === 0
+        ? [row(cell(12, groups(4)))]
+        : [row(cell(12, { kind: 'tabs', parts: tabs })), ...rest];
     },
   },
   {
@@ -103,8 +131,14 @@ export const shippedPresets: readonly ShippedPreset[] = [
   },
 ];
 
-/** Composes the panel of an item by a preset, with its children poured in; what was there before gives way. */
-export function usePreset(context: CommandContext, owner: Id, of: ShippedPreset | { readonly preset: Id }): Result<Edit> {
+/**
+ * Composes the panel of an item by a preset, with its children poured in; what was there before gives way.
+ */
+export function usePreset(
+  context: CommandContext,
+  owner: Id,
+  of: ShippedPreset | { readonly preset: Id },
+): Result<Edit> {
   const { document, random } = context;
   const item = document.items.nodes.get(owner);
   if (item === undefined) return no(missing('items', owner));
@@ -112,7 +146,11 @@ export function usePreset(context: CommandContext, owner: Id, of: ShippedPreset 
   const children = [...childrenOf(document.items, owner)];
   const own = 'preset' in of ? document.presets.nodes.get(of.preset) : undefined;
   if ('preset' in of && own === undefined) return no(missing('presets', of.preset));
-  const rows = own?.rows ?? ('rowsFor' in of ? of.rowsFor({ children: children.length, page: destination.kind === 'page' ? destination.page : null }) : []);
+  const rows =
+    own?.rows ??
+    ('rowsFor' in of
+      ? of.rowsFor({ children: children.length, page: destination.kind === 'page' ? destination.page : null })
+      : []);
   const parts = withoutLost(
     document,
     partsFrom(document, rows, owner, children, () => mintId('part', random)),
@@ -124,8 +162,17 @@ export function usePreset(context: CommandContext, owner: Id, of: ShippedPreset 
   });
 }
 
-/** Parts made of sketches, in preorder, as rows of an item. A group whose child is not there is left out; a tab is called by its child. */
-export function partsFrom(document: SiteDocument, rows: readonly PartSketch[], owner: Id, children: readonly Id[], mint: () => Id): Part[] {
+/**
+ * Parts made of sketches, in preorder, as rows of an item. A group whose child is not there is left out; a
+ * tab is called by its child.
+ */
+export function partsFrom(
+  document: SiteDocument,
+  rows: readonly PartSketch[],
+  owner: Id,
+  children: readonly Id[],
+  mint: () => Id,
+): Part[] {
   const made: Part[] = [];
   const stack = rows.toReversed().map((sketch) => ({ sketch, parent: owner }));
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
@@ -155,7 +202,11 @@ export function panelSketch(document: SiteDocument, owner: Id): PartSketch[] {
       const { id: _, parent: __, item, ...facts } = nodeAt(document.parts, id);
       const child = item === undefined ? undefined : places.get(item);
       if (facts.kind === 'group' && child === undefined) return null;
-      return { ...facts, ...(child === undefined ? {} : { child }), ...(parts.length === 0 ? {} : { parts }) };
+      return {
+        ...facts,
+        ...(child === undefined ? {} : { child }),
+        ...(parts.length === 0 ? {} : { parts }),
+      };
     },
   );
 }
@@ -170,17 +221,25 @@ export function savePreset(context: CommandContext, owner: Id, typed: string): R
   if (rows.length === 0) return no(refusal('noParts', { label }));
   const preset = { id: mintId('preset', random), parent: document.site.id, name: name.value, rows };
   const after = childrenOf(document.presets, document.site.id).last();
-  return makeEdit(context, [{ kind: 'addPreset', after, branch: [preset] }], { sentence: sentence('presetSaved', { label, preset: name.value }) });
+  return makeEdit(context, [{ kind: 'addPreset', after, branch: [preset] }], {
+    sentence: sentence('presetSaved', { label, preset: name.value }),
+  });
 }
 
+/** Gives a preset another name. */
 export function renamePreset(context: CommandContext, id: Id, typed: string): Result<Edit> {
   const preset = context.document.presets.nodes.get(id);
   if (preset === undefined) return no(missing('presets', id));
   const name = presetName(context.document, typed, id);
   if (!name.ok) return name;
-  return makeEdit(context, [{ kind: 'updatePreset', id, set: { name: name.value }, was: { name: preset.name } }], { label: preset.name });
+  return makeEdit(
+    context,
+    [{ kind: 'updatePreset', id, set: { name: name.value }, was: { name: preset.name } }],
+    { label: preset.name },
+  );
 }
 
+/** Deletes a preset. Panels made from it stay. */
 export function removePreset(context: CommandContext, id: Id): Result<Edit> {
   const { presets } = context.document;
   const preset = presets.nodes.get(id);
@@ -191,7 +250,8 @@ export function removePreset(context: CommandContext, id: Id): Result<Edit> {
 function presetName({ presets }: SiteDocument, typed: string, own: Id | null): Result<string> {
   const name = checkLabel(typed);
   if (!name.ok) return name;
-  if (name.value.length > LONGEST_PRESET_NAME) return no(refusal('tooLong', { what: 'a name', length: name.value.length, most: LONGEST_PRESET_NAME }));
+  if (name.value.length > LONGEST_PRESET_NAME)
+    return no(refusal('tooLong', { what: 'a name', length: name.value.length, most: LONGEST_PRESET_NAME }));
   const other = [...presets.nodes.values()].find((one) => one.id !== own && one.name === name.value);
   return other === undefined ? name : no(refusal('keyTaken', { key: name.value, name: other.name }));
 }

@@ -12,7 +12,14 @@ import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { settingPhrase } from '../ops/updateItem.ts';
-import { CLASSES_PATTERN, LONGEST_BADGE, LONGEST_DESCRIPTION, LONGEST_TOOLTIP, settingNames, type SettingName } from '../schema/settings.ts';
+import {
+  CLASSES_PATTERN,
+  LONGEST_BADGE,
+  LONGEST_DESCRIPTION,
+  LONGEST_TOOLTIP,
+  settingNames,
+  type SettingName,
+} from '../schema/settings.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { faceUpdate, type FaceChanges } from './faceUpdate.ts';
 
@@ -35,8 +42,12 @@ export function setItems(context: CommandContext, chosen: readonly Id[], typed: 
   }
   const [first = ''] = chosen;
   const what = phrasesFor(Object.keys(checked.value) as AlikeName[]);
-  const words = operations.length > 1 ? { sentence: sentence('itemsChanged', { what, count: operations.length }) } : {};
-  return makeEdit(context, operations, { label: nameOf(document, document.items.nodes.has(first) ? 'items' : 'sharedLinks', first), ...words });
+  const words =
+    operations.length > 1 ? { sentence: sentence('itemsChanged', { what, count: operations.length }) } : {};
+  return makeEdit(context, operations, {
+    label: nameOf(document, document.items.nodes.has(first) ? 'items' : 'sharedLinks', first),
+    ...words,
+  });
 }
 
 function phrasesFor(names: readonly AlikeName[]): Phrase[] {
@@ -57,7 +68,8 @@ function checkSettings(typed: ItemChanges): Result<ItemChanges> {
   }
   if (typed.cssClass != null) {
     const given = plainLine(typed.cssClass);
-    if (given !== '' && !new RegExp(CLASSES_PATTERN, 'u').test(given)) return no(refusal('badClass', { given }));
+    if (given !== '' && !new RegExp(CLASSES_PATTERN, 'u').test(given))
+      return no(refusal('badClass', { given }));
     set.cssClass = given === '' ? null : given;
   }
   if (typed.badge != null) {
@@ -67,12 +79,14 @@ function checkSettings(typed: ItemChanges): Result<ItemChanges> {
     set.badge = text === '' ? null : { ...typed.badge, text };
   }
   for (const name of ['hiddenOn', 'branchHiddenOn'] as const) if (typed[name]?.length === 0) set[name] = null;
-  for (const name of ['activation', 'own'] as const) if (typed[name] != null && Object.keys(typed[name]).length === 0) set[name] = null;
+  for (const name of ['activation', 'own'] as const)
+    if (typed[name] != null && Object.keys(typed[name]).length === 0) set[name] = null;
   return ok(set as ItemChanges);
 }
 
 function badgeProblem(text: string, colors: readonly string[]): Refusal | null {
-  if (text.length > LONGEST_BADGE) return refusal('tooLong', { what: 'a badge', length: text.length, most: LONGEST_BADGE });
+  if (text.length > LONGEST_BADGE)
+    return refusal('tooLong', { what: 'a badge', length: text.length, most: LONGEST_BADGE });
   const color = colors.find((one) => !/^#[0-9a-f]{6}$/.test(one));
   return color === undefined ? null : refusal('badColor', { color });
 }
@@ -81,7 +95,10 @@ function badgeProblem(text: string, colors: readonly string[]): Refusal | null {
 export type AlikeName = SettingName | 'opensNewTab';
 export const alikeNames: readonly AlikeName[] = ['opensNewTab', ...settingNames];
 
-/** Those of an item's settings that its siblings have otherwise, with how many do. Siblings that show a shared link are left alone. */
+/**
+ * Those of an item's settings that its siblings have otherwise, with how many do. Siblings that show a shared
+ * link are left alone.
+ */
 export function unlikeSiblings({ document }: Pick<CommandContext, 'document'>, id: Id): Map<AlikeName, Id[]> {
   const item = nodeAt(document.items, id);
   const face = faceOf(document, item);
@@ -90,7 +107,9 @@ export function unlikeSiblings({ document }: Pick<CommandContext, 'document'>, i
     .filter((one) => one !== item && one.link === undefined);
   const found = new Map<AlikeName, Id[]>();
   for (const name of alikeNames) {
-    const unlike = siblings.filter((one) => !isEqual(one[name] ?? null, face[name] ?? null)).map((one) => one.id);
+    const unlike = siblings
+      .filter((one) => !isEqual(one[name] ?? null, face[name] ?? null))
+      .map((one) => one.id);
     if (unlike.length > 0) found.set(name, unlike);
   }
   return found;
@@ -105,10 +124,14 @@ export function makeAlike(context: CommandContext, id: Id, names: readonly Alike
   const unlike = unlikeSiblings(context, id);
   const sets = new Map<Id, Record<string, unknown>>();
   for (const name of names) {
-    for (const sibling of unlike.get(name) ?? []) sets.set(sibling, { ...sets.get(sibling), [name]: face[name] ?? null });
+    for (const sibling of unlike.get(name) ?? [])
+      sets.set(sibling, { ...sets.get(sibling), [name]: face[name] ?? null });
   }
   const label = nameOf(document, 'items', id);
   if (sets.size === 0) return no(refusal('noneSaid', { label }));
   const operations = [...sets].map(([sibling, set]) => faceUpdate(document, sibling, set as FaceChanges));
-  return makeEdit(context, operations, { sentence: sentence('madeAlike', { count: sets.size, label, what: phrasesFor(names) }), label });
+  return makeEdit(context, operations, {
+    sentence: sentence('madeAlike', { count: sets.size, label, what: phrasesFor(names) }),
+    label,
+  });
 }

@@ -27,20 +27,34 @@ export function shareItem(context: CommandContext, id: Id): Result<Edit> {
   const { parent: _, link: __, ...face } = item;
   const link = mintId('sharedLink', random);
   const operations: Operation[] = [
-    { kind: 'addSharedLink', after: lastLink(context), branch: [{ ...face, id: link, parent: document.site.id }] },
-    { kind: 'updateItem', id, set: { ...bare(item), link }, was: { ...valuesOf(item, bare(item)), link: null } },
+    {
+      kind: 'addSharedLink',
+      after: lastLink(context),
+      branch: [{ ...face, id: link, parent: document.site.id }],
+    },
+    {
+      kind: 'updateItem',
+      id,
+      set: { ...bare(item), link },
+      was: { ...valuesOf(item, bare(item)), link: null },
+    },
   ];
   return makeEdit(context, operations, { sentence: sentence('linkShared', { label }) });
 }
 
 /** What an item has of its own when it shows a shared link: nothing. */
 function bare(item: Item): FaceChanges {
-  const settings = Object.fromEntries(settingNames.filter((name) => item[name] !== undefined).map((name) => [name, null]));
+  const settings = Object.fromEntries(
+    settingNames.filter((name) => item[name] !== undefined).map((name) => [name, null]),
+  );
   return { label: null, destination: { kind: 'none' }, opensNewTab: false, agreed: null, ...settings };
 }
 
 /** A shared link of its own, shown by nothing yet: to a page, or to an address as it is typed. */
-export function createLink(context: CommandContext, made: { readonly page: Id } | { readonly label: string; readonly address: string }): Result<Edit> {
+export function createLink(
+  context: CommandContext,
+  made: { readonly page: Id } | { readonly label: string; readonly address: string },
+): Result<Edit> {
   const { document, random } = context;
   if ('page' in made && !document.pages.nodes.has(made.page)) return no(missing('pages', made.page));
   const face = 'page' in made ? ok(pageFace(document, made.page)) : typedFace(made.label, made.address);
@@ -65,7 +79,15 @@ function lastLink({ document }: CommandContext): Id | null {
 export function addShared(context: CommandContext, link: Id, spot: Spot): Result<Edit> {
   if (!context.document.sharedLinks.nodes.has(link)) return no(missing('sharedLinks', link));
   const id = mintId('item', context.random);
-  const item: Item = { id, parent: spot.parent, label: null, destination: { kind: 'none' }, opensNewTab: false, agreed: null, link };
+  const item: Item = {
+    id,
+    parent: spot.parent,
+    label: null,
+    destination: { kind: 'none' },
+    opensNewTab: false,
+    agreed: null,
+    link,
+  };
   return makeEdit(context, [{ kind: 'addItem', after: spot.after, branch: [item] }]);
 }
 
@@ -81,11 +103,23 @@ export function detachItem(context: CommandContext, id: Id): Result<Edit> {
 function detaching({ document }: CommandContext, item: Item, link: Id): Operation {
   const { id: _, parent: __, ...face } = nodeAt(document.sharedLinks, link);
   const set: FaceChanges = face;
-  return { kind: 'updateItem', id: item.id, set: { ...set, link: null }, was: { ...valuesOf(item, set), link } };
+  return {
+    kind: 'updateItem',
+    id: item.id,
+    set: { ...set, link: null },
+    was: { ...valuesOf(item, set), link },
+  };
 }
 
-/** Removes a shared link. `users` says what becomes of the items that show it; without it, that there are any is refused. */
-export function removeLink(context: CommandContext, link: Id, users: 'refuse' | 'detach' = 'refuse'): Result<Edit> {
+/**
+ * Removes a shared link. `users` says what becomes of the items that show it; without it, that there are any
+ * is refused.
+ */
+export function removeLink(
+  context: CommandContext,
+  link: Id,
+  users: 'refuse' | 'detach' = 'refuse',
+): Result<Edit> {
   const { document } = context;
   const node = document.sharedLinks.nodes.get(link);
   if (node === undefined) return no(missing('sharedLinks', link));

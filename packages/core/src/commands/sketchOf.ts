@@ -9,20 +9,27 @@ import { portablePanel } from './portablePanel.ts';
 import { panelSketch } from './presets.ts';
 import { mapTree } from '../walk/mapTree.ts';
 
-/** Items, with those below them, as formats write them: pages by their address, shared links by what they show. O(items). */
+/**
+ * Items, with those below them, as formats write them: pages by their address, shared links by what they
+ * show. O(items).
+ */
 export function sketchOf(document: SiteDocument, items: Iterable<Id>): Sketch[] {
   return mapTree<Id, Sketch>(
     items,
     (id) => childrenOf(document.items, id),
     (id, children) => {
       const face = faceOf(document, nodeAt(document.items, id));
-      const settings: Settings = Object.fromEntries(settingNames.filter((name) => face[name] !== undefined).map((name) => [name, face[name]]));
+      const settings: Settings = Object.fromEntries(
+        settingNames.filter((name) => face[name] !== undefined).map((name) => [name, face[name]]),
+      );
       return {
         label: labelOf(document, face),
         target: targetOf(document, face),
         ...(face.opensNewTab ? { opensNewTab: true } : {}),
         ...(Object.keys(settings).length === 0 ? {} : { settings }),
-        ...(childrenOf(document.parts, id).size === 0 ? {} : { panel: portablePanel(document, panelSketch(document, id)) }),
+        ...(childrenOf(document.parts, id).size === 0
+          ? {}
+          : { panel: portablePanel(document, panelSketch(document, id)) }),
         children,
       };
     },
@@ -43,7 +50,10 @@ function targetOf(document: SiteDocument, { destination }: Face): SketchTarget {
       return destination;
     case 'page': {
       const { address } = nodeAt(document.pages, destination.page);
-      return { kind: 'address', address: destination.anchor === null ? address : `${address}#${destination.anchor}` };
+      return {
+        kind: 'address',
+        address: destination.anchor === null ? address : `${address}#${destination.anchor}`,
+      };
     }
   }
 }

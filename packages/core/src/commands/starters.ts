@@ -3,13 +3,17 @@ import type { SiteDocument } from '../model/document.ts';
 import type { Sketch } from '../model/sketch.ts';
 import type { Page } from '../schema/page.ts';
 
-/** A typical tree of a menu. `like` are other words for the same; a page that is called or addressed so is meant. */
+/**
+ * A typical tree of a menu. `like` are other words for the same; a page that is called or addressed so is
+ * meant.
+ */
 interface StarterItem {
   readonly label: string;
   readonly like?: readonly string[];
   readonly children?: readonly StarterItem[];
 }
 
+/** A menu to start from: its name, and its items as a sketch. */
 export interface Starter {
   readonly key: string;
   readonly name: string;
@@ -17,10 +21,20 @@ export interface Starter {
   readonly items: readonly StarterItem[];
 }
 
-const help: StarterItem = { label: 'Help', like: ['customer service', 'faq', 'questions', 'help and advice'] };
-const contact: StarterItem = { label: 'Contact', like: ['contact us', 'get in touch', 'write to us', 'where to find us'] };
-const about: StarterItem = { label: 'About us', like: ['about', 'who we are', 'our story', 'the garden', 'the company'] };
+const help: StarterItem = {
+  label: 'Help',
+  like: ['customer service', 'faq', 'questions', 'help and advice'],
+};
+const contact: StarterItem = {
+  label: 'Contact',
+  like: ['contact us', 'get in touch', 'write to us', 'where to find us'],
+};
+const about: StarterItem = {
+  label: 'About us',
+  like: ['about', 'who we are', 'our story', 'the garden', 'the company'],
+};
 
+/** The menus that a new menu can start from. */
 export const starters: readonly Starter[] = [
   {
     key: 'content',
@@ -123,20 +137,28 @@ export const starters: readonly Starter[] = [
   },
 ];
 
-/** A starter's tree with addresses of this site's pages where a page of that meaning was found. O(pages + words of the starter). */
+/**
+ * A starter's tree with addresses of this site's pages where a page of that meaning was found. O(pages +
+ * words of the starter).
+ */
 export function starterSketch(document: SiteDocument, { items }: Starter): Sketch[] {
   const pages = [...document.pages.nodes.values()].filter(({ state }) => state !== 'gone');
   const byWords = new Map<string, Page>();
   // The shallower page wins: it comes first. Titles count before addresses.
   for (const page of pages) if (!byWords.has(foldText(page.title))) byWords.set(foldText(page.title), page);
   for (const page of pages) {
-    const last = foldText((page.address.split(/[?#]/)[0] ?? '').split('/').findLast((part) => part !== '') ?? '');
+    const last = foldText(
+      (page.address.split(/[?#]/)[0] ?? '').split('/').findLast((part) => part !== '') ?? '',
+    );
     if (last !== '' && !byWords.has(last)) byWords.set(last, page);
   }
   const sketch = ({ label, like = [], children = [] }: StarterItem): Sketch => {
-    const page = [label, ...like].map((words) => byWords.get(foldText(words))).find((one) => one !== undefined);
+    const page = [label, ...like]
+      .map((words) => byWords.get(foldText(words)))
+      .find((one) => one !== undefined);
     const below = children.map(sketch);
-    if (page !== undefined) return { label: page.title, target: { kind: 'address', address: page.address }, children: below };
+    if (page !== undefined)
+      return { label: page.title, target: { kind: 'address', address: page.address }, children: below };
     return { label, target: { kind: 'find' }, children: below };
   };
   return items.map(sketch);

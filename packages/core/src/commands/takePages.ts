@@ -8,35 +8,46 @@ import { makeEdit, storedOf, type CommandContext } from './context.ts';
 
 /** More pages than this are not taken from one file. */
 export const MOST_TAKEN = 100_000;
-/** So much is sent as one edit: characters of its JSON, about. */
-const PART = 3_000_000;
+/** Size of one edit, in characters of its JSON, about. */
+const CHUNK = 3_000_000;
 
-/** What has to be done to take in pages as a file has them: what is new, renamed, moved, and, if asked, what the file does not name. */
-export function pagesToTake(context: CommandContext, incoming: readonly IncomingPage[], missing: 'keep' | 'retire'): Result<ImportPages> {
-  if (incoming.length > MOST_TAKEN) return no(refusal('tooMany', { count: incoming.length, what: 'pages', most: MOST_TAKEN }));
+/**
+ * What has to be done to take in pages as a file has them: what is new, renamed, moved, and, if asked, what
+ * the file does not name.
+ */
+export function pagesToTake(
+  context: CommandContext,
+  incoming: readonly IncomingPage[],
+  missing: 'keep' | 'retire',
+): Result<ImportPages> {
+  if (incoming.length > MOST_TAKEN)
+    return no(refusal('tooMany', { count: incoming.length, what: 'pages', most: MOST_TAKEN }));
   const { operation } = diffReading(storedOf(context), incoming, { missing, random: context.random });
-  if (operation.added.length + operation.moved.length + operation.changed.length === 0) return no(refusal('nothingReadNew', { count: incoming.length }));
+  if (operation.added.length + operation.moved.length + operation.changed.length === 0)
+    return no(refusal('nothingReadNew', { count: incoming.length }));
   return ok(operation);
 }
 
-/** Does one of the parts of what has to be done. */
-export function takePart(context: CommandContext, part: ImportPages): Result<Edit> {
-  return makeEdit(context, [part], { isStored: true });
+/** Makes the edit for one chunk of an import. */
+export function takeChunk(context: CommandContext, chunk: ImportPages): Result<Edit> {
+  return makeEdit(context, [chunk], { isStored: true });
 }
 
-/** A large import as several of at most so many characters, which do the same one after the other: additions, parents first, then moves, then changes. */
-export function partsOf({ added, moved, removed, changed }: ImportPages, most = PART): ImportPages[] {
+/**
+ * A large import as several of at most `most` characters each. Applied in turn they do the same: additions
+ * (parents first), moves, changes.
+ */
+export function chunksOf({ added, moved, removed, changed }: ImportPages, most = CHUNK): ImportPages[] {
   const nothing: ImportPages = { kind: 'importPages', added: [], moved: [], removed: [], changed: [] };
-  const parts = [
+  const chunks = [
     ...pieces(added, most).map((some) => ({ ...nothing, added: some })),
     ...pieces(moved, most).map((some) => ({ ...nothing, moved: some })),
     ...pieces(removed, most).map((some) => ({ ...nothing, removed: some })),
     ...pieces(changed, most).map((some) => ({ ...nothing, changed: some })),
   ];
-  // What fits into one is one.
-  return parts.length > 1 && [added, moved, removed, changed].every((list) => sizeOf(list) <= most / 4)
+  return chunks.length > 1 && [added, moved, removed, changed].every((list) => sizeOf(list) <= most / 4)
     ? [{ kind: 'importPages', added, moved, removed, changed }]
-    : parts;
+    : chunks;
 }
 
 function pieces<T>(list: readonly T[], most: number): (readonly T[])[] {

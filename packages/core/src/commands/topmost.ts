@@ -3,13 +3,14 @@ import type { Forest, Rooted } from '../model/forest.ts';
 import { childrenOf } from '../model/forest.ts';
 
 /**
- * The chosen nodes as branches to act on: those that stand inside another chosen one are left out, siblings come in their order.
- * O(chosen * depth).
+ * The chosen nodes as branches to act on: those that stand inside another chosen one are left out, siblings
+ * come in their order. O(chosen * depth).
  */
 export function topmost(forest: Forest<Rooted>, chosen: readonly Id[]): Id[] {
   const all = new Set(chosen.filter((id) => forest.nodes.has(id)));
   const isInside = (id: Id): boolean => {
-    for (let at = forest.nodes.get(id)?.parent; at !== undefined; at = forest.nodes.get(at)?.parent) if (all.has(at)) return true;
+    for (let at = forest.nodes.get(id)?.parent; at !== undefined; at = forest.nodes.get(at)?.parent)
+      if (all.has(at)) return true;
     return false;
   };
   const tops = [...all].filter((id) => !isInside(id));

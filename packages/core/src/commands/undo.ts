@@ -4,6 +4,7 @@ import type { Edit } from '../ops/edit.ts';
 import { takeBack, type KnownEdit } from '../history/takeBack.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 
+/** An edit to undo, and what has happened since. */
 export interface ToTakeBack {
   readonly edit: Edit;
   /** All edits that came after it, oldest first, those still on their way included. */

@@ -4,12 +4,27 @@ import { isEqual } from '../base/isEqual.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import { preorder } from '../walk/preorder.ts';
 
-/** One difference between two states of a menu, as a visitor would meet it. `below` names what the item stands under. */
+/**
+ * One difference between two states of a menu, as a visitor would meet it. `below` names what the item stands
+ * under.
+ */
 export type MenuChange =
-  | { readonly kind: 'added' | 'removed'; readonly id: Id; readonly label: string; readonly below: string; readonly count: number }
+  | {
+      readonly kind: 'added' | 'removed';
+      readonly id: Id;
+      readonly label: string;
+      readonly below: string;
+      readonly count: number;
+    }
   | { readonly kind: 'renamed'; readonly id: Id; readonly label: string; readonly was: string }
   | { readonly kind: 'moved' | 'reordered'; readonly id: Id; readonly label: string; readonly below: string }
-  | { readonly kind: 'leads'; readonly id: Id; readonly label: string; readonly href: string | null; readonly was: string | null }
+  | {
+      readonly kind: 'leads';
+      readonly id: Id;
+      readonly label: string;
+      readonly href: string | null;
+      readonly was: string | null;
+    }
   | { readonly kind: 'drops'; readonly id: Id; readonly label: string }
   | { readonly kind: 'tab'; readonly id: Id; readonly label: string; readonly opensNewTab: boolean };
 
@@ -19,8 +34,9 @@ interface Standing {
 }
 
 /**
- * What changed from one state of a menu to the next: few, large statements. A branch that came or went is one change; within a
- * parent, only items outside a longest run that kept its order count as reordered. O(n log n).
+ * What changed from one state of a menu to the next: few, large statements. A branch that came or went is one
+ * change; within a parent, only items outside a longest run that kept its order count as reordered. O(n log
+ * n).
  */
 export function compareMenus(before: ResolvedMenu | null, after: ResolvedMenu): MenuChange[] {
   const old = standings(before?.items ?? []);
@@ -33,13 +49,19 @@ export function compareMenus(before: ResolvedMenu | null, after: ResolvedMenu): 
     const was = old.get(id);
     const below = name(standing);
     if (was === undefined) {
-      if (parent === null || old.has(parent.id)) changes.push({ kind: 'added', id, label: item.label, below, count: sizeOf(item) });
+      if (parent === null || old.has(parent.id))
+        changes.push({ kind: 'added', id, label: item.label, below, count: sizeOf(item) });
       continue;
     }
-    if (was.item.label !== item.label) changes.push({ kind: 'renamed', id, label: item.label, was: was.item.label });
-    if (was.item.href !== item.href) changes.push({ kind: 'leads', id, label: item.label, href: item.href, was: was.item.href });
-    if (was.item.opensNewTab !== item.opensNewTab) changes.push({ kind: 'tab', id, label: item.label, opensNewTab: item.opensNewTab });
-    if (!isEqual([was.item.dropdown ?? null, was.item.rows ?? null], [item.dropdown ?? null, item.rows ?? null]))
+    if (was.item.label !== item.label)
+      changes.push({ kind: 'renamed', id, label: item.label, was: was.item.label });
+    if (was.item.href !== item.href)
+      changes.push({ kind: 'leads', id, label: item.label, href: item.href, was: was.item.href });
+    if (was.item.opensNewTab !== item.opensNewTab)
+      changes.push({ kind: 'tab', id, label: item.label, opensNewTab: item.opensNewTab });
+    if (
+      !isEqual([was.item.dropdown ?? null, was.item.rows ?? null], [item.dropdown ?? null, item.rows ?? null])
+    )
       changes.push({ kind: 'drops', id, label: item.label });
     if (was.parent?.id !== parent?.id) changes.push({ kind: 'moved', id, label: item.label, below });
     else if (reordered.has(id)) changes.push({ kind: 'reordered', id, label: item.label, below });
@@ -47,7 +69,8 @@ export function compareMenus(before: ResolvedMenu | null, after: ResolvedMenu): 
   for (const [id, standing] of old) {
     const { item, parent } = standing;
     const isTop = parent === null || now.has(parent.id);
-    if (!now.has(id) && isTop) changes.push({ kind: 'removed', id, label: item.label, below: name(standing), count: sizeOf(item) });
+    if (!now.has(id) && isTop)
+      changes.push({ kind: 'removed', id, label: item.label, below: name(standing), count: sizeOf(item) });
   }
   return changes;
 }
@@ -66,7 +89,9 @@ export function changeInWords(change: MenuChange): string {
     case 'reordered':
       return `Moved “${change.label}” within “${change.below}”`;
     case 'leads':
-      return change.href === null ? `“${change.label}” no longer has a link` : `“${change.label}” now links to ${change.href}`;
+      return change.href === null
+        ? `“${change.label}” no longer has a link`
+        : `“${change.label}” now links to ${change.href}`;
     case 'drops':
       return `The dropdown of “${change.label}” has changed`;
     case 'tab':
@@ -81,7 +106,8 @@ function more(count: number): string {
 function standings(items: readonly ResolvedItem[]): Map<Id, Standing> {
   const found = new Map<Id, Standing>();
   const roots: Standing[] = items.map((item) => ({ item, parent: null }));
-  const below = ({ item }: Standing): Standing[] => item.children.map((child) => ({ item: child, parent: item }));
+  const below = ({ item }: Standing): Standing[] =>
+    item.children.map((child) => ({ item: child, parent: item }));
   for (const { node } of preorder(roots, below)) found.set(node.item.id, node);
   return found;
 }
@@ -105,7 +131,9 @@ function reorderedIds(
   rank(before);
   for (const { item } of old.values()) rank(item.children);
   const judge = (items: readonly ResolvedItem[]): void => {
-    const stayed = items.filter(({ id }) => old.has(id) && old.get(id)?.parent?.id === now.get(id)?.parent?.id);
+    const stayed = items.filter(
+      ({ id }) => old.has(id) && old.get(id)?.parent?.id === now.get(id)?.parent?.id,
+    );
     const kept = longestRise(stayed.map(({ id }) => ranks.get(id) ?? 0));
     stayed.forEach(({ id }, at) => {
       if (!kept.has(at)) moved.add(id);
@@ -117,8 +145,9 @@ function reorderedIds(
 }
 
 /**
- * The indices of a longest strictly rising subsequence. Patience sorting (Fredman, "On computing the length of longest increasing
- * subsequences", 1975): `ends[k]` is the index of the least value that ends a run of length k + 1. O(n log n).
+ * The indices of a longest strictly rising subsequence. Patience sorting (Fredman, "On computing the length
+ * of longest increasing subsequences", 1975): `ends[k]` is the index of the least value that ends a run of
+ * length k + 1. O(n log n).
  */
 function longestRise(values: readonly number[]): Set<number> {
   const ends: number[] = [];

@@ -20,22 +20,29 @@ export interface ReadingChoices {
 /** How a known page was recognised. */
 export type RecognisedBy = 'address' | 'redirect' | 'former' | 'title';
 
+/** What reading a site would change: the operation, and the same as lists to show. */
 export interface ReadingDiff {
   readonly operation: ImportPages;
   readonly added: readonly { readonly title: string; readonly address: string }[];
   readonly renamed: readonly { readonly was: string; readonly title: string }[];
   readonly moved: readonly { readonly title: string; readonly was: string; readonly now: string }[];
-  readonly readdressed: readonly { readonly title: string; readonly was: string; readonly address: string; readonly by: RecognisedBy }[];
+  readonly readdressed: readonly {
+    readonly title: string;
+    readonly was: string;
+    readonly address: string;
+    readonly by: RecognisedBy;
+  }[];
   readonly gone: readonly { readonly title: string; readonly address: string }[];
   /** Known pages of which nothing but facts is otherwise: headings, dates, what placed them. */
   readonly facts: number;
 }
 
 /**
- * The one operation that brings the pages up to what a site says of itself when it is read: titles, places, addresses and facts, too. Known pages
- * are recognised by their address, by an address that is answered with another, and by the same title under the same parent, so that
- * their ids survive renames and moves, and with them the menus. The title that was read is kept beside the title: one that a person gave
- * the page here stands until the site changes its own. Parents come before their children in `incoming`. O(pages * depth).
+ * The one operation that brings the pages up to what a site says of itself when it is read: titles, places,
+ * addresses and facts, too. Known pages are recognised by their address, by an address that is answered with
+ * another, and by the same title under the same parent, so that their ids survive renames and moves, and with
+ * them the menus. The title that was read is kept beside the title: one that a person gave the page here
+ * stands until the site changes its own. Parents come before their children in `incoming`. O(pages * depth).
  */
 export function diffReading(
   document: SiteDocument,
@@ -50,7 +57,7 @@ export function diffReading(
   const added: PlacedPage[] = [];
   const moved: MovePage[] = [];
   const changed: UpdatePage[] = [];
-  const told = {
+  const summary = {
     added: [] as ReadingDiff['added'][number][],
     renamed: [] as ReadingDiff['renamed'][number][],
     moved: [] as ReadingDiff['moved'][number][],
@@ -58,7 +65,8 @@ export function diffReading(
     gone: [] as ReadingDiff['gone'][number][],
   };
   let facts = 0;
-  // New pages are added first and known ones moved then: so the places of both are found on a forest that grows alike.
+  // New pages are added first and known ones moved then: so the places of both are found on a forest that
+  // grows alike.
   let pages = document.pages;
   const lastUnder = new Map<Id, Id>();
   for (const page of incoming) {
@@ -68,7 +76,9 @@ export function diffReading(
       const id = mintId('page', random);
       idOf.set(page.key, id);
       const { key, address, title, kind, template = null, language = null, state = 'live' } = page;
-      const facts = Object.fromEntries(factNames.flatMap((name) => (page[name] === undefined ? [] : [[name, page[name]]])));
+      const facts = Object.fromEntries(
+        factNames.flatMap((name) => (page[name] === undefined ? [] : [[name, page[name]]])),
+      );
       const node: Page = {
         id,
         parent,
@@ -87,7 +97,7 @@ export function diffReading(
       added.push({ page: node, after });
       pages = withNode(pages, node, after);
       lastUnder.set(parent, id);
-      told.added.push({ title: page.title, address: page.address });
+      summary.added.push({ title: page.title, address: page.address });
     } else idOf.set(page.key, known.page.id);
   }
   for (const page of incoming) {
@@ -101,12 +111,17 @@ export function diffReading(
       moved.push({ kind: 'movePage', id, from: spotOf(pages, id), to });
       pages = withNodeMoved(pages, id, to);
       Object.assign(set, { since });
-      told.moved.push({ title, was: titleAt(document, was), now: nodeTitle(pages, document, parent) });
+      summary.moved.push({ title, was: titleAt(document, was), now: nodeTitle(pages, document, parent) });
     }
-    if (set.title !== undefined) told.renamed.push({ was: title, title: set.title as string });
-    if (set.state === 'gone') told.gone.push({ title, address });
-    if (set.address !== undefined) told.readdressed.push({ title: page.title, was: address, address: page.address, by: known.by });
-    if (Object.keys(set).length > 0 && ['title', 'address', 'state', 'since'].every((name) => set[name] === undefined)) facts += 1;
+    if (set.title !== undefined) summary.renamed.push({ was: title, title: set.title as string });
+    if (set.state === 'gone') summary.gone.push({ title, address });
+    if (set.address !== undefined)
+      summary.readdressed.push({ title: page.title, was: address, address: page.address, by: known.by });
+    if (
+      Object.keys(set).length > 0 &&
+      ['title', 'address', 'state', 'since'].every((name) => set[name] === undefined)
+    )
+      facts += 1;
     if (Object.keys(set).length > 0) changed.push({ kind: 'updatePage', id, set, was: {} } as UpdatePage);
   }
   reorder(incoming, idOf, roots, new Set([...recognised.values()].map(({ page }) => page.id)), pages, moved);
@@ -115,10 +130,10 @@ export function diffReading(
     for (const page of document.pages.nodes.values()) {
       if (page.state !== 'live' || met.has(page.id)) continue;
       changed.push({ kind: 'updatePage', id: page.id, set: { state: 'gone' }, was: { state: page.state } });
-      told.gone.push({ title: page.title, address: page.address });
+      summary.gone.push({ title: page.title, address: page.address });
     }
   }
-  return { operation: { kind: 'importPages', added, moved, removed: [], changed }, ...told, facts };
+  return { operation: { kind: 'importPages', added, moved, removed: [], changed }, ...summary, facts };
 }
 
 interface Recognised {
@@ -126,10 +141,15 @@ interface Recognised {
   readonly by: RecognisedBy;
 }
 
-function recognise(document: SiteDocument, incoming: readonly IncomingPage[], redirects: ReadonlyMap<string, string>): Map<string, Recognised> {
+function recognise(
+  document: SiteDocument,
+  incoming: readonly IncomingPage[],
+  redirects: ReadonlyMap<string, string>,
+): Map<string, Recognised> {
   const byAddress = new Map<string, Page>();
   for (const page of document.pages.nodes.values())
-    for (const one of [page.key, page.address]) if (byAddress.get(plain(one))?.state !== 'live') byAddress.set(plain(one), page);
+    for (const one of [page.key, page.address])
+      if (byAddress.get(plain(one))?.state !== 'live') byAddress.set(plain(one), page);
   const found = new Map<string, Recognised>();
   const taken = new Set<Id>();
   const take = (key: string, page: Page | undefined, by: RecognisedBy): void => {
@@ -153,7 +173,8 @@ function recognise(document: SiteDocument, incoming: readonly IncomingPage[], re
   }
   for (const page of incoming) {
     if (found.has(page.key)) continue;
-    const above = page.above.map((key) => found.get(key)?.page.id).find((id) => id !== undefined) ?? document.site.id;
+    const above =
+      page.above.map((key) => found.get(key)?.page.id).find((id) => id !== undefined) ?? document.site.id;
     take(page.key, titles.get(`${above} ${page.title}`) ?? undefined, 'title');
   }
   return found;
@@ -163,8 +184,15 @@ function plain(address: string): string {
   return address.length > 1 ? address.replace(/\/+$/, '') || '/' : address;
 }
 
-/** The page that one stands under: another that comes with it or, where a file names but a part of the site, one that is there already. */
-function parentIn({ above }: IncomingPage, idOf: ReadonlyMap<string, Id>, { site, there }: { readonly site: Id; readonly there: ReadonlyMap<string, Id> }): Id {
+/**
+ * The page that one stands under: another that comes with it or, where a file names but a part of the site,
+ * one that is there already.
+ */
+function parentIn(
+  { above }: IncomingPage,
+  idOf: ReadonlyMap<string, Id>,
+  { site, there }: { readonly site: Id; readonly there: ReadonlyMap<string, Id> },
+): Id {
   for (const key of above) {
     const id = idOf.get(key) ?? there.get(plain(key));
     if (id !== undefined) return id;
@@ -173,7 +201,11 @@ function parentIn({ above }: IncomingPage, idOf: ReadonlyMap<string, Id>, { site
 }
 
 function addressesOf(document: SiteDocument): Map<string, Id> {
-  return new Map([...document.pages.nodes.values()].filter(({ state }) => state !== 'gone').map(({ id, address }) => [plain(address), id]));
+  return new Map(
+    [...document.pages.nodes.values()]
+      .filter(({ state }) => state !== 'gone')
+      .map(({ id, address }) => [plain(address), id]),
+  );
 }
 
 function lastKnownUnder({ pages }: SiteDocument, parent: Id): Id | null {
@@ -191,10 +223,14 @@ function fieldsOf(page: Page, read: IncomingPage, since: number): Record<string,
   }
   if (plain(page.address) !== plain(read.address)) {
     set.address = read.address;
-    set.formerAddresses = [...(page.formerAddresses ?? []).filter((one) => one !== read.address), page.address].slice(-50);
+    set.formerAddresses = [
+      ...(page.formerAddresses ?? []).filter((one) => one !== read.address),
+      page.address,
+    ].slice(-50);
   }
   if (page.kind !== read.kind && read.kind !== 'page') set.kind = read.kind;
-  for (const name of factNames) if (read[name] !== undefined && !isEqual(read[name], page[name] ?? null)) set[name] = read[name];
+  for (const name of factNames)
+    if (read[name] !== undefined && !isEqual(read[name], page[name] ?? null)) set[name] = read[name];
   const { state = 'live' } = read;
   if (page.state !== state) Object.assign(set, { state, ...(state === 'live' ? { since } : {}) });
   if (read.template !== undefined && read.template !== page.template) set.template = read.template;
@@ -202,7 +238,10 @@ function fieldsOf(page: Page, read: IncomingPage, since: number): Record<string,
   return set;
 }
 
-/** Moves known pages whose order among their known siblings is another one now: each behind the one that it follows on the site. */
+/**
+ * Moves known pages whose order among their known siblings is another one now: each behind the one that it
+ * follows on the site.
+ */
 function reorder(
   incoming: readonly IncomingPage[],
   idOf: ReadonlyMap<string, Id>,

@@ -44,16 +44,30 @@ export class DriftChanges {
   isSameFor(seek: Successors): boolean {
     const isGone = (page: Page | undefined): boolean => page?.state === 'gone';
     for (const { was, now } of this.pages) {
-      if (isGone(was) !== isGone(now) || (was !== undefined && seek.concerns(was)) || (now !== undefined && seek.concerns(now))) return false;
+      if (
+        isGone(was) !== isGone(now) ||
+        (was !== undefined && seek.concerns(was)) ||
+        (now !== undefined && seek.concerns(now))
+      )
+        return false;
     }
-    return this.faces.every(({ was, now }) => was?.destination === now?.destination || (this.isPlain(this.before, was) && this.isPlain(this.after, now)));
+    return this.faces.every(
+      ({ was, now }) =>
+        was?.destination === now?.destination ||
+        (this.isPlain(this.before, was) && this.isPlain(this.after, now)),
+    );
   }
 
   /** It neither leads to a plain address nor to a page that is gone. */
-  private isPlain({ stored }: DriftSources, face: { readonly destination: Destination } | undefined): boolean {
+  private isPlain(
+    { stored }: DriftSources,
+    face: { readonly destination: Destination } | undefined,
+  ): boolean {
     if (face === undefined) return true;
     const { destination } = face;
-    return destination.kind === 'page' ? stored.pages.nodes.get(destination.page)?.state !== 'gone' : destination.kind !== 'address';
+    return destination.kind === 'page'
+      ? stored.pages.nodes.get(destination.page)?.state !== 'gone'
+      : destination.kind !== 'address';
   }
 
   private changesOf<N extends Rooted>(was: Forest<N>, now: Forest<N>): Change<N>[] {

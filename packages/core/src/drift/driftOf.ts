@@ -7,15 +7,18 @@ import { MenuDrift, type DriftSources } from './menuDrift.ts';
 import { differingFirsts, walkMenu, type MenuShape, type MenuWalk } from './menuShape.ts';
 import { successors, type Successors } from './successors.ts';
 
+/** Finds the drift of one site again and again, reusing what has not changed. */
 export type TellDrift = (sources: DriftSources) => readonly Finding[];
 
 /**
- * Where the menus and the site no longer agree, apart from what editors wanted that way: a three-way comparison, item by item, of the facts
- * agreed on, the pages as they are, and the menu as it is (docs/drift.md has the rules, one row a case). In the order of the menus and,
- * within each, from top to bottom.
+ * Where the menus and the site no longer agree, apart from what editors wanted that way: a three-way
+ * comparison, item by item, of the facts agreed on, the pages as they are, and the menu as it is
+ * (docs/drift.md has the rules, one row a case). In the order of the menus and, within each, from top to
+ * bottom.
  *
- * For one site over its time: it keeps what it told of each item together with all that was read for it, and looks again only at items for which
- * any of that is otherwise. The first time: O(items + children of the pages that menus carry). Then: O(changes) rule by rule, after one pass over what was read.
+ * For one site over its time: it keeps what it told of each item together with all that was read for it, and
+ * looks again only at items for which any of that is otherwise. The first time: O(items + children of the
+ * pages that menus carry). Then: O(changes) rule by rule, after one pass over what was read.
  */
 export function createDrift(): TellDrift {
   let kept: KeptDrift | null = null;
@@ -38,7 +41,10 @@ export function driftOfMenu(sources: DriftSources, menu: Id): readonly Finding[]
 /** What depends on all pages at once, as if it were read by an id. */
 const SEEKING = 'successors';
 
-/** The sources with every lookup in them written down. Ids are never the same in two forests, so one list does for all. */
+/**
+ * The sources with every lookup in them written down. Ids are never the same in two forests, so one list does
+ * for all.
+ */
 class Watched {
   reads: string[] = [];
   readonly sources: DriftSources;
@@ -49,7 +55,11 @@ class Watched {
   constructor(readonly plain: DriftSources) {
     const { stored, filled, ...rest } = plain;
     const watched = this.watchedDocument(stored);
-    this.sources = { ...rest, stored: watched, filled: filled === stored ? watched : { ...watched, items: this.watchedForest(filled.items) } };
+    this.sources = {
+      ...rest,
+      stored: watched,
+      filled: filled === stored ? watched : { ...watched, items: this.watchedForest(filled.items) },
+    };
   }
 
   /** The keys that were looked up since the last time. */
@@ -110,7 +120,9 @@ class KeptDrift {
     }
     const watched = new Watched(sources);
     const seek = watched.successors(this.seek);
-    const menus = [...childrenOf(stored.menus, stored.site.id)].map((menu) => this.menus.get(menu) ?? new KeptMenu(menu));
+    const menus = [...childrenOf(stored.menus, stored.site.id)].map(
+      (menu) => this.menus.get(menu) ?? new KeptMenu(menu),
+    );
     this.menus = new Map(menus.map((kept) => [kept.menu, kept]));
     this.sources = sources;
     return menus.flatMap((kept) => kept.look(watched, seek, changes));
@@ -118,7 +130,7 @@ class KeptDrift {
 }
 
 /** What was told at one place, and the keys that were looked up for it. */
-interface Told {
+interface Evaluated {
   readonly reads: readonly string[];
   readonly findings: readonly Finding[];
 }
@@ -126,50 +138,67 @@ interface Told {
 /** The drift of one menu, with what it was told from. */
 class KeptMenu {
   private walk: MenuWalk | null = null;
-  private told = new Map<Id, Told>();
+  private evaluated = new Map<Id, Evaluated>();
   private findings: readonly Finding[] = [];
 
   constructor(readonly menu: Id) {}
 
   look(watched: Watched, seek: Successors, changes: DriftChanges | null): readonly Finding[] {
     const before = this.walk;
-    const walk = before === null || changes?.leavesWalkOf(this.menu) !== true ? walkMenu(watched.plain.filled, this.menu) : before;
+    const walk =
+      before === null || changes?.leavesWalkOf(this.menu) !== true
+        ? walkMenu(watched.plain.filled, this.menu)
+        : before;
     const isOtherwise = changedFor(before, walk, changes);
     const rules = new MenuDrift(watched.sources, this.menu, watched.shape(walk), seek);
-    const told = walk === before ? this.told : new Map<Id, Told>();
+    const evaluated = walk === before ? this.evaluated : new Map<Id, Evaluated>();
     let isNew = walk !== before;
     for (const id of [this.menu, ...walk.order]) {
-      const last = this.told.get(id);
+      const last = this.evaluated.get(id);
       if (last !== undefined && !last.reads.some(isOtherwise)) {
-        if (told !== this.told) told.set(id, last);
+        if (evaluated !== this.evaluated) evaluated.set(id, last);
         continue;
       }
       isNew = true;
       watched.taken();
       const findings = rules.at(id);
-      told.set(id, { findings, reads: watched.taken() });
+      evaluated.set(id, { findings, reads: watched.taken() });
     }
     this.walk = walk;
-    this.told = told;
-    if (isNew) this.findings = inOrder([this.menu, ...walk.order], told);
+    this.evaluated = evaluated;
+    if (isNew) this.findings = inOrder([this.menu, ...walk.order], evaluated);
     return this.findings;
   }
 }
 
-/** Whether an id stands for something else than before: itself, what is below it, or which item leads to it first. */
-function changedFor(before: MenuWalk | null, walk: MenuWalk, changes: DriftChanges | null): (id: string) => boolean {
+/**
+ * Whether an id stands for something else than before: itself, what is below it, or which item leads to it
+ * first.
+ */
+function changedFor(
+  before: MenuWalk | null,
+  walk: MenuWalk,
+  changes: DriftChanges | null,
+): (id: string) => boolean {
   if (before === null || changes === null) return () => true;
   const { ids } = changes;
-  const all = before === walk ? ids : new Set([...ids, ...differingFirsts(before.byPage, walk.byPage), ...differingFirsts(before.byLink, walk.byLink)]);
+  const all =
+    before === walk
+      ? ids
+      : new Set([
+          ...ids,
+          ...differingFirsts(before.byPage, walk.byPage),
+          ...differingFirsts(before.byLink, walk.byLink),
+        ]);
   return all.size === 0 ? () => false : (id) => all.has(id);
 }
 
 /** From top to bottom. A page that is new in several places is told of at the first. */
-function inOrder(order: readonly Id[], told: ReadonlyMap<Id, Told>): Finding[] {
+function inOrder(order: readonly Id[], evaluated: ReadonlyMap<Id, Evaluated>): Finding[] {
   const pages = new Set<Id>();
   const found: Finding[] = [];
   for (const id of order) {
-    for (const finding of told.get(id)?.findings ?? []) {
+    for (const finding of evaluated.get(id)?.findings ?? []) {
       if (finding.kind === 'pageNew' && finding.page !== null) {
         if (pages.has(finding.page)) continue;
         pages.add(finding.page);

@@ -22,8 +22,11 @@ const tones = {
   sourceRenamed: 'look',
 } as const satisfies Partial<Record<PhraseCode, string>>;
 
+/** A kind of finding; docs/drift.md explains each. */
 export type FindingKind = keyof typeof tones;
+/** All kinds of findings. */
 export const findingKinds = Object.keys(tones) as FindingKind[];
+/** How urgent a finding is: broken, new, or worth a look. */
 export type FindingTone = (typeof tones)[FindingKind];
 
 /** What can be done about a finding. */
@@ -41,12 +44,16 @@ export type MendKind =
   | 'remove'
   | 'removeException';
 
+/** A fix that a finding offers. */
 export interface Mend {
   readonly kind: MendKind;
   /** What it will change, as words that are filled in. */
   readonly code: FixCode;
   readonly params: Params;
-  /** It neither adds nor removes an item, nor leads one elsewhere than its page: such mends may be done all at once. */
+  /**
+   * It neither adds nor removes an item, nor leads one elsewhere than its page: such mends may be done all at
+   * once.
+   */
   readonly isSafe: boolean;
   /** The page to lead to, the anchor to lead to, or the item to move into. */
   readonly target?: Id;
@@ -75,6 +82,7 @@ export function findingPhrase({ kind, params }: Finding): Phrase {
   return phrase(kind, params);
 }
 
+/** A finding as a sentence. */
 export function findingInWords(finding: Finding): string {
   return inWords(findingPhrase(finding));
 }
@@ -89,6 +97,7 @@ export function fixedSentence({ code, params }: Mend): Sentence {
   return sentence(`${code}Done`, params);
 }
 
+/** How urgent a finding is. */
 export function toneOf({ kind }: Finding): FindingTone {
   return tones[kind];
 }

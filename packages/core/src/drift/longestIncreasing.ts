@@ -1,8 +1,9 @@
 /**
- * Which of the values make up an increasing subsequence of greatest weight: those that may stay when a list is put in order by moving the
- * fewest. A longest increasing subsequence (C. Schensted, "Longest increasing and decreasing subsequences", 1961), with weights by a
- * Fenwick tree of prefix maxima (P. Fenwick, "A new data structure for cumulative frequency tables", 1994), since patience sorting knows
- * no weights. Values are distinct. Of equal ones the choice is always the same. O(n log n).
+ * Which of the values make up an increasing subsequence of greatest weight: those that may stay when a list
+ * is put in order by moving the fewest. A longest increasing subsequence (C. Schensted, "Longest increasing
+ * and decreasing subsequences", 1961), with weights by a Fenwick tree of prefix maxima (P. Fenwick, "A new
+ * data structure for cumulative frequency tables", 1994), since patience sorting knows no weights. Values are
+ * distinct. Of equal ones the choice is always the same. O(n log n).
  */
 export function longestIncreasing(values: readonly number[], weightOf: (at: number) => number): Set<number> {
   const rankOf = new Map([...values].sort((a, b) => a - b).map((value, rank) => [value, rank + 1]));

@@ -25,7 +25,10 @@ export interface DriftSources {
   readonly dead?: ReadonlyMap<string, string>;
 }
 
-/** An item that leads to a live page whose facts were agreed on, with its place among the children of what it stands in. */
+/**
+ * An item that leads to a live page whose facts were agreed on, with its place among the children of what it
+ * stands in.
+ */
 interface Carried {
   readonly item: Item;
   readonly page: Page;
@@ -33,8 +36,8 @@ interface Carried {
 }
 
 /**
- * The rules of drift for one menu, an item at a time: what is amiss with an item, and among its children. What they ask of the menu as a whole is in its shape,
- * so that each can be looked at again by itself.
+ * The rules of drift for one menu, an item at a time: what is amiss with an item, and among its children.
+ * What they ask of the menu as a whole is in its shape, so that each can be looked at again by itself.
  */
 export class MenuDrift {
   private found: Finding[] = [];
@@ -56,8 +59,20 @@ export class MenuDrift {
     return this.found;
   }
 
-  private tell(kind: FindingKind, at: Id, page: Id | null, rest: Pick<Finding, 'params' | 'facts' | 'mends' | 'items'>): void {
-    this.found.push({ id: [kind, at, ...(page === null ? [] : [page])].join(' '), kind, menu: this.menu, at, page, ...rest });
+  private tell(
+    kind: FindingKind,
+    at: Id,
+    page: Id | null,
+    rest: Pick<Finding, 'params' | 'facts' | 'mends' | 'items'>,
+  ): void {
+    this.found.push({
+      id: [kind, at, ...(page === null ? [] : [page])].join(' '),
+      kind,
+      menu: this.menu,
+      at,
+      page,
+      ...rest,
+    });
   }
 
   private lookAt(item: Item): void {
@@ -82,16 +97,28 @@ export class MenuDrift {
       this.tell('pageDraft', id, page.id, { params: { label }, facts: page.state, mends });
     }
     if (agreed.planned === true && page.planned !== true && page.state === 'live') {
-      this.tell('plannedLive', id, page.id, { params: { label }, facts: page.state, mends: [agree('noteLive', { label })] });
+      this.tell('plannedLive', id, page.id, {
+        params: { label },
+        facts: page.state,
+        mends: [agree('noteLive', { label })],
+      });
     }
     this.lookAtTitle(id, face, label, agreed, page);
     if (agreed.address !== page.address) {
       const params = { label, was: agreed.address, now: page.address };
-      this.tell('addressChanged', id, page.id, { params, facts: page.address, mends: [agree('noteAddress', { label })] });
+      this.tell('addressChanged', id, page.id, {
+        params,
+        facts: page.address,
+        mends: [agree('noteAddress', { label })],
+      });
     }
     if (agreed.kind !== undefined && agreed.kind !== page.kind) {
       const mends = [agree('noteKind', { label, now: page.kind })];
-      this.tell('kindChanged', id, page.id, { params: { label, was: agreed.kind, now: page.kind }, facts: page.kind, mends });
+      this.tell('kindChanged', id, page.id, {
+        params: { label, was: agreed.kind, now: page.kind },
+        facts: page.kind,
+        mends,
+      });
     }
     if (agreed.parent !== page.parent && link === undefined) this.lookAtParent(item, label, agreed, page);
     this.lookAtAnchor(id, label, destination.anchor, page);
@@ -99,8 +126,15 @@ export class MenuDrift {
 
   private lookAtGone(item: Item, page: Page, label: string): void {
     const next = this.seek.of(page);
-    const lead: Mend[] = next === null ? [] : [leadThere('linkToPage', { label, title: next.title, address: next.address }, next.id)];
-    this.tell('pageGone', item.id, page.id, { params: { label }, facts: page.state, mends: [...lead, ...this.removals(item, label)] });
+    const lead: Mend[] =
+      next === null
+        ? []
+        : [leadThere('linkToPage', { label, title: next.title, address: next.address }, next.id)];
+    this.tell('pageGone', item.id, page.id, {
+      params: { label },
+      facts: page.state,
+      mends: [...lead, ...this.removals(item, label)],
+    });
   }
 
   private lookAtTitle(id: Id, face: Face, label: string, agreed: AgreedFacts, page: Page): void {
@@ -115,26 +149,51 @@ export class MenuDrift {
 
   private lookAtParent(item: Item, label: string, agreed: AgreedFacts, page: Page): void {
     const { stored } = this.sources;
-    // It stands where the site has it now, or never stood where the site had it: then the editor wants it there.
+    // It stands where the site has it now, or never stood where the site had it: then the editor wants it
+    // there.
     if (this.leadsTo(item.parent, page.parent) || !this.carries(item, agreed.parent)) return;
     const there = page.parent === stored.site.id ? this.menu : this.shape.itemOfPage(page.parent);
     const canGo = there !== null && this.isOwnPlace(there) && !this.isInside(there, item.id);
-    const params = { label, was: nameOf(stored, 'pages', agreed.parent), now: nameOf(stored, 'pages', page.parent) };
+    const params = {
+      label,
+      was: nameOf(stored, 'pages', agreed.parent),
+      now: nameOf(stored, 'pages', page.parent),
+    };
     const go: Mend[] = canGo
-      ? [{ kind: 'moveThere', code: 'moveAsOnSite', params: { label, parent: nameOf(stored, 'items', there) }, isSafe: true, target: there }]
+      ? [
+          {
+            kind: 'moveThere',
+            code: 'moveAsOnSite',
+            params: { label, parent: nameOf(stored, 'items', there) },
+            isSafe: true,
+            target: there,
+          },
+        ]
       : [];
     const mends = [...go, agree('keepPlace', { label }, false), this.removal(item, label)];
     this.tell('pageMoved', item.id, page.id, { params, facts: page.parent, mends });
   }
 
   private lookAtAnchor(id: Id, label: string, anchor: string | null, page: Page): void {
-    if (anchor === null || page.anchors === undefined || page.anchors.some((one) => one.id === anchor)) return;
+    if (anchor === null || page.anchors === undefined || page.anchors.some((one) => one.id === anchor))
+      return;
     const next = anchorAlike(page.anchors, anchor, label);
     const lead: Mend[] =
       next === null
         ? []
-        : [{ kind: 'otherAnchor', code: 'linkToAnchor', params: { label, title: next.title, anchor: next.id }, isSafe: false, target: next.id }];
-    const mends: Mend[] = [...lead, { kind: 'dropAnchor', code: 'linkToTop', params: { label, page: page.title }, isSafe: false }];
+        : [
+            {
+              kind: 'otherAnchor',
+              code: 'linkToAnchor',
+              params: { label, title: next.title, anchor: next.id },
+              isSafe: false,
+              target: next.id,
+            },
+          ];
+    const mends: Mend[] = [
+      ...lead,
+      { kind: 'dropAnchor', code: 'linkToTop', params: { label, page: page.title }, isSafe: false },
+    ];
     const facts = derivedId('leftFinding', page.anchors.map((one) => one.id).join(' '));
     this.tell('anchorGone', id, page.id, { params: { label, anchor, page: page.title }, facts, mends });
   }
@@ -144,14 +203,29 @@ export class MenuDrift {
     const item = nodeAt(stored.items, id);
     const label = labelOf(stored, face);
     const reason = dead?.get(address);
-    if (reason !== undefined) return this.tell('linkDead', id, null, { params: { label, address, reason }, facts: reason, mends: this.removals(item, label) });
+    if (reason !== undefined)
+      return this.tell('linkDead', id, null, {
+        params: { label, address, reason },
+        facts: reason,
+        mends: this.removals(item, label),
+      });
     const known = this.seek.at(address);
     if (known === null) return;
     const { page, isGone } = known;
-    const lead: Mend[] = page === null ? [] : [leadThere('linkAndFollow', { label, title: page.title }, page.id, !isGone)];
-    if (isGone) this.tell('addressGone', id, null, { params: { label, address }, facts: 'gone', mends: [...lead, ...this.removals(item, label)] });
+    const lead: Mend[] =
+      page === null ? [] : [leadThere('linkAndFollow', { label, title: page.title }, page.id, !isGone)];
+    if (isGone)
+      this.tell('addressGone', id, null, {
+        params: { label, address },
+        facts: 'gone',
+        mends: [...lead, ...this.removals(item, label)],
+      });
     else if (page !== null)
-      this.tell('addressRedirects', id, page.id, { params: { label, was: address, now: page.address }, facts: page.address, mends: lead });
+      this.tell('addressRedirects', id, page.id, {
+        params: { label, was: address, now: page.address },
+        facts: page.address,
+        mends: lead,
+      });
   }
 
   private lookAtException(shown: Item): void {
@@ -170,7 +244,10 @@ export class MenuDrift {
     if (now === was) return;
     const menu = nameOf(this.sources.filled, 'menus', this.menuOf(of));
     const { label } = kept;
-    const mends: Mend[] = [{ kind: 'takeLabel', code: 'renameAsSource', params: { label, now, menu }, isSafe: false }, agree('keepLabel', { label }, false)];
+    const mends: Mend[] = [
+      { kind: 'takeLabel', code: 'renameAsSource', params: { label, now, menu }, isSafe: false },
+      agree('keepLabel', { label }, false),
+    ];
     this.tell('sourceRenamed', kept.id, null, { params: { label, was, now, menu }, facts: now, mends });
   }
 
@@ -199,15 +276,24 @@ export class MenuDrift {
     const label = item.label ?? page?.title ?? 'an item that was removed';
     const own = childrenOf(stored.items, id).size;
     const code = own === 0 ? 'removeException' : 'removeExceptionKeepItems';
-    const mends: Mend[] = [{ kind: 'removeException', code, params: { label, count: own }, isSafe: own === 0 }];
-    this.tell('exceptionLost', id, page?.id ?? null, { params: { label, branch: nameOf(stored, 'items', holder) }, facts: page?.parent ?? '', mends });
+    const mends: Mend[] = [
+      { kind: 'removeException', code, params: { label, count: own }, isSafe: own === 0 },
+    ];
+    this.tell('exceptionLost', id, page?.id ?? null, {
+      params: { label, branch: nameOf(stored, 'items', holder) },
+      facts: page?.parent ?? '',
+      mends,
+    });
     // Items of one's own below it are not seen just now, but are there.
     for (const below of branchOf(stored.items, id).slice(1)) {
       if (below.exception === undefined) this.lookAt(below);
     }
   }
 
-  /** The pages whose children a menu or an item carries: with those of them that stand there, as they were agreed on. */
+  /**
+   * The pages whose children a menu or an item carries: with those of them that stand there, as they were
+   * agreed on.
+   */
   private carriedBranches(parent: Id): [Id, Carried[]][] {
     const { stored } = this.sources;
     const groups = new Map<Id, Carried[]>();
@@ -215,7 +301,13 @@ export class MenuDrift {
     for (const child of childrenOf(stored.items, parent)) {
       const item = nodeAt(stored.items, child);
       const { destination, agreed } = item;
-      if (item.link !== undefined || destination.kind !== 'page' || agreed === null || taken.has(destination.page)) continue;
+      if (
+        item.link !== undefined ||
+        destination.kind !== 'page' ||
+        agreed === null ||
+        taken.has(destination.page)
+      )
+        continue;
       const page = nodeAt(stored.pages, destination.page);
       if (page.state !== 'live' || page.parent !== agreed.parent) continue;
       taken.add(page.id);
@@ -235,7 +327,9 @@ export class MenuDrift {
       if (since <= known || state !== 'live' || this.shape.itemOfPage(id) !== null) continue;
       const params = { page: title, branch: nameOf(stored, 'pages', branch) };
       const added = { page: title, parent: nameOf(stored, 'items', parent) };
-      const mends: Mend[] = [{ kind: 'addIt', code: 'addAsOnSite', params: added, isSafe: false, target: parent }];
+      const mends: Mend[] = [
+        { kind: 'addIt', code: 'addAsOnSite', params: added, isSafe: false, target: parent },
+      ];
       this.tell('pageNew', parent, id, { params, facts: `${since}`, mends });
     }
   }
@@ -253,27 +347,43 @@ export class MenuDrift {
     const label = nameOf(stored, 'items', parent);
     const count = out.length;
     const labels = out.slice(0, 3).map(({ item }) => labelOf(stored, item));
-    const names = [...labels.map((name) => phrase('quotedName', { name })), ...(count > 3 ? [phrase('andMore', { count: count - 3 })] : [])];
+    const names = [
+      ...labels.map((name) => phrase('quotedName', { name })),
+      ...(count > 3 ? [phrase('andMore', { count: count - 3 })] : []),
+    ];
     const mends: Mend[] = [
       count === 1
         ? { kind: 'reorder', code: 'moveOneAsOnSite', params: { name: labels[0] ?? '' }, isSafe: true }
         : { kind: 'reorder', code: 'moveSeveralAsOnSite', params: { label, count }, isSafe: true },
       agree('keepOrder', { label }, false),
     ];
-    const inOrder = group.map(({ page }, at) => ({ id: page.id, place: places[at] ?? 0 })).sort((a, b) => a.place - b.place);
+    const inOrder = group
+      .map(({ page }, at) => ({ id: page.id, place: places[at] ?? 0 }))
+      .sort((a, b) => a.place - b.place);
     const facts = derivedId('leftFinding', inOrder.map(({ id }) => id).join(' '));
-    this.tell('orderDiffers', parent, branch, { params: { label, count, names }, facts, mends, items: out.map(({ item }) => item.id) });
+    this.tell('orderDiffers', parent, branch, {
+      params: { label, count, names },
+      facts,
+      mends,
+      items: out.map(({ item }) => item.id),
+    });
   }
 
   private removals(item: Item, label: string): Mend[] {
     const count = childrenOf(this.sources.stored.items, item.id).size;
-    const heading: Mend[] = count === 0 ? [] : [{ kind: 'makeHeading', code: 'makeHeading', params: { label }, isSafe: false }];
+    const heading: Mend[] =
+      count === 0 ? [] : [{ kind: 'makeHeading', code: 'makeHeading', params: { label }, isSafe: false }];
     return [...heading, this.removal(item, label)];
   }
 
   private removal(item: Item, label: string): Mend {
     const isAlone = childrenOf(this.sources.stored.items, item.id).size === 0;
-    return { kind: 'remove', code: isAlone ? 'removeItem' : 'removeItemKeepBelow', params: { label }, isSafe: false };
+    return {
+      kind: 'remove',
+      code: isAlone ? 'removeItem' : 'removeItemKeepBelow',
+      params: { label },
+      isSafe: false,
+    };
   }
 
   /** Whether a menu or an item stands for a page: leads to it; a menu stands for the top of the site. */
@@ -285,7 +395,9 @@ export class MenuDrift {
     return destination.kind === 'page' && destination.page === page;
   }
 
-  /** Whether an item stands in what leads to a page, or among items for children of it that are there still. */
+  /**
+   * Whether an item stands in what leads to a page, or among items for children of it that are there still.
+   */
   private carries(item: Item, page: Id): boolean {
     if (this.leadsTo(item.parent, page)) return true;
     const { stored } = this.sources;
@@ -309,7 +421,8 @@ export class MenuDrift {
 
   private isInside(place: Id, item: Id): boolean {
     const { nodes } = this.sources.stored.items;
-    for (let at: Id | undefined = place; at !== undefined; at = nodes.get(at)?.parent) if (at === item) return true;
+    for (let at: Id | undefined = place; at !== undefined; at = nodes.get(at)?.parent)
+      if (at === item) return true;
     return false;
   }
 
@@ -321,12 +434,20 @@ export class MenuDrift {
   }
 }
 
-/** What an anchor that is gone is called now: the one heading with the item's label, or the one whose id has the words of the old id, or some of them. */
+/**
+ * What an anchor that is gone is called now: the one heading with the item's label, or the one whose id has
+ * the words of the old id, or some of them.
+ */
 function anchorAlike(anchors: readonly PageAnchor[], gone: string, label: string): PageAnchor | null {
   const [name, id] = [foldText(label), foldText(gone)];
-  const only = (found: readonly PageAnchor[]): PageAnchor | null => (found.length === 1 ? (found[0] ?? null) : null);
-  const isPart = (a: string, b: string): boolean => a !== '' && b !== '' && (` ${a} `.includes(` ${b} `) || ` ${b} `.includes(` ${a} `));
-  return only(anchors.filter((one) => foldText(one.title) === name)) ?? only(anchors.filter((one) => isPart(foldText(one.id), id)));
+  const only = (found: readonly PageAnchor[]): PageAnchor | null =>
+    found.length === 1 ? (found[0] ?? null) : null;
+  const isPart = (a: string, b: string): boolean =>
+    a !== '' && b !== '' && (` ${a} `.includes(` ${b} `) || ` ${b} `.includes(` ${a} `));
+  return (
+    only(anchors.filter((one) => foldText(one.title) === name)) ??
+    only(anchors.filter((one) => isPart(foldText(one.id), id)))
+  );
 }
 
 function agree(code: FixCode, params: Params, isSafe = true): Mend {
@@ -337,8 +458,14 @@ function leadThere(code: FixCode, params: Params, target: Id, isSafe = false): M
   return { kind: 'leadThere', code, params, isSafe, target };
 }
 
-/** The place of each among its page's siblings. One pass over the siblings where that is less than looking each one up. */
-function placesOf(siblings: Iterable<Id> & { readonly indexOf: (id: Id) => number }, group: readonly Carried[]): number[] {
+/**
+ * The place of each among its page's siblings. One pass over the siblings where that is less than looking
+ * each one up.
+ */
+function placesOf(
+  siblings: Iterable<Id> & { readonly indexOf: (id: Id) => number },
+  group: readonly Carried[],
+): number[] {
   if (group.length < 4) return group.map(({ page }) => siblings.indexOf(page.id));
   const placeOf = new Map<Id, number>();
   let place = 0;
@@ -347,13 +474,25 @@ function placesOf(siblings: Iterable<Id> & { readonly indexOf: (id: Id) => numbe
 }
 
 /**
- * Whether the site has put a page elsewhere among its siblings since: the one that stood before it stands behind it now; or it was the
- * first, and another that was there already stands before it. What came in between does not count.
+ * Whether the site has put a page elsewhere among its siblings since: the one that stood before it stands
+ * behind it now; or it was the first, and another that was there already stands before it. What came in
+ * between does not count.
  */
-function hasMovedAmong(stored: SiteDocument, { page, agreed }: Carried, at: number, group: readonly Carried[], places: readonly number[]): boolean {
+function hasMovedAmong(
+  stored: SiteDocument,
+  { page, agreed }: Carried,
+  at: number,
+  group: readonly Carried[],
+  places: readonly number[],
+): boolean {
   const place = places[at] ?? 0;
   if (agreed.after === null) {
-    return group.some((other, index) => (places[index] ?? 0) < place && other.agreed.after !== null && (other.page.since ?? 0) <= (agreed.known ?? 0));
+    return group.some(
+      (other, index) =>
+        (places[index] ?? 0) < place &&
+        other.agreed.after !== null &&
+        (other.page.since ?? 0) <= (agreed.known ?? 0),
+    );
   }
   const before = stored.pages.nodes.get(agreed.after);
   if (before?.parent !== page.parent) return false;

@@ -13,7 +13,10 @@ export interface MenuShape {
   readonly itemOfLink: (link: Id) => Id | null;
 }
 
-/** A menu's items from top to bottom, and which of them is the first to lead to each page and to show each shared link. */
+/**
+ * A menu's items from top to bottom, and which of them is the first to lead to each page and to show each
+ * shared link.
+ */
 export interface MenuWalk {
   readonly order: readonly Id[];
   readonly byPage: ReadonlyMap<Id, Id>;
@@ -31,19 +34,31 @@ export function walkMenu(filled: SiteDocument, menu: Id): MenuWalk {
     const item = nodeAt(filled.items, node);
     const { destination } = faceOf(filled, item);
     if (destination.kind === 'page' && !byPage.has(destination.page)) byPage.set(destination.page, node);
-    if (item.link !== undefined && item.exception === undefined && !byLink.has(item.link)) byLink.set(item.link, node);
+    if (item.link !== undefined && item.exception === undefined && !byLink.has(item.link))
+      byLink.set(item.link, node);
   }
   return { order, byPage, byLink };
 }
 
 /** Whether an item that changed leaves the walk through its menu as it is. */
 export function isSameInWalk(was: Item, now: Item): boolean {
-  const isSamePage = was.destination.kind === 'page' && now.destination.kind === 'page' && was.destination.page === now.destination.page;
+  const isSamePage =
+    was.destination.kind === 'page' &&
+    now.destination.kind === 'page' &&
+    was.destination.page === now.destination.page;
   const leadsToNone = was.destination.kind !== 'page' && now.destination.kind !== 'page';
-  return was.parent === now.parent && was.link === now.link && (isSamePage || leadsToNone) && (was.exception === undefined) === (now.exception === undefined);
+  return (
+    was.parent === now.parent &&
+    was.link === now.link &&
+    (isSamePage || leadsToNone) &&
+    (was.exception === undefined) === (now.exception === undefined)
+  );
 }
 
 /** Ids whose first item is another one in the second of two maps. */
 export function differingFirsts(was: ReadonlyMap<Id, Id>, now: ReadonlyMap<Id, Id>): Id[] {
-  return [...[...now].filter(([key, item]) => was.get(key) !== item).map(([key]) => key), ...[...was.keys()].filter((key) => !now.has(key))];
+  return [
+    ...[...now].filter(([key, item]) => was.get(key) !== item).map(([key]) => key),
+    ...[...was.keys()].filter((key) => !now.has(key)),
+  ];
 }

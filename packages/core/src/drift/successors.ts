@@ -4,17 +4,24 @@ import type { Page } from '../schema/page.ts';
 
 /** Finds what became of addresses and pages. */
 export interface Successors {
-  /** The live page that took a gone page's place: it has its address now, or had it before, or is the only one with its title. */
+  /**
+   * The live page that took a gone page's place: it has its address now, or had it before, or is the only one
+   * with its title.
+   */
   readonly of: (gone: Page) => Page | null;
-  /** The page that an address of the site led to, if it does so no longer of itself: it is gone, or redirects. `page`: where to lead instead. */
+  /**
+   * The page that an address of the site led to, if it does so no longer of itself: it is gone, or redirects.
+   * `page`: where to lead instead.
+   */
   readonly at: (address: string) => { readonly page: Page | null; readonly isGone: boolean } | null;
   /** Whether a page, as it was or is, has to do with any of it. */
   readonly concerns: (page: Page) => boolean;
 }
 
 /**
- * What became of the gone pages and the plain addresses that items lead to. Only what is wanted is looked for, in one pass over the pages,
- * and none where nothing is: an index of all pages would cost more than all the rest of drift. O(items), and O(pages) where something is.
+ * What became of the gone pages and the plain addresses that items lead to. Only what is wanted is looked
+ * for, in one pass over the pages, and none where nothing is: an index of all pages would cost more than all
+ * the rest of drift. O(items), and O(pages) where something is.
  */
 export function successors(document: SiteDocument): Successors {
   const { pages, site } = document;
@@ -50,7 +57,9 @@ export function successors(document: SiteDocument): Successors {
       return was === undefined ? null : { page: of(was), isGone: true };
     },
     concerns: ({ address, formerAddresses = [], title }) =>
-      titles.has(title) || addresses.has(plain(address)) || formerAddresses.some((one) => addresses.has(plain(one))),
+      titles.has(title) ||
+      addresses.has(plain(address)) ||
+      formerAddresses.some((one) => addresses.has(plain(one))),
   };
 }
 

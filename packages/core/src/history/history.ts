@@ -2,8 +2,9 @@ import type { Id } from '../base/ids.ts';
 import type { Edit } from '../ops/edit.ts';
 
 /**
- * What one session may take back and bring back, as a function of the log alone: so it survives a reload, and no window keeps a
- * secret of its own. Each stack holds ids of standing edits, the latest last. Other people's edits leave both alone.
+ * What one session may take back and bring back, as a function of the log alone: so it survives a reload, and
+ * no window keeps a secret of its own. Each stack holds ids of standing edits, the latest last. Other
+ * people's edits leave both alone.
  */
 export interface History {
   readonly session: Id;
@@ -18,11 +19,15 @@ export interface HistoryEntry {
   readonly group: string | null;
 }
 
+/** The history of a session before its first edit. */
 export function newHistory(session: Id): History {
   return { session, done: [], undone: [] };
 }
 
-/** The history after one more edit of the log. Idea from prosemirror-history: undo is a reducer, and redo is the undo of an undo. */
+/**
+ * The history after one more edit of the log. Idea from prosemirror-history: undo is a reducer, and redo is
+ * the undo of an undo.
+ */
 export function withEdit(history: History, edit: Pick<Edit, 'id' | 'session' | 'group' | 'undoes'>): History {
   if (edit.session !== history.session) return history;
   const entry = { id: edit.id, group: edit.group };
@@ -33,10 +38,15 @@ export function withEdit(history: History, edit: Pick<Edit, 'id' | 'session' | '
   return { ...history, done: [...history.done, entry], undone: without(history.undone, edit.undoes) };
 }
 
-/** The history without steps that the person has skipped, since something stands in their way: they stay done, and what is older can be undone. */
+/**
+ * The history without steps that the person has skipped, since something stands in their way: they stay done,
+ * and what is older can be undone.
+ */
 export function withoutSkipped(history: History, skipped: ReadonlySet<Id>): History {
   const kept = ({ id }: HistoryEntry): boolean => !skipped.has(id);
-  return skipped.size === 0 ? history : { ...history, done: history.done.filter(kept), undone: history.undone.filter(kept) };
+  return skipped.size === 0
+    ? history
+    : { ...history, done: history.done.filter(kept), undone: history.undone.filter(kept) };
 }
 
 function without(entries: readonly HistoryEntry[], id: Id): HistoryEntry[] {

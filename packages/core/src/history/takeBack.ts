@@ -14,8 +14,9 @@ import { standing } from '../ops/standing.ts';
 export type KnownEdit = Edit & { readonly actor?: string };
 
 /**
- * What takes `edit` back in `document`, given the edits that came after it, oldest first, as far as they are known. Refuses when
- * something is no longer as the edit left it, or was decided anew by another session, and names whose change stands in the way.
+ * What takes `edit` back in `document`, given the edits that came after it, oldest first, as far as they are
+ * known. Refuses when something is no longer as the edit left it, or was decided anew by another session, and
+ * names whose change stands in the way.
  */
 export function takeBack(
   document: SiteDocument,
@@ -36,8 +37,9 @@ export function takeBack(
 }
 
 /**
- * The first thing of which something that still stands decided the same since: taking `edit` back would take that back too, even where
- * it looks as the edit left it (a place among siblings that moved on, a name that went away and came back).
+ * The first thing of which something that still stands decided the same since: taking `edit` back would take
+ * that back too, even where it looks as the edit left it (a place among siblings that moved on, a name that
+ * went away and came back).
  */
 function firstContested(edit: Edit, since: readonly KnownEdit[]): Touched | null {
   const later = standing(since);
@@ -50,7 +52,10 @@ function firstContested(edit: Edit, since: readonly KnownEdit[]): Touched | null
   const contested = later.flatMap(claimsOf).find((claim) => {
     const [thing, aspect] = split(claim);
     const aspects = own.get(thing);
-    return aspects !== undefined && (aspect === '*' || aspects.has('*') || (aspect !== 'inside' && aspects.has(aspect)));
+    return (
+      aspects !== undefined &&
+      (aspect === '*' || aspects.has('*') || (aspect !== 'inside' && aspects.has(aspect)))
+    );
   });
   if (contested === undefined) return null;
   const [forest, id] = contested.split(' ') as [Touched['forest'], string];
@@ -67,15 +72,20 @@ function split(claim: string): [string, string] {
 }
 
 /**
- * What is no longer as the edit left it. It helps a window that does not know all that came after; of several operations on one thing
- * only the last could say, and of those on several kinds none can, so it asks edits of one operation alone.
+ * What is no longer as the edit left it. It helps a window that does not know all that came after; of several
+ * operations on one thing only the last could say, and of those on several kinds none can, so it asks edits
+ * of one operation alone.
  */
 function overwrittenIn(document: SiteDocument, { operations }: Edit): Touched | null {
   const [only] = operations;
   return only === undefined || operations.length > 1 ? null : kindOf(only).overwritten(document, only);
 }
 
-function standsInTheWay(document: SiteDocument, { forest, id }: Touched, since: readonly KnownEdit[]): ReturnType<typeof refusal> {
+function standsInTheWay(
+  document: SiteDocument,
+  { forest, id }: Touched,
+  since: readonly KnownEdit[],
+): ReturnType<typeof refusal> {
   const touchesIt = (operation: Operation): boolean =>
     kindOf(operation)
       .touches(operation)
@@ -84,5 +94,9 @@ function standsInTheWay(document: SiteDocument, { forest, id }: Touched, since: 
   const label = nameOf(document, forest, id);
   // A window that was reloaded knows what its own session did, and not who did the rest.
   if (culprit === undefined) return refusal('changedMeanwhile', { label });
-  return refusal('changedSince', { label, who: culprit.actor ?? phrase('laterChange'), sentence: quoted(culprit.sentence) });
+  return refusal('changedSince', {
+    label,
+    who: culprit.actor ?? phrase('laterChange'),
+    sentence: quoted(culprit.sentence),
+  });
 }

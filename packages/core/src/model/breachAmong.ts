@@ -10,9 +10,10 @@ export interface NodeName {
 }
 
 /**
- * The first invariant that is broken among some nodes, in words; null: none. It is asked about the nodes that an edit touched, before that edit
- * is stored: a last defence, whatever the schemas and operations have let through. What stands is looked at like in `findBreach`, and is to be
- * reached from a root; under what was removed nothing may be left. O(k log n + depth) for k nodes, since no way up is gone twice.
+ * The first invariant that is broken among some nodes, in words; null: none. It is asked about the nodes that
+ * an edit touched, before that edit is stored: a last defence, whatever the schemas and operations have let
+ * through. What stands is looked at like in `findBreach`, and is to be reached from a root; under what was
+ * removed nothing may be left. O(k log n + depth) for k nodes, since no way up is gone twice.
  */
 export function breachAmong(document: SiteDocument, touched: Iterable<NodeName>): string | null {
   const reached = new Set<Id>();
@@ -20,7 +21,10 @@ export function breachAmong(document: SiteDocument, touched: Iterable<NodeName>)
   for (const { forest, id } of touched) {
     const node = document[forest].nodes.get(id);
     const breach =
-      node === undefined ? leftUnder(document, id) : (breachOfNode<ForestName>(document, forest, id, node) ?? circleAbove(document, forest, node, reached));
+      node === undefined
+        ? leftUnder(document, id)
+        : (breachOfNode<ForestName>(document, forest, id, node) ??
+          circleAbove(document, forest, node, reached));
     if (breach !== null) return breach;
     if (node === undefined) continue;
     const parents = byParent.get(forest) ?? new Map<Id, Id[]>();
@@ -51,7 +55,12 @@ function missingInOrder(
 }
 
 /** Whether the way up from a node ends. `reached` are nodes from which it does. */
-function circleAbove(document: SiteDocument, forest: ForestName, { id, parent }: Rooted, reached: Set<Id>): string | null {
+function circleAbove(
+  document: SiteDocument,
+  forest: ForestName,
+  { id, parent }: Rooted,
+  reached: Set<Id>,
+): string | null {
   const { nodes } = document[forest];
   if (reached.has(parent)) {
     reached.add(id);

@@ -23,7 +23,9 @@ export interface NodeOf {
   readonly parts: Part;
   readonly presets: Preset;
 }
+/** The name of a forest. */
 export type ForestName = keyof NodeOf;
+/** The names of all forests, in the order in which they can be read: what is referred to comes first. */
 export const forestNames = [
   'pages',
   'menus',
@@ -42,6 +44,7 @@ export const forestNames = [
  */
 export type SiteDocument = { readonly site: Site } & { readonly [F in ForestName]: Forest<NodeOf[F]> };
 
+/** A site without pages and menus. */
 export function newDocument(site: Site): SiteDocument {
   return {
     site,
@@ -63,7 +66,11 @@ export function forestOf<F extends ForestName>(document: SiteDocument, name: F):
 }
 
 /** The document with one forest replaced; the very same document when the forest is the same. */
-export function withForest<F extends ForestName>(document: SiteDocument, name: F, forest: Forest<NodeOf[F]>): SiteDocument {
+export function withForest<F extends ForestName>(
+  document: SiteDocument,
+  name: F,
+  forest: Forest<NodeOf[F]>,
+): SiteDocument {
   return forest === (document[name] as unknown) ? document : { ...document, [name]: forest };
 }
 

@@ -2,7 +2,14 @@ import type { Id } from '../base/ids.ts';
 import { Sequence } from '../base/sequence.ts';
 import type { Table } from '../base/table.ts';
 import type { Site } from '../schema/site.ts';
-import { forestNames, newDocument, withForest, type ForestName, type NodeOf, type SiteDocument } from './document.ts';
+import {
+  forestNames,
+  newDocument,
+  withForest,
+  type ForestName,
+  type NodeOf,
+  type SiteDocument,
+} from './document.ts';
 import type { Forest } from './forest.ts';
 
 /** What is otherwise in one forest: nodes by id and orders by parent; null: no longer there. */
@@ -12,20 +19,31 @@ export interface ForestChanges {
   readonly orders: readonly (readonly [Id, readonly Id[] | null])[];
 }
 
-/** What leads from one state of a document to another, as plain data: for a copy kept elsewhere, such as in a worker. */
+/**
+ * What leads from one state of a document to another, as plain data: for a copy kept elsewhere, such as in a
+ * worker.
+ */
 export interface DocumentChanges {
   readonly site: Site;
   readonly forests: readonly ForestChanges[];
 }
 
-/** The changes that lead from one document to another; from none at all when `before` is null. O(changes) between versions of one document. */
+/**
+ * The changes that lead from one document to another; from none at all when `before` is null. O(changes)
+ * between versions of one document.
+ */
 export function changesBetween(before: SiteDocument | null, after: SiteDocument): DocumentChanges {
   const from = before ?? newDocument(after.site);
   const forests = forestNames.flatMap((forest): ForestChanges[] => {
-    const [was, is] = [from[forest] as Forest<NodeOf[ForestName]>, after[forest] as Forest<NodeOf[ForestName]>];
+    const [was, is] = [
+      from[forest] as Forest<NodeOf[ForestName]>,
+      after[forest] as Forest<NodeOf[ForestName]>,
+    ];
     if (was === is) return [];
     const nodes = [...is.nodes.differing(was.nodes)].map(([id, node]) => [id, node ?? null] as const);
-    const orders = [...is.children.differing(was.children)].map(([id, order]) => [id, order === undefined ? null : [...order]] as const);
+    const orders = [...is.children.differing(was.children)].map(
+      ([id, order]) => [id, order === undefined ? null : [...order]] as const,
+    );
     return [{ forest, nodes, orders }];
   });
   return { site: after.site, forests };

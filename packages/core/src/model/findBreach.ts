@@ -4,8 +4,8 @@ import { forestNames, forestOf, isParent, type ForestName, type SiteDocument } f
 import { rootsOf } from './rootsOf.ts';
 
 /**
- * The first invariant that a document breaks, in words; null when it is sound. Every operation keeps them (a law), and stored
- * documents are checked when they are read. O(n).
+ * The first invariant that a document breaks, in words; null when it is sound. Every operation keeps them (a
+ * law), and stored documents are checked when they are read. O(n).
  */
 export function findBreach(document: SiteDocument): string | null {
   for (const name of forestNames) {

@@ -2,31 +2,39 @@ import type { Id } from '../base/ids.ts';
 import { Sequence } from '../base/sequence.ts';
 import { Table } from '../base/table.ts';
 
-/** Anything that stands in a forest: it knows its parent, which may also be something outside the forest (its root). */
+/**
+ * Anything that stands in a forest: it knows its parent, which may also be something outside the forest (its
+ * root).
+ */
 export interface Rooted {
   readonly id: Id;
   readonly parent: Id;
 }
 
-/** Where a node stands: behind a sibling, or first when `after` is null. Never an index: others may be editing too. */
+/**
+ * Where a node stands: behind a sibling, or first when `after` is null. Never an index: others may be editing
+ * too.
+ */
 export interface Spot {
   readonly parent: Id;
   readonly after: Id | null;
 }
 
 /**
- * Trees as two persistent tables: the nodes by id, and for each parent the order of its children. A parent without children has
- * no entry. All functions here give new forests and copy only what changed.
+ * Trees as two persistent tables: the nodes by id, and for each parent the order of its children. A parent
+ * without children has no entry. All functions here give new forests and copy only what changed.
  */
 export interface Forest<N extends Rooted> {
   readonly nodes: Table<N>;
   readonly children: Table<Sequence>;
 }
 
+/** A forest without nodes. */
 export function emptyForest<N extends Rooted>(): Forest<N> {
   return { nodes: Table.empty(), children: Table.empty() };
 }
 
+/** The ids below a parent, in order. O(1). */
 export function childrenOf(forest: Forest<Rooted>, parent: Id): Sequence {
   return forest.children.get(parent) ?? Sequence.empty;
 }
@@ -38,12 +46,16 @@ export function nodeAt<N extends Rooted>(forest: Forest<N>, id: Id): N {
   return node;
 }
 
+/** Where a node is: its parent and the sibling before it. Throws if there is no such node. O(siblings). */
 export function spotOf(forest: Forest<Rooted>, id: Id): Spot {
   const { parent } = nodeAt(forest, id);
   return { parent, after: childrenOf(forest, parent).before(id) };
 }
 
-/** Whether `spot` can be used: its anchor stands under its parent. Whether the parent exists is the caller's to know. */
+/**
+ * Whether `spot` can be used: its anchor stands under its parent. Whether the parent exists is the caller's
+ * to know.
+ */
 export function hasSpot(forest: Forest<Rooted>, { parent, after }: Spot): boolean {
   return after === null || forest.nodes.get(after)?.parent === parent;
 }
@@ -55,13 +67,19 @@ export function withNode<N extends Rooted>(forest: Forest<N>, node: N, after: Id
   };
 }
 
-/** Many nodes at once, each behind the children that its parent has by then; for imports. O(n log n), one copy of each branch. */
+/**
+ * Many nodes at once, each behind the children that its parent has by then; for imports. O(n log n), one copy
+ * of each branch.
+ */
 export function withNodesLast<N extends Rooted>(forest: Forest<N>, added: readonly N[]): Forest<N> {
   const grown = [...groupByParent(added)].map(([parent, nodes]) => {
     const present = childrenOf(forest, parent);
     return [parent, Sequence.from([...present, ...nodes.map((node) => node.id)])] as const;
   });
-  return { nodes: forest.nodes.withAll(added.map((node) => [node.id, node])), children: forest.children.withAll(grown) };
+  return {
+    nodes: forest.nodes.withAll(added.map((node) => [node.id, node])),
+    children: forest.children.withAll(grown),
+  };
 }
 
 function groupByParent<N extends Rooted>(nodes: readonly N[]): Map<Id, N[]> {

@@ -4,10 +4,15 @@ import type { Destination } from '../schema/item.ts';
 import type { ForestName, SiteDocument } from './document.ts';
 import { faceOf, type Face, type Faced } from './faceOf.ts';
 
-/** The text that an item shows: its own label or its shared link's, else its page's title, else its address. Never empty. */
+/**
+ * The text that an item shows: its own label or its shared link's, else its page's title, else its address.
+ * Never empty.
+ */
 export function labelOf(document: SiteDocument, item: Faced): string {
   const face = faceOf(document, item);
-  return shown(face.label) ?? shown(pageTitle(document, face)) ?? shown(writtenOut(face.destination)) ?? 'Untitled';
+  return (
+    shown(face.label) ?? shown(pageTitle(document, face)) ?? shown(writtenOut(face.destination)) ?? 'Untitled'
+  );
 }
 
 /** The address, e-mail address or number that a destination is written as; null: it is none of these. */
@@ -26,7 +31,9 @@ export function nameOf(document: SiteDocument, forest: ForestName, id: Id): stri
   if (part !== undefined) return partName(document, part);
   if (forest === 'presets') return document.presets.nodes.get(id)?.name ?? document.site.name;
   if (forest === 'ownFields') return document.ownFields.nodes.get(id)?.name ?? document.site.name;
-  const menu = document.menus.nodes.get(forest === 'placements' ? (document.placements.nodes.get(id)?.menu ?? id) : id);
+  const menu = document.menus.nodes.get(
+    forest === 'placements' ? (document.placements.nodes.get(id)?.menu ?? id) : id,
+  );
   if (menu !== undefined) return shown(menu.name) ?? menu.key;
   return shown(document.pages.nodes.get(id)?.title ?? null) ?? document.site.name;
 }
@@ -42,7 +49,10 @@ export function partName(document: SiteDocument, { kind, text, item, menu, body,
       ?.flatMap(({ runs }) => runs.map((run) => run.text))
       .join(' ')
       .slice(0, 60);
-  return shown(written ?? (menu === undefined ? null : (document.menus.nodes.get(menu)?.name ?? null))) ?? partWords[kind];
+  return (
+    shown(written ?? (menu === undefined ? null : (document.menus.nodes.get(menu)?.name ?? null))) ??
+    partWords[kind]
+  );
 }
 
 function pageTitle(document: SiteDocument, { destination }: Face): string | null {

@@ -5,5 +5,10 @@ import type { Face } from './faceOf.ts';
 
 /** What an item has that leads to a page and takes its title. The page must be there. */
 export function pageFace(document: SiteDocument, page: Id): Face {
-  return { label: null, destination: { kind: 'page', page, anchor: null }, opensNewTab: false, agreed: agreedFacts(document, page) };
+  return {
+    label: null,
+    destination: { kind: 'page', page, anchor: null },
+    opensNewTab: false,
+    agreed: agreedFacts(document, page),
+  };
 }

@@ -29,7 +29,8 @@ export function pageIndex(document: SiteDocument): PageIndex {
     byTitle(title, near) {
       const folded = foldText(title);
       const alike = folded === '' ? [] : (titles.get(folded) ?? []);
-      const close = near === null ? undefined : alike.find(({ id }) => id !== near && isWithin(document.pages, id, near));
+      const close =
+        near === null ? undefined : alike.find(({ id }) => id !== near && isWithin(document.pages, id, near));
       return close ?? alike[0] ?? null;
     },
   };
@@ -37,7 +38,10 @@ export function pageIndex(document: SiteDocument): PageIndex {
 
 /** Without the site's own host, an anchor, and a slash at the end. */
 function plainAddress(address: string, origin: string): string {
-  const own = origin !== '' && (address === origin || address.startsWith(`${origin}/`)) ? address.slice(origin.length) : address;
+  const own =
+    origin !== '' && (address === origin || address.startsWith(`${origin}/`))
+      ? address.slice(origin.length)
+      : address;
   const path = own.split('#')[0] ?? '';
   return path.replace(/\/+$/, '') || '/';
 }

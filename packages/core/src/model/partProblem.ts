@@ -5,7 +5,10 @@ import type { Destination } from '../schema/item.ts';
 import type { SiteDocument } from './document.ts';
 
 /** The destinations that a part names: its own, and those of links in its text. */
-export function destinationsOf({ destination, body = [] }: Pick<Part, 'destination' | 'body'>): Destination[] {
+export function destinationsOf({
+  destination,
+  body = [],
+}: Pick<Part, 'destination' | 'body'>): Destination[] {
   const inText = body.flatMap(({ runs }) => runs.flatMap(({ to }) => to ?? []));
   return destination === undefined ? inText : [destination, ...inText];
 }
@@ -20,14 +23,19 @@ export function pagesNamed(part: Part): Id[] {
 export function partProblem(document: SiteDocument, part: Part): Refusal | null {
   const { kind, parent } = part;
   const what = partWords[kind];
-  const around = document.parts.nodes.get(parent)?.kind ?? 'item';
-  if (!heldBy[around].includes(kind)) return refusal('wrongPartPlace', { what, place: around === 'item' ? 'panel' : partWords[around] });
+  const holder = document.parts.nodes.get(parent)?.kind ?? 'item';
+  if (!heldBy[holder].includes(kind))
+    return refusal('wrongPartPlace', { what, place: holder === 'item' ? 'panel' : partWords[holder] });
   const { always, maybe } = partFacts[kind];
   const lacking = always.find((field) => part[field] === undefined);
   if (lacking !== undefined) return refusal('wrongPart', { what, problem: `it has no ${lacking}` });
-  const foreign = partFieldNames.find((field) => part[field] !== undefined && !always.includes(field) && !maybe.includes(field));
+  const foreign = partFieldNames.find(
+    (field) => part[field] !== undefined && !always.includes(field) && !maybe.includes(field),
+  );
   if (foreign !== undefined) return refusal('wrongPart', { what, problem: `it cannot have ${foreign}` });
   const page = pagesNamed(part).find((id) => !document.pages.nodes.has(id));
   if (page !== undefined) return refusal('wrongPage', { id: page, label: part.text ?? what });
-  return part.menu === undefined || document.menus.nodes.has(part.menu) ? null : refusal('wrongMenu', { id: part.menu });
+  return part.menu === undefined || document.menus.nodes.has(part.menu)
+    ? null
+    : refusal('wrongMenu', { id: part.menu });
 }

@@ -9,7 +9,10 @@ export type SketchTarget =
   /** As it was written; a page of the site may stand there. */
   | { readonly kind: 'address'; readonly address: string };
 
-/** An item as another program, a file or a person's text describes it, with those below it. What formats read and write. */
+/**
+ * An item as another program, a file or a person's text describes it, with those below it. What formats read
+ * and write.
+ */
 export interface Sketch {
   readonly label: string;
   readonly target: SketchTarget;

@@ -3,7 +3,9 @@ import { forestOf, type ForestName, type NodeOf, type SiteDocument } from './doc
 import { childrenOf, nodeAt } from './forest.ts';
 import { rootsOf } from './rootsOf.ts';
 
-/** The nodes of one forest as they are kept: parents before their children, siblings in their order. O(nodes). */
+/**
+ * The nodes of one forest as they are kept: parents before their children, siblings in their order. O(nodes).
+ */
 export function* storedOrder<F extends ForestName>(document: SiteDocument, name: F): Generator<NodeOf[F]> {
   const forest = forestOf(document, name);
   const top = rootsOf(document, name).flatMap((root) => [...childrenOf(forest, root)]);

@@ -18,24 +18,38 @@ export const addItem = defineAdd(
   (document, operation) => {
     const parent = parentName(document, 'items', operation);
     const count = operation.branch.length;
-    return count > 1 ? sentence('itemsAdded', { count, parent }) : sentence('itemAdded', { label: labelOf(document, topOf(operation)), parent });
+    return count > 1
+      ? sentence('itemsAdded', { count, parent })
+      : sentence('itemAdded', { label: labelOf(document, topOf(operation)), parent });
   },
   missingTarget,
 );
 
 /** An item, or a shared link, may lead to pages of its own site only, and show shared links of it. */
-export function missingTarget(document: SiteDocument, item: Faced & { readonly follow?: Follow }): Refusal | null {
+export function missingTarget(
+  document: SiteDocument,
+  item: Faced & { readonly follow?: Follow },
+): Refusal | null {
   const { destination, link } = item;
   const label = labelOf(document, item);
-  if (destination.kind === 'page' && !document.pages.nodes.has(destination.page)) return refusal('wrongPage', { id: destination.page, label });
-  if (link !== undefined && !document.sharedLinks.nodes.has(link)) return refusal('wrongLink', { id: link, label });
+  if (destination.kind === 'page' && !document.pages.nodes.has(destination.page))
+    return refusal('wrongPage', { id: destination.page, label });
+  if (link !== undefined && !document.sharedLinks.nodes.has(link))
+    return refusal('wrongLink', { id: link, label });
   return wrongSource(document, item, label);
 }
 
 /** What follows may follow pages and menus of its own site only. */
-export function wrongSource(document: SiteDocument, { follow }: { readonly follow?: Follow | undefined }, label: string): Refusal | null {
+export function wrongSource(
+  document: SiteDocument,
+  { follow }: { readonly follow?: Follow | undefined },
+  label: string,
+): Refusal | null {
   if (follow === undefined) return null;
   const { of } = follow;
-  if (of.kind === 'menu') return document.menus.nodes.has(of.menu) ? null : refusal('wrongMenu', { id: of.menu });
-  return of.page === null || document.pages.nodes.has(of.page) ? null : refusal('wrongPage', { id: of.page, label });
+  if (of.kind === 'menu')
+    return document.menus.nodes.has(of.menu) ? null : refusal('wrongMenu', { id: of.menu });
+  return of.page === null || document.pages.nodes.has(of.page)
+    ? null
+    : refusal('wrongPage', { id: of.page, label });
 }

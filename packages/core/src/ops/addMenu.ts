@@ -25,7 +25,8 @@ export function refusedMenu(document: SiteDocument, menu: Menu): Refusal | null 
 /** Two menus of a site cannot have the same key: the delivery address holds it. */
 function keyTaken(document: SiteDocument, menu: Menu): Refusal | null {
   for (const other of document.menus.nodes.values()) {
-    if (other.key === menu.key && other.id !== menu.id) return refusal('keyTaken', { key: menu.key, name: other.name });
+    if (other.key === menu.key && other.id !== menu.id)
+      return refusal('keyTaken', { key: menu.key, name: other.name });
   }
   return null;
 }

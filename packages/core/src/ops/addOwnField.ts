@@ -18,6 +18,8 @@ export const addOwnField = defineAdd(
 
 /** Two fields of the same things may not have the same key. */
 export function fieldKeyTaken(document: SiteDocument, { id, key, of }: OwnField): Refusal | null {
-  const other = [...document.ownFields.nodes.values()].find((one) => one.key === key && one.of === of && one.id !== id);
+  const other = [...document.ownFields.nodes.values()].find(
+    (one) => one.key === key && one.of === of && one.id !== id,
+  );
   return other === undefined ? null : refusal('keyTaken', { key, name: other.name });
 }

@@ -16,17 +16,20 @@ export const addPart = defineAdd(
   'removePart',
   'parts',
   PartShape,
-  (document, operation) => said('partAdded', document, topOf(operation)),
+  (document, operation) => partSentence('partAdded', document, topOf(operation)),
   partProblem,
 );
 
 /** What was done to a part, in a sentence. */
-export function said(code: SentenceCode, document: SiteDocument, part: Part): Sentence {
-  return sentence(code, { what: partSaid(document, part), label: nameOf(document, 'items', panelOf(document, part.parent)) });
+export function partSentence(code: SentenceCode, document: SiteDocument, part: Part): Sentence {
+  return sentence(code, {
+    what: partPhrase(document, part),
+    label: nameOf(document, 'items', panelOf(document, part.parent)),
+  });
 }
 
 /** A part as it is called in a sentence: what it is, and by its name if it has one. */
-export function partSaid(document: SiteDocument, part: Part): Phrase {
+export function partPhrase(document: SiteDocument, part: Part): Phrase {
   const name = partName(document, part);
   const kind = capitalised(part.kind);
   return name === partWords[part.kind] ? phrase(`part${kind}`) : phrase(`named${kind}`, { name });

@@ -3,8 +3,13 @@ import type { SiteDocument } from '../model/document.ts';
 import type { Edit } from './edit.ts';
 import { kindOf, type Operation } from './registry.ts';
 
-/** Applies an edit wholly, or says why not and changes nothing. Its operations come back as they took effect. */
-export function applyEdit<E extends Edit>(document: SiteDocument, edit: E): Result<{ readonly document: SiteDocument; readonly edit: E }> {
+/**
+ * Applies an edit wholly, or says why not and changes nothing. Its operations come back as they took effect.
+ */
+export function applyEdit<E extends Edit>(
+  document: SiteDocument,
+  edit: E,
+): Result<{ readonly document: SiteDocument; readonly edit: E }> {
   let current = document;
   const operations: Operation[] = [];
   for (const operation of edit.operations) {

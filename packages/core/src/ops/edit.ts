@@ -37,8 +37,8 @@ export interface LoggedEdit extends Edit {
 const kindShapes: readonly TSchema[] = Object.values(operationKinds).map((kind) => kind.shape);
 
 /**
- * `discriminator` lets the validator name what is wrong with the one kind that was meant, not with all of them. Edits refer to it by
- * its id, so that it is compiled once.
+ * `discriminator` lets the validator name what is wrong with the one kind that was meant, not with all of
+ * them. Edits refer to it by its id, so that it is compiled once.
  */
 export const OperationShape = Type.Unsafe<Operation>({
   $id: 'Operation',
@@ -59,7 +59,17 @@ const editFields = {
   operations: Type.Array(Type.Unsafe<Operation>({ $ref: 'Operation' }), { maxItems: 20_000 }),
 };
 
+/** An edit as it is sent. */
 export const EditShape = Type.Unsafe<Edit>(Type.Object(editFields, closed));
+/** An edit as the log gives it. */
 export const LoggedEditShape = Type.Unsafe<LoggedEdit>(
-  Type.Object({ ...editFields, revision: Type.Integer({ minimum: 1 }), at: Type.String({ maxLength: 40 }), actor: Type.String({ maxLength: 80 }) }, closed),
+  Type.Object(
+    {
+      ...editFields,
+      revision: Type.Integer({ minimum: 1 }),
+      at: Type.String({ maxLength: 40 }),
+      actor: Type.String({ maxLength: 80 }),
+    },
+    closed,
+  ),
 );

@@ -21,8 +21,9 @@ export interface PlacedPage {
 }
 
 /**
- * All that an import changes, as one operation: pages added, then moved, then removed, then changed, each list in its order. An
- * import of a person's never removes (it retires: `changed` with the state `gone`); `removed` is there for taking back additions.
+ * All that an import changes, as one operation: pages added, then moved, then removed, then changed, each
+ * list in its order. An import of a person's never removes (it retires: `changed` with the state `gone`);
+ * `removed` is there for taking back additions.
  */
 export interface ImportPages {
   readonly kind: 'importPages';
@@ -58,13 +59,18 @@ export const importPages: OperationKind<ImportPages, ImportPages> = {
     if (!changed.ok) return changed;
     return ok({
       document: changed.value.document,
-      operation: { ...operation, moved: moved.value.done, removed: removed.value.done, changed: changed.value.done },
+      operation: {
+        ...operation,
+        moved: moved.value.done,
+        removed: removed.value.done,
+        changed: changed.value.done,
+      },
     });
   },
 
   /**
-   * Exact although the four steps keep their order: changing pages and placing them do not touch each other, and what was removed
-   * last is added back first, which is what the moves back need.
+   * Exact although the four steps keep their order: changing pages and placing them do not touch each other,
+   * and what was removed last is added back first, which is what the moves back need.
    */
   invert: ({ added, moved, removed, changed }) => ({
     kind: 'importPages',
@@ -76,7 +82,11 @@ export const importPages: OperationKind<ImportPages, ImportPages> = {
 
   describe: (_, { added, removed, moved, changed }) => {
     const gone = removed.length + changed.filter(({ set }) => set.state === 'gone').length;
-    return sentence('pagesRead', { added: added.length, gone, changed: changed.length + moved.length + removed.length - gone });
+    return sentence('pagesRead', {
+      added: added.length,
+      gone,
+      changed: changed.length + moved.length + removed.length - gone,
+    });
   },
 
   touches: ({ added, moved, removed, changed }) => {
@@ -97,8 +107,10 @@ export const importPages: OperationKind<ImportPages, ImportPages> = {
     }
     const back = removed.find(({ page }) => document.pages.nodes.has(page.id));
     if (back !== undefined) return { forest: 'pages', id: back.page.id };
-    for (const one of moved) if (movePage.overwritten(document, one) !== null) return { forest: 'pages', id: one.id };
-    for (const one of changed) if (updatePage.overwritten(document, one) !== null) return { forest: 'pages', id: one.id };
+    for (const one of moved)
+      if (movePage.overwritten(document, one) !== null) return { forest: 'pages', id: one.id };
+    for (const one of changed)
+      if (updatePage.overwritten(document, one) !== null) return { forest: 'pages', id: one.id };
     return null;
   },
 
@@ -111,18 +123,27 @@ export const importPages: OperationKind<ImportPages, ImportPages> = {
 
   shift(forest, spot, { moved, removed }) {
     if (forest !== 'pages') return spot;
-    const led = moved.reduce((at, one) => movePage.shift(forest, at, one), spot);
-    return removed.reduce((at, { page, after }) => (at.after === page.id && at.parent === page.parent ? { ...at, after } : at), led);
+    const shifted = moved.reduce((at, one) => movePage.shift(forest, at, one), spot);
+    return removed.reduce(
+      (at, { page, after }) => (at.after === page.id && at.parent === page.parent ? { ...at, after } : at),
+      shifted,
+    );
   },
 
   rebase: (operation, through) => ({
     ...operation,
-    added: operation.added.map(({ page, after }) => ({ page, after: through('pages', { parent: page.parent, after }).after })),
+    added: operation.added.map(({ page, after }) => ({
+      page,
+      after: through('pages', { parent: page.parent, after }).after,
+    })),
     moved: operation.moved.map((one) => movePage.rebase(one, through)),
   }),
 };
 
-/** Adds pages. Runs of pages that come last under their parents, which is what a first import is made of, go in at once. */
+/**
+ * Adds pages. Runs of pages that come last under their parents, which is what a first import is made of, go
+ * in at once.
+ */
 function addAll(document: SiteDocument, added: readonly PlacedPage[]): Result<SiteDocument> {
   const { site } = document;
   let { pages } = document;
@@ -136,7 +157,8 @@ function addAll(document: SiteDocument, added: readonly PlacedPage[]): Result<Si
   for (const { page, after } of added) {
     const { id, parent } = page;
     if (known.has(id) || pages.nodes.has(id)) return no(refusal('alreadyThere', { id }));
-    if (parent !== site.id && !known.has(parent) && !pages.nodes.has(parent)) return no(refusal('noSuchPlace', { label: page.title, id: parent }));
+    if (parent !== site.id && !known.has(parent) && !pages.nodes.has(parent))
+      return no(refusal('noSuchPlace', { label: page.title, id: parent }));
     known.add(id);
     if (!lastOf.has(parent)) lastOf.set(parent, childrenOf(pages, parent).last());
     if (lastOf.get(parent) === after) {
@@ -145,7 +167,8 @@ function addAll(document: SiteDocument, added: readonly PlacedPage[]): Result<Si
       continue;
     }
     settle();
-    if (!hasSpot(pages, { parent, after })) return no(refusal('noSuchPlace', { label: page.title, id: after ?? parent }));
+    if (!hasSpot(pages, { parent, after }))
+      return no(refusal('noSuchPlace', { label: page.title, id: after ?? parent }));
     pages = withNode(pages, page, after);
   }
   settle();
@@ -153,7 +176,10 @@ function addAll(document: SiteDocument, added: readonly PlacedPage[]): Result<Si
 }
 
 /** Removes pages one by one, leaves first, and notes what each was and where it stood then. */
-function removeAll(document: SiteDocument, removed: readonly PlacedPage[]): Result<{ document: SiteDocument; done: PlacedPage[] }> {
+function removeAll(
+  document: SiteDocument,
+  removed: readonly PlacedPage[],
+): Result<{ document: SiteDocument; done: PlacedPage[] }> {
   const used = stillUsed(
     document,
     removed.map(({ page }) => page),

@@ -1,6 +1,6 @@
 import { phrase, sentence } from '../base/sentences.ts';
 import { partProblem } from '../model/partProblem.ts';
-import { said } from './addPart.ts';
+import { partSentence } from './addPart.ts';
 import { defineMove, type Move } from './kit/defineMove.ts';
 
 /** Puts a row, a cell or a part elsewhere in a panel, with what stands in it. */
@@ -11,7 +11,9 @@ export const movePart = defineMove(
   'parts',
   (document, { id }) => {
     const part = document.parts.nodes.get(id);
-    return part === undefined ? sentence('partMoved', { what: phrase('somePart'), label: id }) : said('partMoved', document, part);
+    return part === undefined
+      ? sentence('partMoved', { what: phrase('somePart'), label: id })
+      : partSentence('partMoved', document, part);
   },
   partProblem,
 );

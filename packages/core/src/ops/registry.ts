@@ -71,8 +71,11 @@ export type Operation =
   | UpdatePreset
   | RemovePreset;
 
-type KindTable = { readonly [K in Operation['kind']]: OperationKind<Extract<Operation, { kind: K }>, Operation> };
+type KindTable = {
+  readonly [K in Operation['kind']]: OperationKind<Extract<Operation, { kind: K }>, Operation>;
+};
 
+/** Every kind of operation by name. A kind that is missing here fails the type check. */
 export const operationKinds: KindTable = {
   addPage,
   updatePage,
@@ -110,7 +113,10 @@ export const operationKinds: KindTable = {
   removePreset,
 };
 
-/** What is known about an operation's kind. The cast is sound because the table above pairs each kind with its own type. */
+/**
+ * What is known about an operation's kind. The cast is sound because the table above pairs each kind with its
+ * own type.
+ */
 export function kindOf<O extends Operation>(operation: O): OperationKind<O, Operation> {
   return operationKinds[operation.kind] as unknown as OperationKind<O, Operation>;
 }

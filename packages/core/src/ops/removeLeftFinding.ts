@@ -6,4 +6,10 @@ import { defineRemove } from './kit/defineRemove.ts';
 /** Takes up again a finding that was left. */
 export type RemoveLeftFinding = Branch<'removeLeftFinding', 'leftFindings'>;
 
-export const removeLeftFinding = defineRemove('removeLeftFinding', 'addLeftFinding', 'leftFindings', LeftFindingShape, () => sentence('findingTakenUp', {}));
+export const removeLeftFinding = defineRemove(
+  'removeLeftFinding',
+  'addLeftFinding',
+  'leftFindings',
+  LeftFindingShape,
+  () => sentence('findingTakenUp', {}),
+);

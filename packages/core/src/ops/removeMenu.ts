@@ -27,9 +27,14 @@ function stillHolds(document: SiteDocument, menus: readonly Menu[]): Refusal | n
     const count = childrenOf(document.items, id).size + placed.length;
     if (count > 0) return refusal('notEmpty', { label: name, count });
     const part = [...document.parts.nodes.values()].find(({ menu }) => menu === id);
-    if (part !== undefined) return refusal('shownInPanel', { label: name, item: nameOf(document, 'items', panelOf(document, part.id)) });
+    if (part !== undefined)
+      return refusal('shownInPanel', {
+        label: name,
+        item: nameOf(document, 'items', panelOf(document, part.id)),
+      });
     const follower = followersOf(document, id).find((one) => one !== id);
-    if (follower !== undefined) return refusal('isFollowedBy', { label: name, follower: nameOf(document, 'items', follower) });
+    if (follower !== undefined)
+      return refusal('isFollowedBy', { label: name, follower: nameOf(document, 'items', follower) });
   }
   return null;
 }

@@ -3,9 +3,16 @@ import { OwnFieldShape } from '../schema/ownField.ts';
 import { topOf, type Branch } from './kit/defineAdd.ts';
 import { defineRemove } from './kit/defineRemove.ts';
 
-/** Removes a field of the site's own. Its values stay with their items, unseen, so that bringing the field back brings them back. */
+/**
+ * Removes a field of the site's own. Its values stay with their items, unseen, so that bringing the field
+ * back brings them back.
+ */
 export type RemoveOwnField = Branch<'removeOwnField', 'ownFields'>;
 
-export const removeOwnField = defineRemove('removeOwnField', 'addOwnField', 'ownFields', OwnFieldShape, (_, operation) =>
-  sentence('fieldRemoved', { label: topOf(operation).name }),
+export const removeOwnField = defineRemove(
+  'removeOwnField',
+  'addOwnField',
+  'ownFields',
+  OwnFieldShape,
+  (_, operation) => sentence('fieldRemoved', { label: topOf(operation).name }),
 );

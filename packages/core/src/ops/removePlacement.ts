@@ -7,7 +7,16 @@ import { defineRemove } from './kit/defineRemove.ts';
 /** Takes a menu out of a place. */
 export type RemovePlacement = Branch<'removePlacement', 'placements'>;
 
-export const removePlacement = defineRemove('removePlacement', 'addPlacement', 'placements', PlacementShape, (document, operation) => {
-  const { id, place } = topOf(operation);
-  return sentence('placementRemoved', { label: nameOf(document, 'placements', id), place: placePhrase(place) });
-});
+export const removePlacement = defineRemove(
+  'removePlacement',
+  'addPlacement',
+  'placements',
+  PlacementShape,
+  (document, operation) => {
+    const { id, place } = topOf(operation);
+    return sentence('placementRemoved', {
+      label: nameOf(document, 'placements', id),
+      place: placePhrase(place),
+    });
+  },
+);

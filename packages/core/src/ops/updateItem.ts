@@ -25,17 +25,27 @@ export const updateItem = defineUpdate(
 
 /** What is changed of an item, in words. */
 function describeChange(document: SiteDocument, item: Faced, set: FieldsOf<'items'>): Sentence {
-  const label = set.label == null ? labelOf(document, { ...item, label: set.label === null ? null : item.label }) : set.label;
+  const label =
+    set.label == null
+      ? labelOf(document, { ...item, label: set.label === null ? null : item.label })
+      : set.label;
   if (set.link === null) return sentence('linkDetached', { label: labelOf(document, item) });
-  if (set.link !== undefined) return sentence('linkUsed', { label: labelOf(document, item), link: nameOf(document, 'sharedLinks', set.link) });
-  if (set.destination !== undefined) return destinationSet(document, labelOf(document, item), set.destination);
+  if (set.link !== undefined)
+    return sentence('linkUsed', {
+      label: labelOf(document, item),
+      link: nameOf(document, 'sharedLinks', set.link),
+    });
+  if (set.destination !== undefined)
+    return destinationSet(document, labelOf(document, item), set.destination);
   if (set.label === null) return sentence('itemTitled', { label });
   if (set.label !== undefined) return sentence('itemRenamed', { was: labelOf(document, item), label });
   if (set.exception?.hidden === true) return sentence('followedHidden', { label });
   if (set.follow !== undefined) return sentence('followSet', { label });
   if (set.pin !== undefined) return sentence('itemPinned', { label });
   const [first] = settingNames.filter((name) => name in set);
-  return first === undefined ? sentence('itemChanged', { label }) : sentence('itemSet', { label, what: settingPhrase(first) });
+  return first === undefined
+    ? sentence('itemChanged', { label })
+    : sentence('itemSet', { label, what: settingPhrase(first) });
 }
 
 /** What a setting is called in a sentence. */
@@ -51,7 +61,12 @@ function destinationSet(document: SiteDocument, label: string, destination: Dest
       return sentence('itemUnlinked', { label });
     case 'page': {
       const isThere = document.pages.nodes.has(destination.page);
-      return sentence('itemLeads', { label, target: isThere ? phrase('thePage', { label: nameOf(document, 'pages', destination.page) }) : destination.page });
+      return sentence('itemLeads', {
+        label,
+        target: isThere
+          ? phrase('thePage', { label: nameOf(document, 'pages', destination.page) })
+          : destination.page,
+      });
     }
     case 'phone':
       return sentence('itemLeads', { label, target: destination.number });

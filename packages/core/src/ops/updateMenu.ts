@@ -13,7 +13,9 @@ export const updateMenu = defineUpdate(
   { always: menuFields, maybe: menuOptions },
   (document, { id, set }) => {
     const was = nameOf(document, 'menus', id);
-    return set.name === undefined ? sentence('menuChanged', { label: was }) : sentence('menuRenamed', { was, label: set.name });
+    return set.name === undefined
+      ? sentence('menuChanged', { label: was })
+      : sentence('menuRenamed', { was, label: set.name });
   },
   refusedMenu,
 );

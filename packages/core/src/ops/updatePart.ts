@@ -1,7 +1,7 @@
 import { phrase, sentence } from '../base/sentences.ts';
 import { partProblem } from '../model/partProblem.ts';
 import { partFields } from '../schema/part.ts';
-import { said } from './addPart.ts';
+import { partSentence } from './addPart.ts';
 import { defineUpdate, type Update } from './kit/defineUpdate.ts';
 
 /** Changes what is said of a part of a panel. */
@@ -13,7 +13,9 @@ export const updatePart = defineUpdate(
   { always: {}, maybe: partFields },
   (document, { id }) => {
     const part = document.parts.nodes.get(id);
-    return part === undefined ? sentence('partChanged', { what: phrase('somePart'), label: id }) : said('partChanged', document, part);
+    return part === undefined
+      ? sentence('partChanged', { what: phrase('somePart'), label: id })
+      : partSentence('partChanged', document, part);
   },
   partProblem,
 );

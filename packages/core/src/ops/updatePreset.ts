@@ -6,7 +6,12 @@ import { defineUpdate, type Update } from './kit/defineUpdate.ts';
 /** Changes a preset: its name, or what is in it. */
 export type UpdatePreset = Update<'updatePreset', 'presets'>;
 
-export const updatePreset = defineUpdate('updatePreset', 'presets', { always: presetFields, maybe: {} }, (document, { id, set }) => {
-  const was = nameOf(document, 'presets', id);
-  return sentence('presetRenamed', { was, label: set.name ?? was });
-});
+export const updatePreset = defineUpdate(
+  'updatePreset',
+  'presets',
+  { always: presetFields, maybe: {} },
+  (document, { id, set }) => {
+    const was = nameOf(document, 'presets', id);
+    return sentence('presetRenamed', { was, label: set.name ?? was });
+  },
+);

@@ -13,6 +13,10 @@ export const updateSharedLink = defineUpdate(
   'updateSharedLink',
   'sharedLinks',
   { always: linkFields, maybe: settingFields },
-  (document, { id }) => sentence('linkChanged', { label: nameOf(document, 'sharedLinks', id), count: usersOf(document, id).length }),
+  (document, { id }) =>
+    sentence('linkChanged', {
+      label: nameOf(document, 'sharedLinks', id),
+      count: usersOf(document, id).length,
+    }),
   missingTarget,
 );

@@ -6,13 +6,19 @@ export interface ColumnChoices {
 }
 
 /**
- * Parts a row of groups into columns without changing their order and without parting a group, so that the highest column is as low as it can
- * be, and of all such ways the one whose columns are most alike (least sum of squared heights). Gives how many groups each column has.
+ * Parts a row of groups into columns without changing their order and without parting a group, so that the
+ * highest column is as low as it can be, and of all such ways the one whose columns are most alike (least sum
+ * of squared heights). Gives how many groups each column has.
  *
- * The linear partition problem by dynamic programming (Skiena, "The Algorithm Design Manual", 8.5), twice: for the lowest height that
- * is possible, and then for the most alike columns that keep to it. O(groups² * columns).
+ * The linear partition problem by dynamic programming (Skiena, "The Algorithm Design Manual", 8.5), twice:
+ * for the lowest height that is possible, and then for the most alike columns that keep to it. O(groups² *
+ * columns).
  */
-export function balanceColumns(heights: readonly number[], columns: number, { taken = [], gap = 0 }: ColumnChoices = {}): number[] {
+export function balanceColumns(
+  heights: readonly number[],
+  columns: number,
+  { taken = [], gap = 0 }: ColumnChoices = {},
+): number[] {
   const total = [0];
   for (const height of heights) total.push((total.at(-1) ?? 0) + height);
   const heightOf = (column: number, from: number, to: number): number => {
@@ -20,7 +26,9 @@ export function balanceColumns(heights: readonly number[], columns: number, { ta
     const gaps = Math.max(0, to - from - (own > 0 ? 0 : 1)) * gap;
     return own + (total[to] ?? 0) - (total[from] ?? 0) + gaps;
   };
-  const lowest = partition(heights.length, columns, (before, column, from, to) => Math.max(before, heightOf(column, from, to)));
+  const lowest = partition(heights.length, columns, (before, column, from, to) =>
+    Math.max(before, heightOf(column, from, to)),
+  );
   // Sums of the same numbers may differ in their last digit by the way they were made.
   const most = lowest.cost * (1 + 1e-9) + 1e-9;
   return partition(heights.length, columns, (before, column, from, to) => {
@@ -29,7 +37,10 @@ export function balanceColumns(heights: readonly number[], columns: number, { ta
   }).sizes;
 }
 
-/** The cheapest way to part `count` things into columns, where `cost` adds one more column to what the ones before it cost. */
+/**
+ * The cheapest way to part `count` things into columns, where `cost` adds one more column to what the ones
+ * before it cost.
+ */
 function partition(
   count: number,
   columns: number,
@@ -65,14 +76,21 @@ function partition(
 }
 
 /**
- * The same where the order may change: each group, the highest first, goes where least stands. Gives the groups of each column, by their
- * places, in the order that they came in. At most 4/3 - 1/(3 * columns) times as high as it could be (Graham, "Bounds on Multiprocessing
- * Timing Anomalies", 1969), gaps and what is taken aside. O(groups * (log groups + columns)).
+ * The same where the order may change: each group, the highest first, goes where least stands. Gives the
+ * groups of each column, by their places, in the order that they came in. At most 4/3 - 1/(3 * columns) times
+ * as high as it could be (Graham, "Bounds on Multiprocessing Timing Anomalies", 1969), gaps and what is taken
+ * aside. O(groups * (log groups + columns)).
  */
-export function packColumns(heights: readonly number[], columns: number, { taken = [], gap = 0 }: ColumnChoices = {}): number[][] {
+export function packColumns(
+  heights: readonly number[],
+  columns: number,
+  { taken = [], gap = 0 }: ColumnChoices = {},
+): number[][] {
   const packed: number[][] = Array.from({ length: columns }, () => []);
   const filled = packed.map((_, column) => taken[column] ?? 0);
-  const byHeight = heights.map((height, at) => ({ height, at })).sort((a, b) => b.height - a.height || a.at - b.at);
+  const byHeight = heights
+    .map((height, at) => ({ height, at }))
+    .sort((a, b) => b.height - a.height || a.at - b.at);
   for (const { height, at } of byHeight) {
     const column = filled.indexOf(Math.min(...filled));
     const before = filled[column] ?? 0;

@@ -2,7 +2,9 @@ import type { Dropdown, DropdownForm, ListFacts, PanelFacts } from '../schema/dr
 
 type Changes<F> = { readonly [K in keyof F]?: F[K] | null };
 
-/** What is to be otherwise about a dropdown; null gives a setting its usual value. What is not named stays. */
+/**
+ * What is to be otherwise about a dropdown; null gives a setting its usual value. What is not named stays.
+ */
 export interface DropdownChanges {
   readonly form?: DropdownForm;
   readonly opens?: Dropdown['opens'] | null;
@@ -10,8 +12,14 @@ export interface DropdownChanges {
   readonly panel?: Changes<PanelFacts>;
 }
 
-/** A dropdown with changes in it; null where it is a plain list with nothing else set, which needs not be kept. */
-export function dropdownWith(dropdown: Dropdown | null, { form, opens, list = {}, panel = {} }: DropdownChanges): Dropdown | null {
+/**
+ * A dropdown with changes in it; null where it is a plain list with nothing else set, which needs not be
+ * kept.
+ */
+export function dropdownWith(
+  dropdown: Dropdown | null,
+  { form, opens, list = {}, panel = {} }: DropdownChanges,
+): Dropdown | null {
   const before: Dropdown = dropdown ?? { form: 'list' };
   const made = withoutEmpty({
     ...before,
@@ -24,6 +32,7 @@ export function dropdownWith(dropdown: Dropdown | null, { form, opens, list = {}
 }
 
 function withoutEmpty(facts: object): object {
-  const isSet = (value: unknown): boolean => value !== undefined && value !== null && (typeof value !== 'object' || Object.keys(value).length > 0);
+  const isSet = (value: unknown): boolean =>
+    value !== undefined && value !== null && (typeof value !== 'object' || Object.keys(value).length > 0);
   return Object.fromEntries(Object.entries(facts).filter(([, value]) => isSet(value)));
 }

@@ -22,19 +22,28 @@ const USUAL_WIDTH = 1120;
 const SIGN = 8.5;
 
 /**
- * The groups of a panel in its columns: those that are kept in one stand at its end, the others are balanced around them in their order. A column that is no
- * longer there lets go of what was kept in it. O(groups² * columns).
+ * The groups of a panel in its columns: those that are kept in one stand at its end, the others are balanced
+ * around them in their order. A column that is no longer there lets go of what was kept in it. O(groups² *
+ * columns).
  */
-export function panelColumns<G extends Group>(groups: readonly G[], { columns, kept = {}, extent = 'bar' }: PanelFacts): PanelColumns<G> {
+export function panelColumns<G extends Group>(
+  groups: readonly G[],
+  { columns, kept = {}, extent = 'bar' }: PanelFacts,
+): PanelColumns<G> {
   const count = Math.max(1, Math.min(columns ?? Math.min(USUAL_COLUMNS, groups.length), MOST_COLUMNS));
-  const columnOf = ({ id }: G): number | null => (kept[id] !== undefined && kept[id] < count ? kept[id] : null);
+  const columnOf = ({ id }: G): number | null =>
+    kept[id] !== undefined && kept[id] < count ? kept[id] : null;
   const width = typeof extent === 'number' ? extent : USUAL_WIDTH;
   // Only a group with links of its own stands apart from what is above it; a link alone follows on.
   const gapOf = ({ children }: G): number => (children.length > 0 ? GROUP_GAP : 0);
   const heightOf = (group: G): number => groupHeight(group, Math.floor(width / count / SIGN)) + gapOf(group);
   const stack = ([first, ...rest]: readonly G[]): number =>
-    first === undefined ? 0 : rest.reduce((sum, group) => sum + heightOf(group), heightOf(first) - gapOf(first));
-  const staying = Array.from({ length: count }, (_, column) => groups.filter((group) => columnOf(group) === column));
+    first === undefined
+      ? 0
+      : rest.reduce((sum, group) => sum + heightOf(group), heightOf(first) - gapOf(first));
+  const staying = Array.from({ length: count }, (_, column) =>
+    groups.filter((group) => columnOf(group) === column),
+  );
   const free = groups.filter((group) => columnOf(group) === null);
   const sizes = balanceColumns(free.map(heightOf), count, { taken: staying.map(stack) });
   let from = 0;

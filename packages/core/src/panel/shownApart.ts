@@ -11,12 +11,16 @@ export function partsIn({ parts }: SiteDocument, owner: Id): Part[] {
 
 /** The child items of a panel's item that a group of their own shows. */
 export function shownApart(document: SiteDocument, owner: Id): Set<Id> {
-  return new Set(partsIn(document, owner).flatMap(({ kind, item }) => (kind === 'group' && item !== undefined ? [item] : [])));
+  return new Set(
+    partsIn(document, owner).flatMap(({ kind, item }) =>
+      kind === 'group' && item !== undefined ? [item] : [],
+    ),
+  );
 }
 
 /**
- * The child items that no part of a composed panel shows, in their order; none where nobody composed it, or where a part takes all that is left. What is
- * held back or hidden is not missed. O(parts + children).
+ * The child items that no part of a composed panel shows, in their order; none where nobody composed it, or
+ * where a part takes all that is left. What is held back or hidden is not missed. O(parts + children).
  */
 export function notYetShown(document: SiteDocument, owner: Id): Id[] {
   const parts = partsIn(document, owner);

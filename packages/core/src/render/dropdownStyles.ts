@@ -6,10 +6,16 @@ import { partStyles } from './partStyles.ts';
 import { SURFACE } from './surface.ts';
 
 /**
- * What panels and the other forms of dropdowns need of the style sheet; empty where there are plain lists alone. Without the script a panel spans its bar, and so never leaves the screen.
+ * What panels and the other forms of dropdowns need of the style sheet; empty where there are plain lists
+ * alone. Without the script a panel spans its bar, and so never leaves the screen.
  */
-export function dropdownStyles({ breakpoints }: Pick<Site, 'breakpoints'>, menus: readonly ResolvedMenu[]): string {
-  const tops = menus.flatMap(({ items }) => items).filter((item) => item.dropdown !== undefined && (item.children.length > 0 || hasPanel(item)));
+export function dropdownStyles(
+  { breakpoints }: Pick<Site, 'breakpoints'>,
+  menus: readonly ResolvedMenu[],
+): string {
+  const tops = menus
+    .flatMap(({ items }) => items)
+    .filter((item) => item.dropdown !== undefined && (item.children.length > 0 || hasPanel(item)));
   if (tops.length === 0) return '';
   const forms = new Set(tops.map(({ dropdown }) => dropdown?.form));
   const narrow = `@media (max-width:${breakpoints.medium - 0.02}px)`;
@@ -44,7 +50,9 @@ ${wider}{.zv-bar>ul>li.zv-flyouts>ul{overflow:visible;max-block-size:none}.zv-fl
 }
 
 function listStyles(tops: readonly ResolvedItem[], wider: string): string {
-  const lists = tops.flatMap(({ dropdown }) => (dropdown?.form === 'list' && dropdown.list !== undefined ? [dropdown.list] : []));
+  const lists = tops.flatMap(({ dropdown }) =>
+    dropdown?.form === 'list' && dropdown.list !== undefined ? [dropdown.list] : [],
+  );
   const widths = [...new Set(lists.flatMap(({ width }) => width ?? []))];
   const counts = [...new Set(lists.flatMap(({ columns }) => columns ?? []))];
   if (lists.length === 0) return '';

@@ -2,25 +2,38 @@ import { isSafeAddress } from '../base/address.ts';
 import type { ResolvedItem } from '../resolve/resolved.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import type { Activation, Badge } from '../schema/settings.ts';
-import { classAttribute, each } from './attributes.ts';
+import { classAttribute, prefixed } from './attributes.ts';
 import { escapeHtml } from './escape.ts';
 
 /** The classes of an item's `li`, as an attribute with a space before it; empty where it needs none. */
 export function entryClass({ cssClass = '', hiddenOn, branchHiddenOn }: ResolvedItem, drop = ''): string {
-  return classAttribute(cssClass + each('zv-no-', hiddenOn) + each('zv-shut-', branchHiddenOn) + drop);
+  return classAttribute(
+    cssClass + prefixed('zv-no-', hiddenOn) + prefixed('zv-shut-', branchHiddenOn) + drop,
+  );
 }
 
-/** What is seen of an item itself: a link, a heading, and the buttons that open `branch`, by device class where that differs. */
+/**
+ * What is seen of an item itself: a link, a heading, and the buttons that open `branch`, by device class
+ * where that differs.
+ */
 export function faceHtml(item: ResolvedItem, branch: string | null): string {
   const hasLink = item.href !== null && isSafeAddress(item.href);
-  const face: Face = { item, inner: innerHtml(item), look: lookOf(item), tip: item.tooltip === undefined ? '' : ` title="${escapeHtml(item.tooltip)}"` };
-  if (branch === null) return hasLink ? linkHtml(face, '') : `<span${classAttribute(face.look)}${face.tip}>${face.inner}</span>`;
+  const face: Face = {
+    item,
+    inner: innerHtml(item),
+    look: lookOf(item),
+    tip: item.tooltip === undefined ? '' : ` title="${escapeHtml(item.tooltip)}"`,
+  };
+  if (branch === null)
+    return hasLink ? linkHtml(face, '') : `<span${classAttribute(face.look)}${face.tip}>${face.inner}</span>`;
   const { opening, quiet } = howItOpens(item);
   if (!hasLink || opening.length === deviceClasses.length) return buttonHtml(face, branch, '');
-  const arrow = `${opener(branch)}${classAttribute(quiet + each('zv-no-', opening))} aria-label="${escapeHtml(item.label)}"></button>`;
+  const arrow = `${opener(branch)}${classAttribute(quiet + prefixed('zv-no-', opening))} aria-label="${escapeHtml(item.label)}"></button>`;
   if (opening.length === 0) return linkHtml(face, '') + arrow;
   const others = deviceClasses.filter((device) => !opening.includes(device));
-  return linkHtml(face, each('zv-no-', opening)) + arrow + buttonHtml(face, branch, each('zv-no-', others));
+  return (
+    linkHtml(face, prefixed('zv-no-', opening)) + arrow + buttonHtml(face, branch, prefixed('zv-no-', others))
+  );
 }
 
 interface Face {
@@ -49,30 +62,51 @@ function lookOf({ look, icon, badge }: ResolvedItem): string {
   return `${look === undefined ? '' : ' zv-button'}${isStacked ? ' zv-stack' : ''}`;
 }
 
-/** The device classes on which the whole face opens the branch, and the classes of an arrow that is not seen on all or some of them. */
-function howItOpens({ activation, arrowHidden }: ResolvedItem): { readonly opening: readonly DeviceClass[]; readonly quiet: string } {
+/**
+ * The device classes on which the whole face opens the branch, and the classes of an arrow that is not seen
+ * on all or some of them.
+ */
+function howItOpens({ activation, arrowHidden }: ResolvedItem): {
+  readonly opening: readonly DeviceClass[];
+  readonly quiet: string;
+} {
   if (activation === undefined) return { opening: [], quiet: arrowHidden === true ? ' zv-quiet' : '' };
-  const on = (wanted: Activation): DeviceClass[] => deviceClasses.filter((device) => activation[device] === wanted);
-  return { opening: on('open'), quiet: arrowHidden === true ? ' zv-quiet' : each('zv-quiet-', on('follow')) };
+  const on = (wanted: Activation): DeviceClass[] =>
+    deviceClasses.filter((device) => activation[device] === wanted);
+  return {
+    opening: on('open'),
+    quiet: arrowHidden === true ? ' zv-quiet' : prefixed('zv-quiet-', on('follow')),
+  };
 }
 
-/** Label, description, icon and badge. The label stays for those who do not see the icon that stands for it. */
+/**
+ * Label, description, icon and badge. The label stays for those who do not see the icon that stands for it.
+ */
 function innerHtml({ label, labelHidden, description, icon, badge }: ResolvedItem): string {
-  const written = escapeHtml(label);
-  if (icon === undefined && badge === undefined && description === undefined) return written;
+  const escaped = escapeHtml(label);
+  if (icon === undefined && badge === undefined && description === undefined) return escaped;
   const isHidden = labelHidden === true && icon !== undefined;
   const line = description === undefined ? '' : `<small>${escapeHtml(description)}</small>`;
-  const text = isHidden ? `<i class="zv-unseen">${written}</i>${line}` : line === '' ? written : `<i class="zv-text">${written}${line}</i>`;
+  const text = isHidden
+    ? `<i class="zv-unseen">${escaped}</i>${line}`
+    : line === ''
+      ? escaped
+      : `<i class="zv-text">${escaped}${line}</i>`;
   const sign =
     icon === undefined
       ? ''
       : `<svg${icon.position === 'after' ? ' class="zv-after"' : ''} viewBox="0 0 24 24" aria-hidden="true"${icon.color === null ? '' : ` fill="${icon.color}"`}><path d="${escapeHtml(icon.path)}"/></svg>`;
-  const mark = badge === undefined ? '' : `<b class="${badgeClass(badge)}${badge.position === 'before' ? ' zv-before' : ''}">${escapeHtml(badge.text)}</b>`;
+  const mark =
+    badge === undefined
+      ? ''
+      : `<b class="${badgeClass(badge)}${badge.position === 'before' ? ' zv-before' : ''}">${escapeHtml(badge.text)}</b>`;
   const withSign = icon?.position === 'after' ? text + sign : sign + text;
   return badge?.position === 'before' || badge?.position === 'above' ? mark + withSign : withSign + mark;
 }
 
-/** The class that stands for a badge's two colours, so that sites that allow no inline styles show them, too. */
+/**
+ * The class that stands for a badge's two colours, so that sites that allow no inline styles show them, too.
+ */
 export function badgeClass({ color, background }: Badge): string {
   return `zv-badge zv-badge-${color.slice(1)}-${background.slice(1)}`;
 }

@@ -6,12 +6,18 @@ export function hasPanel({ columns, rows }: ResolvedItem): boolean {
   return columns !== undefined || rows !== undefined;
 }
 
-/** Whether the content of its panel is fetched: only where the item itself leads somewhere, which is what is left without a script. */
+/**
+ * Whether the content of its panel is fetched: only where the item itself leads somewhere, which is what is
+ * left without a script.
+ */
 export function isFetched({ dropdown, href }: ResolvedItem): boolean {
   return dropdown?.panel?.isFetched === true && href !== null;
 }
 
-/** What the entry of a bar needs to drop in its form: classes, and what the script reads; for its `li`, each with a space before it. */
+/**
+ * What the entry of a bar needs to drop in its form: classes, and what the script reads; for its `li`, each
+ * with a space before it.
+ */
 export function dropClasses(item: ResolvedItem): string {
   const { dropdown, children } = item;
   if (dropdown === undefined) return '';
@@ -34,8 +40,15 @@ export function opensAttribute({ dropdown }: ResolvedItem): string {
   return opens === undefined || opens === 'rest' ? '' : ` data-zv-opens="${opens}"`;
 }
 
-/** The beginning of a panel: the script reads how far it reaches, what it is in line with, how far it is put on, and where its content is if that is not in it. */
-export function panelStart(id: string, { dropdown, columns, rows }: ResolvedItem, source: string | null): string {
+/**
+ * The beginning of a panel: the script reads how far it reaches, what it is in line with, how far it is put
+ * on, and where its content is if that is not in it.
+ */
+export function panelStart(
+  id: string,
+  { dropdown, columns, rows }: ResolvedItem,
+  source: string | null,
+): string {
   const { extent = 'bar', align = 'item', offset = 0 } = dropdown?.panel ?? {};
   const form = rows === undefined ? `zv-c${columns?.length ?? 1}` : 'zv-rows';
   const later = source === null ? '' : ` data-zv-from="${source}"`;
@@ -43,31 +56,56 @@ export function panelStart(id: string, { dropdown, columns, rows }: ResolvedItem
 }
 
 /** What stands in the panel of an item: its rows, or a list for each of its columns. */
-export function panelPieces(item: ResolvedItem, { id, marks, pictures }: Omit<PanelAround, 'prefix' | 'children'> & { readonly id: string }): Piece[] {
+export function panelPieces(
+  item: ResolvedItem,
+  { id, marks, pictures }: Omit<PanelAround, 'prefix' | 'children'> & { readonly id: string },
+): Piece[] {
   const { rows, columns = [], children } = item;
   if (rows === undefined) {
     const lists = columnsOf(columns, children);
     // A column without anything in it is no list; the next one says where it stands.
-    return lists.flatMap((list, at) => (list.length === 0 ? [] : [lists[at - 1]?.length === 0 ? { list, className: `zv-at${at + 1}` } : { list }]));
+    return lists.flatMap((list, at) =>
+      list.length === 0
+        ? []
+        : [lists[at - 1]?.length === 0 ? { list, className: `zv-at${at + 1}` } : { list }],
+    );
   }
-  const pieces = rowsHtml(rows, { prefix: id, children: new Map(children.map((child) => [child.id, child])), marks, pictures });
+  const pieces = rowsHtml(rows, {
+    prefix: id,
+    children: new Map(children.map((child) => [child.id, child])),
+    marks,
+    pictures,
+  });
   const { narrow, medium } = item.dropdown?.panel ?? {};
   const isListed = (narrow === 'list' || medium === 'list') && children.length > 0;
   return isListed ? [...pieces, { list: children, className: 'zv-all' }] : pieces;
 }
 
-/** The rows of a composed panel where nothing drops, such as a side menu or a drawer; null where it shows as a list, or not at all. */
-export function stackedRows(item: ResolvedItem, around: Omit<PanelAround, 'prefix' | 'children'> & { readonly id: string }): Piece[] | null {
+/**
+ * The rows of a composed panel where nothing drops, such as a side menu or a drawer; null where it shows as a
+ * list, or not at all.
+ */
+export function stackedRows(
+  item: ResolvedItem,
+  context: Omit<PanelAround, 'prefix' | 'children'> & { readonly id: string },
+): Piece[] | null {
   const { rows, dropdown } = item;
   const narrow = dropdown?.panel?.narrow ?? 'stacked';
   if (rows === undefined || narrow === 'list') return null;
   if (narrow === 'item') return [];
   const shown = rows.filter(({ only }) => (narrow === 'own' ? only === 'narrow' : only === undefined));
-  return ['<div class="zv-rows zv-stacked">', ...panelPieces({ ...item, rows: shown.map(({ only: _, ...row }) => row) }, around), '</div>'];
+  return [
+    '<div class="zv-rows zv-stacked">',
+    ...panelPieces({ ...item, rows: shown.map(({ only: _, ...row }) => row) }, context),
+    '</div>',
+  ];
 }
 
 /** The children of a panel, a list for each of its columns. */
-function columnsOf(columns: readonly number[], children: readonly ResolvedItem[]): readonly (readonly ResolvedItem[])[] {
+function columnsOf(
+  columns: readonly number[],
+  children: readonly ResolvedItem[],
+): readonly (readonly ResolvedItem[])[] {
   let from = 0;
   return columns.map((size) => {
     from += size;

@@ -55,7 +55,12 @@ function numbersOf(panels: readonly ResolvedItem[], { medium, wide }: MediaByDev
 
 function countsIn(item: ResolvedItem): number[] {
   const own = item.columns === undefined ? [] : [item.columns.length];
-  return [...own, ...resolvedParts(item).flatMap(({ groups }) => (groups === undefined ? [] : [Math.max(1, groups.length)]))];
+  return [
+    ...own,
+    ...resolvedParts(item).flatMap(({ groups }) =>
+      groups === undefined ? [] : [Math.max(1, groups.length)],
+    ),
+  ];
 }
 
 /** The columns, from 1, that stand behind one without anything in it. */
@@ -63,9 +68,14 @@ function afterEmpty(columns: readonly number[]): number[] {
   return columns.flatMap((size, at) => (size > 0 && at > 0 && columns[at - 1] === 0 ? [at + 1] : []));
 }
 
-/** What panels become on a device class, for the forms that are in use; `.zv-n-list` has one list on narrow screens. */
+/**
+ * What panels become on a device class, for the forms that are in use; `.zv-n-list` has one list on narrow
+ * screens.
+ */
 function formRules(letter: 'm' | 'n', device: 'medium' | 'narrow', tops: readonly ResolvedItem[]): string {
-  const used = new Set(tops.map(({ dropdown }) => dropdown?.panel?.[device] ?? (device === 'narrow' ? 'stacked' : 'grid')));
+  const used = new Set(
+    tops.map(({ dropdown }) => dropdown?.panel?.[device] ?? (device === 'narrow' ? 'stacked' : 'grid')),
+  );
   const isComposed = tops.some(({ rows }) => rows !== undefined);
   const at = (form: string): string => `.zv-bar .zv-${letter}-${form}`;
   const rules: string[] = [];
@@ -75,18 +85,27 @@ function formRules(letter: 'm' | 'n', device: 'medium' | 'narrow', tops: readonl
     );
   if (used.has('two')) {
     rules.push(`${at('two')}>.zv-panel:not(.zv-rows){--_columns:2}`);
-    if (isComposed) rules.push(`${at('two')} .zv-cell{grid-column:span 6}${at('two')} :is(.zv-s7,.zv-s8,.zv-s9,.zv-s10,.zv-s11,.zv-s12){grid-column:span 12}`);
+    if (isComposed)
+      rules.push(
+        `${at('two')} .zv-cell{grid-column:span 6}${at('two')} :is(.zv-s7,.zv-s8,.zv-s9,.zv-s10,.zv-s11,.zv-s12){grid-column:span 12}`,
+      );
   }
   if (used.has('stacked') && device === 'medium')
-    rules.push(`${at('stacked')}>.zv-panel:not(.zv-rows){--_columns:1}${at('stacked')} .zv-cell{grid-column:span 12}`);
+    rules.push(
+      `${at('stacked')}>.zv-panel:not(.zv-rows){--_columns:1}${at('stacked')} .zv-cell{grid-column:span 12}`,
+    );
   if (used.has('list')) {
     const groups = `${at('list')} .zv-panel>ul>li:has(>ul)`;
     rules.push(
       `${at('list')}>.zv-panel{gap:0;--_columns:1}${groups}{margin-block-start:0}${groups}>:is(a,span){font-weight:inherit}${at('list')} .zv-panel ul ul{padding-inline-start:1rem}`,
     );
-    if (isComposed) rules.push(`${at('list')} .zv-r{display:none}${at('list')} .zv-panel>.zv-all{display:block}`);
+    if (isComposed)
+      rules.push(`${at('list')} .zv-r{display:none}${at('list')} .zv-panel>.zv-all{display:block}`);
   }
-  if (used.has('own') && isComposed) rules.push(`${at('own')} .zv-r:not(.zv-only-${device}){display:none}${at('own')} .zv-only-${device}{display:grid}`);
+  if (used.has('own') && isComposed)
+    rules.push(
+      `${at('own')} .zv-r:not(.zv-only-${device}){display:none}${at('own')} .zv-only-${device}{display:grid}`,
+    );
   if (used.has('item')) rules.push(`${at('item')}>:is(.zv-panel,a~button){display:none}`);
   return (device === 'narrow' && !isComposed ? rules.slice(1) : rules).join('');
 }

@@ -3,7 +3,7 @@ import type { ResolvedItem } from '../resolve/resolved.ts';
 import type { ResolvedBlock, ResolvedPage, ResolvedPart, ResolvedRun } from '../resolve/resolved.ts';
 import type { PartKind } from '../schema/part.ts';
 import { pictureName, widthsOf, type Picture } from '../schema/picture.ts';
-import { classAttribute, each } from './attributes.ts';
+import { classAttribute, prefixed } from './attributes.ts';
 import { escapeHtml } from './escape.ts';
 
 /** HTML, or items to be written as a list of links at that place. */
@@ -20,94 +20,142 @@ export interface PanelAround {
   readonly pictures: string;
 }
 
-type Made = (part: ResolvedPart, around: PanelAround, classes: string) => Piece[];
+type Made = (part: ResolvedPart, context: PanelAround, classes: string) => Piece[];
 
 /** The rows of a panel as pieces. */
-export function rowsHtml(rows: readonly ResolvedPart[], around: PanelAround): Piece[] {
+export function rowsHtml(rows: readonly ResolvedPart[], context: PanelAround): Piece[] {
   return rows.flatMap((row, at) => {
     const edges = `${at === 0 ? ' zv-top' : ''}${at === rows.length - 1 ? ' zv-bottom' : ''}`;
     const { height, only } = row;
     const classes = ` zv-r${edges}${height === undefined ? '' : ` zv-h${height}`}${only === undefined ? '' : ` zv-only-${only}`}`;
-    return within('div', row, around, classes, '');
+    return container('div', row, context, classes, '');
   });
 }
 
 /** An element around what stands in a part. */
-function within(tag: string, part: ResolvedPart, around: PanelAround, classes: string, before: string): Piece[] {
-  const inner = (part.parts ?? []).flatMap((one) => partHtml(one, around));
-  return [`<${tag}${marked(part, around)}${classAttribute(classes + each('zv-no-', part.hiddenOn))}>${before}`, ...inner, `</${tag}>`];
+function container(
+  tag: string,
+  part: ResolvedPart,
+  context: PanelAround,
+  classes: string,
+  before: string,
+): Piece[] {
+  const inner = (part.parts ?? []).flatMap((one) => partHtml(one, context));
+  return [
+    `<${tag}${marked(part, context)}${classAttribute(classes + prefixed('zv-no-', part.hiddenOn))}>${before}`,
+    ...inner,
+    `</${tag}>`,
+  ];
 }
 
-function partHtml(part: ResolvedPart, around: PanelAround): Piece[] {
-  return makers[part.kind](part, around, each('zv-no-', part.hiddenOn));
+function partHtml(part: ResolvedPart, context: PanelAround): Piece[] {
+  return makers[part.kind](part, context, prefixed('zv-no-', part.hiddenOn));
 }
 
 /** One for each kind; a kind that is missing fails the type check. */
 const makers: Readonly<Record<PartKind, Made>> = {
-  row: (part, around, classes) => within('div', part, around, ` zv-r${classes}`, ''),
-  cell: (part, around) => within('div', part, around, ` zv-cell zv-s${part.span ?? 12}${part.direction === undefined ? '' : ' zv-across'}`, ''),
-  group(part, around, classes) {
-    const item = part.item === undefined ? undefined : around.children.get(part.item);
-    return [`<div${marked(part, around)}${classAttribute(` zv-group${classes}`)}>`, ...(item === undefined ? [] : groupPieces(part, [item])), '</div>'];
-  },
-  groups(part, around, classes) {
-    const columns = (part.groups ?? []).map((ids) => ids.flatMap((id) => around.children.get(id) ?? []));
-    const filled = columns.flatMap((items, at): Piece[] => {
-      const isAfterEmpty = at > 0 && columns[at - 1]?.length === 0;
-      return items.length === 0 ? [] : [`<div${isAfterEmpty ? ` class="zv-at${at + 1}"` : ''}>`, ...groupPieces(part, items), '</div>'];
-    });
-    return [`<div${marked(part, around)}${classAttribute(` zv-groups zv-c${Math.max(1, columns.length)}${classes}`)}>`, ...filled, '</div>'];
-  },
-  links: (part, around, classes) => {
-    const [, ...rest] = within('ul', part, around, '', '');
-    return [`<div${marked(part, around)}${classAttribute(` zv-own${classes}`)}>${titleOf(part)}<ul>`, ...rest, '</div>'];
-  },
-  link: (part, around) => [`<li${marked(part, around)}>${linkTo(part, textOf(part))}</li>`],
-  heading: (part, around, classes) => [`<h3${marked(part, around)}${classAttribute(` zv-title${classes}`)}>${linkTo(part, textOf(part))}</h3>`],
-  text: (part, around, classes) => [`<div${marked(part, around)}${classAttribute(` zv-prose${classes}`)}>${proseOf(part.body ?? [])}</div>`],
-  picture(part, around, classes) {
-    const { picture, isOrnament, alt = '', isRounded, isBled, fit } = part;
-    const looks = `${isRounded === true ? ' zv-rounded' : ''}${isBled === true ? ' zv-bled' : ''}${fit === undefined ? '' : ' zv-whole'}${ratioClass(part)}`;
-    const image = picture === undefined ? '' : imageOf(picture, isOrnament === true ? '' : alt, around);
-    return [`<div${marked(part, around)}${classAttribute(` zv-picture${looks}${classes}`)}>${pictureLink(part, image)}</div>`];
-  },
-  button: (part, around, classes) => [
-    `<div${marked(part, around)}${classAttribute(` zv-act${classes}`)}>${linkTo(part, textOf(part), ' class="zv-press"')}</div>`,
-  ],
-  divider: (part, around, classes) => [`<hr${marked(part, around)}${classAttribute(` zv-line${classes}`)}>`],
-  search: (part, around, classes) => [searchHtml(part, around, classes)],
-  pages(part, around, classes) {
-    const { pages = [], look, columns = 1 } = part;
-    const entries = pages.map((page) => (look === 'cards' ? cardOf(page) : `<li><a href="${escapeHtml(page.href)}">${escapeHtml(page.label)}</a></li>`));
-    const list = look === 'cards' ? ' class="zv-cards' : ' class="zv-plain-list';
+  row: (part, context, classes) => container('div', part, context, ` zv-r${classes}`, ''),
+  cell: (part, context) =>
+    container(
+      'div',
+      part,
+      context,
+      ` zv-cell zv-s${part.span ?? 12}${part.direction === undefined ? '' : ' zv-across'}`,
+      '',
+    ),
+  group(part, context, classes) {
+    const item = part.item === undefined ? undefined : context.children.get(part.item);
     return [
-      `<div${marked(part, around)}${classAttribute(` zv-pages${classes}`)}>${titleOf(part)}<ul${list}${columns > 1 ? ` zv-k${columns}` : ''}">${entries.join('')}</ul></div>`,
+      `<div${marked(part, context)}${classAttribute(` zv-group${classes}`)}>`,
+      ...(item === undefined ? [] : groupPieces(part, [item])),
+      '</div>',
     ];
   },
-  menu: (part, around, classes) => [
-    `<div${marked(part, around)}${classAttribute(` zv-other${classes}`)}>${titleOf(part)}`,
+  groups(part, context, classes) {
+    const columns = (part.groups ?? []).map((ids) => ids.flatMap((id) => context.children.get(id) ?? []));
+    const filled = columns.flatMap((items, at): Piece[] => {
+      const isAfterEmpty = at > 0 && columns[at - 1]?.length === 0;
+      return items.length === 0
+        ? []
+        : [`<div${isAfterEmpty ? ` class="zv-at${at + 1}"` : ''}>`, ...groupPieces(part, items), '</div>'];
+    });
+    return [
+      `<div${marked(part, context)}${classAttribute(` zv-groups zv-c${Math.max(1, columns.length)}${classes}`)}>`,
+      ...filled,
+      '</div>',
+    ];
+  },
+  links: (part, context, classes) => {
+    const [, ...rest] = container('ul', part, context, '', '');
+    return [
+      `<div${marked(part, context)}${classAttribute(` zv-own${classes}`)}>${titleOf(part)}<ul>`,
+      ...rest,
+      '</div>',
+    ];
+  },
+  link: (part, context) => [`<li${marked(part, context)}>${linkTo(part, textOf(part))}</li>`],
+  heading: (part, context, classes) => [
+    `<h3${marked(part, context)}${classAttribute(` zv-title${classes}`)}>${linkTo(part, textOf(part))}</h3>`,
+  ],
+  text: (part, context, classes) => [
+    `<div${marked(part, context)}${classAttribute(` zv-prose${classes}`)}>${proseOf(part.body ?? [])}</div>`,
+  ],
+  picture(part, context, classes) {
+    const { picture, isOrnament, alt = '', isRounded, isBled, fit } = part;
+    const looks = `${isRounded === true ? ' zv-rounded' : ''}${isBled === true ? ' zv-bled' : ''}${fit === undefined ? '' : ' zv-whole'}${ratioClass(part)}`;
+    const image = picture === undefined ? '' : imageOf(picture, isOrnament === true ? '' : alt, context);
+    return [
+      `<div${marked(part, context)}${classAttribute(` zv-picture${looks}${classes}`)}>${pictureLink(part, image)}</div>`,
+    ];
+  },
+  button: (part, context, classes) => [
+    `<div${marked(part, context)}${classAttribute(` zv-act${classes}`)}>${linkTo(part, textOf(part), ' class="zv-press"')}</div>`,
+  ],
+  divider: (part, context, classes) => [
+    `<hr${marked(part, context)}${classAttribute(` zv-line${classes}`)}>`,
+  ],
+  search: (part, context, classes) => [searchHtml(part, context, classes)],
+  pages(part, context, classes) {
+    const { pages = [], look, columns = 1 } = part;
+    const entries = pages.map((page) =>
+      look === 'cards'
+        ? cardOf(page)
+        : `<li><a href="${escapeHtml(page.href)}">${escapeHtml(page.label)}</a></li>`,
+    );
+    const list = look === 'cards' ? ' class="zv-cards' : ' class="zv-plain-list';
+    return [
+      `<div${marked(part, context)}${classAttribute(` zv-pages${classes}`)}>${titleOf(part)}<ul${list}${columns > 1 ? ` zv-k${columns}` : ''}">${entries.join('')}</ul></div>`,
+    ];
+  },
+  menu: (part, context, classes) => [
+    `<div${marked(part, context)}${classAttribute(` zv-other${classes}`)}>${titleOf(part)}`,
     ...((part.items ?? []).length === 0 ? [] : [{ list: part.items ?? [] }]),
     '</div>',
   ],
-  video(part, around, classes) {
-    const poster = part.picture === undefined ? '' : imageOf(part.picture, '', around);
+  video(part, context, classes) {
+    const poster = part.picture === undefined ? '' : imageOf(part.picture, '', context);
     const looks = `${part.isRounded === true ? ' zv-rounded' : ''}${ratioClass(part)}`;
     return [
-      `<div${marked(part, around)}${classAttribute(` zv-video${classes}`)}>${linkTo(part, `<i class="zv-poster${looks}">${poster}</i>${textOf(part)}`)}</div>`,
+      `<div${marked(part, context)}${classAttribute(` zv-video${classes}`)}>${linkTo(part, `<i class="zv-poster${looks}">${poster}</i>${textOf(part)}`)}</div>`,
     ];
   },
-  tabs(part, around, classes) {
+  tabs(part, context, classes) {
     const tabs = part.parts ?? [];
-    const name = `${around.prefix}-${part.id}`;
-    // Radio buttons and their labels: chosen by arrow keys and pointer, and by the style sheet alone, without any script.
+    const name = `${context.prefix}-${part.id}`;
+    // Radio buttons and their labels: chosen by arrow keys and pointer, and by the style sheet alone, without
+    // any script.
     const labels = tabs.map(
       ({ id, text = '' }, at) =>
         `<input type="radio" name="${name}" id="${name}-${id}"${at === 0 ? ' checked' : ''}><label for="${name}-${id}">${escapeHtml(text)}</label>`,
     );
-    const bodies = tabs.flatMap((tab) => within('div', tab, around, ' zv-tab', ''));
-    return [`<div${marked(part, around)}${classAttribute(` zv-tabs${classes}`)}>${labels.join('')}`, ...bodies, '</div>'];
+    const bodies = tabs.flatMap((tab) => container('div', tab, context, ' zv-tab', ''));
+    return [
+      `<div${marked(part, context)}${classAttribute(` zv-tabs${classes}`)}>${labels.join('')}`,
+      ...bodies,
+      '</div>',
+    ];
   },
-  tab: (part, around) => within('div', part, around, ' zv-tab', ''),
+  tab: (part, context) => container('div', part, context, ' zv-tab', ''),
 };
 
 function marked({ id }: ResolvedPart, { marks }: PanelAround): string {
@@ -116,13 +164,22 @@ function marked({ id }: ResolvedPart, { marks }: PanelAround): string {
 
 /** Groups with their heading as it is wanted, as one list; without headings, what stands below them is. */
 function groupPieces({ heading, levels }: ResolvedPart, items: readonly ResolvedItem[]): Piece[] {
-  const cut = (item: ResolvedItem): ResolvedItem => (levels === 1 ? { ...item, children: item.children.map((child) => ({ ...child, children: [] })) } : item);
+  const cut = (item: ResolvedItem): ResolvedItem =>
+    levels === 1 ? { ...item, children: item.children.map((child) => ({ ...child, children: [] })) } : item;
   const shown = items.map(cut);
   if (heading === 'none') {
     const below = shown.flatMap((item) => (item.children.length > 0 ? item.children : [item]));
     return [{ list: below }];
   }
-  return [{ list: heading === 'plain' ? shown.map((item) => (item.children.length > 0 ? { ...item, href: null } : item)) : shown, className: 'zv-heads' }];
+  return [
+    {
+      list:
+        heading === 'plain'
+          ? shown.map((item) => (item.children.length > 0 ? { ...item, href: null } : item))
+          : shown,
+      className: 'zv-heads',
+    },
+  ];
 }
 
 function textOf({ text = '' }: ResolvedPart): string {
@@ -135,14 +192,20 @@ function titleOf(part: ResolvedPart): string {
 
 /** What is inside, as a link where the part leads somewhere. */
 function linkTo({ href, opensNewTab }: ResolvedPart, inner: string, attributes = ''): string {
-  if (href === undefined || !isSafeAddress(href)) return attributes === '' ? inner : `<span${attributes}>${inner}</span>`;
+  if (href === undefined || !isSafeAddress(href))
+    return attributes === '' ? inner : `<span${attributes}>${inner}</span>`;
   return `<a href="${escapeHtml(href)}"${attributes}${opensNewTab === true ? ' target="_blank" rel="noopener"' : ''}>${inner}</a>`;
 }
 
-/** A picture that says nothing is no link for those who do not see it: what it leads to stands beside it in words. */
+/**
+ * A picture that says nothing is no link for those who do not see it: what it leads to stands beside it in
+ * words.
+ */
 function pictureLink(part: ResolvedPart, image: string): string {
   const isSaid = part.isOrnament !== true && part.alt !== undefined;
-  return isSaid || image === '' ? linkTo(part, image) : linkTo(part, image, part.href === undefined ? '' : ' tabindex="-1" aria-hidden="true"');
+  return isSaid || image === ''
+    ? linkTo(part, image)
+    : linkTo(part, image, part.href === undefined ? '' : ' tabindex="-1" aria-hidden="true"');
 }
 
 function ratioClass({ ratio }: ResolvedPart): string {
@@ -154,12 +217,18 @@ function imageOf(picture: Picture, alt: string, { pictures }: PanelAround): stri
   const widths = widthsOf(picture);
   const address = (width: number): string => escapeHtml(pictures + pictureName(picture, width));
   const own = widths.at(-1) ?? picture.width;
-  const set = widths.length < 2 ? '' : ` srcset="${widths.map((width) => `${address(width)} ${width}w`).join(', ')}" sizes="(min-width:48rem) 33vw, 100vw"`;
+  const set =
+    widths.length < 2
+      ? ''
+      : ` srcset="${widths.map((width) => `${address(width)} ${width}w`).join(', ')}" sizes="(min-width:48rem) 33vw, 100vw"`;
   return `<img src="${address(own)}"${set} width="${picture.width}" height="${picture.height}" alt="${escapeHtml(alt)}" loading="lazy" decoding="async">`;
 }
 
 function cardOf({ label, href, picture, summary }: ResolvedPage): string {
-  const image = picture === undefined ? '' : `<img src="${escapeHtml(picture)}" width="480" height="320" alt="" loading="lazy" decoding="async">`;
+  const image =
+    picture === undefined
+      ? ''
+      : `<img src="${escapeHtml(picture)}" width="480" height="320" alt="" loading="lazy" decoding="async">`;
   const line = summary === undefined ? '' : `<small>${escapeHtml(summary)}</small>`;
   return `<li><a href="${escapeHtml(href)}">${image}<b>${escapeHtml(label)}</b>${line}</a></li>`;
 }
@@ -167,12 +236,15 @@ function cardOf({ label, href, picture, summary }: ResolvedPage): string {
 const MAGNIFIER =
   '<svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true"><path d="M10 4a6 6 0 1 0 3.7 10.7l5.3 5.3 1.4-1.4-5.3-5.3A6 6 0 0 0 10 4Zm0 2a4 4 0 1 1 0 8 4 4 0 0 1 0-8Z" fill="currentColor"/></svg>';
 
-function searchHtml(part: ResolvedPart, around: PanelAround, classes: string): string {
+function searchHtml(part: ResolvedPart, context: PanelAround, classes: string): string {
   const { address = '/', parameter = 'q', scope } = part;
-  const id = `${around.prefix}-${part.id}`;
-  const hidden = scope === undefined ? '' : `<input type="hidden" name="${escapeHtml(scope.name)}" value="${escapeHtml(scope.value)}">`;
+  const id = `${context.prefix}-${part.id}`;
+  const hidden =
+    scope === undefined
+      ? ''
+      : `<input type="hidden" name="${escapeHtml(scope.name)}" value="${escapeHtml(scope.value)}">`;
   const action = isSafeAddress(address) && /^(?:\/|https?:)/i.test(address) ? address : '/';
-  return `<form${marked(part, around)}${classAttribute(` zv-search${classes}`)} role="search" action="${escapeHtml(action)}"><label for="${id}">${textOf(part)}</label><input id="${id}" type="search" name="${escapeHtml(parameter)}">${hidden}<button type="submit" aria-label="${textOf(part)}">${MAGNIFIER}</button></form>`;
+  return `<form${marked(part, context)}${classAttribute(` zv-search${classes}`)} role="search" action="${escapeHtml(action)}"><label for="${id}">${textOf(part)}</label><input id="${id}" type="search" name="${escapeHtml(parameter)}">${hidden}<button type="submit" aria-label="${textOf(part)}">${MAGNIFIER}</button></form>`;
 }
 
 /** Blocks as HTML: what is listed one after the other is one list. */
@@ -190,8 +262,8 @@ function proseOf(blocks: readonly ResolvedBlock[]): string {
 }
 
 function runOf({ text, bold, italic, href }: ResolvedRun): string {
-  const written = escapeHtml(text);
-  const leaned = italic === true ? `<em>${written}</em>` : written;
+  const escaped = escapeHtml(text);
+  const leaned = italic === true ? `<em>${escaped}</em>` : escaped;
   const heavy = bold === true ? `<strong>${leaned}</strong>` : leaned;
   return href === undefined || !isSafeAddress(href) ? heavy : `<a href="${escapeHtml(href)}">${heavy}</a>`;
 }

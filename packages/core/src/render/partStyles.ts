@@ -2,7 +2,10 @@ import type { ResolvedMenu } from '../resolve/resolved.ts';
 import { resolvedParts } from './resolvedParts.ts';
 import { pictureRatios, type PartKind } from '../schema/part.ts';
 
-/** What composed panels need of the style sheet, for the kinds of part that are in use; empty where nobody composed one. O(parts). */
+/**
+ * What composed panels need of the style sheet, for the kinds of part that are in use; empty where nobody
+ * composed one. O(parts).
+ */
 export function partStyles(menus: readonly ResolvedMenu[]): string {
   const parts = menus.flatMap(({ items }) => items.flatMap(resolvedParts));
   if (parts.length === 0) return '';
@@ -10,8 +13,17 @@ export function partStyles(menus: readonly ResolvedMenu[]): string {
   const used = (...some: PartKind[]): boolean => some.some((kind) => kinds.has(kind));
   const spans = [...new Set(parts.flatMap(({ span }) => span ?? []))].sort((a, b) => a - b);
   const heights = [...new Set(parts.flatMap(({ height }) => height ?? []))].sort((a, b) => a - b);
-  const counts = [...new Set(parts.flatMap(({ kind, columns }) => (kind === 'pages' && columns !== undefined && columns > 1 ? [columns] : [])))].sort();
-  const tabs = Math.max(0, ...parts.filter(({ kind }) => kind === 'tabs').map((part) => part.parts?.length ?? 0));
+  const counts = [
+    ...new Set(
+      parts.flatMap(({ kind, columns }) =>
+        kind === 'pages' && columns !== undefined && columns > 1 ? [columns] : [],
+      ),
+    ),
+  ].sort();
+  const tabs = Math.max(
+    0,
+    ...parts.filter(({ kind }) => kind === 'tabs').map((part) => part.parts?.length ?? 0),
+  );
   return [
     `/* Panel contents: a grid of twelve columns, and the parts in its cells. */
 .zv-rows{gap:1rem}
@@ -36,7 +48,9 @@ export function partStyles(menus: readonly ResolvedMenu[]): string {
     used('picture', 'video') ? PICTURE : '',
     used('video') ? VIDEO : '',
     used('button') ? PRESS : '',
-    used('divider') ? '.zv .zv-line{inline-size:100%;margin:.25rem 0;border:0;border-block-start:1px solid var(--_edge)}' : '',
+    used('divider')
+      ? '.zv .zv-line{inline-size:100%;margin:.25rem 0;border:0;border-block-start:1px solid var(--_edge)}'
+      : '',
     used('search') ? SEARCH : '',
     used('pages') ? PAGES : '',
     ...counts.map((count) => `.zv-k${count}{--_k:${count}}`),
@@ -98,6 +112,9 @@ const TABS = `.zv-tabs{position:relative;display:flex;flex-wrap:wrap;gap:0 .25re
 `;
 
 function tabRules(count: number): string {
-  const pairs = Array.from({ length: count }, (_, at) => `.zv-tabs>input:nth-of-type(${at + 1}):checked~.zv-tab:nth-of-type(${at + 1})`);
+  const pairs = Array.from(
+    { length: count },
+    (_, at) => `.zv-tabs>input:nth-of-type(${at + 1}):checked~.zv-tab:nth-of-type(${at + 1})`,
+  );
   return `${pairs.join(',')}{display:flex}`;
 }

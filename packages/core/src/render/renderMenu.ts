@@ -2,12 +2,24 @@ import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import type { Place } from '../schema/placement.ts';
 import { escapeHtml } from './escape.ts';
 import { entryClass, faceHtml } from './faceHtml.ts';
-import { dropClasses, hasPanel, isFetched, opensAttribute, panelPieces, panelStart, stackedRows } from './panelHtml.ts';
+import {
+  dropClasses,
+  hasPanel,
+  isFetched,
+  opensAttribute,
+  panelPieces,
+  panelStart,
+  stackedRows,
+} from './panelHtml.ts';
 import type { Piece } from './partHtml.ts';
 
+/** How a menu is written as HTML. */
 export interface RenderChoices {
   readonly place: Place;
-  /** Marks each `li` with its item's id, and each part of a panel with its own, for the live header to select by. Off in what the site is served. */
+  /**
+   * Marks each `li` with its item's id, and each part of a panel with its own, for the live header to select
+   * by. Off in what the site is served.
+   */
   readonly marks?: boolean;
   /** What the names of picture files are put behind: where they are served. */
   readonly pictures?: string;
@@ -16,23 +28,35 @@ export interface RenderChoices {
 }
 
 /**
- * A menu as HTML: `nav` > `ul` > `li`, with a button beside the link that opens the branch below it (the disclosure pattern for
- * site navigation). Bars open their branches; the other places show theirs unfolded, without buttons. The HTML is the same on
- * every page of the site. Explicit stack: depth cannot overflow. O(items).
+ * A menu as HTML: `nav` > `ul` > `li`, with a button beside the link that opens the branch below it (the
+ * disclosure pattern for site navigation). Bars open their branches; the other places show theirs unfolded,
+ * without buttons. The HTML is the same on every page of the site. Explicit stack: depth cannot overflow.
+ * O(items).
  */
 export function renderMenu(menu: ResolvedMenu, choices: RenderChoices): string {
   const prefix = `zv-${menu.key}`;
   const form = formOf(choices.place);
   const start = `<nav class="zv zv-${form}" id="${prefix}" aria-label="${escapeHtml(menu.name)}" lang="${escapeHtml(menu.language)}" dir="${menu.direction}">`;
   const top: Piece[] = menu.items.length > 0 ? [{ list: menu.items }] : [];
-  return start + written(top, { ...choices, menu, prefix, isTop: form === 'bar', isUnfolded: form !== 'bar' }) + '</nav>';
+  return (
+    start +
+    joined(top, { ...choices, menu, prefix, isTop: form === 'bar', isUnfolded: form !== 'bar' }) +
+    '</nav>'
+  );
 }
 
 /** What stands in the panel of an item: the fragment that is fetched when it is opened first. */
 export function renderPanel(menu: ResolvedMenu, item: ResolvedItem, choices: RenderChoices): string {
   const prefix = `zv-${menu.key}`;
-  const around = { ...choices, menu, prefix, isTop: false, isUnfolded: true };
-  return written(panelPieces(item, { id: `${prefix}-${item.id}`, marks: choices.marks === true, pictures: choices.pictures ?? '' }), around);
+  const context = { ...choices, menu, prefix, isTop: false, isUnfolded: true };
+  return joined(
+    panelPieces(item, {
+      id: `${prefix}-${item.id}`,
+      marks: choices.marks === true,
+      pictures: choices.pictures ?? '',
+    }),
+    context,
+  );
 }
 
 interface Writing extends RenderChoices {
@@ -51,18 +75,27 @@ interface Entry {
 }
 
 /** Pieces, and all below the items in them, as HTML. */
-function written(pieces: readonly Piece[], { place, prefix, isTop, isUnfolded, marks = false, pictures = '', fetches = false }: Writing): string {
+function joined(
+  pieces: readonly Piece[],
+  { place, prefix, isTop, isUnfolded, marks = false, pictures = '', fetches = false }: Writing,
+): string {
   const out: string[] = [];
   const stack: (string | Entry)[] = [];
   const push = (some: readonly Piece[], below: Omit<Entry, 'item'>): void => {
     for (const piece of some.toReversed()) {
       if (typeof piece === 'string') stack.push(piece);
-      else pushList(piece.list, piece.className === undefined ? '<ul>' : `<ul class="${piece.className}">`, below);
+      else
+        pushList(
+          piece.list,
+          piece.className === undefined ? '<ul>' : `<ul class="${piece.className}">`,
+          below,
+        );
     }
   };
   const pushList = (items: readonly ResolvedItem[], start: string, below: Omit<Entry, 'item'>): void => {
     stack.push('</ul>');
-    for (let at = items.length - 1; at >= 0; at -= 1) stack.push({ item: items[at] as ResolvedItem, ...below });
+    for (let at = items.length - 1; at >= 0; at -= 1)
+      stack.push({ item: items[at] as ResolvedItem, ...below });
     stack.push(start);
   };
   push(pieces, { isTop, isUnfolded });
@@ -75,23 +108,36 @@ function written(pieces: readonly Piece[], { place, prefix, isTop, isUnfolded, m
     const drops = next.isTop && hasPanel(item);
     const branch = !next.isUnfolded && (drops || item.children.length > 0) ? `${prefix}-${item.id}` : null;
     const mark = marks ? ` data-zv-item="${item.id}"` : '';
-    const entry = next.isTop ? `<li${mark}${entryClass(item, dropClasses(item))}${opensAttribute(item)}>` : `<li${mark}${entryClass(item)}>`;
+    const entry = next.isTop
+      ? `<li${mark}${entryClass(item, dropClasses(item))}${opensAttribute(item)}>`
+      : `<li${mark}${entryClass(item)}>`;
     out.push(entry, faceHtml(item, branch));
     stack.push('</li>');
     if (drops && branch !== null) {
       stack.push('</div>');
       const isLater = fetches && isFetched(item);
-      if (!isLater) push(panelPieces(item, { id: branch, marks, pictures }), { isTop: false, isUnfolded: true });
-      out.push(panelStart(branch, item, isLater ? `panels/${prefix.slice('zv-'.length)}/${item.id}.html` : null));
+      if (!isLater)
+        push(panelPieces(item, { id: branch, marks, pictures }), { isTop: false, isUnfolded: true });
+      out.push(
+        panelStart(branch, item, isLater ? `panels/${prefix.slice('zv-'.length)}/${item.id}.html` : null),
+      );
       continue;
     }
-    const stacked = place === 'side' || place === 'drawer' ? stackedRows(item, { id: `${prefix}-${item.id}`, marks, pictures }) : null;
+    const stacked =
+      place === 'side' || place === 'drawer'
+        ? stackedRows(item, { id: `${prefix}-${item.id}`, marks, pictures })
+        : null;
     if (stacked !== null) push(stacked, { isTop: false, isUnfolded: true });
-    else if (item.children.length > 0) pushList(item.children, branch === null ? '<ul>' : `<ul id="${branch}">`, { isTop: false, isUnfolded: next.isUnfolded });
+    else if (item.children.length > 0)
+      pushList(item.children, branch === null ? '<ul>' : `<ul id="${branch}">`, {
+        isTop: false,
+        isUnfolded: next.isUnfolded,
+      });
   }
   return out.join('');
 }
 
+/** The forms in which a menu is delivered. */
 export type MenuForm = 'bar' | 'list';
 
 /** Which form a menu takes in a place: until the frame is composed, bars are bars and all else is a list. */

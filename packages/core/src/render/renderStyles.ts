@@ -4,9 +4,10 @@ import { dropdownStyles } from './dropdownStyles.ts';
 import { settingStyles } from './settingStyles.ts';
 
 /**
- * The style sheet for a site's menus. Every value that a site may want to change is a custom property on `.zv`; directions are
- * logical, so that right-to-left needs nothing of its own. Without the script, branches open under the pointer and on focus. Rules for
- * what may be set for an item are there when an item of `menus` needs them.
+ * The style sheet for a site's menus. Every value that a site may want to change is a custom property on
+ * `.zv`; directions are logical, so that right-to-left needs nothing of its own. Without the script, branches
+ * open under the pointer and on focus. Rules for what may be set for an item are there when an item of
+ * `menus` needs them.
  */
 export function renderStyles(site: Pick<Site, 'breakpoints'>, menus: readonly ResolvedMenu[] = []): string {
   return basicStyles(site) + settingStyles(site, menus) + dropdownStyles(site, menus);

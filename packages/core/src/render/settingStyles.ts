@@ -6,10 +6,19 @@ import { preorder } from '../walk/preorder.ts';
 import { badgeClass } from './faceHtml.ts';
 
 /** What the settings of items need of the style sheet; empty when no item has any. O(items). */
-export function settingStyles({ breakpoints }: Pick<Site, 'breakpoints'>, menus: readonly ResolvedMenu[]): string {
-  const items = menus.flatMap((menu) => [...preorder<ResolvedItem>(menu.items, ({ children }) => children)].map(({ node }) => node));
+export function settingStyles(
+  { breakpoints }: Pick<Site, 'breakpoints'>,
+  menus: readonly ResolvedMenu[],
+): string {
+  const items = menus.flatMap((menu) =>
+    [...preorder<ResolvedItem>(menu.items, ({ children }) => children)].map(({ node }) => node),
+  );
   if (!items.some((item) => settingNames.some((name) => name !== 'dropdown' && name in item))) return '';
-  const badges = new Map(items.flatMap(({ badge }) => (badge === undefined ? [] : [[badgeClass(badge).replace(' ', '.'), badge] as const])));
+  const badges = new Map(
+    items.flatMap(({ badge }) =>
+      badge === undefined ? [] : [[badgeClass(badge).replace(' ', '.'), badge] as const],
+    ),
+  );
   return `/* Icons, badges, descriptions, buttons. */
 .zv li>*>svg{inline-size:1.25em;block-size:1.25em;flex:none;margin-inline-end:.45em}
 .zv li>*>svg:not([fill]){fill:currentColor}
@@ -33,12 +42,17 @@ ${deviceClasses.map((device) => `@media ${mediaOf(device, breakpoints)}{.zv.zv .
 const UNSEEN =
   'position:absolute;inline-size:1px;block-size:1px;min-inline-size:0;min-block-size:0;padding:0;margin:-1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap';
 
-/** A button without a face comes forth when the keyboard gets to it: its branch stays within everybody's reach. */
+/**
+ * A button without a face comes forth when the keyboard gets to it: its branch stays within everybody's
+ * reach.
+ */
 function quietOn(device: string): string {
   return `.zv li>.zv-quiet${device}:not(:focus-visible)`;
 }
 
 function mediaOf(device: DeviceClass, { medium, wide }: Site['breakpoints']): string {
   if (device === 'narrow') return `(max-width:${medium - 0.02}px)`;
-  return device === 'medium' ? `(min-width:${medium}px) and (max-width:${wide - 0.02}px)` : `(min-width:${wide}px)`;
+  return device === 'medium'
+    ? `(min-width:${medium}px) and (max-width:${wide - 0.02}px)`
+    : `(min-width:${wide}px)`;
 }

@@ -16,8 +16,8 @@ export interface Placed {
 }
 
 /**
- * The order of siblings of which some are followed. Those that are placed stand behind their anchors, several of them in the order given;
- * where the anchor is gone, and where there is none, behind all. O(n).
+ * The order of siblings of which some are followed. Those that are placed stand behind their anchors, several
+ * of them in the order given; where the anchor is gone, and where there is none, behind all. O(n).
  */
 export function arrangeSiblings(followed: readonly Followed[], placed: readonly Placed[]): Id[] {
   const anchors = new Set<Id | null>([null, ...followed.map(({ of }) => of)]);
@@ -29,5 +29,10 @@ export function arrangeSiblings(followed: readonly Followed[], placed: readonly 
     else if (!anchors.has(pin.after)) lost.push(id);
     else behind.set(pin.after, [...(behind.get(pin.after) ?? []), id]);
   }
-  return [...(behind.get(null) ?? []), ...followed.flatMap(({ id, of }) => [id, ...(behind.get(of) ?? [])]), ...lost, ...last];
+  return [
+    ...(behind.get(null) ?? []),
+    ...followed.flatMap(({ id, of }) => [id, ...(behind.get(of) ?? [])]),
+    ...lost,
+    ...last,
+  ];
 }

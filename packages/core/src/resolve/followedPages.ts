@@ -9,8 +9,16 @@ import { preorder } from '../walk/preorder.ts';
 /** How two titles are ordered: the platform knows the alphabet of a language, core does not. */
 export type CompareTitles = (a: string, b: string) => number;
 
-/** The pages that a rule takes of those below a page, in its order and without its limit: the next level, or all levels of a list. */
-export function followedPages(document: SiteDocument, rule: Follow, below: Id, compareTitles: CompareTitles): Page[] {
+/**
+ * The pages that a rule takes of those below a page, in its order and without its limit: the next level, or
+ * all levels of a list.
+ */
+export function followedPages(
+  document: SiteDocument,
+  rule: Follow,
+  below: Id,
+  compareTitles: CompareTitles,
+): Page[] {
   const isTaken = ({ kind, state, categories = [] }: Page): boolean =>
     (state === 'live' || (state === 'draft' && rule.drafts === true)) &&
     (rule.kinds === undefined || rule.kinds.includes(kind)) &&
@@ -25,7 +33,9 @@ export function followedPages(document: SiteDocument, rule: Follow, below: Id, c
   return compare === null ? pages : pages.sort((a, b) => compare(a, b, compareTitles));
 }
 
-const comparers: Readonly<Record<Follow['order'], ((a: Page, b: Page, compareTitles: CompareTitles) => number) | null>> = {
+const comparers: Readonly<
+  Record<Follow['order'], ((a: Page, b: Page, compareTitles: CompareTitles) => number) | null>
+> = {
   site: null,
   title: (a, b, compareTitles) => compareTitles(a.title, b.title),
   visits: (a, b) => (b.visits ?? 0) - (a.visits ?? 0),
@@ -34,16 +44,25 @@ const comparers: Readonly<Record<Follow['order'], ((a: Page, b: Page, compareTit
 };
 
 /**
- * Whether rules with these orders take the same pages in the same order from both. What changes most, and is typed letter by letter, is titles,
- * which matter only to a rule from A to Z. O(changes * log32 n).
+ * Whether rules with these orders take the same pages in the same order from both. What changes most, and is
+ * typed letter by letter, is titles, which matter only to a rule from A to Z. O(changes * log32 n).
  */
-export function isSameToFollow(was: Forest<Page>, now: Forest<Page>, orders: ReadonlySet<Follow['order']>): boolean {
+export function isSameToFollow(
+  was: Forest<Page>,
+  now: Forest<Page>,
+  orders: ReadonlySet<Follow['order']>,
+): boolean {
   if (orders.size === 0) return true;
   if (was.children !== now.children && !now.children.differing(was.children).next().done) return false;
   for (const [id, page] of now.nodes.differing(was.nodes)) {
     const before = was.nodes.get(id);
     if (page === undefined || before === undefined) return false;
-    if (before.state !== page.state || before.kind !== page.kind || !isEqual(before.categories, page.categories)) return false;
+    if (
+      before.state !== page.state ||
+      before.kind !== page.kind ||
+      !isEqual(before.categories, page.categories)
+    )
+      return false;
     if ([...orders].some((order) => !isSameInOrder[order](before, page))) return false;
   }
   return true;
@@ -61,5 +80,8 @@ function* candidates({ pages }: SiteDocument, { flat, depth }: Follow, below: Id
   if (flat !== true) return yield* children;
   // What is gone hides what stands below it, as it does in a tree.
   const isThere = (id: Id): boolean => nodeAt(pages, id).state !== 'gone';
-  for (const { node, depth: level } of preorder<Id>(children, (id) => (isThere(id) ? childrenOf(pages, id) : []))) if (level < depth) yield node;
+  for (const { node, depth: level } of preorder<Id>(children, (id) =>
+    isThere(id) ? childrenOf(pages, id) : [],
+  ))
+    if (level < depth) yield node;
 }

@@ -4,8 +4,8 @@ import type { SiteDocument } from '../model/document.ts';
 import type { Destination } from '../schema/item.ts';
 
 /**
- * The address that a destination stands for just now; null: there is none, it leads to a page that is not live, or it is one that no link may
- * lead to. The only place where this is decided, for HTML and JSON alike.
+ * The address that a destination stands for just now; null: there is none, it leads to a page that is not
+ * live, or it is one that no link may lead to. The only place where this is decided, for HTML and JSON alike.
  */
 export function hrefOf(document: SiteDocument, destination: Destination): string | null {
   switch (destination.kind) {
@@ -21,7 +21,9 @@ export function hrefOf(document: SiteDocument, destination: Destination): string
     case 'page': {
       const page = nodeAt(document.pages, destination.page);
       if (page.state !== 'live' || !isPagePath(page.address)) return null;
-      return destination.anchor === null ? page.address : `${page.address}#${encodeURIComponent(destination.anchor)}`;
+      return destination.anchor === null
+        ? page.address
+        : `${page.address}#${encodeURIComponent(destination.anchor)}`;
     }
   }
 }

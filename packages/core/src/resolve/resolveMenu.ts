@@ -15,11 +15,16 @@ import type { OwnValues, ResolvedItem, ResolvedMenu } from './resolved.ts';
 import { resolvePanel, type PanelSources } from './resolvePanel.ts';
 
 /**
- * The tree that a visitor gets of a menu. What leads to a page that is not live, or is not decided yet, is held back: such an item is
- * left out, or, when visible items stand below it, stays as a heading, so that they are not lost. What somebody holds back, or hides of
- * what is followed, is left out with all below it. `document` has what is followed filled in. O(items).
+ * The tree that a visitor gets of a menu. What leads to a page that is not live, or is not decided yet, is
+ * held back: such an item is left out, or, when visible items stand below it, stays as a heading, so that
+ * they are not lost. What somebody holds back, or hides of what is followed, is left out with all below it.
+ * `document` has what is followed filled in. O(items).
  */
-export function resolveMenu(document: SiteDocument, menuId: Id, { compareTitles = byCode, keepsEmpty = false }: ResolveChoices = {}): ResolvedMenu {
+export function resolveMenu(
+  document: SiteDocument,
+  menuId: Id,
+  { compareTitles = byCode, keepsEmpty = false }: ResolveChoices = {},
+): ResolvedMenu {
   const { key, name, language, own } = nodeAt(document.menus, menuId);
   const fields = [...document.ownFields.nodes.values()];
   const itemFields = fields.filter(({ of }) => of === 'items');
@@ -29,7 +34,12 @@ export function resolveMenu(document: SiteDocument, menuId: Id, { compareTitles 
       (id) => childrenOf(document.items, id),
       (id, children) => resolveItem(document, id, children, itemFields, panels),
     );
-  const items = itemsOf(menuId, { document, compareTitles, keepsEmpty, itemsOf: (menu) => itemsOf(menu, null) });
+  const items = itemsOf(menuId, {
+    document,
+    compareTitles,
+    keepsEmpty,
+    itemsOf: (menu) => itemsOf(menu, null),
+  });
   const direction = directionIn(document, language);
   return {
     key,
@@ -44,6 +54,7 @@ export function resolveMenu(document: SiteDocument, menuId: Id, { compareTitles 
   };
 }
 
+/** How a menu is resolved. */
 export interface ResolveChoices {
   /** How titles are ordered where a live list goes from A to Z; not there: by their code units. */
   readonly compareTitles?: CompareTitles;
@@ -96,7 +107,9 @@ function childrenIn(
 
 function settingsOf(face: Face, isWithinPanel: boolean): Settings {
   const set: Record<string, unknown> = {};
-  for (const name of settingNames) if (face[name] !== undefined && name !== 'own' && !(isWithinPanel && name === 'dropdown')) set[name] = face[name];
+  for (const name of settingNames)
+    if (face[name] !== undefined && name !== 'own' && !(isWithinPanel && name === 'dropdown'))
+      set[name] = face[name];
   return set;
 }
 
@@ -109,6 +122,7 @@ function ownValues(own: OwnValues | undefined, fields: readonly OwnField[]): { r
 
 const typeNames = { text: 'string', number: 'number', yesNo: 'boolean' } as const;
 
+/** Whether a value has the type that its custom field declares. */
 export function fitsType(value: unknown, type: OwnField['type']): boolean {
   return typeof value === typeNames[type];
 }

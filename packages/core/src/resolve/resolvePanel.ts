@@ -23,7 +23,12 @@ export interface PanelSources {
 }
 
 /** The rows of an item's panel; none: nobody composed it. O(parts + items + pages looked at). */
-export function resolvePanel(sources: PanelSources, owner: Id, children: readonly ResolvedItem[], facts: PanelFacts): ResolvedPart[] {
+export function resolvePanel(
+  sources: PanelSources,
+  owner: Id,
+  children: readonly ResolvedItem[],
+  facts: PanelFacts,
+): ResolvedPart[] {
   const { parts } = sources.document;
   const apart = shownApart(sources.document, owner);
   // Balanced groups show what no other part does, once.
@@ -31,9 +36,9 @@ export function resolvePanel(sources: PanelSources, owner: Id, children: readonl
   return mapTree<Id, ResolvedPart>(
     childrenOf(parts, owner),
     (id) => childrenOf(parts, id),
-    (id, within) => {
+    (id, inner) => {
       const part = nodeAt(parts, id);
-      const made = resolvePart(sources, part, within, children, left, facts);
+      const made = resolvePart(sources, part, inner, children, left, facts);
       if (part.kind === 'groups' && made !== null) left = [];
       return made;
     },
@@ -43,7 +48,7 @@ export function resolvePanel(sources: PanelSources, owner: Id, children: readonl
 function resolvePart(
   sources: PanelSources,
   part: Part,
-  within: readonly ResolvedPart[],
+  inner: readonly ResolvedPart[],
   children: readonly ResolvedItem[],
   left: readonly ResolvedItem[],
   facts: PanelFacts,
@@ -51,14 +56,19 @@ function resolvePart(
   const { document, keepsEmpty } = sources;
   const { destination, source, menu, body, parent: _, ...plain } = part;
   const href = destination === undefined ? null : hrefOf(document, destination);
-  const base: ResolvedPart = { ...plain, ...(href === null ? {} : { href }), ...(within.length > 0 ? { parts: within } : {}) };
-  const orEmpty = (isFull: boolean, made: ResolvedPart): ResolvedPart | null => (isFull || keepsEmpty ? made : null);
+  const base: ResolvedPart = {
+    ...plain,
+    ...(href === null ? {} : { href }),
+    ...(inner.length > 0 ? { parts: inner } : {}),
+  };
+  const orEmpty = (isFull: boolean, made: ResolvedPart): ResolvedPart | null =>
+    isFull || keepsEmpty ? made : null;
   switch (part.kind) {
     case 'row':
     case 'tabs':
     case 'tab':
     case 'links':
-      return orEmpty(within.length > 0, base);
+      return orEmpty(inner.length > 0, base);
     case 'cell':
       // An empty cell keeps the place of those beside it.
       return base;
@@ -68,7 +78,10 @@ function resolvePart(
         base,
       );
     case 'groups': {
-      const { groups, sizes } = panelColumns(left, { ...facts, ...(part.columns === undefined ? {} : { columns: part.columns }) });
+      const { groups, sizes } = panelColumns(left, {
+        ...facts,
+        ...(part.columns === undefined ? {} : { columns: part.columns }),
+      });
       let from = 0;
       const columns = sizes.map((size) => groups.slice((from += size) - size, from).map(({ id }) => id));
       return orEmpty(left.length > 0, { ...base, groups: columns });
@@ -80,7 +93,13 @@ function resolvePart(
     case 'video':
       return orEmpty(href !== null, base);
     case 'text':
-      return { ...base, body: (body ?? []).map((block) => ({ ...block, runs: block.runs.map((run) => resolveRun(document, run)) })) };
+      return {
+        ...base,
+        body: (body ?? []).map((block) => ({
+          ...block,
+          runs: block.runs.map((run) => resolveRun(document, run)),
+        })),
+      };
     case 'pages': {
       const pages = source === undefined ? [] : pagesOf(document, source, sources.compareTitles);
       return orEmpty(pages.length > 0, { ...base, pages });
@@ -104,10 +123,17 @@ function resolveRun(document: SiteDocument, { to, ...run }: Run): ResolvedRun {
   return href === null ? run : { ...run, href };
 }
 
-/** What was found is kept as long as the pages are the same: a panel is drawn at each letter that is typed into it. */
+/**
+ * What was found is kept as long as the pages are the same: a panel is drawn at each letter that is typed
+ * into it.
+ */
 const found = new WeakMap<Forest<Page>, Map<string, ResolvedPage[]>>();
 
-function pagesOf(document: SiteDocument, { page, limit, ...source }: PageSource, compareTitles: CompareTitles): ResolvedPage[] {
+function pagesOf(
+  document: SiteDocument,
+  { page, limit, ...source }: PageSource,
+  compareTitles: CompareTitles,
+): ResolvedPage[] {
   const known = found.get(document.pages) ?? new Map<string, ResolvedPage[]>();
   found.set(document.pages, known);
   const key = JSON.stringify({ page, limit, ...source });

@@ -7,7 +7,10 @@ import type { OwnValue, Settings } from '../schema/settings.ts';
 /** Values of the site's own fields, by their keys. */
 export type OwnValues = Readonly<Record<string, OwnValue>>;
 
-/** An item as a visitor gets it: all that it takes from elsewhere is filled in. What is not set for it is not there. */
+/**
+ * An item as a visitor gets it: all that it takes from elsewhere is filled in. What is not set for it is not
+ * there.
+ */
 export interface ResolvedItem extends Readonly<Omit<Settings, 'heldBack' | 'own'>> {
   readonly id: Id;
   readonly label: string;
@@ -22,6 +25,7 @@ export interface ResolvedItem extends Readonly<Omit<Settings, 'heldBack' | 'own'
   readonly children: readonly ResolvedItem[];
 }
 
+/** A menu as a visitor gets it, with every label and address filled in. */
 export interface ResolvedMenu {
   readonly key: string;
   readonly name: string;
@@ -35,9 +39,15 @@ export type ResolvedRun = Omit<Run, 'to'> & { readonly href?: string };
 export type ResolvedBlock = Omit<Block, 'runs'> & { readonly runs: readonly ResolvedRun[] };
 
 /** A page as a live list shows it. */
-export type ResolvedPage = Pick<Page, 'picture' | 'summary'> & { readonly label: string; readonly href: string };
+export type ResolvedPage = Pick<Page, 'picture' | 'summary'> & {
+  readonly label: string;
+  readonly href: string;
+};
 
-/** A row, a cell or a part of a panel as a visitor gets it: what it takes from elsewhere is filled in. What is not said of it is not there. */
+/**
+ * A row, a cell or a part of a panel as a visitor gets it: what it takes from elsewhere is filled in. What is
+ * not said of it is not there.
+ */
 export interface ResolvedPart extends Readonly<Omit<PartFacts, 'destination' | 'source' | 'menu' | 'body'>> {
   readonly id: Id;
   readonly kind: Part['kind'];

@@ -14,21 +14,29 @@ import { followedPages, isSameToFollow, type CompareTitles } from './followedPag
 /** Fills in what is followed; for one site over its time, since it keeps what it gave last. */
 export type FillFollowed = (document: SiteDocument) => SiteDocument;
 
-/** The id of the item that stands for a page, or for another menu's item, below what follows: there is one at most. */
+/**
+ * The id of the item that stands for a page, or for another menu's item, below what follows: there is one at
+ * most.
+ */
 export function followedId(holder: Id, of: Id): Id {
   return derivedId('item', `${holder} ${of}`);
 }
 
 /**
- * The document with what is followed standing in it as items, each with an `exception` that says what it stands for. What nobody changed
- * anything about is kept nowhere else; exceptions that match nothing any more are left out, with all below them. The very same document
- * when nothing in it follows anything.
+ * The document with what is followed standing in it as items, each with an `exception` that says what it
+ * stands for. What nobody changed anything about is kept nowhere else; exceptions that match nothing any more
+ * are left out, with all below them. The very same document when nothing in it follows anything.
  *
- * Not kept as rows because a page that moves would then rewrite rows in every menu that follows it, and undo with them: what is derived
- * cannot disagree with what it is derived from. O(items + followed * log) where something changed that it depends on.
+ * Not kept as rows because a page that moves would then rewrite rows in every menu that follows it, and undo
+ * with them: what is derived cannot disagree with what it is derived from. O(items + followed * log) where
+ * something changed that it depends on.
  */
 export function createFilling(compareTitles: CompareTitles = byFoldedText): FillFollowed {
-  let last: { readonly from: SiteDocument; readonly items: Forest<Item>; readonly orders: ReadonlySet<Follow['order']> } | null = null;
+  let last: {
+    readonly from: SiteDocument;
+    readonly items: Forest<Item>;
+    readonly orders: ReadonlySet<Follow['order']>;
+  } | null = null;
   return (document) => {
     const { items, menus, pages, sharedLinks } = document;
     const isSame =
@@ -84,7 +92,8 @@ class Filling {
 
   filled(): Forest<Item> {
     const { items, menus } = this.document;
-    for (const { id, follow } of menus.nodes.values()) if (follow !== undefined) this.holders.set(id, [{ id, follow }]);
+    for (const { id, follow } of menus.nodes.values())
+      if (follow !== undefined) this.holders.set(id, [{ id, follow }]);
     for (const item of items.nodes.values()) {
       if (item.exception !== undefined) this.exceptions.push(item);
       else if (item.follow !== undefined) {
@@ -101,7 +110,10 @@ class Filling {
     });
   }
 
-  /** Fills in one menu, those that it follows first. A menu that follows itself by way of others finds nothing where the circle closes. */
+  /**
+   * Fills in one menu, those that it follows first. A menu that follows itself by way of others finds nothing
+   * where the circle closes.
+   */
   private complete(menu: Id): void {
     if (this.done.has(menu)) return;
     this.done.add(menu);
@@ -124,7 +136,9 @@ class Filling {
     const placed = new Set<Id>();
     for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
       const { parent, source: below, level } = next;
-      const own = [...childrenOf(document.items, parent)].map((child) => nodeAt(document.items, child)).filter(({ exception }) => exception === undefined);
+      const own = [...childrenOf(document.items, parent)]
+        .map((child) => nodeAt(document.items, child))
+        .filter(({ exception }) => exception === undefined);
       const kept: Followed[] = [];
       const pinned: Placed[] = [];
       const candidates = this.candidates(follow, below).filter(({ of }) => !placed.has(of));
@@ -132,7 +146,12 @@ class Filling {
         placed.add(of);
         const exception = exceptions.get(of);
         const id = followedId(holder, of);
-        this.added.set(id, exception === undefined ? { ...bare, id, parent, exception: { of } } : merged(bare, exception, parent));
+        this.added.set(
+          id,
+          exception === undefined
+            ? { ...bare, id, parent, exception: { of } }
+            : merged(bare, exception, parent),
+        );
         this.reached.add(id);
         if (exception?.pin === undefined) kept.push({ id, of });
         else pinned.push({ id, pin: exception.pin });
@@ -155,7 +174,12 @@ class Filling {
       if (below !== document.site.id && !document.pages.nodes.has(below)) return [];
       return followedPages(document, follow, below, this.compareTitles).map(({ id }) => ({
         of: id,
-        bare: { label: null, destination: { kind: 'page', page: id, anchor: null }, opensNewTab: false, agreed: null },
+        bare: {
+          label: null,
+          destination: { kind: 'page', page: id, anchor: null },
+          opensNewTab: false,
+          agreed: null,
+        },
       }));
     }
     const filled = this.order.get(below);
@@ -164,7 +188,15 @@ class Filling {
       // Where a circle closes, exceptions stand there that nothing has matched yet.
       const isUnmatched = filled === undefined && item.exception !== undefined;
       if (isUnmatched || item.exception?.hidden === true) return [];
-      const { id: _, parent: __, exception: ___, pin: ____, follow: _____, link: ______, ...bare } = { ...item, ...faceOf(document, item) };
+      const {
+        id: _,
+        parent: __,
+        exception: ___,
+        pin: ____,
+        follow: _____,
+        link: ______,
+        ...bare
+      } = { ...item, ...faceOf(document, item) };
       return [{ of, bare }];
     });
   }
@@ -180,15 +212,24 @@ class Filling {
         children = children.without(below.id);
       }
       const siblings = children.get(parent);
-      if (!this.order.has(parent) && siblings?.has(id) === true) children = children.with(parent, siblings.without(id));
+      if (!this.order.has(parent) && siblings?.has(id) === true)
+        children = children.with(parent, siblings.without(id));
     }
-    for (const [parent, ids] of this.order) if (ids.length === 0 && children.has(parent)) children = children.without(parent);
+    for (const [parent, ids] of this.order)
+      if (ids.length === 0 && children.has(parent)) children = children.without(parent);
     return { nodes, children };
   }
 }
 
-/** At most so many that are seen. What is pinned is among them, however far down it stands; what is hidden does not count. */
-function limited(candidates: readonly Candidate[], limit: number | undefined, exceptions: ReadonlyMap<Id, Item>): readonly Candidate[] {
+/**
+ * At most so many that are seen. What is pinned is among them, however far down it stands; what is hidden
+ * does not count.
+ */
+function limited(
+  candidates: readonly Candidate[],
+  limit: number | undefined,
+  exceptions: ReadonlyMap<Id, Item>,
+): readonly Candidate[] {
   if (limit === undefined) return candidates;
   const isPinned = ({ of }: Candidate): boolean => exceptions.get(of)?.pin !== undefined;
   const isHidden = ({ of }: Candidate): boolean => exceptions.get(of)?.exception?.hidden === true;
@@ -204,5 +245,13 @@ function limited(candidates: readonly Candidate[], limit: number | undefined, ex
 /** What is followed with what is otherwise about it. */
 function merged(bare: Candidate['bare'], exception: Item, parent: Id): Item {
   const { id, label, opensNewTab, destination: _, agreed, parent: __, ...settings } = exception;
-  return { ...bare, ...settings, id, parent, agreed, label: label ?? bare.label, opensNewTab: opensNewTab || bare.opensNewTab };
+  return {
+    ...bare,
+    ...settings,
+    id,
+    parent,
+    agreed,
+    label: label ?? bare.label,
+    opensNewTab: opensNewTab || bare.opensNewTab,
+  };
 }

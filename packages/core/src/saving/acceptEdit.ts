@@ -17,12 +17,14 @@ export interface Past {
   readonly undone: { readonly edit: LoggedEdit; readonly since: readonly LoggedEdit[] } | null;
 }
 
+/** An accepted edit as it took effect, and the document after it. */
 export type Accepted = { readonly document: SiteDocument; readonly edit: Edit };
 
 /**
- * What a server makes of an edit: the document after it and the edit as it took effect, or why not. An ordinary edit is led through
- * what others did since its base; its own session's edits its author knew. What takes an edit back is made anew from that edit as
- * it stands in the log: so it is exact, and so that a large one need not be sent.
+ * What a server makes of an edit: the document after it and the edit as it took effect, or why not. An
+ * ordinary edit is led through what others did since its base; its own session's edits its author knew. What
+ * takes an edit back is made anew from that edit as it stands in the log: so it is exact, and so that a large
+ * one need not be sent.
  */
 export function acceptEdit(document: SiteDocument, edit: Edit, { since, undone }: Past): Result<Accepted> {
   if (edit.undoes === null) {

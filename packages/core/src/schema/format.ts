@@ -11,10 +11,16 @@ import { SharedLinkShape } from './sharedLink.ts';
 import { SiteShape } from './site.ts';
 import { closed } from './shapes.ts';
 
-/** Version of the stored document. Raising it needs an upgrade in model/readStored.ts and a frozen sample in laws/samples/. */
+/**
+ * Version of the stored document. Raising it needs an upgrade in model/readStored.ts and a frozen sample in
+ * laws/samples/.
+ */
 export const FORMAT = 4;
 
-/** A whole site as plain data: each list in preorder, so that a parent comes before its children and siblings in their order. */
+/**
+ * A whole site as plain data: each list in preorder, so that a parent comes before its children and siblings
+ * in their order.
+ */
 export const StoredDocumentShape = Type.Object(
   {
     format: Type.Integer({ minimum: 1 }),
@@ -31,4 +37,5 @@ export const StoredDocumentShape = Type.Object(
   },
   closed,
 );
+/** A whole site as plain data. */
 export type StoredDocument = Static<typeof StoredDocumentShape>;

@@ -1,9 +1,13 @@
 import Type, { type Static } from 'typebox';
 import { closed, IdShape } from './shapes.ts';
 
+/** The most characters of the reason for ignoring a finding. */
 export const LONGEST_REASON = 1000;
 
-/** A finding of drift that somebody leaves as it is, for a reason: until what it was about changes again. Its parent is the site. */
+/**
+ * A finding of drift that somebody leaves as it is, for a reason: until what it was about changes again. Its
+ * parent is the site.
+ */
 export const LeftFindingShape = Type.Object(
   {
     id: IdShape,
@@ -16,4 +20,5 @@ export const LeftFindingShape = Type.Object(
   },
   closed,
 );
+/** A finding that somebody chose to ignore, and why. */
 export type LeftFinding = Static<typeof LeftFindingShape>;

@@ -19,5 +19,9 @@ export const menuOptions = {
 };
 
 /** A menu; its parent is the site, its items have it as their parent. */
-export const MenuShape = Type.Object({ id: IdShape, parent: IdShape, ...menuFields, ...someOf(menuOptions).properties }, closed);
+export const MenuShape = Type.Object(
+  { id: IdShape, parent: IdShape, ...menuFields, ...someOf(menuOptions).properties },
+  closed,
+);
+/** A menu: name, key, language, and how it is filled. */
 export type Menu = Static<typeof MenuShape>;

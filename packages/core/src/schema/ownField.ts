@@ -2,6 +2,7 @@ import Type, { type Static } from 'typebox';
 import { closed, IdShape, KeyShape, LabelShape } from './shapes.ts';
 
 export const ownFieldTypes = ['text', 'number', 'yesNo'] as const;
+/** The type of a custom field's values. */
 export type OwnFieldType = (typeof ownFieldTypes)[number];
 
 export const ownFieldFields = {
@@ -15,4 +16,5 @@ export const ownFieldFields = {
 
 /** A field of the site's own, declared once. Its parent is the site. */
 export const OwnFieldShape = Type.Object({ id: IdShape, parent: IdShape, ...ownFieldFields }, closed);
+/** A custom field that a site has added to its items or menus. */
 export type OwnField = Static<typeof OwnFieldShape>;

@@ -10,8 +10,11 @@ import { closed, IdShape, LinkAddressShape, LONGEST_LABEL, someOf } from './shap
 
 /** Columns of the grid that a row is parted into. */
 export const GRID_COLUMNS = 12;
+/** The most pages in a live list. */
 export const MOST_PAGES = 24;
+/** The smallest minimum height of a row, in px. */
 export const LEAST_ROW = 40;
+/** The greatest minimum height of a row, in px. */
 export const HIGHEST_ROW = 800;
 
 /** What a composed panel is made of: rows of cells that hold parts. */
@@ -34,6 +37,7 @@ export const partKinds = [
   'tabs',
   'tab',
 ] as const;
+/** A kind of part. */
 export type PartKind = (typeof partKinds)[number];
 
 /** Where a part with pages takes them from; what is not there does not narrow. */
@@ -46,12 +50,20 @@ export const PageSourceShape = Type.Object(
     order: Type.Enum(followOrders),
     limit: Type.Integer({ minimum: 1, maximum: MOST_PAGES }),
     kinds: Type.Optional(Type.Array(PageKindShape, { minItems: 1, maxItems: 5, uniqueItems: true })),
-    categories: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { minItems: 1, maxItems: 50, uniqueItems: true })),
+    categories: Type.Optional(
+      Type.Array(Type.String({ minLength: 1, maxLength: 200 }), {
+        minItems: 1,
+        maxItems: 50,
+        uniqueItems: true,
+      }),
+    ),
   },
   closed,
 );
+/** Which pages a live list shows. */
 export type PageSource = Static<typeof PageSourceShape>;
 
+/** The ratios that a picture can be cropped to, width to height. */
 export const pictureRatios = ['1/1', '4/3', '3/2', '16/9', '3/4'] as const;
 export const PARAMETER_PATTERN = '^[A-Za-z][A-Za-z0-9_.-]{0,39}$';
 const parameterName = Type.String({ pattern: PARAMETER_PATTERN });
@@ -64,7 +76,10 @@ export const partFields = {
   direction: Type.Literal('across'),
   /** Of a row: at least so high, in px. */
   height: Type.Integer({ minimum: LEAST_ROW, maximum: HIGHEST_ROW }),
-  /** Of a row: it is what the panel shows on this device class where it has content of its own there, and nowhere else. */
+  /**
+   * Of a row: it is what the panel shows on this device class where it has content of its own there, and
+   * nowhere else.
+   */
   only: Type.Enum(['medium', 'narrow'] as const),
   /** Device classes on which it is not shown. */
   hiddenOn: Type.Array(Type.Enum(deviceClasses), { minItems: 1, maxItems: 3, uniqueItems: true }),
@@ -103,12 +118,21 @@ export const partFields = {
   look: Type.Literal('cards'),
   menu: IdShape,
 };
+/** The name of a field of a part. */
 export type PartField = keyof typeof partFields;
 export const partFieldNames = Object.keys(partFields) as PartField[];
 
-/** A row, a cell or a part. The parent of a row is the item whose panel it stands in; all others stand in each other as `heldBy` says. */
-export const PartShape = Type.Object({ id: IdShape, parent: IdShape, kind: Type.Enum(partKinds), ...someOf(partFields).properties }, closed);
+/**
+ * A row, a cell or a part. The parent of a row is the item whose panel it stands in; all others stand in each
+ * other as `heldBy` says.
+ */
+export const PartShape = Type.Object(
+  { id: IdShape, parent: IdShape, kind: Type.Enum(partKinds), ...someOf(partFields).properties },
+  closed,
+);
+/** A row, a cell, or a part of a panel. */
 export type Part = Static<typeof PartShape>;
+/** The fields of a part. */
 export type PartFacts = Omit<Part, 'id' | 'parent' | 'kind'>;
 
 /** What stands in the cells and tabs of a panel. */
@@ -165,13 +189,30 @@ export const partFacts: Readonly<Record<PartKind, FactsOfKind>> = {
   link: { always: ['text', 'destination'], maybe: ['opensNewTab'] },
   heading: { always: ['text'], maybe: ['destination', 'opensNewTab', 'hiddenOn'] },
   text: { always: ['body'], maybe: ['hiddenOn'] },
-  picture: { always: [], maybe: ['picture', 'alt', 'isOrnament', 'destination', 'opensNewTab', 'ratio', 'fit', 'isRounded', 'isBled', 'hiddenOn'] },
+  picture: {
+    always: [],
+    maybe: [
+      'picture',
+      'alt',
+      'isOrnament',
+      'destination',
+      'opensNewTab',
+      'ratio',
+      'fit',
+      'isRounded',
+      'isBled',
+      'hiddenOn',
+    ],
+  },
   button: { always: ['text', 'destination'], maybe: ['opensNewTab', 'hiddenOn'] },
   divider: { always: [], maybe: ['hiddenOn'] },
   search: { always: ['text', 'address', 'parameter'], maybe: ['scope', 'hiddenOn'] },
   pages: { always: ['source'], maybe: ['text', 'look', 'columns', 'hiddenOn'] },
   menu: { always: ['menu'], maybe: ['text', 'hiddenOn'] },
-  video: { always: ['text', 'destination'], maybe: ['picture', 'ratio', 'isRounded', 'opensNewTab', 'hiddenOn'] },
+  video: {
+    always: ['text', 'destination'],
+    maybe: ['picture', 'ratio', 'isRounded', 'opensNewTab', 'hiddenOn'],
+  },
   tabs: { always: [], maybe: ['hiddenOn'] },
   tab: { always: ['text'], maybe: [] },
 };

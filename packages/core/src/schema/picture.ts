@@ -1,7 +1,10 @@
 import Type, { type Static } from 'typebox';
 import { closed } from './shapes.ts';
 
-/** A picture that was uploaded: its content's hash (SHA-256, in hex, its first 32 digits), and its size in px. The bytes are kept beside the document. */
+/**
+ * A picture that was uploaded: its content's hash (SHA-256, in hex, its first 32 digits), and its size in px.
+ * The bytes are kept beside the document.
+ */
 export const PictureShape = Type.Object(
   {
     file: Type.String({ pattern: '^[0-9a-f]{32}$' }),
@@ -12,6 +15,7 @@ export const PictureShape = Type.Object(
   },
   closed,
 );
+/** A stored picture: its content hash and its own size in px. */
 export type Picture = Static<typeof PictureShape>;
 
 /** Widths, in px, in which a picture made of dots is kept besides its own, where it is wider. */

@@ -5,8 +5,11 @@ import { phrase } from '../base/sentences.ts';
 import { deviceClasses } from './deviceClass.ts';
 import { closed, IdShape } from './shapes.ts';
 
+/** Where on a page a menu can stand. */
 export const places = ['bar', 'secondBar', 'side', 'footer', 'drawer', 'inPage'] as const;
+/** See `places`. */
 export const PlaceShape = Type.Enum(places);
+/** A place on the page where a menu can stand. */
 export type Place = (typeof places)[number];
 
 export const placementFields = {
@@ -19,6 +22,7 @@ export const placementFields = {
 
 /** A menu put in a place; its parent is the site, its order that within the place. */
 export const PlacementShape = Type.Object({ id: IdShape, parent: IdShape, ...placementFields }, closed);
+/** That a menu stands in a place. */
 export type Placement = Static<typeof PlacementShape>;
 
 /** What a place is called. */

@@ -1,10 +1,17 @@
 import Type, { type Static, type TSchema } from 'typebox';
-import { PageSourceShape, partFields, type PageSource, type PartFacts, partKinds, type PartKind } from './part.ts';
+import {
+  PageSourceShape,
+  partFields,
+  type PageSource,
+  type PartFacts,
+  partKinds,
+  type PartKind,
+} from './part.ts';
 import { AddressShape, closed, IdShape, KeyShape, someOf } from './shapes.ts';
 
 /**
- * Part of a panel apart from any panel: what it is, and what stands in it. A group names its child item by its place among the children, from 0, so that it can be
- * poured into another item.
+ * Part of a panel apart from any panel: what it is, and what stands in it. A group names its child item by
+ * its place among the children, from 0, so that it can be poured into another item.
  */
 export type PartSketch = Omit<PartFacts, 'item'> & {
   readonly kind: PartKind;
@@ -17,20 +24,33 @@ const LEVELS = 5;
 export const MOST_SKETCHED = 200;
 
 function sketchShape(level: number, { item: _, ...facts }: Record<string, TSchema> = partFields): TSchema {
-  const parts = level === 1 ? {} : { parts: Type.Optional(Type.Array(sketchShape(level - 1, facts), { maxItems: MOST_SKETCHED })) };
-  const own = { kind: Type.Enum(partKinds), child: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })) };
+  const parts =
+    level === 1
+      ? {}
+      : { parts: Type.Optional(Type.Array(sketchShape(level - 1, facts), { maxItems: MOST_SKETCHED })) };
+  const own = {
+    kind: Type.Enum(partKinds),
+    child: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })),
+  };
   return Type.Object({ ...own, ...someOf(facts).properties, ...parts }, closed);
 }
+/** A part and what it holds as a tree without ids. */
 export const PartSketchShape = Type.Unsafe<PartSketch>(sketchShape(LEVELS));
 
 /** Made when it is asked for: only whoever reads a file needs it. */
 export function portableShape(): TSchema {
   const { picture: _, ...facts } = partFields;
-  const source = Type.Object({ ...PageSourceShape.properties, page: Type.Union([AddressShape, Type.Null()]) }, closed);
+  const source = Type.Object(
+    { ...PageSourceShape.properties, page: Type.Union([AddressShape, Type.Null()]) },
+    closed,
+  );
   return sketchShape(LEVELS, { ...facts, source, menu: KeyShape });
 }
 
-/** The same as it goes from one site to another: pages by their addresses, menus by their keys, without uploaded pictures. */
+/**
+ * The same as it goes from one site to another: pages by their addresses, menus by their keys, without
+ * uploaded pictures.
+ */
 export type PortableSketch = Omit<PartSketch, 'picture' | 'source' | 'parts'> & {
   readonly source?: Omit<PageSource, 'page'> & { readonly page: string | null };
   readonly parts?: readonly PortableSketch[];
@@ -44,4 +64,5 @@ export const presetFields = {
 
 /** A composition that somebody saved, to be used for other items. Its parent is the site. */
 export const PresetShape = Type.Object({ id: IdShape, parent: IdShape, ...presetFields }, closed);
+/** A saved panel that can be inserted again. */
 export type Preset = Static<typeof PresetShape>;

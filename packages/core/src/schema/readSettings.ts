@@ -5,5 +5,9 @@ import { settingFields, settingNames, type Settings } from './settings.ts';
 export function readSettings(given: unknown): Settings {
   if (typeof given !== 'object' || given === null) return {};
   const found = given as Record<string, unknown>;
-  return Object.fromEntries(settingNames.filter((name) => Value.Check(settingFields[name], found[name])).map((name) => [name, found[name]])) as Settings;
+  return Object.fromEntries(
+    settingNames
+      .filter((name) => Value.Check(settingFields[name], found[name]))
+      .map((name) => [name, found[name]]),
+  ) as Settings;
 }

@@ -19,9 +19,11 @@ export const IconShape = Type.Object(
   },
   closed,
 );
+/** An icon: its name in the icon set, and its path, so that output needs no icon set. */
 export type Icon = Static<typeof IconShape>;
 
 export const LONGEST_BADGE = 40;
+/** A short note beside a label, such as “New”, with its colours. */
 export const BadgeShape = Type.Object(
   {
     text: Type.String({ minLength: 1, maxLength: LONGEST_BADGE }),
@@ -31,14 +33,24 @@ export const BadgeShape = Type.Object(
   },
   closed,
 );
+/** A short note beside a label. */
 export type Badge = Static<typeof BadgeShape>;
 
-/** What activating an item with a branch does: its link is followed, its branch opens, or the label follows and the arrow opens. */
-export const ActivationShape = Type.Union([Type.Literal('follow'), Type.Literal('open'), Type.Literal('split')]);
+/**
+ * What activating an item with a branch does: its link is followed, its branch opens, or the label follows
+ * and the arrow opens.
+ */
+export const ActivationShape = Type.Union([
+  Type.Literal('follow'),
+  Type.Literal('open'),
+  Type.Literal('split'),
+]);
+/** What activating an item with a branch does. */
 export type Activation = Static<typeof ActivationShape>;
 
 const someDevices = Type.Array(Type.Enum(deviceClasses), { minItems: 1, maxItems: 3, uniqueItems: true });
 const OwnValueShape = Type.Union([Type.String({ maxLength: 2000 }), Type.Number(), Type.Boolean()]);
+/** The value of a custom field. */
 export type OwnValue = Static<typeof OwnValueShape>;
 
 export const LONGEST_TOOLTIP = 400;
@@ -46,7 +58,9 @@ export const LONGEST_DESCRIPTION = 1000;
 
 export const CLASSES_PATTERN = '^[A-Za-z_][A-Za-z0-9_-]{0,59}( [A-Za-z_][A-Za-z0-9_-]{0,59}){0,9}$';
 
-/** What may be set for an item. A setting that is not there has its usual value: most items have none of them. */
+/**
+ * What may be set for an item. A setting that is not there has its usual value: most items have none of them.
+ */
 export const settingFields = {
   /** Not there: a link. */
   look: Type.Literal('button'),
@@ -65,7 +79,14 @@ export const settingFields = {
   /** Device classes on which what is below it is not shown. */
   branchHiddenOn: someDevices,
   /** By device class; where nothing is said, the label follows and the arrow opens. */
-  activation: Type.Object({ narrow: Type.Optional(ActivationShape), medium: Type.Optional(ActivationShape), wide: Type.Optional(ActivationShape) }, closed),
+  activation: Type.Object(
+    {
+      narrow: Type.Optional(ActivationShape),
+      medium: Type.Optional(ActivationShape),
+      wide: Type.Optional(ActivationShape),
+    },
+    closed,
+  ),
   /** How what stands below it drops from a bar. */
   dropdown: DropdownShape,
   /** Not published, with all below it, until somebody says so. */
@@ -75,6 +96,9 @@ export const settingFields = {
 };
 
 export const SettingsShape = someOf(settingFields);
+/** The optional settings of an item. A setting that is absent has its usual value. */
 export type Settings = Static<typeof SettingsShape>;
+/** The name of a setting. */
 export type SettingName = keyof Settings;
+/** The names of all settings, in the order of the schema. */
 export const settingNames = Object.keys(settingFields) as SettingName[];

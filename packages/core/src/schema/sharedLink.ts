@@ -4,5 +4,9 @@ import { SettingsShape } from './settings.ts';
 import { closed, IdShape } from './shapes.ts';
 
 /** A link kept once and shown by items of any menu. Its parent is the site. */
-export const SharedLinkShape = Type.Object({ id: IdShape, parent: IdShape, ...linkFields, ...SettingsShape.properties }, closed);
+export const SharedLinkShape = Type.Object(
+  { id: IdShape, parent: IdShape, ...linkFields, ...SettingsShape.properties },
+  closed,
+);
+/** A link that several items share: changing it changes all of them. */
 export type SharedLink = Static<typeof SharedLinkShape>;

@@ -12,14 +12,29 @@ export const SiteShape = Type.Object(
     timeZone: Type.String({ maxLength: 64 }),
     /** Scheme and host of the site itself, without a slash at the end; empty when it is not known. */
     origin: Type.String({ maxLength: 300 }),
-    breakpoints: Type.Object({ medium: Type.Integer({ minimum: 1 }), wide: Type.Integer({ minimum: 2 }) }, closed),
+    breakpoints: Type.Object(
+      { medium: Type.Integer({ minimum: 1 }), wide: Type.Integer({ minimum: 2 }) },
+      closed,
+    ),
   },
   closed,
 );
+/** A site: its name, key, main language, direction and time zone. */
 export type Site = Static<typeof SiteShape>;
 
-/** First parts of paths that the editor and its server use themselves: a site with such a key could not be opened at its address. */
-const reservedKeys: ReadonlySet<string> = new Set(['api', 'assets', 'delivery', 'design', 'healthz', 'live', 'sites']);
+/**
+ * First parts of paths that the editor and its server use themselves: a site with such a key could not be
+ * opened at its address.
+ */
+const reservedKeys: ReadonlySet<string> = new Set([
+  'api',
+  'assets',
+  'delivery',
+  'design',
+  'healthz',
+  'live',
+  'sites',
+]);
 
 /** Whether a new site may not have this key. */
 export function isReservedKey(key: string): boolean {

@@ -6,8 +6,8 @@ import { parsedJson } from './parsedJson.ts';
 import { levelsOf, treeOfLevels } from './treeOfLevels.ts';
 
 /**
- * Rows of a table (RFC 4180) with a line of column names. Where a row stands is told by a `level` (from 1), by the `id` of its `parent`, or
- * by a `path` of labels (`Seeds > Herbs`), whichever column there is.
+ * Rows of a table (RFC 4180) with a line of column names. Where a row stands is told by a `level` (from 1),
+ * by the `id` of its `parent`, or by a `path` of labels (`Seeds > Herbs`), whichever column there is.
  */
 export const csv: MenuFormat = {
   key: 'csv',
@@ -21,7 +21,10 @@ export const csv: MenuFormat = {
     if (fault !== undefined) return bad(`row ${(fault.row ?? 0) + 1}: ${fault.message}`);
     const [head, ...rows] = data;
     const columns = head === undefined ? null : columnsIn(head);
-    if (columns === null) return bad('its first row needs the column names “label” and “level”, “parent” or “path”, or “address”');
+    if (columns === null)
+      return bad(
+        'its first row needs the column names “label” and “level”, “parent” or “path”, or “address”',
+      );
     if (rows.length === 0) return no(refusal('emptyMenu'));
     return treeOf(
       rows.map((row) => ({ cell: (name) => (row[columns.get(name) ?? -1] ?? '').trim() })),
@@ -48,12 +51,12 @@ export const csv: MenuFormat = {
       ]);
     }
     // Cells that a spreadsheet would take for a formula stay text: the reader takes the sign off again.
-    return `${Papa.unparse({ fields: [...written], data: rows.map((row) => row.map(asTextCell)) }, { newline: '\r\n' })}\r\n`;
+    return `${Papa.unparse({ fields: [...columns], data: rows.map((row) => row.map(asTextCell)) }, { newline: '\r\n' })}\r\n`;
   },
 };
 
-const written = ['id', 'parent', 'level', 'label', 'kind', 'address', 'new_tab', 'settings'] as const;
-type Column = (typeof written)[number] | 'path';
+const columns = ['id', 'parent', 'level', 'label', 'kind', 'address', 'new_tab', 'settings'] as const;
+type Column = (typeof columns)[number] | 'path';
 
 const names: Readonly<Record<string, Column>> = {
   id: 'id',
@@ -108,7 +111,12 @@ function treeOf(rows: readonly Row[], columns: ReadonlyMap<Column, number>): Res
   const levels = rows.map((row) => (columns.has('level') ? Number(row.cell('level')) : 1));
   const odd = levels.findIndex((level) => !Number.isInteger(level) || level < 0);
   if (odd >= 0) return bad(`row ${odd + 2}: the level “${rows[odd]?.cell('level')}” is not a whole number`);
-  return ok([{ name: '', sketches: treeOfLevels(rows.map((row, at) => ({ level: levels[at] ?? 1, sketch: sketchIn(row) }))) }]);
+  return ok([
+    {
+      name: '',
+      sketches: treeOfLevels(rows.map((row, at) => ({ level: levels[at] ?? 1, sketch: sketchIn(row) }))),
+    },
+  ]);
 }
 
 function byParent(rows: readonly Row[]): Result<FoundMenu[]> {
@@ -116,7 +124,8 @@ function byParent(rows: readonly Row[]): Result<FoundMenu[]> {
   const made = new Map<string, Grown>();
   const nodes = rows.map((row): Grown => ({ ...sketchIn(row), children: [] }));
   rows.forEach((row, at) => {
-    for (const name of [row.cell('id'), row.cell('label')]) if (name !== '' && !made.has(name)) made.set(name, nodes[at] as Grown);
+    for (const name of [row.cell('id'), row.cell('label')])
+      if (name !== '' && !made.has(name)) made.set(name, nodes[at] as Grown);
   });
   const top: Grown[] = [];
   for (const [at, row] of rows.entries()) {
@@ -126,7 +135,9 @@ function byParent(rows: readonly Row[]): Result<FoundMenu[]> {
     (parent === null ? top : parent.children).push(nodes[at] as Grown);
   }
   const reached = [...levelsOf(top)].length;
-  return reached < rows.length ? bad(`${rows.length - reached} rows have each other as parents`) : ok([{ name: '', sketches: top }]);
+  return reached < rows.length
+    ? bad(`${rows.length - reached} rows have each other as parents`)
+    : ok([{ name: '', sketches: top }]);
 }
 
 function byPath(rows: readonly Row[]): Result<FoundMenu[]> {
@@ -137,7 +148,10 @@ function byPath(rows: readonly Row[]): Result<FoundMenu[]> {
       .map((part) => part.trim())
       .filter(Boolean);
     const own = sketchIn(row);
-    return { level: parts.length, sketch: { ...own, label: own.label === '' ? (parts.at(-1) ?? '') : own.label } };
+    return {
+      level: parts.length,
+      sketch: { ...own, label: own.label === '' ? (parts.at(-1) ?? '') : own.label },
+    };
   });
   return ok([{ name: '', sketches: treeOfLevels(entries) }]);
 }
@@ -145,7 +159,8 @@ function byPath(rows: readonly Row[]): Result<FoundMenu[]> {
 function sketchIn({ cell }: Row): Omit<Sketch, 'children'> {
   const address = plainCell(cell('address'));
   const isHeading = cell('kind').toLowerCase() === 'heading';
-  const target: SketchTarget = address !== '' ? { kind: 'address', address } : { kind: isHeading ? 'heading' : 'find' };
+  const target: SketchTarget =
+    address !== '' ? { kind: 'address', address } : { kind: isHeading ? 'heading' : 'find' };
   const settings = readSettings(parsedJson(cell('settings')));
   return {
     label: plainCell(cell('label')),

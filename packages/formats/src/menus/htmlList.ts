@@ -1,5 +1,14 @@
 import { parse, type DefaultTreeAdapterMap } from 'parse5';
-import { escapeHtml, no, ok, plainLine, readSettings, refusal, type Sketch, type SketchTarget } from '@zorvik/core';
+import {
+  escapeHtml,
+  no,
+  ok,
+  plainLine,
+  readSettings,
+  refusal,
+  type Sketch,
+  type SketchTarget,
+} from '@zorvik/core';
 import { DEEPEST, type FoundMenu, type MenuFormat } from './menuFormat.ts';
 import { parsedJson } from './parsedJson.ts';
 
@@ -7,8 +16,9 @@ type Element = DefaultTreeAdapterMap['element'];
 type Parent = DefaultTreeAdapterMap['parentNode'];
 
 /**
- * Nested lists, by themselves or in a whole page: there every `nav`, and every list with links in it that stands in none, is one menu to
- * choose from. An entry's first link, or the text before its list, is the item.
+ * Nested lists, by themselves or in a whole page: there every `nav`, and every list with links in it that
+ * stands in none, is one menu to choose from. An entry's first link, or the text before its list, is the
+ * item.
  */
 export const htmlList: MenuFormat = {
   key: 'html',
@@ -20,7 +30,7 @@ export const htmlList: MenuFormat = {
     const found = menusIn(parse(text));
     return found.length === 0 ? no(refusal('noList', { what: 'list with links' })) : ok(found);
   },
-  write: ({ sketches }) => `${written(sketches)}\n`,
+  write: ({ sketches }) => `${listHtml(sketches)}\n`,
 };
 
 function isElement(node: DefaultTreeAdapterMap['childNode'] | undefined): node is Element {
@@ -60,13 +70,13 @@ function listsIn(element: Element): Element[] {
 }
 
 function nameOf(element: Element, sketches: readonly Sketch[]): string {
-  const said = plainLine(attribute(element, 'aria-label') ?? '');
-  return said === ''
+  const ariaLabel = plainLine(attribute(element, 'aria-label') ?? '');
+  return ariaLabel === ''
     ? sketches
         .slice(0, 3)
         .map(({ label }) => label)
         .join(', ')
-    : said;
+    : ariaLabel;
 }
 
 function entriesOf(list: Element, depth: number): Sketch[] {
@@ -75,20 +85,30 @@ function entriesOf(list: Element, depth: number): Sketch[] {
     if (entry.tagName !== 'li') return [];
     const children = listsIn(entry).flatMap((inner) => entriesOf(inner, depth + 1));
     const face = faceIn(entry);
-    return face === null && children.length === 0 ? [] : [{ ...(face ?? { label: '', target: { kind: 'find' as const } }), children }];
+    return face === null && children.length === 0
+      ? []
+      : [{ ...(face ?? { label: '', target: { kind: 'find' as const } }), children }];
   });
 }
 
 /** An entry's link, or its text where it has none: what stands outside of the lists in it. */
 function faceIn(entry: Element): Omit<Sketch, 'children'> | null {
   const link = outsideLists(entry).find((one) => one.tagName === 'a' && attribute(one, 'href') !== undefined);
-  const label = plainLine(link === undefined ? textOf(entry) : textOf(link) || (attribute(link, 'aria-label') ?? attribute(link, 'title') ?? ''));
+  const label = plainLine(
+    link === undefined
+      ? textOf(entry)
+      : textOf(link) || (attribute(link, 'aria-label') ?? attribute(link, 'title') ?? ''),
+  );
   const href = link === undefined ? '' : (attribute(link, 'href') ?? '').trim();
   if (label === '' && href === '') return null;
   const isOnlyAnchor = href === '#' || /^javascript:/i.test(href);
-  const isHeading = entry.childNodes.some((node) => isElement(node) && node.tagName === 'span' && attribute(node, 'data-kind') !== 'undecided');
+  const isHeading = entry.childNodes.some(
+    (node) => isElement(node) && node.tagName === 'span' && attribute(node, 'data-kind') !== 'undecided',
+  );
   const target: SketchTarget =
-    href !== '' && !isOnlyAnchor ? { kind: 'address', address: href } : { kind: link === undefined && isHeading ? 'heading' : 'find' };
+    href !== '' && !isOnlyAnchor
+      ? { kind: 'address', address: href }
+      : { kind: link === undefined && isHeading ? 'heading' : 'find' };
   const settings = readSettings(parsedJson(attribute(entry, 'data-settings')));
   return {
     label,
@@ -115,7 +135,12 @@ function textOf(element: Element): string {
   const stack: DefaultTreeAdapterMap['childNode'][] = element.childNodes.toReversed();
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
     if ('value' in next) text += next.value;
-    else if (isElement(next) && !isList(next) && !['script', 'style', 'svg', 'template'].includes(next.tagName)) stack.push(...next.childNodes.toReversed());
+    else if (
+      isElement(next) &&
+      !isList(next) &&
+      !['script', 'style', 'svg', 'template'].includes(next.tagName)
+    )
+      stack.push(...next.childNodes.toReversed());
   }
   return text.trim();
 }
@@ -124,7 +149,7 @@ function attribute({ attrs }: Element, name: string): string | undefined {
   return attrs.find((one) => one.name === name)?.value;
 }
 
-function written(top: readonly Sketch[]): string {
+function listHtml(top: readonly Sketch[]): string {
   const out: string[] = [];
   const stack: (string | Sketch)[] = ['</ul>', ...top.toReversed(), '<ul>\n'];
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {

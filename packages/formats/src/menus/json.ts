@@ -19,10 +19,20 @@ export const json: MenuFormat = {
     } catch (error) {
       return no(refusal('badMenuFile', { what: 'JSON', problem: (error as Error).message }));
     }
-    const menu = (Array.isArray(found) ? { items: found } : found) as { version?: unknown; name?: unknown; items?: unknown };
+    const menu = (Array.isArray(found) ? { items: found } : found) as {
+      version?: unknown;
+      name?: unknown;
+      items?: unknown;
+    };
     if (typeof menu.version === 'number' && menu.version > VERSION)
-      return no(refusal('badMenuFile', { what: 'JSON', problem: `its version is ${menu.version}; the latest supported one is ${VERSION}` }));
-    if (!Array.isArray(menu.items)) return no(refusal('badMenuFile', { what: 'JSON', problem: 'it has no list “items”' }));
+      return no(
+        refusal('badMenuFile', {
+          what: 'JSON',
+          problem: `its version is ${menu.version}; the latest supported one is ${VERSION}`,
+        }),
+      );
+    if (!Array.isArray(menu.items))
+      return no(refusal('badMenuFile', { what: 'JSON', problem: 'it has no list “items”' }));
     const problems: string[] = [];
     const sketches = itemsIn(menu.items, 'items', problems, 0);
     const [problem] = problems;
@@ -47,7 +57,9 @@ interface Written {
 function itemOf({ label, target, opensNewTab, settings, panel, children }: Sketch): Written {
   return {
     label,
-    ...(target.kind === 'address' ? { address: target.address } : { kind: target.kind === 'heading' ? ('heading' as const) : ('undecided' as const) }),
+    ...(target.kind === 'address'
+      ? { address: target.address }
+      : { kind: target.kind === 'heading' ? ('heading' as const) : ('undecided' as const) }),
     ...(opensNewTab === true ? { opensNewTab: true as const } : {}),
     ...(settings === undefined ? {} : { settings }),
     ...(panel === undefined ? {} : { panel }),
@@ -64,15 +76,28 @@ function itemsIn(list: readonly unknown[], place: string, problems: string[], de
       problems.push(`${where} is not an item`);
       return [];
     }
-    const { label = '', address, kind, opensNewTab, settings, panel, items = [] } = one as Record<string, unknown>;
+    const {
+      label = '',
+      address,
+      kind,
+      opensNewTab,
+      settings,
+      panel,
+      items = [],
+    } = one as Record<string, unknown>;
     if (typeof label !== 'string') problems.push(`the label of ${where} is not text`);
-    if (address !== undefined && typeof address !== 'string') problems.push(`the address of ${where} is not text`);
+    if (address !== undefined && typeof address !== 'string')
+      problems.push(`the address of ${where} is not text`);
     if (!Array.isArray(items)) problems.push(`the items of ${where} are not a list`);
-    if (panel !== undefined && !Array.isArray(panel)) problems.push(`the panel of ${where} is not a list of rows`);
+    if (panel !== undefined && !Array.isArray(panel))
+      problems.push(`the panel of ${where} is not a list of rows`);
     if (problems.length > 0) return [];
     const read = readSettings(settings);
     const rows = Array.isArray(panel) ? readPanel(panel) : [];
-    const target: SketchTarget = typeof address === 'string' ? { kind: 'address', address } : { kind: kind === 'heading' ? 'heading' : 'find' };
+    const target: SketchTarget =
+      typeof address === 'string'
+        ? { kind: 'address', address }
+        : { kind: kind === 'heading' ? 'heading' : 'find' };
     const sketch: Sketch = {
       label: label as string,
       target,

@@ -3,20 +3,29 @@ import type { MenuFormat } from './menuFormat.ts';
 import { entryOf } from './outlineText.ts';
 import { levelsOf, treeOfLevels, type Levelled } from './treeOfLevels.ts';
 
-/** A nested bullet list (CommonMark, 5.2 and 5.3): links are links, bold entries headings, plain ones not yet decided. */
+/**
+ * A nested bullet list (CommonMark, 5.2 and 5.3): links are links, bold entries headings, plain ones not yet
+ * decided.
+ */
 export const markdown: MenuFormat = {
   key: 'markdown',
   name: 'Markdown list',
   ending: '.md',
   type: 'text/markdown',
-  isIn: (text) => /^[ \t]*[-*+] +(?:\[[^\n]*\]\(|\*\*)/m.test(text) && text.split(/[\r\n]+/).every((line) => /^[ \t]*(?:[-*+] |#|$)/.test(line)),
+  isIn: (text) =>
+    /^[ \t]*[-*+] +(?:\[[^\n]*\]\(|\*\*)/m.test(text) &&
+    text.split(/[\r\n]+/).every((line) => /^[ \t]*(?:[-*+] |#|$)/.test(line)),
   read(text) {
     const heading = /^#+ +(.+?) *#*$/m.exec(text)?.[1] ?? '';
     const entries = text.split(/\r\n|\r|\n/).flatMap(bulletOf);
-    return entries.length === 0 ? no(refusal('noList', { what: 'bullet list' })) : ok([{ name: unescaped(heading), sketches: treeOfLevels(entries) }]);
+    return entries.length === 0
+      ? no(refusal('noList', { what: 'bullet list' }))
+      : ok([{ name: unescaped(heading), sketches: treeOfLevels(entries) }]);
   },
   write({ name, sketches }) {
-    const lines = [...levelsOf(sketches)].map(({ depth, sketch }) => `${'  '.repeat(depth)}- ${written(sketch)}\n`);
+    const lines = [...levelsOf(sketches)].map(
+      ({ depth, sketch }) => `${'  '.repeat(depth)}- ${lineFor(sketch)}\n`,
+    );
     return `${name === '' ? '' : `# ${escaped(name)}\n\n`}${lines.join('')}`;
   },
 };
@@ -38,9 +47,10 @@ function contentOf(text: string): Omit<Sketch, 'children'> {
   return isPlain ? { label: unescaped(text), target: { kind: 'find' } } : entryOf(text);
 }
 
-function written({ label, target }: Sketch): string {
+function lineFor({ label, target }: Sketch): string {
   const text = escaped(label);
-  if (target.kind === 'address') return `[${text}](<${target.address.replaceAll(/[\s<>]/gu, encodeURIComponent)}>)`;
+  if (target.kind === 'address')
+    return `[${text}](<${target.address.replaceAll(/[\s<>]/gu, encodeURIComponent)}>)`;
   return target.kind === 'heading' ? `**${text}**` : text;
 }
 

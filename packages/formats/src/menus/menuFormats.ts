@@ -14,8 +14,15 @@ export const menuFormats: readonly MenuFormat[] = [json, opml, htmlList, csv, ma
 const LONGEST = 10_000_000;
 
 /** Reads a menu in whatever format it is written. */
-export function readMenus(text: string): { readonly format: MenuFormat; readonly found: Result<FoundMenu[]> } {
+export function readMenus(text: string): {
+  readonly format: MenuFormat;
+  readonly found: Result<FoundMenu[]>;
+} {
   const format = menuFormats.find(({ isIn }) => isIn(text)) ?? outlineText;
-  if (text.length > LONGEST) return { format, found: no(refusal('tooLong', { what: 'a menu to read', length: text.length, most: LONGEST })) };
+  if (text.length > LONGEST)
+    return {
+      format,
+      found: no(refusal('tooLong', { what: 'a menu to read', length: text.length, most: LONGEST })),
+    };
   return { format, found: format.read(text) };
 }

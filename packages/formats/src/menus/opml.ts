@@ -1,15 +1,30 @@
 import { SaxesParser } from 'saxes';
-import { escapeHtml, no, ok, readSettings, refusal, type Refusal, type Sketch, type SketchTarget } from '@zorvik/core';
+import {
+  escapeHtml,
+  no,
+  ok,
+  readSettings,
+  refusal,
+  type Refusal,
+  type Sketch,
+  type SketchTarget,
+} from '@zorvik/core';
 import { DEEPEST, type MenuFormat } from './menuFormat.ts';
 import { parsedJson } from './parsedJson.ts';
 
-/** OPML 2.0 (opml.org/spec2): each `outline` an item. What OPML has no attribute for stands in attributes of our namespace. */
+/**
+ * OPML 2.0 (opml.org/spec2): each `outline` an item. What OPML has no attribute for stands in attributes of
+ * our namespace.
+ */
 export const opml: MenuFormat = {
   key: 'opml',
   name: 'OPML',
   ending: '.opml',
   type: 'text/x-opml',
-  isIn: (text) => /^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*(?:<!DOCTYPE[^[>]*(?:\[[^\]]*\])?\s*>\s*)?<opml[\s>]/.test(text),
+  isIn: (text) =>
+    /^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*(?:<!DOCTYPE[^[>]*(?:\[[^\]]*\])?\s*>\s*)?<opml[\s>]/.test(
+      text,
+    ),
   read(text) {
     const reading = new SaxesParser({ position: true, xmlns: false });
     let problem: Refusal | null = null;
@@ -18,13 +33,21 @@ export const opml: MenuFormat = {
     const top: Sketch[] = [];
     const open: Sketch[][] = [top];
     const refuse = (one: Refusal): void => void (problem ??= one);
-    reading.on('error', ({ message }) => refuse(refusal('notXml', { line: reading.line, column: reading.column, problem: message })));
+    reading.on('error', ({ message }) =>
+      refuse(refusal('notXml', { line: reading.line, column: reading.column, problem: message })),
+    );
     reading.on('doctype', () => refuse(refusal('hasDoctype', { line: reading.line })));
     reading.on('text', (piece) => void (isInTitle && (name += piece)));
     reading.on('opentag', ({ name: tag, attributes }) => {
       if (tag === 'title') isInTitle = true;
       if (tag !== 'outline') return;
-      if (open.length > DEEPEST) refuse(refusal('badMenuFile', { what: 'OPML', problem: `line ${reading.line} is on a level below ${DEEPEST}` }));
+      if (open.length > DEEPEST)
+        refuse(
+          refusal('badMenuFile', {
+            what: 'OPML',
+            problem: `line ${reading.line} is on a level below ${DEEPEST}`,
+          }),
+        );
       const children: Sketch[] = [];
       open.at(-1)?.push({ ...sketchIn(attributes), children });
       open.push(children);
@@ -42,7 +65,9 @@ export const opml: MenuFormat = {
       '<?xml version="1.0" encoding="UTF-8"?>\n',
       `<opml version="2.0" xmlns:zorvik="${NAMESPACE}">\n  <head>\n    <title>${escapeXml(name)}</title>\n  </head>\n  <body>\n`,
     ];
-    const stack: (string | { readonly sketch: Sketch; readonly depth: number })[] = sketches.toReversed().map((sketch) => ({ sketch, depth: 2 }));
+    const stack: (string | { readonly sketch: Sketch; readonly depth: number })[] = sketches
+      .toReversed()
+      .map((sketch) => ({ sketch, depth: 2 }));
     for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
       if (typeof next === 'string') {
         out.push(next);
@@ -63,7 +88,10 @@ const NAMESPACE = 'https://zorvik.example/formats/opml';
 
 function sketchIn(attributes: Readonly<Record<string, string>>): Omit<Sketch, 'children'> {
   const address = attributes.url ?? attributes.htmlUrl ?? attributes.xmlUrl ?? '';
-  const target: SketchTarget = address !== '' ? { kind: 'address', address } : { kind: attributes['zorvik:kind'] === 'heading' ? 'heading' : 'find' };
+  const target: SketchTarget =
+    address !== ''
+      ? { kind: 'address', address }
+      : { kind: attributes['zorvik:kind'] === 'heading' ? 'heading' : 'find' };
   const settings = readSettings(parsedJson(attributes['zorvik:settings']));
   return {
     label: attributes.text ?? attributes.title ?? '',

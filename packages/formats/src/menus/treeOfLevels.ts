@@ -19,11 +19,17 @@ export function treeOfLevels(entries: readonly Levelled[]): Sketch[] {
   return top;
 }
 
-/** The entries of a tree in preorder, each with its depth from 0. Explicit stack: depth cannot overflow. O(entries). */
-export function* levelsOf(sketches: readonly Sketch[]): Generator<{ readonly depth: number; readonly sketch: Sketch }> {
+/**
+ * The entries of a tree in preorder, each with its depth from 0. Explicit stack: depth cannot overflow.
+ * O(entries).
+ */
+export function* levelsOf(
+  sketches: readonly Sketch[],
+): Generator<{ readonly depth: number; readonly sketch: Sketch }> {
   const stack = sketches.toReversed().map((sketch) => ({ depth: 0, sketch }));
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
     yield next;
-    for (const child of next.sketch.children.toReversed()) stack.push({ depth: next.depth + 1, sketch: child });
+    for (const child of next.sketch.children.toReversed())
+      stack.push({ depth: next.depth + 1, sketch: child });
   }
 }

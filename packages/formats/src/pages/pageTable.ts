@@ -1,10 +1,35 @@
 import Papa from 'papaparse';
-import { isPagePath, no, ok, plainLine, plainPath, refusal, type IncomingPage, type PageKind, type PageState, type Result, type Sketch } from '@zorvik/core';
+import {
+  isPagePath,
+  no,
+  ok,
+  plainLine,
+  plainPath,
+  refusal,
+  type IncomingPage,
+  type PageKind,
+  type PageState,
+  type Result,
+  type Sketch,
+} from '@zorvik/core';
 import { plainCell } from '../formulaCells.ts';
 import { titleFromSlug } from '../titleFromSlug.ts';
 
 /** What a column may hold. */
-export const pageColumns = ['title', 'address', 'id', 'parent', 'path', 'kind', 'state', 'template', 'categories', 'date', 'visits', 'order'] as const;
+export const pageColumns = [
+  'title',
+  'address',
+  'id',
+  'parent',
+  'path',
+  'kind',
+  'state',
+  'template',
+  'categories',
+  'date',
+  'visits',
+  'order',
+] as const;
 export type PageColumn = (typeof pageColumns)[number];
 
 /** A table of pages before anybody said what its columns hold. */
@@ -29,8 +54,13 @@ export interface PagesFromFile {
 
 export const MOST_ROWS = 100_000;
 
-/** Bytes of a table as text: UTF-8 or, where they are not that, Windows-1252, which spreadsheets still write. */
-export function tableText(bytes: Uint8Array, decode: (bytes: Uint8Array, type: string | null) => string): string {
+/**
+ * Bytes of a table as text: UTF-8 or, where they are not that, Windows-1252, which spreadsheets still write.
+ */
+export function tableText(
+  bytes: Uint8Array,
+  decode: (bytes: Uint8Array, type: string | null) => string,
+): string {
   return decode(bytes, null).replace(/^\uFEFF/, '');
 }
 
@@ -73,10 +103,13 @@ const names: Readonly<Record<string, PageColumn>> = {
 export function readPageTable(text: string): Result<PageTable> {
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''));
   const fault = errors.find(({ type }) => type === 'Quotes');
-  if (fault !== undefined) return no(refusal('badPageFile', { problem: `row ${(fault.row ?? 0) + 1}: ${fault.message}` }));
+  if (fault !== undefined)
+    return no(refusal('badPageFile', { problem: `row ${(fault.row ?? 0) + 1}: ${fault.message}` }));
   const [headers, ...rows] = data;
-  if (headers === undefined || rows.every(isBlank)) return no(refusal('badPageFile', { problem: 'it has no rows below the column names' }));
-  if (rows.length > MOST_ROWS) return no(refusal('tooMany', { count: rows.length, what: 'rows', most: MOST_ROWS }));
+  if (headers === undefined || rows.every(isBlank))
+    return no(refusal('badPageFile', { problem: 'it has no rows below the column names' }));
+  if (rows.length > MOST_ROWS)
+    return no(refusal('tooMany', { count: rows.length, what: 'rows', most: MOST_ROWS }));
   const taken = new Set<PageColumn>();
   const guesses = headers.map((header) => {
     const guess =
@@ -107,8 +140,9 @@ interface Row {
 }
 
 /**
- * The pages of a table, once it is said what each column holds. A row that is no page is told with its line and left out; a parent that is not
- * there, and one that would close a circle, are told and the page stands at the top. Parents may come later. O(rows * depth).
+ * The pages of a table, once it is said what each column holds. A row that is no page is told with its line
+ * and left out; a parent that is not there, and one that would close a circle, are told and the page stands
+ * at the top. Parents may come later. O(rows * depth).
  */
 export function pagesFromTable({ rows }: PageTable, columns: readonly (PageColumn | null)[]): PagesFromFile {
   const problems: RowProblem[] = [];
@@ -126,25 +160,41 @@ export function pagesFromTable({ rows }: PageTable, columns: readonly (PageColum
     );
     if (row === null) return;
     if (found.has(row.page.address))
-      return void problems.push({ line, reason: `the address ${row.page.address} is already used in line ${found.get(row.page.address)?.line ?? 0}` });
+      return void problems.push({
+        line,
+        reason: `the address ${row.page.address} is already used in line ${found.get(row.page.address)?.line ?? 0}`,
+      });
     found.set(row.page.address, row);
     // A parent is named by id, address, title or path: the first row that is called so is meant.
-    for (const name of [row.key, row.page.address, row.page.title]) if (name !== '' && !named.has(name)) named.set(name, row.page.address);
+    for (const name of [row.key, row.page.address, row.page.title])
+      if (name !== '' && !named.has(name)) named.set(name, row.page.address);
   });
   const parentOf = new Map<string, string | null>();
   for (const { line, parent, page } of found.values()) {
     // A parent that is written as a path may be on the site already, though not in the table.
     const onSite = parent.startsWith('/') ? pathOf(parent) : null;
-    const above = parent === '' ? null : (named.get(parent) ?? named.get(pathOf(parent) ?? parent) ?? onSite ?? undefined);
-    if (above === undefined) problems.push({ line, reason: `its parent “${parent}” is not in the table, so it is on the top level` });
+    const above =
+      parent === ''
+        ? null
+        : (named.get(parent) ?? named.get(pathOf(parent) ?? parent) ?? onSite ?? undefined);
+    if (above === undefined)
+      problems.push({
+        line,
+        reason: `its parent “${parent}” is not in the table, so it is on the top level`,
+      });
     const isCircle = above != null && closesCircle(page.address, above, parentOf);
-    if (isCircle) problems.push({ line, reason: `its parent “${parent}” is below it, so it is on the top level` });
+    if (isCircle)
+      problems.push({ line, reason: `its parent “${parent}” is below it, so it is on the top level` });
     parentOf.set(page.address, above === undefined || isCircle ? null : above);
   }
   return { pages: inOrder(found, parentOf), problems };
 }
 
-function rowOf(cell: (column: PageColumn) => string, line: number, tell: (reason: string) => void): Row | null {
+function rowOf(
+  cell: (column: PageColumn) => string,
+  line: number,
+  tell: (reason: string) => void,
+): Row | null {
   const path = cell('path')
     .split(/\s*[>›»/]\s*/)
     .filter((part) => part !== '');
@@ -160,9 +210,13 @@ function rowOf(cell: (column: PageColumn) => string, line: number, tell: (reason
   }
   const address = given ?? `/${slug(path.length > 1 ? path.join('/') : title)}`;
   const date = /^\d{4}-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])/.exec(cell('date'))?.[0];
-  if (cell('date') !== '' && date === undefined) tell(`“${cell('date')}” is not a date such as 2026-11-23; it is skipped`);
-  const visits = /^\d+$/.test(cell('visits').replaceAll(/[\s,.']/g, '')) ? Number(cell('visits').replaceAll(/[\s,.']/g, '')) : undefined;
-  if (cell('visits') !== '' && visits === undefined) tell(`“${cell('visits')}” is not a number of visits; it is skipped`);
+  if (cell('date') !== '' && date === undefined)
+    tell(`“${cell('date')}” is not a date such as 2026-11-23; it is skipped`);
+  const visits = /^\d+$/.test(cell('visits').replaceAll(/[\s,.']/g, ''))
+    ? Number(cell('visits').replaceAll(/[\s,.']/g, ''))
+    : undefined;
+  if (cell('visits') !== '' && visits === undefined)
+    tell(`“${cell('visits')}” is not a number of visits; it is skipped`);
   const categories = [
     ...new Set(
       cell('categories')
@@ -172,7 +226,8 @@ function rowOf(cell: (column: PageColumn) => string, line: number, tell: (reason
   ].slice(0, 50);
   const template = cell('template');
   const state = states[cell('state').toLowerCase()];
-  if (cell('state') !== '' && state === undefined) tell(`“${cell('state')}” is not a state (live, draft or gone), so the page is live`);
+  if (cell('state') !== '' && state === undefined)
+    tell(`“${cell('state')}” is not a state (live, draft or gone), so the page is live`);
   const page = {
     key: address,
     address,
@@ -185,7 +240,13 @@ function rowOf(cell: (column: PageColumn) => string, line: number, tell: (reason
     ...(template === '' ? {} : { template: template.slice(0, 80) }),
   };
   const parent = cell('parent') || (path.length > 1 ? (path.at(-2) ?? '') : '');
-  return { line, key: cell('id'), page, parent, order: cell('order') === '' ? line : Number(cell('order')) || line };
+  return {
+    line,
+    key: cell('id'),
+    page,
+    parent,
+    order: cell('order') === '' ? line : Number(cell('order')) || line,
+  };
 }
 
 /** A page's path and query, of a path or a whole address; null: it is none. */
@@ -233,11 +294,15 @@ function kindOf(text: string): PageKind {
 }
 
 function closesCircle(address: string, above: string, parentOf: ReadonlyMap<string, string | null>): boolean {
-  for (let at: string | null = above; at !== null; at = parentOf.get(at) ?? null) if (at === address) return true;
+  for (let at: string | null = above; at !== null; at = parentOf.get(at) ?? null)
+    if (at === address) return true;
   return false;
 }
 
-function inOrder(found: ReadonlyMap<string, Row>, parentOf: ReadonlyMap<string, string | null>): IncomingPage[] {
+function inOrder(
+  found: ReadonlyMap<string, Row>,
+  parentOf: ReadonlyMap<string, string | null>,
+): IncomingPage[] {
   const childrenOf = new Map<string | null, Row[]>();
   for (const row of found.values()) {
     const above = parentOf.get(row.page.address) ?? null;
@@ -258,7 +323,10 @@ function inOrder(found: ReadonlyMap<string, Row>, parentOf: ReadonlyMap<string, 
   return pages;
 }
 
-/** Pages of nested entries, as OPML, HTML lists and JSON have them: each entry that leads to a path of the site, under the nearest one above. */
+/**
+ * Pages of nested entries, as OPML, HTML lists and JSON have them: each entry that leads to a path of the
+ * site, under the nearest one above.
+ */
 export function pagesFromSketches(sketches: readonly Sketch[], origin: string): PagesFromFile {
   const pages = new Map<string, IncomingPage>();
   const problems: RowProblem[] = [];
@@ -270,11 +338,19 @@ export function pagesFromSketches(sketches: readonly Sketch[], origin: string): 
     const typed = sketch.target.kind === 'address' ? sketch.target.address : '';
     const isElsewhere = /^[a-z]+:/i.test(typed) && (origin === '' || !typed.startsWith(`${origin}/`));
     const address = isElsewhere ? null : pathOf(typed.split('#')[0] ?? '');
-    if (address === null) problems.push({ line, reason: `“${sketch.label}” does not link to a page of the site` });
+    if (address === null)
+      problems.push({ line, reason: `“${sketch.label}” does not link to a page of the site` });
     else if (!pages.has(address)) {
-      pages.set(address, { key: address, address, title: sketch.label.slice(0, 200) || address, kind: 'page', above: above === null ? [] : [above] });
+      pages.set(address, {
+        key: address,
+        address,
+        title: sketch.label.slice(0, 200) || address,
+        kind: 'page',
+        above: above === null ? [] : [above],
+      });
     }
-    for (const child of [...sketch.children].reverse()) stack.push({ sketch: child, above: address ?? above });
+    for (const child of [...sketch.children].reverse())
+      stack.push({ sketch: child, above: address ?? above });
   }
   return { pages: [...pages.values()], problems };
 }

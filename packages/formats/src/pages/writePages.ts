@@ -1,5 +1,13 @@
 import Papa from 'papaparse';
-import { childrenOf, nodeAt, preorder, type Id, type Page, type SiteDocument, type Sketch } from '@zorvik/core';
+import {
+  childrenOf,
+  nodeAt,
+  preorder,
+  type Id,
+  type Page,
+  type SiteDocument,
+  type Sketch,
+} from '@zorvik/core';
 import { asTextCell } from '../formulaCells.ts';
 import { menuFormats } from '../menus/menuFormats.ts';
 
@@ -12,7 +20,10 @@ export const pageFormats = [
 ] as const;
 export type PageFormatKey = (typeof pageFormats)[number]['key'];
 
-/** Writes the page tree. The table has every page and its facts; the nested forms have titles and addresses of what is not gone. O(pages). */
+/**
+ * Writes the page tree. The table has every page and its facts; the nested forms have titles and addresses of
+ * what is not gone. O(pages).
+ */
 export function writePages(document: SiteDocument, key: PageFormatKey): string {
   if (key === 'csv') return tableOf(document);
   const format = menuFormats.find((one) => one.key === key);
@@ -20,7 +31,18 @@ export function writePages(document: SiteDocument, key: PageFormatKey): string {
   return format.write({ name: document.site.name, sketches: sketchesOf(document) });
 }
 
-const fields = ['id', 'parent', 'title', 'address', 'kind', 'state', 'template', 'categories', 'date', 'visits'] as const;
+const fields = [
+  'id',
+  'parent',
+  'title',
+  'address',
+  'kind',
+  'state',
+  'template',
+  'categories',
+  'date',
+  'visits',
+] as const;
 
 function tableOf(document: SiteDocument): string {
   const below = (id: Id): Iterable<Id> => childrenOf(document.pages, id);
@@ -46,7 +68,8 @@ function tableOf(document: SiteDocument): string {
 function sketchesOf(document: SiteDocument): Sketch[] {
   type Grown = Omit<Sketch, 'children'> & { readonly children: Grown[] };
   const isThere = ({ state }: Page): boolean => state !== 'gone';
-  const below = (id: Id): Id[] => [...childrenOf(document.pages, id)].filter((one) => isThere(nodeAt(document.pages, one)));
+  const below = (id: Id): Id[] =>
+    [...childrenOf(document.pages, id)].filter((one) => isThere(nodeAt(document.pages, one)));
   const made = new Map<Id, Grown>();
   const top: Grown[] = [];
   for (const { node } of preorder<Id>(below(document.site.id), below)) {

@@ -1,8 +1,9 @@
 const PRESCAN = 1024;
 
 /**
- * HTML bytes as text, in the character set that they say they have: a byte order mark first, then what the server said, then what the page says
- * of itself in its first kilobyte (HTML, 13.2.3.2 "determining the character encoding"), then UTF-8 if they are that, else Windows-1252.
+ * HTML bytes as text, in the character set that they say they have: a byte order mark first, then what the
+ * server said, then what the page says of itself in its first kilobyte (HTML, 13.2.3.2 "determining the
+ * character encoding"), then UTF-8 if they are that, else Windows-1252.
  */
 export function decodeHtml(bytes: Uint8Array, contentType: string | null): string {
   const label = markOf(bytes) ?? charsetIn(contentType ?? '') ?? charsetIn(ascii(bytes.subarray(0, PRESCAN)));
@@ -21,10 +22,15 @@ export function decodeHtml(bytes: Uint8Array, contentType: string | null): strin
 /** The signs that Windows-1252 has at 0x80 to 0x9F (WHATWG Encoding, index windows-1252). */
 const WINDOWS = '€\u0081‚ƒ„…†‡ˆ‰Š‹Œ\u008dŽ\u008f\u0090‘’“”•–—˜™š›œ\u009džŸ';
 
-/** Some versions of Node.js read Windows-1252 as Latin-1, whose signs there are none that any text has: what comes out so is put right. */
+/**
+ * Some versions of Node.js read Windows-1252 as Latin-1, whose signs there are none that any text has: what
+ * comes out so is put right.
+ */
 function decoded(decoder: TextDecoder, bytes: Uint8Array): string {
   const text = decoder.decode(bytes);
-  return decoder.encoding === 'windows-1252' ? text.replaceAll(/[\u0080-\u009f]/g, (sign) => WINDOWS[sign.charCodeAt(0) - 0x80] ?? sign) : text;
+  return decoder.encoding === 'windows-1252'
+    ? text.replaceAll(/[\u0080-\u009f]/g, (sign) => WINDOWS[sign.charCodeAt(0) - 0x80] ?? sign)
+    : text;
 }
 
 function markOf([first, second, third]: Uint8Array): string | null {

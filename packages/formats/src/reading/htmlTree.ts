@@ -37,7 +37,8 @@ export function textOf(top: HtmlParent): string {
   const stack: HtmlNode[] = [...top.childNodes].reverse();
   for (let node = stack.pop(); node !== undefined; node = stack.pop()) {
     if (node.nodeName === '#text' && 'value' in node) parts.push(node.value);
-    if (isElement(node) && !/^(?:script|style|template|noscript)$/.test(node.tagName)) stack.push(...[...node.childNodes].reverse());
+    if (isElement(node) && !/^(?:script|style|template|noscript)$/.test(node.tagName))
+      stack.push(...[...node.childNodes].reverse());
   }
   return plainLine(parts.join(' '));
 }

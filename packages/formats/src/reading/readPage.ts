@@ -11,7 +11,10 @@ export interface ListEntry {
   readonly above: string | null;
 }
 
-/** What a page says of itself. Addresses are path and query, on its own site; what leads elsewhere is left out. */
+/**
+ * What a page says of itself. Addresses are path and query, on its own site; what leads elsewhere is left
+ * out.
+ */
 export interface PageFacts {
   readonly address: string;
   readonly canonical: string | null;
@@ -23,7 +26,10 @@ export interface PageFacts {
   readonly summary: string | null;
   readonly picture: string | null;
   readonly anchors: readonly PageAnchor[];
-  readonly trails: readonly { readonly by: Trail['by']; readonly steps: readonly { readonly title: string; readonly address: string | null }[] }[];
+  readonly trails: readonly {
+    readonly by: Trail['by'];
+    readonly steps: readonly { readonly title: string; readonly address: string | null }[];
+  }[];
   readonly up: string | null;
   readonly previous: string | null;
   readonly next: string | null;
@@ -36,7 +42,10 @@ export interface PageFacts {
 const MOST_ANCHORS = 200;
 const LONGEST_TITLE = 200;
 
-/** Reads a page's HTML, however broken: parse5 takes what browsers take. `url` is where it was found in the end. */
+/**
+ * Reads a page's HTML, however broken: parse5 takes what browsers take. `url` is where it was found in the
+ * end.
+ */
 export function readPage(html: string, url: string): PageFacts {
   const document = parse(html);
   const elements = elementsBelow(document);
@@ -57,12 +66,18 @@ export function readPage(html: string, url: string): PageFacts {
     elements
       .filter(({ tagName }) => tagName === 'meta')
       .map(
-        (meta) => [(attributeOf(meta, 'name') ?? attributeOf(meta, 'property') ?? '').toLowerCase(), plainLine(attributeOf(meta, 'content') ?? '')] as const,
+        (meta) =>
+          [
+            (attributeOf(meta, 'name') ?? attributeOf(meta, 'property') ?? '').toLowerCase(),
+            plainLine(attributeOf(meta, 'content') ?? ''),
+          ] as const,
       ),
   );
   const related = (name: string): string | null => {
     const link = elements.find(
-      (one) => (one.tagName === 'link' || one.tagName === 'a') && (attributeOf(one, 'rel') ?? '').toLowerCase().split(/\s+/).includes(name),
+      (one) =>
+        (one.tagName === 'link' || one.tagName === 'a') &&
+        (attributeOf(one, 'rel') ?? '').toLowerCase().split(/\s+/).includes(name),
     );
     return link === undefined ? null : own(attributeOf(link, 'href'));
   };
@@ -70,7 +85,9 @@ export function readPage(html: string, url: string): PageFacts {
   const headed = first('h1');
   const title = titled === undefined ? '' : textOf(titled);
   const heading = headed === undefined ? '' : textOf(headed).replace(/\s*[¶#§🔗]\s*$/u, '');
-  const links = elements.filter(({ tagName }) => tagName === 'a').flatMap((link) => own(attributeOf(link, 'href')) ?? []);
+  const links = elements
+    .filter(({ tagName }) => tagName === 'a')
+    .flatMap((link) => own(attributeOf(link, 'href')) ?? []);
   const types = jsonTypes(elements);
   return {
     address: ownAddress(url, url, origin) ?? '/',
@@ -79,18 +96,25 @@ export function readPage(html: string, url: string): PageFacts {
     heading: heading.slice(0, LONGEST_TITLE),
     language: languageOf(first('html')),
     kind: kindOf(types, metas.get('og:type') ?? ''),
-    date: /^\d{4}-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])/.exec(metas.get('article:modified_time') ?? metas.get('article:published_time') ?? '')?.[0] ?? null,
+    date:
+      /^\d{4}-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])/.exec(
+        metas.get('article:modified_time') ?? metas.get('article:published_time') ?? '',
+      )?.[0] ?? null,
     summary: (metas.get('description') ?? metas.get('og:description') ?? '').slice(0, 1000) || null,
     picture: metas.get('og:image')?.slice(0, 2048) || null,
     anchors: anchorsIn(elements),
-    trails: trailsOf(elements).map(({ by, steps }) => ({ by, steps: steps.map((step) => ({ title: step.title, address: own(step.address) })) })),
+    trails: trailsOf(elements).map(({ by, steps }) => ({
+      by,
+      steps: steps.map((step) => ({ title: step.title, address: own(step.address) })),
+    })),
     up: related('up') ?? own(keyedUp(elements)),
     previous: related('prev') ?? related('previous'),
     next: related('next'),
     links: [...new Set(links)],
     lists: listsIn(elements, own),
     isErrorPage:
-      /\b(?:404|not found|page introuvable|nicht gefunden|no encontrada)\b/i.test(`${title} ${heading}`) && /noindex/i.test(metas.get('robots') ?? 'noindex'),
+      /\b(?:404|not found|page introuvable|nicht gefunden|no encontrada)\b/i.test(`${title} ${heading}`) &&
+      /noindex/i.test(metas.get('robots') ?? 'noindex'),
   };
 }
 
@@ -104,12 +128,18 @@ export function ownAddress(address: string | null, base: string, origin: string)
   if (address === null || !URL.canParse(address, base)) return null;
   const url = new URL(address, base);
   if (url.origin !== origin || !/^https?:$/.test(url.protocol)) return null;
-  if (/\.(?:png|jpe?g|gif|webp|avif|svg|ico|css|js|mjs|json|xml|rss|atom|pdf|zip|gz|bz2|xz|tar|mp[34]|webm|woff2?|ttf|txt|epub|ps)$/i.test(url.pathname))
+  if (
+    /\.(?:png|jpe?g|gif|webp|avif|svg|ico|css|js|mjs|json|xml|rss|atom|pdf|zip|gz|bz2|xz|tar|mp[34]|webm|woff2?|ttf|txt|epub|ps)$/i.test(
+      url.pathname,
+    )
+  )
     return null;
   return addressKey(url.pathname + url.search);
 }
 
-/** One form for addresses that lead to one page: without index.html, and the parts of a query in their order. */
+/**
+ * One form for addresses that lead to one page: without index.html, and the parts of a query in their order.
+ */
 export function addressKey(address: string): string {
   const [path = '', query] = address.split('?');
   const plain = plainPath(path).replace(/\/index\.(?:html?|php)$/i, '/');
@@ -119,7 +149,9 @@ export function addressKey(address: string): string {
 
 function languageOf(html: HtmlElement | undefined): string | null {
   const language = html === undefined ? null : attributeOf(html, 'lang');
-  return language !== null && /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/.test(language) && language.length <= 35 ? language : null;
+  return language !== null && /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/.test(language) && language.length <= 35
+    ? language
+    : null;
 }
 
 function anchorsIn(elements: readonly HtmlElement[]): PageAnchor[] {
@@ -127,10 +159,19 @@ function anchorsIn(elements: readonly HtmlElement[]): PageAnchor[] {
   for (const element of elements) {
     if (!/^h[2-4]$/.test(element.tagName)) continue;
     const inner = elementsBelow(element).find((one) => attributeOf(one, 'id') !== null);
-    const around = element.parentNode !== null && 'tagName' in element.parentNode && element.parentNode.tagName === 'section' ? element.parentNode : null;
-    const id = attributeOf(element, 'id') ?? (inner === undefined ? null : attributeOf(inner, 'id')) ?? (around === null ? null : attributeOf(around, 'id'));
+    const section =
+      element.parentNode !== null &&
+      'tagName' in element.parentNode &&
+      element.parentNode.tagName === 'section'
+        ? element.parentNode
+        : null;
+    const id =
+      attributeOf(element, 'id') ??
+      (inner === undefined ? null : attributeOf(inner, 'id')) ??
+      (section === null ? null : attributeOf(section, 'id'));
     const title = textOf(element).replace(/\s*[¶#§🔗]\s*$/u, '');
-    if (id !== null && id !== '' && id.length <= 200 && title !== '' && found.length < MOST_ANCHORS) found.push({ id, title: title.slice(0, LONGEST_TITLE) });
+    if (id !== null && id !== '' && id.length <= 200 && title !== '' && found.length < MOST_ANCHORS)
+      found.push({ id, title: title.slice(0, LONGEST_TITLE) });
   }
   return found;
 }
@@ -147,11 +188,16 @@ function kindOf(json: string, ogType: string): PageKind {
   if (has('Product') || ogType === 'product') return 'product';
   if (has('Event')) return 'event';
   if (has('CollectionPage') || has('ProductGroup')) return 'category';
-  return has('Article') || has('NewsArticle') || has('BlogPosting') || ogType === 'article' ? 'article' : 'page';
+  return has('Article') || has('NewsArticle') || has('BlogPosting') || ogType === 'article'
+    ? 'article'
+    : 'page';
 }
 
 /** The page's own nested lists of links, flat: each entry with the one that its list belongs to. */
-function listsIn(elements: readonly HtmlElement[], own: (address: string | null) => string | null): ListEntry[] {
+function listsIn(
+  elements: readonly HtmlElement[],
+  own: (address: string | null) => string | null,
+): ListEntry[] {
   const found: ListEntry[] = [];
   for (const element of elements) {
     if (element.tagName !== 'li' && element.tagName !== 'dt') continue;
@@ -174,9 +220,14 @@ function ownLink(entry: HtmlElement): HtmlElement | null {
   return null;
 }
 
-/** Manuals that say it in no other way have the key U on the link that leads up, as P and N are on those that lead back and on. */
+/**
+ * Manuals that say it in no other way have the key U on the link that leads up, as P and N are on those that
+ * lead back and on.
+ */
 function keyedUp(elements: readonly HtmlElement[]): string | null {
-  const link = elements.find((one) => one.tagName === 'a' && attributeOf(one, 'accesskey')?.toLowerCase() === 'u');
+  const link = elements.find(
+    (one) => one.tagName === 'a' && attributeOf(one, 'accesskey')?.toLowerCase() === 'u',
+  );
   return link === undefined ? null : attributeOf(link, 'href');
 }
 

@@ -1,8 +1,20 @@
 import { placings, type IncomingPage, type Placing } from '@zorvik/core';
 import { addressKey, type PageFacts } from './readPage.ts';
 
-/** How sure each kind of evidence is, in percent: what a page says for machines, for people, and what is only guessed. */
-export const sureness: Readonly<Record<Placing, number>> = { jsonLd: 95, microdata: 93, breadcrumb: 90, trail: 80, up: 75, list: 60, path: 40, none: 10 };
+/**
+ * How sure each kind of evidence is, in percent: what a page says for machines, for people, and what is only
+ * guessed.
+ */
+export const sureness: Readonly<Record<Placing, number>> = {
+  jsonLd: 95,
+  microdata: 93,
+  breadcrumb: 90,
+  trail: 80,
+  up: 75,
+  list: 60,
+  path: 40,
+  none: 10,
+};
 
 export interface TreePage extends IncomingPage {
   readonly placing: Placing;
@@ -17,11 +29,16 @@ interface Claim {
 }
 
 /**
- * Pages that were read as the tree that they tell of: each under what its surest evidence says. Evidence that would close a circle gives way to
- * the next. `start` is the page that the reading began with: it stands for the site itself. Titles lose what nearly all of them have in common.
- * `trust` puts one kind of evidence first for all. O(pages * evidence).
+ * Pages that were read as the tree that they tell of: each under what its surest evidence says. Evidence that
+ * would close a circle gives way to the next. `start` is the page that the reading began with: it stands for
+ * the site itself. Titles lose what nearly all of them have in common. `trust` puts one kind of evidence
+ * first for all. O(pages * evidence).
  */
-export function siteTree(facts: readonly PageFacts[], start: string, trust: Placing | null = null): TreePage[] {
+export function siteTree(
+  facts: readonly PageFacts[],
+  start: string,
+  trust: Placing | null = null,
+): TreePage[] {
   const known = new Map<string, PageFacts>();
   for (const page of facts) known.set(page.address, page);
   const home = addressKey(start);
@@ -36,8 +53,10 @@ export function siteTree(facts: readonly PageFacts[], start: string, trust: Plac
   }
   const order = orderOf(facts, known, home);
   const childrenOf = new Map<string | null, string[]>();
-  for (const [address, { parent }] of parentOf) childrenOf.set(parent, [...(childrenOf.get(parent) ?? []), address]);
-  for (const siblings of childrenOf.values()) siblings.sort((a, b) => (order.get(a) ?? 0) - (order.get(b) ?? 0));
+  for (const [address, { parent }] of parentOf)
+    childrenOf.set(parent, [...(childrenOf.get(parent) ?? []), address]);
+  for (const siblings of childrenOf.values())
+    siblings.sort((a, b) => (order.get(a) ?? 0) - (order.get(b) ?? 0));
   const pages: TreePage[] = [];
   const stack = [...(childrenOf.get(null) ?? [])].reverse();
   for (let address = stack.pop(); address !== undefined; address = stack.pop()) {
@@ -79,8 +98,8 @@ function claimsOf(
   if (page.address === home) return [{ by: 'path', parent: null }];
   const claims: Claim[] = [];
   for (const { by, steps } of page.trails) {
-    const led = steps.filter(({ address }) => address !== null && address !== page.address);
-    const last = led.findLast(({ address }) => address === home || known.has(address ?? ''));
+    const linked = steps.filter(({ address }) => address !== null && address !== page.address);
+    const last = linked.findLast(({ address }) => address === home || known.has(address ?? ''));
     if (last !== undefined) claims.push({ by, parent: last.address === home ? null : last.address });
   }
   if (page.up !== null && page.up !== page.address && (known.has(page.up) || page.up === home))
@@ -111,8 +130,15 @@ function pathAbove(address: string): string[] {
   return found;
 }
 
-/** The parent that nested lists give each page, by most of the pages that say so; null: the top. Lists that all pages have count once. */
-function listParents(facts: readonly PageFacts[], known: ReadonlyMap<string, PageFacts>, home: string): Map<string, string | null> {
+/**
+ * The parent that nested lists give each page, by most of the pages that say so; null: the top. Lists that
+ * all pages have count once.
+ */
+function listParents(
+  facts: readonly PageFacts[],
+  known: ReadonlyMap<string, PageFacts>,
+  home: string,
+): Map<string, string | null> {
   const votes = new Map<string, Map<string, number>>();
   for (const { lists } of facts) {
     for (const { address, above } of lists) {
@@ -131,9 +157,14 @@ function listParents(facts: readonly PageFacts[], known: ReadonlyMap<string, Pag
 }
 
 /** A place for each page: along `next` where pages say so, else as lists and links name them first. */
-function orderOf(facts: readonly PageFacts[], known: ReadonlyMap<string, PageFacts>, home: string): Map<string, number> {
+function orderOf(
+  facts: readonly PageFacts[],
+  known: ReadonlyMap<string, PageFacts>,
+  home: string,
+): Map<string, number> {
   const order = new Map<string, number>();
-  const place = (address: string): void => void (known.has(address) && !order.has(address) && order.set(address, order.size));
+  const place = (address: string): void =>
+    void (known.has(address) && !order.has(address) && order.set(address, order.size));
   place(home);
   const chained = facts.filter(({ next }) => next !== null && known.has(next));
   if (chained.length * 2 > facts.length) {
@@ -141,7 +172,11 @@ function orderOf(facts: readonly PageFacts[], known: ReadonlyMap<string, PageFac
     for (const { address } of facts) {
       if (followed.has(address)) continue;
       const walked = new Set<string>();
-      for (let at: string | null = address; at !== null && known.has(at) && !walked.has(at); at = known.get(at)?.next ?? null) {
+      for (
+        let at: string | null = address;
+        at !== null && known.has(at) && !walked.has(at);
+        at = known.get(at)?.next ?? null
+      ) {
         walked.add(at);
         place(at);
       }
@@ -160,13 +195,19 @@ const SEPARATOR = /(?:^|\s+)(?:[-–—|·•»«:]|::|\/)\s+/g;
 /** From this share of all titles on, what they have in common is the site's name and not theirs. */
 const COMMON = 0.5;
 
-/** Titles as a person would put them in a menu: without the part at their end or beginning that most of them repeat. */
+/**
+ * Titles as a person would put them in a menu: without the part at their end or beginning that most of them
+ * repeat.
+ */
 function plainTitles(facts: readonly PageFacts[], home: string): Map<string, string> {
   const parts = facts.map(({ title }) => cuts(title));
   const common = (side: 'head' | 'tail'): Set<string> => {
     const counts = new Map<string, number>();
-    for (const one of parts) for (const text of new Set(one.map((cut) => cut[side]))) counts.set(text, (counts.get(text) ?? 0) + 1);
-    return new Set([...counts].filter(([, count]) => count >= 3 && count > facts.length * COMMON).map(([text]) => text));
+    for (const one of parts)
+      for (const text of new Set(one.map((cut) => cut[side]))) counts.set(text, (counts.get(text) ?? 0) + 1);
+    return new Set(
+      [...counts].filter(([, count]) => count >= 3 && count > facts.length * COMMON).map(([text]) => text),
+    );
   };
   const [heads, tails] = [common('head'), common('tail')];
   // Where most pages are numbered, the numbers say where they stand, and a menu says that itself.
@@ -185,11 +226,16 @@ function plainTitles(facts: readonly PageFacts[], home: string): Map<string, str
 }
 
 function cuts(title: string): { head: string; tail: string }[] {
-  return [...title.matchAll(SEPARATOR)].map(({ index, 0: sign }) => ({ head: title.slice(0, index), tail: title.slice(index + sign.length) }));
+  return [...title.matchAll(SEPARATOR)].map(({ index, 0: sign }) => ({
+    head: title.slice(0, index),
+    tail: title.slice(index + sign.length),
+  }));
 }
 
 function lastOf(address: string, home: string): string {
-  return address === home ? 'Home' : decodeURIComponentSafe(address.split('/').findLast((part) => part !== '') ?? address);
+  return address === home
+    ? 'Home'
+    : decodeURIComponentSafe(address.split('/').findLast((part) => part !== '') ?? address);
 }
 
 function decodeURIComponentSafe(text: string): string {

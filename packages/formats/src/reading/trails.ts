@@ -1,5 +1,12 @@
 import { plainLine } from '@zorvik/core';
-import { attributeOf, elementsBelow, isElement, textOf, type HtmlElement, type HtmlParent } from './htmlTree.ts';
+import {
+  attributeOf,
+  elementsBelow,
+  isElement,
+  textOf,
+  type HtmlElement,
+  type HtmlParent,
+} from './htmlTree.ts';
 
 /** What a page says of the way to it, from the top. */
 export interface Trail {
@@ -10,13 +17,19 @@ export interface Trail {
 
 /** All trails among a page's elements, those that are surest first. */
 export function trailsOf(elements: readonly HtmlElement[]): Trail[] {
-  const trails = [...elements.flatMap(jsonLdTrails), ...elements.flatMap(microdataTrail), ...breadcrumbTrails(elements), ...linkTrails(elements)];
+  const trails = [
+    ...elements.flatMap(jsonLdTrails),
+    ...elements.flatMap(microdataTrail),
+    ...breadcrumbTrails(elements),
+    ...linkTrails(elements),
+  ];
   return trails.filter(({ steps }) => steps.length > 0);
 }
 
 /** BreadcrumbList of schema.org in JSON-LD, wherever in the data it stands. */
 function jsonLdTrails(element: HtmlElement): Trail[] {
-  if (element.tagName !== 'script' || attributeOf(element, 'type')?.toLowerCase() !== 'application/ld+json') return [];
+  if (element.tagName !== 'script' || attributeOf(element, 'type')?.toLowerCase() !== 'application/ld+json')
+    return [];
   const [text] = element.childNodes;
   const found: Trail[] = [];
   const stack: unknown[] = [text !== undefined && 'value' in text ? parsed(text.value) : null];
@@ -24,7 +37,8 @@ function jsonLdTrails(element: HtmlElement): Trail[] {
     const value = stack.pop();
     if (typeof value !== 'object' || value === null) continue;
     const data = value as Record<string, unknown>;
-    if (data['@type'] === 'BreadcrumbList' && Array.isArray(data.itemListElement)) found.push({ by: 'jsonLd', steps: stepsOf(data.itemListElement) });
+    if (data['@type'] === 'BreadcrumbList' && Array.isArray(data.itemListElement))
+      found.push({ by: 'jsonLd', steps: stepsOf(data.itemListElement) });
     stack.push(...Object.values(data).reverse());
   }
   return found;
@@ -40,8 +54,12 @@ function parsed(text: string): unknown {
 }
 
 function stepsOf(list: readonly unknown[]): Trail['steps'] {
-  const entries = list.filter((one): one is Record<string, unknown> => typeof one === 'object' && one !== null);
-  const placed = entries.map((entry, at) => ({ entry, place: Number(entry.position ?? at + 1) })).sort((a, b) => a.place - b.place);
+  const entries = list.filter(
+    (one): one is Record<string, unknown> => typeof one === 'object' && one !== null,
+  );
+  const placed = entries
+    .map((entry, at) => ({ entry, place: Number(entry.position ?? at + 1) }))
+    .sort((a, b) => a.place - b.place);
   return placed.map(({ entry }) => {
     const item = entry.item as string | Record<string, unknown> | undefined;
     const address = typeof item === 'string' ? item : (item?.['@id'] ?? item?.url ?? null);
@@ -58,12 +76,16 @@ function microdataTrail(element: HtmlElement): Trail[] {
     const inner = elementsBelow(entry);
     const link = inner.find((one) => one.tagName === 'a' || attributeOf(one, 'itemprop') === 'item');
     const name = inner.find((one) => attributeOf(one, 'itemprop') === 'name');
-    return { title: textOf(name ?? entry), address: link === undefined ? null : (attributeOf(link, 'href') ?? attributeOf(link, 'itemid')) };
+    return {
+      title: textOf(name ?? entry),
+      address: link === undefined ? null : (attributeOf(link, 'href') ?? attributeOf(link, 'itemid')),
+    };
   });
   return [{ by: 'microdata', steps }];
 }
 
-const CRUMBS = /(?:^|[^a-z])(?:bread-?crumbs?|crumbs?|navpath|pathway|fil-d-ariane|brotkrumen?|kr(?:ü|ue)mel)(?:$|[^a-z])/i;
+const CRUMBS =
+  /(?:^|[^a-z])(?:bread-?crumbs?|crumbs?|navpath|pathway|fil-d-ariane|brotkrumen?|kr(?:ü|ue)mel)(?:$|[^a-z])/i;
 
 /** What calls itself a breadcrumb: by its label, class or id. */
 function breadcrumbTrails(elements: readonly HtmlElement[]): Trail[] {
@@ -71,7 +93,12 @@ function breadcrumbTrails(elements: readonly HtmlElement[]): Trail[] {
   const inside = new Set<HtmlElement>();
   for (const element of elements) {
     if (element.attrs.length === 0 || inside.has(element)) continue;
-    if (!element.attrs.some(({ name, value }) => /^(?:aria-label|class|id|role)$/.test(name) && CRUMBS.test(value))) continue;
+    if (
+      !element.attrs.some(
+        ({ name, value }) => /^(?:aria-label|class|id|role)$/.test(name) && CRUMBS.test(value),
+      )
+    )
+      continue;
     for (const below of elementsBelow(element)) inside.add(below);
     const steps = linksOf(element);
     if (steps.length > 0 && steps.length <= MOST_STEPS) found.push({ by: 'breadcrumb', steps });
@@ -83,8 +110,8 @@ const MOST_STEPS = 15;
 const SEPARATOR = /^\s*(?:»|›|>|→|⟩|▸|❯|::)/;
 
 /**
- * A row of links of which each is followed by a sign that leads on, as » does: what many sites have without calling it anything. Links that
- * are followed by anything else, such as a bar, are none of it.
+ * A row of links of which each is followed by a sign that leads on, as » does: what many sites have without
+ * calling it anything. Links that are followed by anything else, such as a bar, are none of it.
  */
 function linkTrails(elements: readonly HtmlElement[]): Trail[] {
   const found: Trail[] = [];
@@ -105,8 +132,15 @@ function linkTrails(elements: readonly HtmlElement[]): Trail[] {
 /** The list or paragraph that a link stands in. */
 function blockAround(link: HtmlElement): HtmlElement | null {
   let at: HtmlParent | null = link.parentNode;
-  while (at !== null && isElement(at as never) && /^(?:li|span|b|i|em|strong|small)$/.test((at as HtmlElement).tagName)) at = (at as HtmlElement).parentNode;
-  return at !== null && 'tagName' in at && /^(?:ul|ol|p|div|nav|td|header|section)$/.test(at.tagName) ? at : null;
+  while (
+    at !== null &&
+    isElement(at as never) &&
+    /^(?:li|span|b|i|em|strong|small)$/.test((at as HtmlElement).tagName)
+  )
+    at = (at as HtmlElement).parentNode;
+  return at !== null && 'tagName' in at && /^(?:ul|ol|p|div|nav|td|header|section)$/.test(at.tagName)
+    ? at
+    : null;
 }
 
 /** The text between a link and the next one in its block. */

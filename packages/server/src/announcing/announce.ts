@@ -3,9 +3,12 @@ import type { Hear } from '../db/notices.ts';
 import type { Hub } from './hub.ts';
 import type { Presence } from './presence.ts';
 
-/** What this process does when it hears a notice, its own or another's: delivery forgets, windows are told. */
+/**
+ * What this process does when it hears a notice, its own or another's: delivery forgets, windows are told.
+ */
 export function announce(hub: Hub, presence: Presence, delivery: PublicSide): Hear {
-  const tellPeople = (site: string): void => hub.tell({ kind: 'people', site, people: presence.people(site) });
+  const tellPeople = (site: string): void =>
+    hub.tell({ kind: 'people', site, people: presence.people(site) });
   return (notice) => {
     if (notice === null || notice.kind === 'restored') {
       void delivery.forgetAll();

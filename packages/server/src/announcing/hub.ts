@@ -3,7 +3,10 @@ import type { ServerMessage } from '@zorvik/contract';
 
 /** The open event streams of this process, one for each browser. */
 export interface Hub {
-  /** Turns a response into a stream that gets every message from now on, until its browser leaves or the server stops. */
+  /**
+   * Turns a response into a stream that gets every message from now on, until its browser leaves or the
+   * server stops.
+   */
   readonly join: (response: ServerResponse) => void;
   readonly tell: (message: ServerMessage) => void;
   /** Ends all streams; their browsers ask for new ones when the server is back. */
@@ -13,7 +16,9 @@ export interface Hub {
 
 /** A line now and then keeps what stands between from ending a quiet stream, in ms. */
 const BEAT = 20_000;
-/** A browser that does not read is let go when this much waits for it, in bytes: it asks anew, and catches up. */
+/**
+ * A browser that does not read is let go when this much waits for it, in bytes: it asks anew, and catches up.
+ */
 const MOST_WAITING = 1_000_000;
 /** More streams than this are not held open: the oldest goes, and its browser asks again. */
 const MOST_STREAMS = 500;
@@ -31,7 +36,11 @@ export function hub(): Hub {
   return {
     join(response) {
       // no-transform keeps compression away: it would hold messages back.
-      response.writeHead(200, { 'Content-Type': 'text/event-stream; charset=utf-8', 'Cache-Control': 'no-store, no-transform', 'X-Accel-Buffering': 'no' });
+      response.writeHead(200, {
+        'Content-Type': 'text/event-stream; charset=utf-8',
+        'Cache-Control': 'no-store, no-transform',
+        'X-Accel-Buffering': 'no',
+      });
       response.write('retry: 1000\n\n');
       streams.add(response);
       const [oldest] = streams;

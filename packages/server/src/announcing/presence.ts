@@ -10,13 +10,16 @@ export interface Presence {
   readonly sweep: () => string[];
 }
 
-/** A window says that it is there at least this often, in ms; three times as long, and it is taken to be gone. */
+/**
+ * A window says that it is there at least this often, in ms; three times as long, and it is taken to be gone.
+ */
 export const PRESENCE_BEAT = 20_000;
 const MOST_PEOPLE = 200;
 
 export function presence(now: () => Date): Presence {
   const sites = new Map<string, Map<Id, { readonly person: Person; readonly heard: number }>>();
-  const at = (site: string): Map<Id, { readonly person: Person; readonly heard: number }> => sites.get(site) ?? new Map();
+  const at = (site: string): Map<Id, { readonly person: Person; readonly heard: number }> =>
+    sites.get(site) ?? new Map();
   return {
     here(site, person) {
       const known = at(site);

@@ -13,9 +13,10 @@ interface Holder {
 }
 
 /**
- * Locks a data folder for this process: two processes on one folder would corrupt it silently. A lock that a killed process left
- * behind is recognised and taken over. Gives the release; throws a sentence when the folder is in use. `isRestart`: a lock of this very process
- * was left behind by a thread that ended, and is taken over as well.
+ * Locks a data folder for this process: two processes on one folder would corrupt it silently. A lock that a
+ * killed process left behind is recognised and taken over. Gives the release; throws a sentence when the
+ * folder is in use. `isRestart`: a lock of this very process was left behind by a thread that ended, and is
+ * taken over as well.
  */
 export async function lockFolder(folder: string, isRestart = false): Promise<() => Promise<void>> {
   const path = join(folder, 'zorvik.lock');
@@ -23,7 +24,8 @@ export async function lockFolder(folder: string, isRestart = false): Promise<() 
   for (let attempt = 0; attempt < 3; attempt += 1) {
     if (await createdWith(path, JSON.stringify(own))) return () => rm(path, { force: true });
     const holder = await readHolder(path);
-    const isOwn = isRestart && holder?.pid === own.pid && holder.started === own.started && holder.host === own.host;
+    const isOwn =
+      isRestart && holder?.pid === own.pid && holder.started === own.started && holder.host === own.host;
     if (holder !== null && !isOwn && isAlive(holder)) {
       throw new Error(
         `The data folder ${folder} is in use by another Zorvik (process ${holder.pid} on ${holder.host}). Stop that one, or set ZORVIK_DATA to another folder.`,
@@ -31,10 +33,15 @@ export async function lockFolder(folder: string, isRestart = false): Promise<() 
     }
     await rm(path, { force: true });
   }
-  throw new Error(`The data folder ${folder} could not be locked: another process keeps taking it. Try again.`);
+  throw new Error(
+    `The data folder ${folder} could not be locked: another process keeps taking it. Try again.`,
+  );
 }
 
-/** Writes into the lock where its holder answers, so that others on this machine can ask it for what they cannot open themselves. */
+/**
+ * Writes into the lock where its holder answers, so that others on this machine can ask it for what they
+ * cannot open themselves.
+ */
 export async function tellAddress(folder: string, address: string): Promise<void> {
   const path = join(folder, 'zorvik.lock');
   const holder = await readHolder(path);
@@ -79,7 +86,10 @@ function isAlive({ pid, started, host }: Holder): boolean {
   return startOf(pid) === started;
 }
 
-/** When a process started, in clock ticks since boot (proc(5), field 22 of stat); empty where there is no /proc. */
+/**
+ * When a process started, in clock ticks since boot (proc(5), field 22 of stat); empty where there is no
+ * /proc.
+ */
 function startOf(pid: number): string {
   try {
     const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');

@@ -5,8 +5,8 @@ import { CHANNEL, type Hear, type Notice } from './notices.ts';
 const PAUSE = 1000;
 
 /**
- * Listens on a connection of its own: a pooled one would be given away. A connection that breaks is made anew; what was told
- * meanwhile is lost, so the listener hears null then.
+ * Listens on a connection of its own: a pooled one would be given away. A connection that breaks is made
+ * anew; what was told meanwhile is lost, so the listener hears null then.
  */
 export async function listenOn(connect: () => Client, hear: Hear): Promise<() => Promise<void>> {
   let isOver = false;

@@ -1,7 +1,10 @@
 import type { Person } from '@zorvik/contract';
 import type { Id } from '@zorvik/core';
 
-/** The channel of LISTEN and NOTIFY on which the processes that share a database tell one another what happened. */
+/**
+ * The channel of LISTEN and NOTIFY on which the processes that share a database tell one another what
+ * happened.
+ */
 export const CHANNEL = 'zorvik';
 
 /** What is told; a payload of NOTIFY may have at most 8,000 bytes. */

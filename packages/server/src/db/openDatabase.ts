@@ -17,7 +17,10 @@ export interface OpenDatabase {
 export interface OpenChoices {
   /** Where PGlite keeps its files. */
   readonly folder: string;
-  /** An empty PGlite folder to copy when there is none yet: initdb takes seconds, a copy does not. Null: run initdb. */
+  /**
+   * An empty PGlite folder to copy when there is none yet: initdb takes seconds, a copy does not. Null: run
+   * initdb.
+   */
   readonly template: string | null;
   /** The migrations, as drizzle-kit writes them. */
   readonly migrations: string;
@@ -25,8 +28,16 @@ export interface OpenChoices {
   readonly isRestart?: boolean;
 }
 
-/** Opens PGlite in a folder of this machine, upgraded to the present schema. Throws a sentence when it cannot be. */
-export async function openPglite({ folder, template, migrations, isRestart = false }: OpenChoices): Promise<OpenDatabase> {
+/**
+ * Opens PGlite in a folder of this machine, upgraded to the present schema. Throws a sentence when it cannot
+ * be.
+ */
+export async function openPglite({
+  folder,
+  template,
+  migrations,
+  isRestart = false,
+}: OpenChoices): Promise<OpenDatabase> {
   const [{ quickPglite }, { drizzle }, { migrate }] = await Promise.all([
     import('./quickPglite.ts'),
     import('drizzle-orm/pglite'),
@@ -37,7 +48,8 @@ export async function openPglite({ folder, template, migrations, isRestart = fal
     const files = join(folder, 'pglite');
     const isThere = await exists(files);
     // Without that file PGlite would take the folder for an empty one, and begin a new database in it.
-    if (isThere && (await stat(join(files, 'PG_VERSION')).catch(() => null)) === null) throw damaged(folder, new Error('its file PG_VERSION is missing'));
+    if (isThere && (await stat(join(files, 'PG_VERSION')).catch(() => null)) === null)
+      throw damaged(folder, new Error('its file PG_VERSION is missing'));
     if (template !== null && !isThere) await copyWhole(template, files);
     const client = await quickPglite(files).catch((error: unknown) => Promise.reject(damaged(folder, error)));
     const database = drizzle(client) as unknown as Database;
@@ -47,7 +59,8 @@ export async function openPglite({ folder, template, migrations, isRestart = fal
       await client.close();
       await release();
     };
-    const listen = async (hear: Hear): Promise<() => Promise<void>> => client.listen(CHANNEL, (text) => hear(JSON.parse(text) as Notice));
+    const listen = async (hear: Hear): Promise<() => Promise<void>> =>
+      client.listen(CHANNEL, (text) => hear(JSON.parse(text) as Notice));
     return { database, listen, close };
   } catch (error) {
     await release();
@@ -55,12 +68,17 @@ export async function openPglite({ folder, template, migrations, isRestart = fal
   }
 }
 
-/** PGlite ends with “Aborted(). Build with -sASSERTIONS …” or a WebAssembly trap when its files are damaged: that helps nobody. */
+/**
+ * PGlite ends with “Aborted(). Build with -sASSERTIONS …” or a WebAssembly trap when its files are damaged:
+ * that helps nobody.
+ */
 function damaged(folder: string, error: unknown): Error {
   const found = error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error);
-  const said = /abort|assertions|unreachable|RuntimeError/i.test(found) ? 'its files are damaged or incomplete' : found;
+  const reason = /abort|assertions|unreachable|RuntimeError/i.test(found)
+    ? 'its files are damaged or incomplete'
+    : found;
   return new Error(
-    `The database in the data folder ${folder} cannot be opened: ${said}. Nothing was changed. Move the folder away and restore a backup with “npm run restore -- FILE”; archives made before a restore are in its subfolder “archives”.`,
+    `The database in the data folder ${folder} cannot be opened: ${reason}. Nothing was changed. Move the folder away and restore a backup with “npm run restore -- FILE”; archives made before a restore are in its subfolder “archives”.`,
     { cause: error },
   );
 }
@@ -99,7 +117,8 @@ export async function openPostgres(url: string, migrations: string): Promise<Ope
     import('drizzle-orm/node-postgres/migrator'),
   ]);
   const pool = new pg.Pool({ connectionString: url, max: 10 });
-  // Without a listener, a connection that breaks would end the process, idle or in a transaction; the query says what is wrong.
+  // Without a listener, a connection that breaks would end the process, idle or in a transaction; the query
+  // says what is wrong.
   pool.on('error', () => undefined);
   pool.on('connect', (client) => {
     client.on('error', () => undefined);
@@ -113,7 +132,11 @@ export async function openPostgres(url: string, migrations: string): Promise<Ope
     await pool.end();
     throw error;
   }
-  return { database, listen: (hear) => listenOn(() => new pg.Client({ connectionString: url }), hear), close: () => pool.end() };
+  return {
+    database,
+    listen: (hear) => listenOn(() => new pg.Client({ connectionString: url }), hear),
+    close: () => pool.end(),
+  };
 }
 
 /** The folder is copied beside its place and renamed into it, so that a stop midway leaves no half of one. */
@@ -126,10 +149,18 @@ async function copyWhole(template: string, to: string): Promise<void> {
 
 /** A database that a newer version has upgraded is left alone. */
 async function refuseNewer(database: Database, migrations: string): Promise<void> {
-  const [found] = await rowsOf<{ present: boolean }>(database, sql`select to_regclass('drizzle.__drizzle_migrations') is not null as present`);
+  const [found] = await rowsOf<{ present: boolean }>(
+    database,
+    sql`select to_regclass('drizzle.__drizzle_migrations') is not null as present`,
+  );
   if (found?.present !== true) return;
-  const [applied] = await rowsOf<{ count: number }>(database, sql`select count(*)::int as count from drizzle.__drizzle_migrations`);
-  const journal = JSON.parse(await readFile(join(migrations, 'meta', '_journal.json'), 'utf8')) as { entries: unknown[] };
+  const [applied] = await rowsOf<{ count: number }>(
+    database,
+    sql`select count(*)::int as count from drizzle.__drizzle_migrations`,
+  );
+  const journal = JSON.parse(await readFile(join(migrations, 'meta', '_journal.json'), 'utf8')) as {
+    entries: unknown[];
+  };
   const known = journal.entries.length;
   if ((applied?.count ?? 0) > known) {
     throw new Error(

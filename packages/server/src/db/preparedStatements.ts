@@ -5,8 +5,8 @@ const MOST = 200;
 const names = new Map<string, string>();
 
 /**
- * Lets a connection prepare the statements that take parameters, once each, by giving them names: parsing and planning them anew
- * takes PostgreSQL longer than running them.
+ * Lets a connection prepare the statements that take parameters, once each, by giving them names: parsing and
+ * planning them anew takes PostgreSQL longer than running them.
  */
 export function preparesStatements(client: PoolClient): void {
   const query = client.query.bind(client) as (...asked: unknown[]) => unknown;
@@ -15,7 +15,13 @@ export function preparesStatements(client: PoolClient): void {
 }
 
 function isPlain(asked: unknown): asked is QueryConfig {
-  return typeof asked === 'object' && asked !== null && 'text' in asked && (asked as QueryConfig).name === undefined && String(asked.text).includes('$1');
+  return (
+    typeof asked === 'object' &&
+    asked !== null &&
+    'text' in asked &&
+    (asked as QueryConfig).name === undefined &&
+    String(asked.text).includes('$1')
+  );
 }
 
 function nameOf(text: string): string | undefined {

@@ -1,5 +1,17 @@
 import { sql } from 'drizzle-orm';
-import { bigint, customType, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
+import {
+  bigint,
+  customType,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core';
 import type { ReadingPlan, ReadingRhythm } from '@zorvik/contract';
 import type { Refusal, Sentence } from '@zorvik/core';
 
@@ -30,8 +42,9 @@ export const sites = pgTable(
 );
 
 /**
- * The nodes of one forest. `rank` orders siblings: a string between its neighbours' (bytewise), so that a move writes one row. The
- * other fields are the model's own, under its format version; nothing is asked of the database about them.
+ * The nodes of one forest. `rank` orders siblings: a string between its neighbours' (bytewise), so that a
+ * move writes one row. The other fields are the model's own, under its format version; nothing is asked of
+ * the database about them.
  */
 function nodeTable<N extends string>(name: N) {
   return pgTable(
@@ -59,7 +72,9 @@ export const leftFindings = nodeTable('left_findings');
 export const parts = nodeTable('parts');
 export const presets = nodeTable('presets');
 
-/** The log. Every change to the rows above stands here; replaying it gives the rows (a test compares them). */
+/**
+ * The log. Every change to the rows above stands here; replaying it gives the rows (a test compares them).
+ */
 export const edits = pgTable(
   'edits',
   {
@@ -79,20 +94,33 @@ export const edits = pgTable(
     at: timestamp('at', { withTimezone: true, mode: 'string' }).notNull(),
     actor: text('actor').notNull(),
   },
-  (table) => [primaryKey({ columns: [table.siteId, table.revision] }), uniqueIndex('edits_id').on(table.siteId, table.id)],
+  (table) => [
+    primaryKey({ columns: [table.siteId, table.revision] }),
+    uniqueIndex('edits_id').on(table.siteId, table.id),
+  ],
 );
 
 /** Operations of large edits: JSON, gzip. */
 export const editBodies = pgTable(
   'edit_bodies',
-  { siteId: text('site_id').notNull(), revision: bigint('revision', { mode: 'number' }).notNull(), body: bytes('body').notNull() },
+  {
+    siteId: text('site_id').notNull(),
+    revision: bigint('revision', { mode: 'number' }).notNull(),
+    body: bytes('body').notNull(),
+  },
   (table) => [
     primaryKey({ columns: [table.siteId, table.revision] }),
-    foreignKey({ columns: [table.siteId, table.revision], foreignColumns: [edits.siteId, edits.revision] }).onDelete('cascade'),
+    foreignKey({
+      columns: [table.siteId, table.revision],
+      foreignColumns: [edits.siteId, edits.revision],
+    }).onDelete('cascade'),
   ],
 );
 
-/** Edits that were refused, so that the same edit, should it arrive again, is refused again: its sender was told once and for all. */
+/**
+ * Edits that were refused, so that the same edit, should it arrive again, is refused again: its sender was
+ * told once and for all.
+ */
 export const refusals = pgTable(
   'refusals',
   {
@@ -106,7 +134,10 @@ export const refusals = pgTable(
   (table) => [primaryKey({ columns: [table.siteId, table.id] })],
 );
 
-/** What a log that no longer goes back to the beginning begins with: the document at that revision, JSON, gzip. One a site. */
+/**
+ * What a log that no longer goes back to the beginning begins with: the document at that revision, JSON,
+ * gzip. One a site.
+ */
 export const checkpoints = pgTable('checkpoints', {
   siteId: text('site_id')
     .primaryKey()
@@ -148,14 +179,18 @@ export const editionFiles = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.siteId, table.number, table.path] }),
-    foreignKey({ columns: [table.siteId, table.number], foreignColumns: [editions.siteId, editions.number] }).onDelete('cascade'),
+    foreignKey({
+      columns: [table.siteId, table.number],
+      foreignColumns: [editions.siteId, editions.number],
+    }).onDelete('cascade'),
     index('edition_files_hash').on(table.hash),
   ],
 );
 
 /**
- * Pictures that were uploaded to a site: `file` is the hash of what was uploaded, `name` that of one of its files, whose bytes are among the blobs. They stay as long as the
- * working copy, an edition or the log names them.
+ * Pictures that were uploaded to a site: `file` is the hash of what was uploaded, `name` that of one of its
+ * files, whose bytes are among the blobs. They stay as long as the working copy, an edition or the log names
+ * them.
  */
 export const pictures = pgTable(
   'pictures',

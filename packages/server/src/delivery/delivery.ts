@@ -19,7 +19,10 @@ type ReadySite = ReadonlyMap<string, ReadyFile>;
 
 /** What the public reads: the current edition of each site and nothing else, from memory. */
 export interface Delivery {
-  /** Answers a request; `path` is what stands behind the delivery address, with its query. Any origin and host may ask. */
+  /**
+   * Answers a request; `path` is what stands behind the delivery address, with its query. Any origin and host
+   * may ask.
+   */
   readonly answer: (request: IncomingMessage, response: ServerResponse, path: string) => Promise<void>;
   /** Lets the next request read the site's current edition anew. */
   readonly forget: (siteKey: string) => void;
@@ -29,7 +32,10 @@ export interface Delivery {
 /** A site's key (with any other text nothing need be looked up), and the file. */
 const PATH = /^\/sites\/([a-z][a-z0-9-]{0,39})\/([^?]+)(?:\?.*)?$/;
 
-/** For browsers and caches between: ask again each time, which costs a 304. A published change is seen at once. */
+/**
+ * For browsers and caches between: ask again each time, which costs a 304. A published change is seen at
+ * once.
+ */
 const CACHE = 'public, no-cache';
 
 /** How much of editions is kept in memory, in bytes; those asked for least lately go first. */
@@ -78,9 +84,14 @@ export function delivery(load: LoadEdition, most = MOST_BYTES): Delivery {
     async answer(request, response, asked) {
       if (request.method === 'OPTIONS') return preflight(response);
       if (request.method !== 'GET' && request.method !== 'HEAD')
-        return refuse(response, refusal('unknownPath', { method: request.method ?? '', path: DELIVERY }), 404);
+        return refuse(
+          response,
+          refusal('unknownPath', { method: request.method ?? '', path: DELIVERY }),
+          404,
+        );
       const [, siteKey, path] = PATH.exec(asked) ?? [];
-      if (siteKey === undefined || path === undefined) return refuse(response, refusal('unknownPath', { method: 'GET', path: `${DELIVERY}${asked}` }), 404);
+      if (siteKey === undefined || path === undefined)
+        return refuse(response, refusal('unknownPath', { method: 'GET', path: `${DELIVERY}${asked}` }), 404);
       const site = await siteAt(siteKey).catch(() => null);
       if (site === null) return refuse(response, refusal('serverAway'), 503);
       if (!(site instanceof Map)) return refuse(response, site as Refusal, 404);
@@ -93,11 +104,16 @@ export function delivery(load: LoadEdition, most = MOST_BYTES): Delivery {
 
 async function loadSite(load: LoadEdition, key: string): Promise<ReadySite | Refusal> {
   const edition = await load(key);
-  return edition.kind === 'refused' ? edition.refusal : new Map(edition.files.map((file) => [file.path, readyFile(file)]));
+  return edition.kind === 'refused'
+    ? edition.refusal
+    : new Map(edition.files.map((file) => [file.path, readyFile(file)]));
 }
 
 function sizeOf(site: ReadySite): number {
-  return [...site.values()].reduce((sum, { plain, gzip, brotli }) => sum + plain.bytes.length + gzip.bytes.length + brotli.bytes.length, 0);
+  return [...site.values()].reduce(
+    (sum, { plain, gzip, brotli }) => sum + plain.bytes.length + gzip.bytes.length + brotli.bytes.length,
+    0,
+  );
 }
 
 function readyFile({ bytes, gzip, brotli, hash, type }: PackedFile): ReadyFile {
@@ -112,7 +128,11 @@ function readyFile({ bytes, gzip, brotli, hash, type }: PackedFile): ReadyFile {
     return { bytes: body, etag, headers };
   };
   const plain = variant(bytes, '');
-  const variants = { plain, gzip: gzip === null ? plain : variant(gzip, 'gzip'), brotli: brotli === null ? plain : variant(brotli, 'br') };
+  const variants = {
+    plain,
+    gzip: gzip === null ? plain : variant(gzip, 'gzip'),
+    brotli: brotli === null ? plain : variant(brotli, 'br'),
+  };
   return { ...variants, tags: new Set(Object.values(variants).map(({ etag }) => etag)) };
 }
 
@@ -130,7 +150,12 @@ function cacheHeaders(etag: string): Record<string, string> {
 function send(request: IncomingMessage, response: ServerResponse, file: ReadyFile): void {
   const asked = request.headers['if-none-match'];
   const chosen = variantFor(request.headers['accept-encoding'], file);
-  const known = asked === undefined ? undefined : asked.trim() === '*' ? chosen.etag : tagsIn(asked).find((tag) => file.tags.has(tag));
+  const known =
+    asked === undefined
+      ? undefined
+      : asked.trim() === '*'
+        ? chosen.etag
+        : tagsIn(asked).find((tag) => file.tags.has(tag));
   if (known !== undefined) {
     response.writeHead(304, cacheHeaders(known)).end();
     return;
@@ -163,7 +188,9 @@ function preflight(response: ServerResponse): void {
 function unknownFile(site: ReadySite, path: string): Refusal {
   const [, menu] = /^menus\/([^/]+?)(?:\.html)?$/.exec(path) ?? [];
   if (menu === undefined) return refusal('unknownPath', { method: 'GET', path });
-  const known = [...site.keys()].filter((one) => one.startsWith('menus/') && !one.endsWith('.html')).map((one) => one.slice('menus/'.length));
+  const known = [...site.keys()]
+    .filter((one) => one.startsWith('menus/') && !one.endsWith('.html'))
+    .map((one) => one.slice('menus/'.length));
   return refusal('unknownMenu', { key: menu, known: known.join(', ') || 'none' });
 }
 

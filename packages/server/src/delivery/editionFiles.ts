@@ -24,8 +24,9 @@ export interface EditionContent {
 }
 
 /**
- * All that a site is served of its working copy: each menu as data and as HTML, the style sheet, the script. A menu that stands in
- * no place is rendered as a list. `pictures` is what the names of picture files are put behind.
+ * All that a site is served of its working copy: each menu as data and as HTML, the style sheet, the script.
+ * A menu that stands in no place is rendered as a list. `pictures` is what the names of picture files are put
+ * behind.
  */
 export function contentOf(stored: SiteDocument, pictures: string): EditionContent {
   const { compare } = new Intl.Collator(stored.site.language, { numeric: true });
@@ -46,13 +47,23 @@ export function contentOf(stored: SiteDocument, pictures: string): EditionConten
   for (const { menu, place } of menus) {
     const { key } = menu;
     files.push({ path: `menus/${key}`, type: 'application/json; charset=utf-8', body: JSON.stringify(menu) });
-    files.push({ path: `menus/${key}.html`, type: 'text/html; charset=utf-8', body: renderMenu(menu, { place, pictures, fetches: true }) });
+    files.push({
+      path: `menus/${key}.html`,
+      type: 'text/html; charset=utf-8',
+      body: renderMenu(menu, { place, pictures, fetches: true }),
+    });
     for (const item of formOf(place) === 'bar' ? menu.items.filter(isFetched) : []) {
-      files.push({ path: `panels/${key}/${item.id}.html`, type: 'text/html; charset=utf-8', body: renderPanel(menu, item, { place, pictures }) });
+      files.push({
+        path: `panels/${key}/${item.id}.html`,
+        type: 'text/html; charset=utf-8',
+        body: renderPanel(menu, item, { place, pictures }),
+      });
     }
     items += countOf(menu);
   }
-  const named = files.flatMap(({ body }) => [...body.matchAll(/[0-9a-f]{32}(?=-\d+\.webp|\.svg)/g)].map(([file]) => file));
+  const named = files.flatMap(({ body }) =>
+    [...body.matchAll(/[0-9a-f]{32}(?=-\d+\.webp|\.svg)/g)].map(([file]) => file),
+  );
   return { files, pictures: [...new Set(named)], items };
 }
 

@@ -17,7 +17,9 @@ export interface PackedFile {
 }
 
 /** The current edition of a site; plain data, so that it can go from one thread to another. */
-export type LoadedEdition = { readonly kind: 'files'; readonly files: readonly PackedFile[] } | { readonly kind: 'refused'; readonly refusal: Refusal };
+export type LoadedEdition =
+  | { readonly kind: 'files'; readonly files: readonly PackedFile[] }
+  | { readonly kind: 'refused'; readonly refusal: Refusal };
 export type LoadEdition = (siteKey: string) => Promise<LoadedEdition>;
 
 const packGzip = promisify(gzip);
@@ -32,7 +34,10 @@ export function editionsIn(database: Database): LoadEdition {
     const files = await filesOf(database, current.siteId, current.number);
     const packed = files.map(async ({ bytes, ...rest }): Promise<PackedFile> => {
       if (rest.type === 'image/webp') return { ...rest, bytes, gzip: null, brotli: null };
-      const [gz, br] = await Promise.all([packGzip(bytes, { level: 9 }), packBrotli(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } })]);
+      const [gz, br] = await Promise.all([
+        packGzip(bytes, { level: 9 }),
+        packBrotli(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }),
+      ]);
       return { ...rest, bytes, gzip: gz, brotli: br };
     });
     return { kind: 'files', files: await Promise.all(packed) };

@@ -1,6 +1,13 @@
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
-import { applyEdit, newDocument, readStored, toStored, type SiteDocument, type StoredDocument } from '@zorvik/core';
+import {
+  applyEdit,
+  newDocument,
+  readStored,
+  toStored,
+  type SiteDocument,
+  type StoredDocument,
+} from '@zorvik/core';
 import { othersTurn } from '../othersTurn.ts';
 import { maybeCheckpoint, oldestToKeep, putCheckpoint } from '../repositories/checkpoints.ts';
 import { editsBetween } from '../repositories/log.ts';
@@ -22,11 +29,16 @@ export const retention: Retention = { days: 90, edits: 1000 };
 const PIECE = 200;
 
 /**
- * Takes the oldest part of a site's log away and puts in its place the document that it leads to, so that the rest replays from there.
- * Age is counted from the site's latest edit and not from now: a clock that jumps, and a site that nobody touched for long, lose nothing.
- * Editions are no part of the log; they stay for ever. Gives how many edits went.
+ * Takes the oldest part of a site's log away and puts in its place the document that it leads to, so that the
+ * rest replays from there. Age is counted from the site's latest edit and not from now: a clock that jumps,
+ * and a site that nobody touched for long, lose nothing. Editions are no part of the log; they stay for ever.
+ * Gives how many edits went.
  */
-export async function compactLog({ database }: Pick<EditingDeps, 'database'>, siteId: string, { days, edits }: Retention): Promise<number> {
+export async function compactLog(
+  { database }: Pick<EditingDeps, 'database'>,
+  siteId: string,
+  { days, edits }: Retention,
+): Promise<number> {
   if (days === 0) return 0;
   const start = await logStart({ database }, siteId);
   const keepFrom = await oldestToKeep(database, siteId, days, edits);
@@ -36,7 +48,10 @@ export async function compactLog({ database }: Pick<EditingDeps, 'database'>, si
   for (let at = start.revision; at < keepFrom - 1; at += PIECE) {
     for (const edit of await editsBetween(database, siteId, at, Math.min(at + PIECE, keepFrom - 1))) {
       const applied = applyEdit(document, edit);
-      if (!applied.ok) throw new Error(`The log of ${siteId} does not replay at revision ${edit.revision}: ${applied.refusal.message}`);
+      if (!applied.ok)
+        throw new Error(
+          `The log of ${siteId} does not replay at revision ${edit.revision}: ${applied.refusal.message}`,
+        );
       ({ document } = applied.value);
     }
     await othersTurn();
@@ -47,8 +62,14 @@ export async function compactLog({ database }: Pick<EditingDeps, 'database'>, si
 }
 
 /** What the log of a site replays from: an empty site, or the document that stands for its oldest part. */
-export async function logStart({ database }: Pick<EditingDeps, 'database'>, siteId: string): Promise<{ revision: number; document: SiteDocument }> {
+export async function logStart(
+  { database }: Pick<EditingDeps, 'database'>,
+  siteId: string,
+): Promise<{ revision: number; document: SiteDocument }> {
   const checkpoint = await maybeCheckpoint(database, siteId);
   if (checkpoint === null) return { revision: 0, document: newDocument(await siteFacts(database, siteId)) };
-  return { revision: checkpoint.revision, document: readStored(JSON.parse(checkpoint.text) as StoredDocument) };
+  return {
+    revision: checkpoint.revision,
+    document: readStored(JSON.parse(checkpoint.text) as StoredDocument),
+  };
 }

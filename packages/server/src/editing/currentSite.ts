@@ -9,10 +9,13 @@ export interface CurrentSite {
 }
 
 /**
- * A site as it is now. Its row is held while it is read: rows that another process is just writing would be of one revision, and
- * the row's number of another.
+ * A site as it is now. Its row is held while it is read: rows that another process is just writing would be
+ * of one revision, and the row's number of another.
  */
-export async function currentSite({ database, cache }: EditingDeps, siteKey: string): Promise<Result<CurrentSite>> {
+export async function currentSite(
+  { database, cache }: EditingDeps,
+  siteKey: string,
+): Promise<Result<CurrentSite>> {
   const found = await database.transaction(async (tx): Promise<CurrentSite | null> => {
     const head = await lockSite(tx, siteKey, null);
     return head === null ? null : { head, site: await caughtUp(tx, await cache.at(tx, head), head.revision) };

@@ -33,10 +33,15 @@ function restored(target: Sentence): Param {
 }
 
 /**
- * Makes a site what it was after a revision, by one more edit: the log goes on, and this can be taken back like any other. It holds
- * the inverse of every edit since, latest first; the log replays exactly, so its inverse does, too. O(edits since).
+ * Makes a site what it was after a revision, by one more edit: the log goes on, and this can be taken back
+ * like any other. It holds the inverse of every edit since, latest first; the log replays exactly, so its
+ * inverse does, too. O(edits since).
  */
-export function goBack(deps: EditingDeps, siteKey: string, { id, session, revision, actor, known, ...rest }: ToGoBack): Promise<Result<Saved>> {
+export function goBack(
+  deps: EditingDeps,
+  siteKey: string,
+  { id, session, revision, actor, known, ...rest }: ToGoBack,
+): Promise<Result<Saved>> {
   return keepDecided(deps, siteKey, {
     id,
     actor,
@@ -46,12 +51,25 @@ export function goBack(deps: EditingDeps, siteKey: string, { id, session, revisi
       if (revision >= present.revision) return no(refusal('changesNothing', { label: 'the site' }));
       const before = await editsSince(tx, present.id, revision - 1);
       const since = before.filter((edit) => edit.revision > revision);
-      const isWhole = since.length === present.revision - revision && (revision === 0 || before.length > since.length);
+      const isWhole =
+        since.length === present.revision - revision && (revision === 0 || before.length > since.length);
       if (!isWhole) return no(refusal('tooOld'));
       const target = before.find((edit) => edit.revision === revision);
-      const words = target === undefined ? sentence('wentToStart', {}) : sentence('wentBack', { sentence: restored(target.sentence) });
+      const words =
+        target === undefined
+          ? sentence('wentToStart', {})
+          : sentence('wentBack', { sentence: restored(target.sentence) });
       const operations = since.toReversed().flatMap(invertEdit);
-      const edit: Edit = { id, version: EDIT_VERSION, base: present.revision, session, group: null, undoes: null, sentence: words, operations };
+      const edit: Edit = {
+        id,
+        version: EDIT_VERSION,
+        base: present.revision,
+        session,
+        group: null,
+        undoes: null,
+        sentence: words,
+        operations,
+      };
       return applyEdit(present.document, edit);
     },
   });

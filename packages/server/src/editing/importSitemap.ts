@@ -28,8 +28,8 @@ const PIECE = 65_536;
 const ADDRESSES = 2000;
 
 /**
- * A sitemap's bytes as a page tree, or a refusal that says where. Reads in pieces and lets other requests have their turn between
- * them. Memory is bounded by the body limit that let the bytes in.
+ * A sitemap's bytes as a page tree, or a refusal that says where. Reads in pieces and lets other requests
+ * have their turn between them. Memory is bounded by the body limit that let the bytes in.
  */
 export async function readPageList(bytes: Uint8Array): Promise<Result<PageList>> {
   if (bytes.length === 0) return no(refusal('emptyFile'));
@@ -71,7 +71,11 @@ export interface Imported {
 }
 
 /** Brings a site's pages up to a list of addresses, as one edit. */
-export async function importPageList(deps: EditingDeps, siteKey: string, wanted: Import): Promise<Result<Imported>> {
+export async function importPageList(
+  deps: EditingDeps,
+  siteKey: string,
+  wanted: Import,
+): Promise<Result<Imported>> {
   const current = await currentSite(deps, siteKey);
   if (!current.ok) return current;
   const { document, revision } = current.value.site;
@@ -79,18 +83,40 @@ export async function importPageList(deps: EditingDeps, siteKey: string, wanted:
 }
 
 /** Makes a site of a list of addresses: both are stored, or neither is. */
-export async function makeSiteOfPages(deps: EditingDeps, site: Site, wanted: Import): Promise<Result<Imported>> {
+export async function makeSiteOfPages(
+  deps: EditingDeps,
+  site: Site,
+  wanted: Import,
+): Promise<Result<Imported>> {
   return saveDiff(deps, newDocument(site), 0, wanted, { newSite: site });
 }
 
-async function saveDiff(deps: EditingDeps, document: SiteDocument, base: number, wanted: Import, choices: SaveChoices): Promise<Result<Imported>> {
+async function saveDiff(
+  deps: EditingDeps,
+  document: SiteDocument,
+  base: number,
+  wanted: Import,
+  choices: SaveChoices,
+): Promise<Result<Imported>> {
   const { list, missing, session, actor, random, onWritten } = wanted;
   const operation = diffPages(document, list.pages, { missing, random });
-  if (operation.added.length + operation.changed.length === 0) return no(refusal('nothingNew', { count: list.pages.length }));
+  if (operation.added.length + operation.changed.length === 0)
+    return no(refusal('nothingNew', { count: list.pages.length }));
   const sentence = kindOf(operation).describe(document, operation);
-  const edit: Edit = { id: mintId('edit', random), version: EDIT_VERSION, base, session, group: null, undoes: null, sentence, operations: [operation] };
+  const edit: Edit = {
+    id: mintId('edit', random),
+    version: EDIT_VERSION,
+    base,
+    session,
+    group: null,
+    undoes: null,
+    sentence,
+    operations: [operation],
+  };
   const saved = await saveEdit(deps, document.site.key, edit, actor, { ...choices, onWritten });
-  return saved.ok ? ok({ ...counted(operation), duplicates: list.duplicates, revision: saved.value.revision }) : saved;
+  return saved.ok
+    ? ok({ ...counted(operation), duplicates: list.duplicates, revision: saved.value.revision })
+    : saved;
 }
 
 function counted({ added, changed }: ImportPages): Pick<Imported, 'added' | 'retired' | 'revived'> {

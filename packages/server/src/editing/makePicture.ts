@@ -1,5 +1,14 @@
 import { createHash } from 'node:crypto';
-import { LARGEST_PICTURE, no, ok, pictureName, refusal, widthsOf, type Picture, type Result } from '@zorvik/core';
+import {
+  LARGEST_PICTURE,
+  no,
+  ok,
+  pictureName,
+  refusal,
+  widthsOf,
+  type Picture,
+  type Result,
+} from '@zorvik/core';
 import { scanDrawing } from './scanDrawing.ts';
 
 /** One file of a picture, as it is kept and delivered. */
@@ -13,17 +22,22 @@ export interface MadePicture {
   readonly files: readonly PictureFile[];
 }
 
-/** The most dots that a picture may have when it is unpacked, over all frames: small files can hold enormous ones. */
+/**
+ * The most dots that a picture may have when it is unpacked, over all frames: small files can hold enormous
+ * ones.
+ */
 const MOST_DOTS = 50_000_000;
 const MOST_FRAMES = 200;
 /** How files of these formats begin: PNG, JPEG, GIF, WebP, AVIF. */
-// eslint-disable-next-line no-control-regex -- they are what is looked for
-const BEGINNINGS = /^(?:\x89PNG\r\n\x1a\n|\xff\xd8\xff|GIF8[79]a|RIFF[\s\S]{4}WEBP|[\s\S]{4}ftyp(?:avif|avis|mif1))/;
+const BEGINNINGS =
+  // eslint-disable-next-line no-control-regex -- they are what is looked for
+  /^(?:\x89PNG\r\n\x1a\n|\xff\xd8\xff|GIF8[79]a|RIFF[\s\S]{4}WEBP|[\s\S]{4}ftyp(?:avif|avis|mif1))/;
 const FORMATS = new Set(['png', 'jpeg', 'webp', 'heif', 'gif']);
 
 /**
- * Bytes that somebody uploaded as the picture that is kept: told by their content and not by a name, unpacked within limits, put upright, without what cameras write
- * beside it, and in several widths. Drawings (SVG) are sanitised: scripts, events, links and whatever is fetched from elsewhere are taken out.
+ * Bytes that somebody uploaded as the picture that is kept: told by their content and not by a name, unpacked
+ * within limits, put upright, without what cameras write beside it, and in several widths. Drawings (SVG) are
+ * sanitised: scripts, events, links and whatever is fetched from elsewhere are taken out.
  */
 export async function makePicture(bytes: Buffer): Promise<Result<MadePicture>> {
   if (bytes.length === 0) return no(refusal('notPicture', { problem: 'the file is empty' }));
@@ -37,19 +51,32 @@ export async function makePicture(bytes: Buffer): Promise<Result<MadePicture>> {
 async function dottedPicture(bytes: Buffer): Promise<Result<MadePicture>> {
   // Loaded when the first picture comes: it takes a while, and nobody should wait for it at the start.
   const { default: sharp } = await import('sharp');
-  const opened = (isMoving: boolean) => sharp(bytes, { limitInputPixels: MOST_DOTS, failOn: 'error', animated: isMoving });
+  const opened = (isMoving: boolean) =>
+    sharp(bytes, { limitInputPixels: MOST_DOTS, failOn: 'error', animated: isMoving });
   try {
     const { format = 'unknown', pages = 1, pageHeight, autoOrient } = await opened(true).metadata();
     if (!FORMATS.has(format)) return no(refusal('notPicture', { problem: `its content is ${format}` }));
-    if (pages > MOST_FRAMES) return no(refusal('notPicture', { problem: `it has ${pages} frames; the limit is ${MOST_FRAMES}` }));
+    if (pages > MOST_FRAMES)
+      return no(refusal('notPicture', { problem: `it has ${pages} frames; the limit is ${MOST_FRAMES}` }));
     const isMoving = pages > 1;
-    const picture: Picture = { file: hashOf(bytes), width: autoOrient.width, height: pageHeight ?? autoOrient.height };
+    const picture: Picture = {
+      file: hashOf(bytes),
+      width: autoOrient.width,
+      height: pageHeight ?? autoOrient.height,
+    };
     const files: PictureFile[] = [];
     for (const width of widthsOf(picture)) {
       const resized = opened(isMoving).autoOrient().resize({ width, withoutEnlargement: true });
-      files.push({ name: pictureName(picture, width), type: 'image/webp', bytes: await resized.webp({ quality: 82 }).toBuffer() });
+      files.push({
+        name: pictureName(picture, width),
+        type: 'image/webp',
+        bytes: await resized.webp({ quality: 82 }).toBuffer(),
+      });
     }
-    return ok({ picture: { ...picture, width: Math.min(picture.width, LARGEST_PICTURE), height: heightAt(picture) }, files });
+    return ok({
+      picture: { ...picture, width: Math.min(picture.width, LARGEST_PICTURE), height: heightAt(picture) },
+      files,
+    });
   } catch (error) {
     return no(refusal('notPicture', { problem: plainReason(error) }));
   }
@@ -85,15 +112,20 @@ async function drawnPicture(bytes: Buffer): Promise<Result<MadePicture>> {
     const purify = createPurify(window as unknown as Parameters<typeof createPurify>[0]);
     purify.addHook('uponSanitizeAttribute', (_, attribute) => {
       // Only what is within the drawing itself may be named.
-      if (/(?:^|:)href$/i.test(attribute.attrName) && !attribute.attrValue.startsWith('#')) attribute.keepAttr = false;
+      if (/(?:^|:)href$/i.test(attribute.attrName) && !attribute.attrValue.startsWith('#'))
+        attribute.keepAttr = false;
       // A CSS escape (`u\72l`) would hide what is named from the line after it.
       if (attribute.attrValue.includes('\\')) attribute.keepAttr = false;
       if (/url\(\s*['"]?(?!#)/i.test(attribute.attrValue)) attribute.keepAttr = false;
     });
-    // Read as XML, which it is: read as HTML, an element that HTML knows otherwise would swallow what stands behind it. Without its prologue, which may declare entities.
-    const drawn = text.slice(text.search(/<svg[\s>]/i)).replace(/^<svg(?![^>]*\sxmlns=)/i, `<svg xmlns="${SVG}"`);
+    // Read as XML, which it is: read as HTML, an element that HTML knows otherwise would swallow what stands
+    // behind it. Without its prologue, which may declare entities.
+    const drawn = text
+      .slice(text.search(/<svg[\s>]/i))
+      .replace(/^<svg(?![^>]*\sxmlns=)/i, `<svg xmlns="${SVG}"`);
     const root = new window.DOMParser().parseFromString(drawn, 'image/svg+xml').documentElement;
-    if (root.nodeName !== 'svg') return no(refusal('notPicture', { problem: 'the drawing is not well-formed XML' }));
+    if (root.nodeName !== 'svg')
+      return no(refusal('notPicture', { problem: 'the drawing is not well-formed XML' }));
     purify.sanitize(root, {
       IN_PLACE: true,
       USE_PROFILES: { svg: true, svgFilters: true },
@@ -102,10 +134,14 @@ async function drawnPicture(bytes: Buffer): Promise<Result<MadePicture>> {
       FORBID_ATTR: ['style'],
     });
     const size = sizeOf(root);
-    if (size === null) return no(refusal('notPicture', { problem: 'the drawing has neither a size nor a viewBox' }));
+    if (size === null)
+      return no(refusal('notPicture', { problem: 'the drawing has neither a size nor a viewBox' }));
     const kept = Buffer.from(new window.XMLSerializer().serializeToString(root), 'utf8');
     const picture: Picture = { file: hashOf(kept), ...size, isDrawn: true };
-    return ok({ picture, files: [{ name: pictureName(picture, size.width), type: 'image/svg+xml', bytes: kept }] });
+    return ok({
+      picture,
+      files: [{ name: pictureName(picture, size.width), type: 'image/svg+xml', bytes: kept }],
+    });
   } catch (error) {
     return no(refusal('notPicture', { problem: plainReason(error) }));
   } finally {
@@ -113,10 +149,15 @@ async function drawnPicture(bytes: Buffer): Promise<Result<MadePicture>> {
   }
 }
 
-/** An instruction before the drawing itself, such as one that names a style sheet; the XML declaration is none. */
+/**
+ * An instruction before the drawing itself, such as one that names a style sheet; the XML declaration is
+ * none.
+ */
 function prologueProblem(text: string): string | null {
   const found = /<\?(?!xml\s)([^\s?>]*)/i.exec(text.slice(0, text.search(/<svg[\s>]/i)));
-  return found === null ? null : `the drawing has an instruction <?${found[1] ?? ''}?>, which could load a style sheet`;
+  return found === null
+    ? null
+    : `the drawing has an instruction <?${found[1] ?? ''}?>, which could load a style sheet`;
 }
 
 function sizeOf(root: Element): { width: number; height: number } | null {
@@ -124,9 +165,10 @@ function sizeOf(root: Element): { width: number; height: number } | null {
     .trim()
     .split(/[\s,]+/)
     .map(Number);
-  const said = (name: string): number => Number(/^\s*([\d.]+)(?:px)?\s*$/.exec(root.getAttribute(name) ?? '')?.[1] ?? 0);
+  const lengthOf = (name: string): number =>
+    Number(/^\s*([\d.]+)(?:px)?\s*$/.exec(root.getAttribute(name) ?? '')?.[1] ?? 0);
   const whole = (value: number): number => Math.max(1, Math.min(LARGEST_PICTURE, Math.round(value)));
-  const [width, height] = [said('width') || boxWidth, said('height') || boxHeight];
+  const [width, height] = [lengthOf('width') || boxWidth, lengthOf('height') || boxHeight];
   return width > 0 && height > 0 ? { width: whole(width), height: whole(height) } : null;
 }
 

@@ -1,14 +1,37 @@
-import { checkKey, checkLabel, directionOf, isReservedKey, keyFrom, mintId, no, ok, refusal, type RandomBits, type Result, type Site } from '@zorvik/core';
+import {
+  checkKey,
+  checkLabel,
+  directionOf,
+  isReservedKey,
+  keyFrom,
+  mintId,
+  no,
+  ok,
+  refusal,
+  type RandomBits,
+  type Result,
+  type Site,
+} from '@zorvik/core';
 import type { NewSite } from '@zorvik/contract';
 import { insertSite, maybeSite } from '../repositories/sites.ts';
 import type { EditingDeps } from './saveEdit.ts';
 
-/** The facts of a new site. A key that was asked for must be free; one made of the name gets a number when it is not. */
-export async function newSiteFacts(deps: Pick<EditingDeps, 'database'>, wanted: NewSite, origin: string, random: RandomBits): Promise<Result<Site>> {
+/**
+ * The facts of a new site. A key that was asked for must be free; one made of the name gets a number when it
+ * is not.
+ */
+export async function newSiteFacts(
+  deps: Pick<EditingDeps, 'database'>,
+  wanted: NewSite,
+  origin: string,
+  random: RandomBits,
+): Promise<Result<Site>> {
   const name = checkLabel(wanted.name);
   if (!name.ok) return name;
-  if (wanted.key !== undefined && isReservedKey(wanted.key)) return no(refusal('reservedKey', { key: wanted.key }));
-  const key = wanted.key === undefined ? ok(await freeKey(deps, keyFrom(name.value, 'site'))) : checkKey(wanted.key);
+  if (wanted.key !== undefined && isReservedKey(wanted.key))
+    return no(refusal('reservedKey', { key: wanted.key }));
+  const key =
+    wanted.key === undefined ? ok(await freeKey(deps, keyFrom(name.value, 'site'))) : checkKey(wanted.key);
   if (!key.ok) return key;
   if (wanted.key !== undefined && (await maybeSite(deps.database, wanted.key)) !== null)
     return no(refusal('keyTaken', { key: wanted.key, name: 'another site' }));
@@ -31,6 +54,7 @@ export async function makeSite({ database }: Pick<EditingDeps, 'database'>, site
 
 async function freeKey({ database }: Pick<EditingDeps, 'database'>, plain: string): Promise<string> {
   let key = plain;
-  for (let number = 2; isReservedKey(key) || (await maybeSite(database, key)) !== null; number += 1) key = `${plain}-${number}`;
+  for (let number = 2; isReservedKey(key) || (await maybeSite(database, key)) !== null; number += 1)
+    key = `${plain}-${number}`;
   return key;
 }

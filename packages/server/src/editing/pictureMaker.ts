@@ -2,7 +2,10 @@ import { Worker } from 'node:worker_threads';
 import { no, refusal, type Result } from '@zorvik/core';
 import { makePicture, type MadePicture } from './makePicture.ts';
 
-/** Makes of uploaded bytes the picture that is stored, one after the other: unpacked, a picture of 5 MB can take 200 MB. */
+/**
+ * Makes of uploaded bytes the picture that is stored, one after the other: unpacked, a picture of 5 MB can
+ * take 200 MB.
+ */
 export interface PictureMaker {
   readonly make: (bytes: Buffer) => Promise<Result<MadePicture>>;
   readonly close: () => Promise<void>;
@@ -55,7 +58,10 @@ export function picturesInThread(file: string, patience = PATIENCE): PictureMake
     clearTimeout(resting);
     worker ??= started();
     const made = new Promise<Result<MadePicture>>((done) => (answer = done));
-    const timer = setTimeout(() => giveUp(`it takes longer than ${Math.round(patience / 1000)} s to read`), patience);
+    const timer = setTimeout(
+      () => giveUp(`it takes longer than ${Math.round(patience / 1000)} s to read`),
+      patience,
+    );
     worker.postMessage({ bytes } satisfies ToPictureThread);
     return made.finally(() => clearTimeout(timer));
   }
@@ -73,7 +79,10 @@ export function picturesInThread(file: string, patience = PATIENCE): PictureMake
 function withBuffers(made: FromPictureThread): Result<MadePicture> {
   if (!made.ok) return made;
   const { picture, files } = made.value;
-  return { ok: true, value: { picture, files: files.map((file) => ({ ...file, bytes: Buffer.from(file.bytes) })) } };
+  return {
+    ok: true,
+    value: { picture, files: files.map((file) => ({ ...file, bytes: Buffer.from(file.bytes) })) },
+  };
 }
 
 /** The same work, but none is begun before the one before it is done. */

@@ -13,7 +13,9 @@ export interface ToPublish {
   readonly actor: string;
 }
 
-/** Makes an edition of the working copy: the numbered, immutable state that the site is served from now on. */
+/**
+ * Makes an edition of the working copy: the numbered, immutable state that the site is served from now on.
+ */
 export async function publishSite(
   { database, cache, now, deliveryAddress }: EditingDeps & { readonly deliveryAddress: string },
   siteKey: string,
@@ -22,11 +24,25 @@ export async function publishSite(
   return database.transaction(async (tx): Promise<Result<EditionSummary>> => {
     const head = await lockSite(tx, siteKey, null);
     if (head === null) return no(refusal('unknownSite', { key: siteKey }));
-    if (head.revision !== revision) return no(refusal('staleView', { revision: head.revision, seen: revision }));
+    if (head.revision !== revision)
+      return no(refusal('staleView', { revision: head.revision, seen: revision }));
     const { document } = await caughtUp(tx, await cache.at(tx, head), revision);
-    const { files, pictures, items } = contentOf(document, `${deliveryAddress}${DELIVERY}/sites/${siteKey}/pictures/`);
-    const kept = (await pictureFiles(tx, head.id, pictures)).map(({ name, ...file }) => ({ ...file, path: `pictures/${name}` }));
-    const edition = { number: (head.edition ?? 0) + 1, revision, at: now().toISOString(), actor, note, items };
+    const { files, pictures, items } = contentOf(
+      document,
+      `${deliveryAddress}${DELIVERY}/sites/${siteKey}/pictures/`,
+    );
+    const kept = (await pictureFiles(tx, head.id, pictures)).map(({ name, ...file }) => ({
+      ...file,
+      path: `pictures/${name}`,
+    }));
+    const edition = {
+      number: (head.edition ?? 0) + 1,
+      revision,
+      at: now().toISOString(),
+      actor,
+      note,
+      items,
+    };
     await insertEdition(tx, head.id, edition, [...files, ...kept]);
     await setEdition(tx, head, edition.number);
     return ok(edition);

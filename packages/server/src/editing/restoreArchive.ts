@@ -8,8 +8,15 @@ import { checkStoredOf, problemIn } from '../shapeCheck.ts';
 
 const checkDocument = checkStoredOf(StoredDocumentShape);
 
-/** Fills the database from an archive, wholly or not at all. Every site is read and checked as a whole before the new data is switched to. */
-export function restoreArchive(database: Database, from: Readable, { isReplacing }: { readonly isReplacing: boolean }): Promise<Result<Manifest>> {
+/**
+ * Fills the database from an archive, wholly or not at all. Every site is read and checked as a whole before
+ * the new data is switched to.
+ */
+export function restoreArchive(
+  database: Database,
+  from: Readable,
+  { isReplacing }: { readonly isReplacing: boolean },
+): Promise<Result<Manifest>> {
   return readArchive(database, from, { isReplacing, problemOf });
 }
 
@@ -20,7 +27,8 @@ async function problemOf(tx: Database, siteId: string): Promise<string | null> {
   try {
     return problemIn(checkDocument, toStored(readStored(stored)), 'its document')?.message ?? null;
   } catch (error) {
-    // What cannot be read at all is thrown, since stored data is ours and never bad; here it comes from outside.
+    // What cannot be read at all is thrown, since stored data is ours and never bad; here it comes from
+    // outside.
     return error instanceof Error ? error.message : String(error);
   }
 }

@@ -44,19 +44,33 @@ export interface SaveChoices {
 export interface Saved {
   readonly epoch: string;
   readonly revision: number;
-  /** What the sender does not know yet, oldest first, the edit itself at the end; the edit alone, when that is much. */
+  /**
+   * What the sender does not know yet, oldest first, the edit itself at the end; the edit alone, when that is
+   * much.
+   */
   readonly edits: readonly LoggedEdit[];
 }
 
 /**
- * Keeps an edit: in one transaction takes the site's row, catches up with the log, lets core decide, writes the rows that it touched
- * and appends it to the log. An edit that was answered already, be it kept or refused, changes nothing and gets its answer again.
+ * Keeps an edit: in one transaction takes the site's row, catches up with the log, lets core decide, writes
+ * the rows that it touched and appends it to the log. An edit that was answered already, be it kept or
+ * refused, changes nothing and gets its answer again.
  */
-export async function saveEdit(deps: EditingDeps, siteKey: string, edit: Edit, actor: string, choices: SaveChoices = {}): Promise<Result<Saved>> {
+export async function saveEdit(
+  deps: EditingDeps,
+  siteKey: string,
+  edit: Edit,
+  actor: string,
+  choices: SaveChoices = {},
+): Promise<Result<Saved>> {
   if (edit.operations.length === 0 && edit.undoes === null) return no(refusal('emptyEdit'));
   const decide = async (tx: Database, present: KnownSite): Promise<Result<Accepted>> => {
-    if (edit.base > present.revision) return no(refusal('badBase', { base: edit.base, revision: present.revision }));
-    const past = { since: edit.undoes === null ? await since(tx, present, edit.base) : [], undone: await undoneBy(tx, present, edit) };
+    if (edit.base > present.revision)
+      return no(refusal('badBase', { base: edit.base, revision: present.revision }));
+    const past = {
+      since: edit.undoes === null ? await since(tx, present, edit.base) : [],
+      undone: await undoneBy(tx, present, edit),
+    };
     return acceptEdit(present.document, edit, past);
   };
   return keepDecided(deps, siteKey, { id: edit.id, actor, decide, known: edit.base, ...choices });
@@ -71,35 +85,53 @@ export interface ToDecide extends SaveChoices {
   readonly decide: (tx: Database, present: KnownSite) => Promise<Result<Accepted>>;
 }
 
-/** Keeps what is decided while the site's row is held. A refusal is kept, too, and nothing else is written then. */
-export async function keepDecided({ database, cache, now }: EditingDeps, siteKey: string, wanted: ToDecide): Promise<Result<Saved>> {
+/**
+ * Keeps what is decided while the site's row is held. A refusal is kept, too, and nothing else is written
+ * then.
+ */
+export async function keepDecided(
+  { database, cache, now }: EditingDeps,
+  siteKey: string,
+  wanted: ToDecide,
+): Promise<Result<Saved>> {
   const { id, actor, decide, known, epoch, newSite, onWritten } = wanted;
-  const { result, site } = await database.transaction(async (tx): Promise<{ result: Result<Saved>; site: KnownSite | null }> => {
-    if (newSite !== undefined) await insertSite(tx, newSite);
-    const head = await lockSite(tx, siteKey, id);
-    if (head === null) return { result: no(refusal('unknownSite', { key: siteKey })), site: null };
-    if (epoch !== undefined && epoch !== head.epoch) return { result: no(refusal('otherHistory')), site: null };
-    if (head.refused !== null) return { result: no(head.refused), site: null };
-    if (head.known !== null) return { result: ok(await answerAgain(tx, head, id, known)), site: null };
-    const present = await caughtUp(tx, await cache.at(tx, head), head.revision);
-    const decided = await sound(present.document, await decide(tx, present));
-    if (!decided.ok) {
-      await keepRefusal(tx, head.id, id, decided.refusal, now().toISOString());
-      return { result: decided, site: present };
-    }
-    const isLarge = hasGrown(present.document, decided.value.document);
-    if (isLarge) await othersTurn();
-    const logged: LoggedEdit = { ...decided.value.edit, revision: head.revision + 1, at: now().toISOString(), actor };
-    const body = bodyOf(logged);
-    // What fails first is told; the body must not go unhandled then.
-    body.catch(() => undefined);
-    if (isLarge) await othersTurn();
-    const ranks = await writeTouched(tx, present, decided.value.document, logged, onWritten);
-    await appendEdit(tx, head.id, logged, await body);
-    await setRevision(tx, head, logged.revision);
-    const after = withEdit(present, logged, decided.value.document, ranks);
-    return { result: ok({ epoch: head.epoch, revision: logged.revision, edits: toSend(after, known) }), site: after };
-  });
+  const { result, site } = await database.transaction(
+    async (tx): Promise<{ result: Result<Saved>; site: KnownSite | null }> => {
+      if (newSite !== undefined) await insertSite(tx, newSite);
+      const head = await lockSite(tx, siteKey, id);
+      if (head === null) return { result: no(refusal('unknownSite', { key: siteKey })), site: null };
+      if (epoch !== undefined && epoch !== head.epoch)
+        return { result: no(refusal('otherHistory')), site: null };
+      if (head.refused !== null) return { result: no(head.refused), site: null };
+      if (head.known !== null) return { result: ok(await answerAgain(tx, head, id, known)), site: null };
+      const present = await caughtUp(tx, await cache.at(tx, head), head.revision);
+      const decided = await sound(present.document, await decide(tx, present));
+      if (!decided.ok) {
+        await keepRefusal(tx, head.id, id, decided.refusal, now().toISOString());
+        return { result: decided, site: present };
+      }
+      const isLarge = hasGrown(present.document, decided.value.document);
+      if (isLarge) await othersTurn();
+      const logged: LoggedEdit = {
+        ...decided.value.edit,
+        revision: head.revision + 1,
+        at: now().toISOString(),
+        actor,
+      };
+      const body = bodyOf(logged);
+      // What fails first is told; the body must not go unhandled then.
+      body.catch(() => undefined);
+      if (isLarge) await othersTurn();
+      const ranks = await writeTouched(tx, present, decided.value.document, logged, onWritten);
+      await appendEdit(tx, head.id, logged, await body);
+      await setRevision(tx, head, logged.revision);
+      const after = withEdit(present, logged, decided.value.document, ranks);
+      return {
+        result: ok({ epoch: head.epoch, revision: logged.revision, edits: toSend(after, known) }),
+        site: after,
+      };
+    },
+  );
   // Only now is it committed: a transaction that failed must leave the cache as it was.
   if (site !== null) cache.keep(site);
   return result;
@@ -119,18 +151,29 @@ async function sound(before: SiteDocument, decided: Result<Accepted>): Promise<R
 /** Edits that write more nodes than this are not sent along: to load the whole site is less. */
 const MOST_NODES = 5000;
 
-/** What a sender who knows a revision is told of the log, from memory: all that it misses, or the last edit alone when that is much. */
+/**
+ * What a sender who knows a revision is told of the log, from memory: all that it misses, or the last edit
+ * alone when that is much.
+ */
 function toSend({ tail }: KnownSite, known: number): readonly LoggedEdit[] {
   const missed = tail.slice(Math.max(0, known + 1 - (tail[0]?.revision ?? 0)));
-  const isWhole = tail[0] !== undefined && tail[0].revision <= known + 1 && missed.every((edit) => !isHuge(edit));
+  const isWhole =
+    tail[0] !== undefined && tail[0].revision <= known + 1 && missed.every((edit) => !isHuge(edit));
   return isWhole ? missed : tail.slice(-1).filter((edit) => !isHuge(edit));
 }
 
 function isHuge({ operations }: Edit): boolean {
-  return operations.reduce((sum, operation) => sum + kindOf(operation).touches(operation).length, 0) > MOST_NODES;
+  return (
+    operations.reduce((sum, operation) => sum + kindOf(operation).touches(operation).length, 0) > MOST_NODES
+  );
 }
 
-async function answerAgain(tx: Database, { id: siteId, epoch, revision }: SiteHead, id: Id, known: number): Promise<Saved> {
+async function answerAgain(
+  tx: Database,
+  { id: siteId, epoch, revision }: SiteHead,
+  id: Id,
+  known: number,
+): Promise<Saved> {
   const missed = await editsToSend(tx, siteId, known, revision);
   if (missed?.some((edit) => edit.id === id) === true) return { epoch, revision, edits: missed };
   const own = await editById(tx, siteId, id);
@@ -138,7 +181,11 @@ async function answerAgain(tx: Database, { id: siteId, epoch, revision }: SiteHe
 }
 
 /** The log after a revision: its end is in memory. */
-async function since(tx: Database, { id, revision, tail }: KnownSite, base: number): Promise<readonly LoggedEdit[]> {
+async function since(
+  tx: Database,
+  { id, revision, tail }: KnownSite,
+  base: number,
+): Promise<readonly LoggedEdit[]> {
   if (base >= revision) return [];
   const isKnown = tail[0] !== undefined && tail[0].revision <= base + 1;
   return isKnown ? tail.filter((edit) => edit.revision > base) : editsSince(tx, id, base);
@@ -155,9 +202,13 @@ export async function caughtUp(tx: Database, site: KnownSite, revision: number):
   let current = site;
   for (const edit of site.revision === revision ? [] : await editsSince(tx, site.id, site.revision)) {
     const applied = applyEdit(current.document, edit);
-    if (!applied.ok) throw new Error(`The log of ${site.id} does not replay at revision ${edit.revision}: ${applied.refusal.message}`);
+    if (!applied.ok)
+      throw new Error(
+        `The log of ${site.id} does not replay at revision ${edit.revision}: ${applied.refusal.message}`,
+      );
     let { ranks } = current;
-    for (const [forest, ids] of touchedBy(edit)) ranks = ranks.withAll(ranksFor(applied.value.document, forest, ids, ranks));
+    for (const [forest, ids] of touchedBy(edit))
+      ranks = ranks.withAll(ranksFor(applied.value.document, forest, ids, ranks));
     current = withEdit(current, edit, applied.value.document, ranks);
   }
   return current;

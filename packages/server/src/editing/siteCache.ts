@@ -3,7 +3,10 @@ import type { Database } from '../db/database.ts';
 import { loadDocument } from '../repositories/nodes.ts';
 import type { SiteHead } from '../repositories/sites.ts';
 
-/** A site as this process knows it: its document at a revision, the rank of each of its nodes, and the end of its log. */
+/**
+ * A site as this process knows it: its document at a revision, the rank of each of its nodes, and the end of
+ * its log.
+ */
 export interface KnownSite {
   readonly id: string;
   readonly key: string;
@@ -11,14 +14,25 @@ export interface KnownSite {
   readonly revision: number;
   readonly document: SiteDocument;
   readonly ranks: Table<string>;
-  /** The latest edits up to `revision`, oldest first, without gaps; what comes before them is in the database. */
+  /**
+   * The latest edits up to `revision`, oldest first, without gaps; what comes before them is in the database.
+   */
   readonly tail: readonly LoggedEdit[];
 }
 
-/** Keeps the sites used last. What is kept is a state that was committed; whoever reads checks its revision against the row. */
+/**
+ * Keeps the sites used last. What is kept is a state that was committed; whoever reads checks its revision
+ * against the row.
+ */
 export interface SiteCache {
-  /** The site at that revision or an earlier one, from memory or else from its rows (which are at that revision). */
-  readonly at: (database: Database, head: Pick<SiteHead, 'id' | 'key' | 'epoch' | 'revision'>) => Promise<KnownSite>;
+  /**
+   * The site at that revision or an earlier one, from memory or else from its rows (which are at that
+   * revision).
+   */
+  readonly at: (
+    database: Database,
+    head: Pick<SiteHead, 'id' | 'key' | 'epoch' | 'revision'>,
+  ) => Promise<KnownSite>;
   readonly keep: (site: KnownSite) => void;
   readonly forget: (id: string) => void;
   readonly nodes: () => number;
@@ -28,7 +42,10 @@ export interface SiteCache {
 const MOST_NODES = 200_000;
 const LONGEST_TAIL = 300;
 
-/** `most`: how many nodes are kept at most, of all sites together; the site used last is kept whatever its size. */
+/**
+ * `most`: how many nodes are kept at most, of all sites together; the site used last is kept whatever its
+ * size.
+ */
 export function siteCache(most = MOST_NODES): SiteCache {
   const known = new Map<string, KnownSite>();
   let nodes = 0;
@@ -65,6 +82,17 @@ function sizeOf({ document }: KnownSite): number {
 }
 
 /** The site after one more edit. */
-export function withEdit(site: KnownSite, edit: LoggedEdit, document: SiteDocument, ranks: Table<string>): KnownSite {
-  return { ...site, revision: edit.revision, document, ranks, tail: [...site.tail.slice(-LONGEST_TAIL), edit] };
+export function withEdit(
+  site: KnownSite,
+  edit: LoggedEdit,
+  document: SiteDocument,
+  ranks: Table<string>,
+): KnownSite {
+  return {
+    ...site,
+    revision: edit.revision,
+    document,
+    ranks,
+    tail: [...site.tail.slice(-LONGEST_TAIL), edit],
+  };
 }

@@ -24,7 +24,10 @@ import { makePicture } from './makePicture.ts';
 import { publishSite } from './publishSite.ts';
 import { saveEdit, type EditingDeps } from './saveEdit.ts';
 
-/** Stores a whole document as a new site, through the log like everything else, with the pictures that it names, and publishes it once. Throws when it is refused. */
+/**
+ * Stores a whole document as a new site, through the log like everything else, with the pictures that it
+ * names, and publishes it once. Throws when it is refused.
+ */
 export async function storeDocument(
   deps: EditingDeps & { readonly deliveryAddress: string },
   stored: StoredDocument,
@@ -45,17 +48,31 @@ export async function storeDocument(
     sentence: words,
     operations,
   });
-  const pages = [...preorder(childrenOf(document.pages, site.id), (id) => childrenOf(document.pages, id))].map(({ node }) => ({
+  const pages = [
+    ...preorder(childrenOf(document.pages, site.id), (id) => childrenOf(document.pages, id)),
+  ].map(({ node }) => ({
     page: nodeAt(document.pages, node),
     after: spotOf(document.pages, node).after,
   }));
   const read = sentence('pagesRead', { added: pages.length, changed: 0, gone: 0 });
   const edits = [edit(0, read, [{ kind: 'importPages', added: pages, moved: [], removed: [], changed: [] }])];
   const kept = [
-    ...[...childrenOf(document.ownFields, site.id)].map((one): Operation => ({ kind: 'addOwnField', ...branchAt(document.ownFields, one) })),
-    ...[...childrenOf(document.sharedLinks, site.id)].map((one): Operation => ({ kind: 'addSharedLink', ...branchAt(document.sharedLinks, one) })),
-    ...[...childrenOf(document.presets, site.id)].map((one): Operation => ({ kind: 'addPreset', ...branchAt(document.presets, one) })),
-    ...[...childrenOf(document.leftFindings, site.id)].map((one): Operation => ({ kind: 'addLeftFinding', ...branchAt(document.leftFindings, one) })),
+    ...[...childrenOf(document.ownFields, site.id)].map((one): Operation => ({
+      kind: 'addOwnField',
+      ...branchAt(document.ownFields, one),
+    })),
+    ...[...childrenOf(document.sharedLinks, site.id)].map((one): Operation => ({
+      kind: 'addSharedLink',
+      ...branchAt(document.sharedLinks, one),
+    })),
+    ...[...childrenOf(document.presets, site.id)].map((one): Operation => ({
+      kind: 'addPreset',
+      ...branchAt(document.presets, one),
+    })),
+    ...[...childrenOf(document.leftFindings, site.id)].map((one): Operation => ({
+      kind: 'addLeftFinding',
+      ...branchAt(document.leftFindings, one),
+    })),
   ];
   const [first] = kept;
   if (first !== undefined) edits.push(edit(edits.length, kindOf(first).describe(document, first), kept));
@@ -80,7 +97,10 @@ export async function storeDocument(
       edit(edits.length, sentence('menuAdded', { label: menu.name }), [
         { kind: 'addMenu', after: spotOf(document.menus, id).after, branch: [untilThen('updateMenu', menu)] },
         ...items,
-        ...placements.map((one): Operation => ({ kind: 'addPlacement', ...branchAt(document.placements, one) })),
+        ...placements.map((one): Operation => ({
+          kind: 'addPlacement',
+          ...branchAt(document.placements, one),
+        })),
       ]),
     );
   }
@@ -88,24 +108,37 @@ export async function storeDocument(
   const rows = [...document.items.nodes.keys()].flatMap((item) => [...childrenOf(document.parts, item)]);
   const composed = rows.map((row): Operation => ({ kind: 'addPart', ...branchAt(document.parts, row) }));
   const [composition] = composed;
-  if (composition !== undefined) edits.push(edit(edits.length, kindOf(composition).describe(document, composition), composed));
+  if (composition !== undefined)
+    edits.push(edit(edits.length, kindOf(composition).describe(document, composition), composed));
   const [follower] = followers;
-  if (follower !== undefined) edits.push(edit(edits.length, kindOf(follower).describe(document, follower), followers));
+  if (follower !== undefined)
+    edits.push(edit(edits.length, kindOf(follower).describe(document, follower), followers));
   for (const [at, one] of edits.entries()) {
     const saved = await saveEdit(deps, site.key, one, actor, at === 0 ? { newSite: site } : {});
     if (!saved.ok) throw new Error(`The site ${site.key} could not be stored: ${saved.refusal.message}`);
   }
   for (const bytes of pictures) {
     const made = await makePicture(bytes);
-    if (!made.ok) throw new Error(`A picture of the site ${site.key} could not be kept: ${made.refusal.message}`);
+    if (!made.ok)
+      throw new Error(`A picture of the site ${site.key} could not be kept: ${made.refusal.message}`);
     const { picture, files } = made.value;
-    await deps.database.transaction((tx) => insertPicture(tx, site.id, picture.file, files, deps.now().toISOString()));
+    await deps.database.transaction((tx) =>
+      insertPicture(tx, site.id, picture.file, files, deps.now().toISOString()),
+    );
   }
-  const published = await publishSite(deps, site.key, { note: 'The first edition', revision: edits.length, actor });
-  if (!published.ok) throw new Error(`The site ${site.key} could not be published: ${published.refusal.message}`);
+  const published = await publishSite(deps, site.key, {
+    note: 'The first edition',
+    revision: edits.length,
+    actor,
+  });
+  if (!published.ok)
+    throw new Error(`The site ${site.key} could not be published: ${published.refusal.message}`);
 }
 
 /** A branch with its place, as an addition carries it. */
-function branchAt<N extends Rooted>(forest: Forest<N>, id: Id): { readonly after: Id | null; readonly branch: N[] } {
+function branchAt<N extends Rooted>(
+  forest: Forest<N>,
+  id: Id,
+): { readonly after: Id | null; readonly branch: N[] } {
   return { after: spotOf(forest, id).after, branch: branchOf(forest, id) };
 }

@@ -12,22 +12,45 @@ export function outsideLinks(document: SiteDocument): string[] {
   const found = new Set<string>();
   for (const item of document.items.nodes.values()) {
     const { destination } = faceOf(document, item);
-    if (destination.kind !== 'address' || !/^https?:\/\//i.test(destination.address) || !URL.canParse(destination.address)) continue;
-    if (document.site.origin === '' || new URL(destination.address).origin !== document.site.origin) found.add(destination.address);
+    if (
+      destination.kind !== 'address' ||
+      !/^https?:\/\//i.test(destination.address) ||
+      !URL.canParse(destination.address)
+    )
+      continue;
+    if (document.site.origin === '' || new URL(destination.address).origin !== document.site.origin)
+      found.add(destination.address);
   }
   return [...found].slice(0, MOST_LINKS);
 }
 
-/** Asks for each address once, a few at a time, and gives those that do not answer, or say that nothing is there. */
-export async function deadLinks(addresses: readonly string[], allowed: ReadonlySet<string>): Promise<ReadingProblem[]> {
+/**
+ * Asks for each address once, a few at a time, and gives those that do not answer, or say that nothing is
+ * there.
+ */
+export async function deadLinks(
+  addresses: readonly string[],
+  allowed: ReadonlySet<string>,
+): Promise<ReadingProblem[]> {
   const waiting = [...addresses];
   const dead: ReadingProblem[] = [];
   const work = async (): Promise<void> => {
     for (let address = waiting.shift(); address !== undefined; address = waiting.shift()) {
-      const found = await fetchPage(address, { most: 1, patience: PATIENCE, allowed, origin: null, isHeadEnough: true });
+      const found = await fetchPage(address, {
+        most: 1,
+        patience: PATIENCE,
+        allowed,
+        origin: null,
+        isHeadEnough: true,
+      });
       // Who asks for a sign-in, or has had enough of being asked, is there.
-      const isThere = found.kind === 'answer' && (found.status < 400 || [401, 403, 405, 429].includes(found.status));
-      if (!isThere) dead.push({ address, reason: found.kind === 'failed' ? found.reason : `the server answers ${found.status}` });
+      const isThere =
+        found.kind === 'answer' && (found.status < 400 || [401, 403, 405, 429].includes(found.status));
+      if (!isThere)
+        dead.push({
+          address,
+          reason: found.kind === 'failed' ? found.reason : `the server answers ${found.status}`,
+        });
     }
   };
   await Promise.all(Array.from({ length: AT_ONCE }, work));

@@ -6,9 +6,19 @@ import { promisify } from 'node:util';
 import { brotliDecompress, gunzip, inflate } from 'node:zlib';
 import { isPublicAddress } from './publicAddress.ts';
 
-/** What came of asking for an address. `url`: where the answer was found in the end; `from`: addresses that led there. */
+/**
+ * What came of asking for an address. `url`: where the answer was found in the end; `from`: addresses that
+ * led there.
+ */
 export type Fetched =
-  | { readonly kind: 'answer'; readonly url: string; readonly status: number; readonly type: string; readonly bytes: Buffer; readonly from: readonly string[] }
+  | {
+      readonly kind: 'answer';
+      readonly url: string;
+      readonly status: number;
+      readonly type: string;
+      readonly bytes: Buffer;
+      readonly from: readonly string[];
+    }
   | { readonly kind: 'failed'; readonly url: string; readonly reason: string };
 
 export interface FetchLimits {
@@ -28,7 +38,10 @@ export interface FetchLimits {
 const MOST_REDIRECTS = 5;
 const AGENT = 'Zorvik';
 
-/** Asks for an address, within limits, and says in words why there is no answer. Never throws for what the other side does. */
+/**
+ * Asks for an address, within limits, and says in words why there is no answer. Never throws for what the
+ * other side does.
+ */
 export async function fetchPage(url: string, limits: FetchLimits): Promise<Fetched> {
   const from: string[] = [];
   let at = url;
@@ -38,8 +51,10 @@ export async function fetchPage(url: string, limits: FetchLimits): Promise<Fetch
     const answer = await once(at, limits).catch((error: Error) => error.message);
     if (typeof answer === 'string') return { kind: 'failed', url, reason: answer };
     const { status, location, type, bytes } = answer;
-    if (status < 300 || status >= 400 || location === null) return { kind: 'answer', url: at, status, type, bytes, from };
-    if (!URL.canParse(location, at)) return { kind: 'failed', url, reason: 'it redirects to an invalid address' };
+    if (status < 300 || status >= 400 || location === null)
+      return { kind: 'answer', url: at, status, type, bytes, from };
+    if (!URL.canParse(location, at))
+      return { kind: 'failed', url, reason: 'it redirects to an invalid address' };
     from.push(at);
     at = new URL(location, at).href;
     if (from.includes(at)) return { kind: 'failed', url, reason: 'it redirects to itself' };
@@ -54,26 +69,43 @@ interface Answer {
   readonly bytes: Buffer;
 }
 
-function once(url: string, { most, patience, allowed, signal, isHeadEnough = false }: FetchLimits): Promise<Answer> {
+function once(
+  url: string,
+  { most, patience, allowed, signal, isHeadEnough = false }: FetchLimits,
+): Promise<Answer> {
   const { protocol, hostname, origin } = new URL(url);
   const isAllowed = allowed.has(origin);
   const literal = hostname.replace(/^\[|\]$/g, '');
-  if (isIP(literal) !== 0 && !isAllowed && !isPublicAddress(literal)) return Promise.reject(new Error(PRIVATE));
+  if (isIP(literal) !== 0 && !isAllowed && !isPublicAddress(literal))
+    return Promise.reject(new Error(PRIVATE));
   return new Promise((done, fail) => {
-    const timer = setTimeout(() => asked.destroy(new Error(`it took longer than ${patience / 1000} s`)), patience);
+    const timer = setTimeout(
+      () => asked.destroy(new Error(`it took longer than ${patience / 1000} s`)),
+      patience,
+    );
     const ask = protocol === 'https:' ? httpsRequest : httpRequest;
     const asked = ask(
       url,
       {
-        headers: { 'User-Agent': AGENT, Accept: 'text/html,application/xhtml+xml,application/xml;q=0.9,*/*;q=0.5', 'Accept-Encoding': 'gzip, br, deflate' },
-        // The check is on the address that is connected to, not on the name: a name may be answered otherwise the second time.
+        headers: {
+          'User-Agent': AGENT,
+          Accept: 'text/html,application/xhtml+xml,application/xml;q=0.9,*/*;q=0.5',
+          'Accept-Encoding': 'gzip, br, deflate',
+        },
+        // The check is on the address that is connected to, not on the name: a name may be answered otherwise
+        // the second time.
         lookup: isAllowed ? (resolve as never) : (publicLookup as never),
         ...(signal === undefined ? {} : { signal }),
       },
       (response) => {
         (isHeadEnough ? leave(response) : take(response, most))
           .then((bytes) =>
-            done({ status: response.statusCode ?? 0, location: response.headers.location ?? null, type: response.headers['content-type'] ?? '', bytes }),
+            done({
+              status: response.statusCode ?? 0,
+              location: response.headers.location ?? null,
+              type: response.headers['content-type'] ?? '',
+              bytes,
+            }),
           )
           .catch((error: Error) => {
             asked.destroy();
@@ -127,7 +159,12 @@ async function take(response: IncomingMessage, most: number): Promise<Buffer> {
 }
 
 const TOO_LARGE = 'the response is too large';
-const unpack = { gzip: promisify(gunzip), 'x-gzip': promisify(gunzip), br: promisify(brotliDecompress), deflate: promisify(inflate) } as const;
+const unpack = {
+  gzip: promisify(gunzip),
+  'x-gzip': promisify(gunzip),
+  br: promisify(brotliDecompress),
+  deflate: promisify(inflate),
+} as const;
 
 /** What is small when packed may be endless when unpacked: it stops at the limit. */
 export async function unpacked(bytes: Buffer, encoding: string, most: number): Promise<Buffer> {
@@ -135,14 +172,23 @@ export async function unpacked(bytes: Buffer, encoding: string, most: number): P
     ((bytes: Buffer, options: { maxOutputLength: number }) => Promise<Buffer>) | undefined;
   if (how === undefined) return bytes;
   return how(bytes, { maxOutputLength: most }).catch((error: NodeJS.ErrnoException) => {
-    throw new Error(error.code === 'ERR_BUFFER_TOO_LARGE' ? TOO_LARGE : 'the response cannot be decompressed');
+    throw new Error(
+      error.code === 'ERR_BUFFER_TOO_LARGE' ? TOO_LARGE : 'the response cannot be decompressed',
+    );
   });
 }
 
 function inWords({ code, message }: NodeJS.ErrnoException): string {
   if (code === 'ENOTFOUND' || code === 'EAI_AGAIN') return 'the host name is unknown';
   if (code === 'ECONNREFUSED') return 'the connection was refused';
-  if (code === 'ECONNRESET' || message === 'aborted' || code === 'HPE_INVALID_CONSTANT' || code?.startsWith('HPE_') === true) return 'the connection was lost';
-  if (code?.startsWith('CERT_') === true || code?.includes('SELF_SIGNED') === true) return 'its certificate is not valid';
+  if (
+    code === 'ECONNRESET' ||
+    message === 'aborted' ||
+    code === 'HPE_INVALID_CONSTANT' ||
+    code?.startsWith('HPE_') === true
+  )
+    return 'the connection was lost';
+  if (code?.startsWith('CERT_') === true || code?.includes('SELF_SIGNED') === true)
+    return 'its certificate is not valid';
   return message;
 }

@@ -1,6 +1,9 @@
 import { BlockList, isIP, isIPv4 } from 'node:net';
 
-/** Addresses that no page of the open web has: this machine's own, private networks, and what is set aside (RFC 6890). */
+/**
+ * Addresses that no page of the open web has: this machine's own, private networks, and what is set aside
+ * (RFC 6890).
+ */
 const closed = new BlockList();
 for (const [net, prefix] of [
   ['0.0.0.0', 8],
@@ -39,6 +42,7 @@ for (const [net, prefix] of [
 /** Whether an IP address is one of the open web. An IPv4 address in IPv6's clothes counts as what it is. */
 export function isPublicAddress(address: string): boolean {
   if (isIP(address) === 0) return false;
-  // Node's list looks up an IPv4 address in IPv6's clothes (`::ffff:a.b.c.d`, however it is written) among those of IPv4.
+  // Node's list looks up an IPv4 address in IPv6's clothes (`::ffff:a.b.c.d`, however it is written) among
+  // those of IPv4.
   return !closed.check(address, isIPv4(address) ? 'ipv4' : 'ipv6');
 }

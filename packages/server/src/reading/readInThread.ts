@@ -9,7 +9,9 @@ export interface ReadingWork {
   readonly limits: ReadingLimits;
 }
 
-export type ToReading = { readonly kind: 'steer'; readonly act: Steer } | { readonly kind: 'tree'; readonly ticket: number; readonly trust: Placing | null };
+export type ToReading =
+  | { readonly kind: 'steer'; readonly act: Steer }
+  | { readonly kind: 'tree'; readonly ticket: number; readonly trust: Placing | null };
 
 export type FromReading =
   | { readonly kind: 'progress'; readonly progress: ReadingProgress }
@@ -21,17 +23,23 @@ export type FromReading =
 const MOST_MEMORY = 2048;
 
 /**
- * Reads in a thread of its own: pages are parsed and put in their tree there, however large or broken they are, while editing goes on. It lives until
- * what was read is taken in or let go of.
+ * Reads in a thread of its own: pages are parsed and put in their tree there, however large or broken they
+ * are, while editing goes on. It lives until what was read is taken in or let go of.
  */
 export function readInThread(file: string): OpenReading {
   return (address, limits) => startReading(file, { address, limits });
 }
 
 function startReading(file: string, work: ReadingWork): SiteReader {
-  const worker = new Worker(file, { workerData: work, resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY } });
+  const worker = new Worker(file, {
+    workerData: work,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY },
+  });
   const tell = (message: ToReading): void => worker.postMessage(message);
-  const waiting = new Map<number, { readonly done: (tree: ReadTree) => void; readonly fail: (error: Error) => void }>();
+  const waiting = new Map<
+    number,
+    { readonly done: (tree: ReadTree) => void; readonly fail: (error: Error) => void }
+  >();
   let progress: ReadingProgress = { state: 'running', read: 0, waiting: 1, reason: null, problems: [] };
   let tickets = 0;
   let end: () => void = () => undefined;

@@ -17,7 +17,10 @@ export interface ReadDifference {
   readonly diff: ReadingDiff;
 }
 
-/** The readings of all sites: one at a time for each, kept until what it found is taken in or the site is read again. */
+/**
+ * The readings of all sites: one at a time for each, kept until what it found is taken in or the site is read
+ * again.
+ */
 export class ReadingDesk {
   private readonly readings = new Map<string, SiteReader>();
 
@@ -42,9 +45,15 @@ export class ReadingDesk {
     if (this.isBusy(siteKey)) return no(refusal('readingRunning'));
     const { database, now, readable, openReading } = this.deps;
     const { head, site } = current.value;
-    const live = [...site.document.pages.nodes.values()].filter(({ state, planned }) => state === 'live' && planned !== true);
+    const live = [...site.document.pages.nodes.values()].filter(
+      ({ state, planned }) => state === 'live' && planned !== true,
+    );
     this.letGo(siteKey);
-    const reading = openReading(address.value, { pages: start.pages, allowed: readable, known: live.map((page) => page.address) });
+    const reading = openReading(address.value, {
+      pages: start.pages,
+      allowed: readable,
+      known: live.map((page) => page.address),
+    });
     this.readings.set(siteKey, reading);
     await keepPlan(database, head.id, { address: address.value, pages: start.pages });
     await noteReading(database, head.id, { begunAt: now().toISOString() });
@@ -61,7 +70,10 @@ export class ReadingDesk {
     { trust, missing }: { trust: Placing | null; missing: 'keep' | 'retire' },
   ): Promise<ReadDifference> {
     const { pages, redirects } = await reading.tree(trust);
-    return { tree: pages, diff: diffReading(site.document, pages, { missing, random: this.deps.random, redirects }) };
+    return {
+      tree: pages,
+      diff: diffReading(site.document, pages, { missing, random: this.deps.random, redirects }),
+    };
   }
 
   letGo(siteKey: string): void {
@@ -69,7 +81,9 @@ export class ReadingDesk {
     this.readings.delete(siteKey);
   }
 
-  /** Begins what its plan says is due. What cannot be begun is noted, and tried again when it is due again. */
+  /**
+   * Begins what its plan says is due. What cannot be begun is noted, and tried again when it is due again.
+   */
   async beginDue(): Promise<void> {
     const { database, now, log } = this.deps;
     for (const { siteId, key, address, pages } of await takeDue(database, now())) {
@@ -93,7 +107,9 @@ export class ReadingDesk {
     if (!current.ok) return;
     if (state === 'done') {
       const { diff } = await this.difference(current.value, reading, { trust: null, missing: 'retire' });
-      await noteReading(database, current.value.head.id, { found: { at: now().toISOString(), isTaken: false, changed: [], read, ...countsOf(diff) } });
+      await noteReading(database, current.value.head.id, {
+        found: { at: now().toISOString(), isTaken: false, changed: [], read, ...countsOf(diff) },
+      });
     } else await noteReading(database, current.value.head.id, { reason: reason ?? 'it was interrupted' });
     await tellReading(database, siteKey);
   }
@@ -102,7 +118,13 @@ export class ReadingDesk {
 type Counts = Omit<NonNullable<ReadingPlan['found']>, 'at' | 'isTaken' | 'read' | 'changed'>;
 
 export function countsOf({ added, renamed, moved, readdressed, gone }: ReadingDiff): Counts {
-  return { added: added.length, renamed: renamed.length, moved: moved.length, readdressed: readdressed.length, gone: gone.length };
+  return {
+    added: added.length,
+    renamed: renamed.length,
+    moved: moved.length,
+    readdressed: readdressed.length,
+    gone: gone.length,
+  };
 }
 
 /** Where a reading begins, as an address; refused where it is none, or carries a name and a password. */

@@ -14,7 +14,12 @@ const BEAT = 200;
 const reading = new SiteReading(address, limits);
 port.on('message', (message: ToReading) => {
   if (message.kind === 'steer') steered(reading, message.act);
-  else tell({ kind: 'tree', ticket: message.ticket, tree: { pages: reading.tree(message.trust), redirects: reading.redirects } });
+  else
+    tell({
+      kind: 'tree',
+      ticket: message.ticket,
+      tree: { pages: reading.tree(message.trust), redirects: reading.redirects },
+    });
   if (message.kind === 'steer') tell({ kind: 'progress', progress: progressOf(reading) });
 });
 

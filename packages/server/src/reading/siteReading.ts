@@ -1,5 +1,14 @@
 import { createRequire } from 'node:module';
-import { addressKey, decodeHtml, ownAddress, readPage, readSitemap, siteTree, type PageFacts, type TreePage } from '@zorvik/formats';
+import {
+  addressKey,
+  decodeHtml,
+  ownAddress,
+  readPage,
+  readSitemap,
+  siteTree,
+  type PageFacts,
+  type TreePage,
+} from '@zorvik/formats';
 import type { Placing } from '@zorvik/core';
 import { fetchPage, unpacked, type FetchLimits } from './fetchPage.ts';
 
@@ -18,7 +27,10 @@ export interface ReadingLimits {
   readonly atOnce?: number;
   /** ms for one answer. */
   readonly patience?: number;
-  /** Addresses that pages are known by: asked for too, whether links lead there or not, so that what moved is told from what is gone. */
+  /**
+   * Addresses that pages are known by: asked for too, whether links lead there or not, so that what moved is
+   * told from what is gone.
+   */
   readonly known?: readonly string[];
 }
 
@@ -41,8 +53,9 @@ const AT_ONCE = 4;
 const PATIENCE = 15_000;
 
 /**
- * Reads a site over HTTP: from its start page and its sitemaps on, every page of the same origin that links lead to, as far as robots.txt
- * (RFC 9309) lets it and no more pages than asked for. What each page says of itself is kept; the tree is made of it at the end.
+ * Reads a site over HTTP: from its start page and its sitemaps on, every page of the same origin that links
+ * lead to, as far as robots.txt (RFC 9309) lets it and no more pages than asked for. What each page says of
+ * itself is kept; the tree is made of it at the end.
  */
 export class SiteReading {
   state: ReadingState = 'running';
@@ -147,17 +160,24 @@ export class SiteReading {
   }
 
   private async readSitemaps(): Promise<void> {
-    const said = this.robots?.getSitemaps() ?? [];
-    const waiting = [...new Set([...said, `${this.origin}/sitemap.xml`])];
+    const fromRobots = this.robots?.getSitemaps() ?? [];
+    const waiting = [...new Set([...fromRobots, `${this.origin}/sitemap.xml`])];
     for (let read = 0; waiting.length > 0 && read < MOST_SITEMAPS && !this.hasStopped(); read += 1) {
       const url = waiting.shift() ?? '';
       if (!URL.canParse(url) || new URL(url).origin !== this.origin) continue;
       const found = await fetchPage(url, { ...this.fetching, most: LARGEST_SITEMAP });
       if (found.kind !== 'answer' || found.status !== 200) {
-        if (said.includes(url)) this.tellProblem(url, found.kind === 'failed' ? found.reason : `the server answers ${found.status}`);
+        if (fromRobots.includes(url))
+          this.tellProblem(
+            url,
+            found.kind === 'failed' ? found.reason : `the server answers ${found.status}`,
+          );
         continue;
       }
-      const bytes = url.endsWith('.gz') || found.type.includes('gzip') ? await unpacked(found.bytes, 'gzip', LARGEST_SITEMAP).catch(() => null) : found.bytes;
+      const bytes =
+        url.endsWith('.gz') || found.type.includes('gzip')
+          ? await unpacked(found.bytes, 'gzip', LARGEST_SITEMAP).catch(() => null)
+          : found.bytes;
       if (bytes === null) this.tellProblem(url, 'it cannot be decompressed');
       else waiting.push(...this.takeSitemap(url, bytes.toString('utf8')));
     }
@@ -166,7 +186,9 @@ export class SiteReading {
   /** Takes the addresses of a sitemap; gives those of the sitemaps that an index names. */
   private takeSitemap(url: string, text: string): string[] {
     if (/<sitemapindex[\s>]/.test(text.slice(0, 4000)))
-      return [...text.matchAll(/<loc>\s*([^<\s]+)\s*<\/loc>/g)].map(([, location = '']) => location.replaceAll('&amp;', '&'));
+      return [...text.matchAll(/<loc>\s*([^<\s]+)\s*<\/loc>/g)].map(([, location = '']) =>
+        location.replaceAll('&amp;', '&'),
+      );
     const entries = readSitemap(text, { most: MOST_ADDRESSES });
     if (!entries.ok) {
       // An error page in the place of a sitemap is no problem of the site's.
@@ -181,10 +203,18 @@ export class SiteReading {
   }
 
   private add(address: string): void {
-    const isTooMany = this.facts.size + this.queue.length >= this.limits.pages + (this.limits.known?.length ?? 0);
-    if (isTooMany || this.seen.has(address) || address.length > 2000 || address.split('/').length > MOST_PARTS) return;
+    const isTooMany =
+      this.facts.size + this.queue.length >= this.limits.pages + (this.limits.known?.length ?? 0);
+    if (
+      isTooMany ||
+      this.seen.has(address) ||
+      address.length > 2000 ||
+      address.split('/').length > MOST_PARTS
+    )
+      return;
     this.seen.add(address);
-    if (this.robots?.isAllowed(this.origin + address, 'Zorvik') === false) return this.tellProblem(address, 'robots.txt disallows it');
+    if (this.robots?.isAllowed(this.origin + address, 'Zorvik') === false)
+      return this.tellProblem(address, 'robots.txt disallows it');
     this.queue.push(address);
   }
 
@@ -238,7 +268,8 @@ export class SiteReading {
       if (this.seen.has(page.canonical)) return void this.redirects.set(page.address, page.canonical);
     }
     this.seen.add(page.address);
-    if (!this.facts.has(page.address) && this.facts.size < this.limits.pages) this.facts.set(page.address, this.shared(page));
+    if (!this.facts.has(page.address) && this.facts.size < this.limits.pages)
+      this.facts.set(page.address, this.shared(page));
   }
 
   /** Thousands of pages name the same addresses and have the same lists: each is kept once. */

@@ -10,8 +10,9 @@ import { CHANNEL, type Notice } from '../db/notices.ts';
 import { othersTurn } from '../othersTurn.ts';
 
 /**
- * Everything that a database holds, as one file: a gzipped tar (POSIX ustar) of JSON lines, described in docs/archive.md. Tables come in the
- * order in which their references allow them to be filled; each has the columns that its pieces are ordered by.
+ * Everything that a database holds, as one file: a gzipped tar (POSIX ustar) of JSON lines, described in
+ * docs/archive.md. Tables come in the order in which their references allow them to be filled; each has the
+ * columns that its pieces are ordered by.
  */
 const tables = {
   sites: ['id'],
@@ -37,7 +38,10 @@ const tables = {
 export type TableName = keyof typeof tables;
 export const tableNames = Object.keys(tables) as TableName[];
 
-/** Version of the archive's format. One more whenever a table or column changes; then `upgrades` says how an older row becomes a newer one. */
+/**
+ * Version of the archive's format. One more whenever a table or column changes; then `upgrades` says how an
+ * older row becomes a newer one.
+ */
 export const ARCHIVE_VERSION = 5;
 const MANIFEST = 'zorvik-archive.json';
 
@@ -55,15 +59,24 @@ const MOST_ROWS = 1000;
 /** An entry larger than this, in bytes, is none of ours. */
 const LARGEST_ENTRY = 256 * 1_048_576;
 
-/** Writes an archive of the database as it is at one moment; saving waits meanwhile on PGlite, and goes on on PostgreSQL. */
+/**
+ * Writes an archive of the database as it is at one moment; saving waits meanwhile on PGlite, and goes on on
+ * PostgreSQL.
+ */
 export async function writeArchive(database: Database, now: Date, to: Writable): Promise<Manifest> {
   return database.transaction(
     async (tx) => {
       const rows: Record<string, number> = {};
       for (const name of tableNames) rows[name] = await countOf(tx, name);
-      const manifest: Manifest = { format: 'zorvik-archive', version: ARCHIVE_VERSION, madeAt: now.toISOString(), rows };
+      const manifest: Manifest = {
+        format: 'zorvik-archive',
+        version: ARCHIVE_VERSION,
+        madeAt: now.toISOString(),
+        rows,
+      };
       const tar = pack();
-      // When its reader goes away, `sending` says so; without a listener here the same error would end the process.
+      // When its reader goes away, `sending` says so; without a listener here the same error would end the
+      // process.
       tar.on('error', () => undefined);
       const sending = pipeline(tar as unknown as Readable, createGzip({ level: 6 }), to);
       sending.catch(() => undefined);
@@ -98,18 +111,25 @@ export async function writeArchive(database: Database, now: Date, to: Writable):
 }
 
 async function countOf(tx: Database, name: TableName): Promise<number> {
-  const [row] = await rowsOf<{ count: number }>(tx, sql`select count(*)::int as count from ${sql.identifier(name)}`);
+  const [row] = await rowsOf<{ count: number }>(
+    tx,
+    sql`select count(*)::int as count from ${sql.identifier(name)}`,
+  );
   return row?.count ?? 0;
 }
 
-/** A table's rows as JSON lines, in pieces, ordered by its key: each piece goes on behind the last row of the one before. */
+/**
+ * A table's rows as JSON lines, in pieces, ordered by its key: each piece goes on behind the last row of the
+ * one before.
+ */
 async function* piecesOf(tx: Database, name: TableName): AsyncGenerator<string> {
   const key = tables[name].map((column) => sql.identifier(column));
   const columns = sql.join(key, sql`, `);
   const most = PIECE[name] ?? MOST_ROWS;
   let last: Record<string, unknown> | null = null;
   for (;;) {
-    const from: SQL = last === null ? sql`true` : sql`(${columns}) > (${sql.join(behind(name, last), sql`, `)})`;
+    const from: SQL =
+      last === null ? sql`true` : sql`(${columns}) > (${sql.join(behind(name, last), sql`, `)})`;
     const rows: { row: Record<string, unknown> }[] = await rowsOf(
       tx,
       sql`select row_to_json(t) as row from ${sql.identifier(name)} t where ${from} order by ${columns} limit ${most}`,
@@ -125,21 +145,33 @@ function behind(name: TableName, row: Readonly<Record<string, unknown>>): SQL[] 
   return tables[name].map((column) => sql`${row[column]}`);
 }
 
-/** How rows of an older archive become rows of the next version: the entry at 1 leads from version 1 to version 2, and so on. */
-const upgrades: Readonly<Record<number, (name: string, row: Record<string, unknown>) => Record<string, unknown>>> = {};
+/**
+ * How rows of an older archive become rows of the next version: the entry at 1 leads from version 1 to
+ * version 2, and so on.
+ */
+const upgrades: Readonly<
+  Record<number, (name: string, row: Record<string, unknown>) => Record<string, unknown>>
+> = {};
 
 export interface ToRestore {
   /** Whether what is there may go; without it, only an empty database is filled. */
   readonly isReplacing: boolean;
-  /** What is wrong with a site as it was restored, in words; null: nothing. Asked of every site before anything is switched. */
+  /**
+   * What is wrong with a site as it was restored, in words; null: nothing. Asked of every site before
+   * anything is switched.
+   */
   readonly problemOf: (tx: Database, siteId: string) => Promise<string | null>;
 }
 
 /**
- * Fills the database from an archive, wholly or not at all, and tells all processes. Every site begins a new epoch, so that windows which
- * know the old one load it again.
+ * Fills the database from an archive, wholly or not at all, and tells all processes. Every site begins a new
+ * epoch, so that windows which know the old one load it again.
  */
-export async function readArchive(database: Database, from: Readable, { isReplacing, problemOf }: ToRestore): Promise<Result<Manifest>> {
+export async function readArchive(
+  database: Database,
+  from: Readable,
+  { isReplacing, problemOf }: ToRestore,
+): Promise<Result<Manifest>> {
   try {
     return ok(
       await database.transaction(async (tx) => {
@@ -153,12 +185,19 @@ export async function readArchive(database: Database, from: Readable, { isReplac
         );
         const manifest = await fillFrom(tx, from);
         for (const name of tableNames) {
-          const [found, said] = [await countOf(tx, name), manifest.rows[name] ?? 0];
-          if (found !== said) throw new Refused('badArchive', { problem: `it should hold ${said} rows of ${name}, but holds ${found}` });
+          const [found, declared] = [await countOf(tx, name), manifest.rows[name] ?? 0];
+          if (found !== declared)
+            throw new Refused('badArchive', {
+              problem: `it should hold ${declared} rows of ${name}, but holds ${found}`,
+            });
         }
-        for (const { id, key } of await rowsOf<{ id: string; key: string }>(tx, sql`select id, key from sites order by key`)) {
+        for (const { id, key } of await rowsOf<{ id: string; key: string }>(
+          tx,
+          sql`select id, key from sites order by key`,
+        )) {
           const problem = await problemOf(tx, id);
-          if (problem !== null) throw new Refused('badArchive', { problem: `the site “${key}” is damaged: ${problem}` });
+          if (problem !== null)
+            throw new Refused('badArchive', { problem: `the site “${key}” is damaged: ${problem}` });
         }
         await rowsOf(tx, sql`update sites set epoch = md5(random()::text)`);
         const notice: Notice = { kind: 'restored' };
@@ -185,8 +224,15 @@ class Refused extends Error {
 
 /** What gunzip, tar, JSON and the database say to a file that is broken; null for anything else. */
 function unreadable(error: unknown): Refused | null {
-  const { code = '', message = '', cause } = error as { code?: string; message?: string; cause?: { code?: string; message?: string } };
-  const isBroken = code.startsWith('Z_') || error instanceof SyntaxError || /tar|header|checksum|Unexpected end/i.test(message);
+  const {
+    code = '',
+    message = '',
+    cause,
+  } = error as { code?: string; message?: string; cause?: { code?: string; message?: string } };
+  const isBroken =
+    code.startsWith('Z_') ||
+    error instanceof SyntaxError ||
+    /tar|header|checksum|Unexpected end/i.test(message);
   const isUnfit = /^(?:22|23|42|54)/.test(cause?.code ?? '');
   return isBroken || isUnfit ? new Refused('badArchive', { problem: cause?.message ?? message }) : null;
 }
@@ -210,7 +256,10 @@ async function fillFrom(tx: Database, from: Readable): Promise<Manifest> {
 
 async function textOf(entry: Readable & { readonly header: Header }): Promise<string> {
   const { name, size = 0 } = entry.header;
-  if (size > LARGEST_ENTRY) throw new Refused('badArchive', { problem: `its part ${name} is larger than ${LARGEST_ENTRY / 1_048_576} MB` });
+  if (size > LARGEST_ENTRY)
+    throw new Refused('badArchive', {
+      problem: `its part ${name} is larger than ${LARGEST_ENTRY / 1_048_576} MB`,
+    });
   const pieces: Buffer[] = [];
   for await (const piece of entry) pieces.push(piece as Buffer);
   return Buffer.concat(pieces).toString('utf8');
@@ -218,8 +267,12 @@ async function textOf(entry: Readable & { readonly header: Header }): Promise<st
 
 function readManifest(name: string, text: string): Manifest {
   const found: unknown = name === MANIFEST ? JSON.parse(text) : null;
-  if (!isManifest(found)) throw new Refused('badArchive', { problem: `it should begin with ${MANIFEST}, which says its version and its rows` });
-  if (found.version > ARCHIVE_VERSION) throw new Refused('newerArchive', { version: found.version, known: ARCHIVE_VERSION });
+  if (!isManifest(found))
+    throw new Refused('badArchive', {
+      problem: `it should begin with ${MANIFEST}, which says its version and its rows`,
+    });
+  if (found.version > ARCHIVE_VERSION)
+    throw new Refused('newerArchive', { version: found.version, known: ARCHIVE_VERSION });
   return found;
 }
 
@@ -228,10 +281,15 @@ function isManifest(value: unknown): value is Manifest {
   const isCount = (one: unknown): boolean => Number.isSafeInteger(one) && (one as number) >= 0;
   if (format !== 'zorvik-archive' || typeof madeAt !== 'string') return false;
   if (!Number.isSafeInteger(version) || (version as number) < 1) return false;
-  return typeof rows === 'object' && rows !== null && !Array.isArray(rows) && Object.values(rows).every(isCount);
+  return (
+    typeof rows === 'object' && rows !== null && !Array.isArray(rows) && Object.values(rows).every(isCount)
+  );
 }
 
-/** No row of ours is nested as deep. Deeper ones exhaust the stack of whoever writes them as JSON, here and in the database. */
+/**
+ * No row of ours is nested as deep. Deeper ones exhaust the stack of whoever writes them as JSON, here and in
+ * the database.
+ */
 const DEEPEST = 100;
 
 function isTooDeep(row: unknown): boolean {
@@ -247,24 +305,31 @@ function isTooDeep(row: unknown): boolean {
 
 async function fillTable(tx: Database, path: string, text: string, version: number): Promise<void> {
   const [name = ''] = path.split('/');
-  if (!tableNames.includes(name as TableName)) throw new Refused('badArchive', { problem: `it has a part ${path}, which this Zorvik does not know` });
+  if (!tableNames.includes(name as TableName))
+    throw new Refused('badArchive', { problem: `it has a part ${path}, which this Zorvik does not know` });
   const rows = text
     .split('\n')
     .filter(Boolean)
     .map((line) => upgraded(name, rowOf(line, path), version));
   const table = sql.identifier(name);
-  await rowsOf(tx, sql`insert into ${table} select * from json_populate_recordset(null::${table}, ${JSON.stringify(rows)}::json)`);
+  await rowsOf(
+    tx,
+    sql`insert into ${table} select * from json_populate_recordset(null::${table}, ${JSON.stringify(rows)}::json)`,
+  );
 }
 
 function rowOf(line: string, path: string): Record<string, unknown> {
   const row: unknown = JSON.parse(line);
-  if (typeof row !== 'object' || row === null || Array.isArray(row)) throw new Refused('badArchive', { problem: `a line of ${path} is not a row` });
-  if (isTooDeep(row)) throw new Refused('badArchive', { problem: `a row of ${path} has more than ${DEEPEST} nested levels` });
+  if (typeof row !== 'object' || row === null || Array.isArray(row))
+    throw new Refused('badArchive', { problem: `a line of ${path} is not a row` });
+  if (isTooDeep(row))
+    throw new Refused('badArchive', { problem: `a row of ${path} has more than ${DEEPEST} nested levels` });
   return row as Record<string, unknown>;
 }
 
 function upgraded(name: string, row: Record<string, unknown>, version: number): Record<string, unknown> {
   let current = row;
-  for (let from = version; from < ARCHIVE_VERSION; from += 1) current = upgrades[from]?.(name, current) ?? current;
+  for (let from = version; from < ARCHIVE_VERSION; from += 1)
+    current = upgrades[from]?.(name, current) ?? current;
   return current;
 }

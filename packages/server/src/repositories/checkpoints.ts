@@ -14,11 +14,21 @@ export interface Checkpoint {
 
 export async function maybeCheckpoint(database: Database, siteId: string): Promise<Checkpoint | null> {
   const [row] = await database.select().from(checkpoints).where(eq(checkpoints.siteId, siteId));
-  return row === undefined ? null : { revision: row.revision, text: (await unpack(row.body)).toString('utf8') };
+  return row === undefined
+    ? null
+    : { revision: row.revision, text: (await unpack(row.body)).toString('utf8') };
 }
 
-/** The oldest revision that is among the latest `most` edits, or at most `days` older than the latest; null: the log is empty. */
-export async function oldestToKeep(database: Database, siteId: string, days: number, most: number): Promise<number | null> {
+/**
+ * The oldest revision that is among the latest `most` edits, or at most `days` older than the latest; null:
+ * the log is empty.
+ */
+export async function oldestToKeep(
+  database: Database,
+  siteId: string,
+  days: number,
+  most: number,
+): Promise<number | null> {
   const [row] = await rowsOf<{ oldest: number | null }>(
     database,
     sql`select min(e.revision)::int as oldest from edits e
@@ -29,9 +39,17 @@ export async function oldestToKeep(database: Database, siteId: string, days: num
 }
 
 /** Puts a document in the place of the log up to a revision. Refusals of that time go with it. */
-export async function putCheckpoint(database: Database, siteId: string, revision: number, body: Uint8Array): Promise<void> {
+export async function putCheckpoint(
+  database: Database,
+  siteId: string,
+  revision: number,
+  body: Uint8Array,
+): Promise<void> {
   await database.transaction(async (tx) => {
-    await tx.insert(checkpoints).values({ siteId, revision, body }).onConflictDoUpdate({ target: checkpoints.siteId, set: { revision, body } });
+    await tx
+      .insert(checkpoints)
+      .values({ siteId, revision, body })
+      .onConflictDoUpdate({ target: checkpoints.siteId, set: { revision, body } });
     await rowsOf(
       tx,
       sql`delete from refusals where site_id = ${siteId} and at <= (select max(at) from edits where site_id = ${siteId} and revision <= ${revision})`,

@@ -36,11 +36,19 @@ const summary = {
 };
 
 export async function listEditions(database: Database, siteId: string): Promise<EditionSummary[]> {
-  const rows = await database.select(summary).from(editions).where(eq(editions.siteId, siteId)).orderBy(desc(editions.number));
+  const rows = await database
+    .select(summary)
+    .from(editions)
+    .where(eq(editions.siteId, siteId))
+    .orderBy(desc(editions.number));
   return rows.map(inUtc);
 }
 
-export async function maybeEdition(database: Database, siteId: string, number: number): Promise<EditionSummary | null> {
+export async function maybeEdition(
+  database: Database,
+  siteId: string,
+  number: number,
+): Promise<EditionSummary | null> {
   const [row] = await database
     .select(summary)
     .from(editions)
@@ -53,11 +61,18 @@ function inUtc(row: EditionSummary): EditionSummary {
 }
 
 /** Keeps an edition; bytes that another edition holds already are not stored again. */
-export async function insertEdition(tx: Database, siteId: string, edition: EditionSummary, files: readonly (EditionFile | HeldFile)[]): Promise<void> {
+export async function insertEdition(
+  tx: Database,
+  siteId: string,
+  edition: EditionSummary,
+  files: readonly (EditionFile | HeldFile)[],
+): Promise<void> {
   await tx.insert(editions).values({ siteId, ...edition });
   for (const file of files) {
     const hash = 'hash' in file ? file.hash : await insertBlob(tx, Buffer.from(file.body, 'utf8'));
-    await tx.insert(editionFiles).values({ siteId, number: edition.number, path: file.path, type: file.type, hash });
+    await tx
+      .insert(editionFiles)
+      .values({ siteId, number: edition.number, path: file.path, type: file.type, hash });
   }
 }
 
@@ -79,7 +94,13 @@ export async function filesOf(database: Database, siteId: string, number: number
 }
 
 /** The key, id and current edition of a site as far as the public may know: null when it has none. */
-export async function currentEdition(database: Database, siteKey: string): Promise<{ siteId: string; number: number | null } | null> {
-  const [row] = await rowsOf<{ id: string; edition: number | null }>(database, sql`select id, edition from sites where key = ${siteKey}`);
+export async function currentEdition(
+  database: Database,
+  siteKey: string,
+): Promise<{ siteId: string; number: number | null } | null> {
+  const [row] = await rowsOf<{ id: string; edition: number | null }>(
+    database,
+    sql`select id, edition from sites where key = ${siteKey}`,
+  );
   return row === undefined ? null : { siteId: row.id, number: row.edition };
 }

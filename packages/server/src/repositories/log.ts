@@ -16,11 +16,21 @@ const HUGE = 100_000;
 const MOST_EDITS = 1000;
 
 const joined = and(eq(editBodies.siteId, edits.siteId), eq(editBodies.revision, edits.revision));
-const parsed = async (body: Uint8Array): Promise<Operation[]> => JSON.parse((await unpack(body)).toString('utf8')) as Operation[];
+const parsed = async (body: Uint8Array): Promise<Operation[]> =>
+  JSON.parse((await unpack(body)).toString('utf8')) as Operation[];
 
 /** `body`: the large operations, or what stands in for them. */
-async function readEdits(database: Database, where: SQL | undefined, body: SQL<Uint8Array | null> = sql`${editBodies.body}`): Promise<LoggedEdit[]> {
-  const rows = await database.select({ edit: edits, body }).from(edits).leftJoin(editBodies, joined).where(where).orderBy(asc(edits.revision));
+async function readEdits(
+  database: Database,
+  where: SQL | undefined,
+  body: SQL<Uint8Array | null> = sql`${editBodies.body}`,
+): Promise<LoggedEdit[]> {
+  const rows = await database
+    .select({ edit: edits, body })
+    .from(edits)
+    .leftJoin(editBodies, joined)
+    .where(where)
+    .orderBy(asc(edits.revision));
   return Promise.all(
     rows.map(async ({ edit: { siteId: _, operations, at, ...rest }, body: packed }) => ({
       ...rest,
@@ -36,8 +46,16 @@ export function editsSince(database: Database, siteId: string, since: number): P
 }
 
 /** Edits after a revision, up to another. */
-export function editsBetween(database: Database, siteId: string, since: number, until: number): Promise<LoggedEdit[]> {
-  return readEdits(database, and(eq(edits.siteId, siteId), gt(edits.revision, since), lte(edits.revision, until)));
+export function editsBetween(
+  database: Database,
+  siteId: string,
+  since: number,
+  until: number,
+): Promise<LoggedEdit[]> {
+  return readEdits(
+    database,
+    and(eq(edits.siteId, siteId), gt(edits.revision, since), lte(edits.revision, until)),
+  );
 }
 
 export async function editById(database: Database, siteId: string, id: Id): Promise<LoggedEdit | null> {
@@ -45,8 +63,15 @@ export async function editById(database: Database, siteId: string, id: Id): Prom
   return edit ?? null;
 }
 
-/** The same for a window, or null when the whole site is less to send, or the log does not go back that far. */
-export async function editsToSend(database: Database, siteId: string, since: number, revision: number): Promise<LoggedEdit[] | null> {
+/**
+ * The same for a window, or null when the whole site is less to send, or the log does not go back that far.
+ */
+export async function editsToSend(
+  database: Database,
+  siteId: string,
+  since: number,
+  revision: number,
+): Promise<LoggedEdit[] | null> {
   if (since >= revision) return [];
   if (revision - since > MOST_EDITS) return null;
   const [found] = await rowsOf<{ count: number; huge: number }>(
@@ -59,8 +84,16 @@ export async function editsToSend(database: Database, siteId: string, since: num
   return editsBetween(database, siteId, since, revision);
 }
 
-/** One session's edits after a revision, oldest first, the latest thousand. Those that are too large to send come without their operations. */
-export async function ownEdits(database: Database, siteId: string, session: Id, since: number): Promise<LoggedEdit[]> {
+/**
+ * One session's edits after a revision, oldest first, the latest thousand. Those that are too large to send
+ * come without their operations.
+ */
+export async function ownEdits(
+  database: Database,
+  siteId: string,
+  session: Id,
+  since: number,
+): Promise<LoggedEdit[]> {
   const where = and(eq(edits.siteId, siteId), eq(edits.session, session), gt(edits.revision, since));
   const unlessHuge = sql<Uint8Array | null>`case when octet_length(${editBodies.body}) > ${HUGE} then null else ${editBodies.body} end`;
   return (await readEdits(database, where, unlessHuge)).slice(-MOST_EDITS);
@@ -72,15 +105,25 @@ export interface LogBody {
   readonly packed: Uint8Array | null;
 }
 
-/** Compressing goes on in a thread of Node's own: begin it before the rows are written, and it takes no time. */
+/**
+ * Compressing goes on in a thread of Node's own: begin it before the rows are written, and it takes no time.
+ */
 export async function bodyOf({ operations }: Pick<LoggedEdit, 'operations'>): Promise<LogBody> {
   const text = JSON.stringify(operations);
-  return text.length > LARGE ? { text: null, packed: await pack(text, { level: 1 }) } : { text, packed: null };
+  return text.length > LARGE
+    ? { text: null, packed: await pack(text, { level: 1 }) }
+    : { text, packed: null };
 }
 
-export async function appendEdit(tx: Database, siteId: string, edit: Omit<LoggedEdit, 'operations'>, { text, packed }: LogBody): Promise<void> {
+export async function appendEdit(
+  tx: Database,
+  siteId: string,
+  edit: Omit<LoggedEdit, 'operations'>,
+  { text, packed }: LogBody,
+): Promise<void> {
   const { id, revision, version, base, session, group, undoes, at, actor } = edit;
-  // In SQL and not through the query builder: this and the row's revision are written with every edit, and building costs as much again.
+  // In SQL and not through the query builder: this and the row's revision are written with every edit, and
+  // building costs as much again.
   await rowsOf(
     tx,
     sql`insert into edits (site_id, revision, id, version, base, session, group_name, undoes, sentence, operations, at, actor)
@@ -89,7 +132,10 @@ export async function appendEdit(tx: Database, siteId: string, edit: Omit<Logged
   if (packed !== null) await tx.insert(editBodies).values({ siteId, revision, body: packed });
 }
 
-/** What is missing of a site's log between where it begins and the revision of its row, in words; null: nothing. */
+/**
+ * What is missing of a site's log between where it begins and the revision of its row, in words; null:
+ * nothing.
+ */
 export async function gapInLog(tx: Database, siteId: string): Promise<string | null> {
   const [found] = await rowsOf<{ revision: number; start: number; count: number; last: number | null }>(
     tx,
@@ -99,12 +145,21 @@ export async function gapInLog(tx: Database, siteId: string): Promise<string | n
   );
   if (found === undefined) return 'it has no row';
   const { revision, start, count, last } = found;
-  if ((last ?? start) !== revision) return `it is at revision ${revision}, but its log ends at ${last ?? start}`;
-  return count === revision - start ? null : `its log should have ${revision - start} edits after revision ${start}, but has ${count}`;
+  if ((last ?? start) !== revision)
+    return `it is at revision ${revision}, but its log ends at ${last ?? start}`;
+  return count === revision - start
+    ? null
+    : `its log should have ${revision - start} edits after revision ${start}, but has ${count}`;
 }
 
 /** Keeps that an edit was refused, for the case that it arrives again. */
-export async function keepRefusal(tx: Database, siteId: string, id: Id, refusal: Refusal, at: string): Promise<void> {
+export async function keepRefusal(
+  tx: Database,
+  siteId: string,
+  id: Id,
+  refusal: Refusal,
+  at: string,
+): Promise<void> {
   await rowsOf(
     tx,
     sql`insert into refusals (site_id, id, refusal, at) values (${siteId}, ${id}, ${JSON.stringify(refusal)}::jsonb, ${at}) on conflict do nothing`,
@@ -129,9 +184,21 @@ export interface HistoryPage {
   readonly next: number | null;
 }
 
-/** The log before a revision, latest first; with `about`, only edits that did something to the thing of that id. O(log) with it. */
-export async function historyBefore(database: Database, siteId: string, before: number, about: Id | null, most: number): Promise<HistoryPage> {
-  const named = about === null ? sql`true` : sql`(e.operations is null or position(${`"id": "${about}"`} in e.operations::text) > 0)`;
+/**
+ * The log before a revision, latest first; with `about`, only edits that did something to the thing of that
+ * id. O(log) with it.
+ */
+export async function historyBefore(
+  database: Database,
+  siteId: string,
+  before: number,
+  about: Id | null,
+  most: number,
+): Promise<HistoryPage> {
+  const named =
+    about === null
+      ? sql`true`
+      : sql`(e.operations is null or position(${`"id": "${about}"`} in e.operations::text) > 0)`;
   const rows = await rowsOf<HistoryLine & { large: boolean }>(
     database,
     sql`select e.id, e.revision::int as revision, e.at, e.actor, e.session, e.group_name as "group", e.undoes, e.sentence, e.operations is null as large

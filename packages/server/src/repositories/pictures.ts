@@ -19,7 +19,13 @@ interface ToStore {
 }
 
 /** Keeps the files of a picture; what is there already is kept once. */
-export async function insertPicture(tx: Database, siteId: string, file: string, files: readonly ToStore[], at: string): Promise<void> {
+export async function insertPicture(
+  tx: Database,
+  siteId: string,
+  file: string,
+  files: readonly ToStore[],
+  at: string,
+): Promise<void> {
   for (const { name, type, bytes } of files) {
     const hash = await insertBlob(tx, bytes);
     await tx
@@ -29,7 +35,11 @@ export async function insertPicture(tx: Database, siteId: string, file: string, 
   }
 }
 
-export async function maybePicture(database: Database, siteId: string, name: string): Promise<StoredPicture | null> {
+export async function maybePicture(
+  database: Database,
+  siteId: string,
+  name: string,
+): Promise<StoredPicture | null> {
   const [row] = await database
     .select({ type: pictures.type, body: blobs.body })
     .from(pictures)
@@ -39,7 +49,11 @@ export async function maybePicture(database: Database, siteId: string, name: str
 }
 
 /** The files of some pictures of a site, as an edition names them. */
-export async function pictureFiles(database: Database, siteId: string, files: readonly string[]): Promise<{ name: string; type: string; hash: string }[]> {
+export async function pictureFiles(
+  database: Database,
+  siteId: string,
+  files: readonly string[],
+): Promise<{ name: string; type: string; hash: string }[]> {
   if (files.length === 0) return [];
   return database
     .select({ name: pictures.name, type: pictures.type, hash: pictures.hash })
@@ -48,10 +62,15 @@ export async function pictureFiles(database: Database, siteId: string, files: re
 }
 
 /**
- * Removes pictures that were uploaded before a time and that neither the working copy, a preset, an edition nor the log names any more; gives how many. Bytes that nothing else
- * holds go with them. What the log names can still come back by undo.
+ * Removes pictures that were uploaded before a time and that neither the working copy, a preset, an edition
+ * nor the log names any more; gives how many. Bytes that nothing else holds go with them. What the log names
+ * can still come back by undo.
  */
-export async function removeUnusedPictures(database: Database, siteId: string, before: string): Promise<number> {
+export async function removeUnusedPictures(
+  database: Database,
+  siteId: string,
+  before: string,
+): Promise<number> {
   return database.transaction(async (tx) => {
     const unused = await rowsOf<{ file: string }>(
       tx,
@@ -62,7 +81,10 @@ export async function removeUnusedPictures(database: Database, siteId: string, b
           and not exists (select 1 from edits e where e.site_id = p.site_id and e.operations::text like '%' || p.file || '%')`,
     );
     if (unused.length === 0) return 0;
-    const large = await tx.select({ body: editBodies.body }).from(editBodies).where(eq(editBodies.siteId, siteId));
+    const large = await tx
+      .select({ body: editBodies.body })
+      .from(editBodies)
+      .where(eq(editBodies.siteId, siteId));
     const texts = await Promise.all(large.map(async ({ body }) => (await unpack(body)).toString('utf8')));
     const gone = unused.map(({ file }) => file).filter((file) => !texts.some((text) => text.includes(file)));
     if (gone.length === 0) return 0;

@@ -6,7 +6,10 @@ import { readings } from '../db/schema.ts';
 
 export async function planOf(database: Database, siteId: string): Promise<ReadingPlan | null> {
   const { address, pages, every, found, reason } = readings;
-  const [row] = await database.select({ address, pages, every, found, reason }).from(readings).where(eq(readings.siteId, siteId));
+  const [row] = await database
+    .select({ address, pages, every, found, reason })
+    .from(readings)
+    .where(eq(readings.siteId, siteId));
   return row ?? null;
 }
 
@@ -14,7 +17,11 @@ export async function planOf(database: Database, siteId: string): Promise<Readin
 export async function keepPlan(
   database: Database,
   siteId: string,
-  { address, pages, every }: { readonly address: string; readonly pages: number; readonly every?: ReadingRhythm },
+  {
+    address,
+    pages,
+    every,
+  }: { readonly address: string; readonly pages: number; readonly every?: ReadingRhythm },
 ): Promise<void> {
   const set = { address, pages, ...(every === undefined ? {} : { every }) };
   await database
@@ -23,19 +30,31 @@ export async function keepPlan(
     .onConflictDoUpdate({ target: readings.siteId, set });
 }
 
-/** Notes that a reading begins now, or that it ended with what it found or with the reason why it found nothing. */
+/**
+ * Notes that a reading begins now, or that it ended with what it found or with the reason why it found
+ * nothing.
+ */
 export async function noteReading(
   database: Database,
   siteId: string,
-  noted: { readonly begunAt: string } | { readonly found: ReadingPlan['found'] } | { readonly reason: string },
+  noted:
+    { readonly begunAt: string } | { readonly found: ReadingPlan['found'] } | { readonly reason: string },
 ): Promise<void> {
-  const set = 'begunAt' in noted ? noted : 'found' in noted ? { found: noted.found, reason: null } : { reason: noted.reason };
+  const set =
+    'begunAt' in noted
+      ? noted
+      : 'found' in noted
+        ? { found: noted.found, reason: null }
+        : { reason: noted.reason };
   await database.update(readings).set(set).where(eq(readings.siteId, siteId));
 }
 
 /** What was found is taken in. */
 export async function noteTaken(database: Database, siteId: string): Promise<void> {
-  await rowsOf(database, sql`update readings set found = found || '{"isTaken": true}'::jsonb where site_id = ${siteId} and found is not null`);
+  await rowsOf(
+    database,
+    sql`update readings set found = found || '{"isTaken": true}'::jsonb where site_id = ${siteId} and found is not null`,
+  );
 }
 
 export interface DueReading {
@@ -47,7 +66,10 @@ export interface DueReading {
 
 const HOURS: Readonly<Record<Exclude<ReadingRhythm, 'never'>, number>> = { hourly: 1, daily: 24 };
 
-/** Takes the readings whose time has come. Of several processes that share a database, one gets each: the row says when it was begun. */
+/**
+ * Takes the readings whose time has come. Of several processes that share a database, one gets each: the row
+ * says when it was begun.
+ */
 export async function takeDue(database: Database, now: Date): Promise<DueReading[]> {
   const hoursAgo = (hours: number): string => new Date(now.getTime() - hours * 3_600_000).toISOString();
   return rowsOf<DueReading>(

@@ -26,11 +26,17 @@ export async function listSites(database: Database): Promise<SiteSummary[]> {
 
 export async function maybeSite(database: Database, key: string): Promise<SiteHead | null> {
   const { id, epoch, revision, edition } = sites;
-  const [row] = await database.select({ id, key: sites.key, epoch, revision, edition }).from(sites).where(eq(sites.key, key));
+  const [row] = await database
+    .select({ id, key: sites.key, epoch, revision, edition })
+    .from(sites)
+    .where(eq(sites.key, key));
   return row ?? null;
 }
 
-/** A site's row, and what it has answered to an edit of that id already: the revision that it made, or why it was refused. */
+/**
+ * A site's row, and what it has answered to an edit of that id already: the revision that it made, or why it
+ * was refused.
+ */
 export interface LockedSite extends SiteHead {
   readonly known: number | null;
   readonly refused: Refusal | null;
@@ -38,7 +44,9 @@ export interface LockedSite extends SiteHead {
 
 /** The row of a site, held until the transaction ends. */
 export async function lockSite(tx: Database, key: string, edit: string | null): Promise<LockedSite | null> {
-  const [row] = await rowsOf<Omit<LockedSite, 'revision' | 'known'> & { revision: number | string; known: number | string | null }>(
+  const [row] = await rowsOf<
+    Omit<LockedSite, 'revision' | 'known'> & { revision: number | string; known: number | string | null }
+  >(
     tx,
     sql`select s.id, s.key, s.epoch, s.revision, s.edition,
           (select e.revision from edits e where e.site_id = s.id and e.id = ${edit}) as known,
@@ -46,7 +54,9 @@ export async function lockSite(tx: Database, key: string, edit: string | null): 
         from sites s where s.key = ${key} for update of s`,
   );
   // PostgreSQL's driver gives 8-byte integers as text; ours stay far below 2^53.
-  return row === undefined ? null : { ...row, revision: Number(row.revision), known: row.known === null ? null : Number(row.known) };
+  return row === undefined
+    ? null
+    : { ...row, revision: Number(row.revision), known: row.known === null ? null : Number(row.known) };
 }
 
 export async function insertSite(tx: Database, { id, key, ...facts }: Site): Promise<void> {
@@ -54,14 +64,28 @@ export async function insertSite(tx: Database, { id, key, ...facts }: Site): Pro
 }
 
 /** Raises the revision; all processes hear of it as soon as the transaction is committed, and only then. */
-export async function setRevision(tx: Database, { id, key }: Pick<SiteHead, 'id' | 'key'>, revision: number): Promise<void> {
+export async function setRevision(
+  tx: Database,
+  { id, key }: Pick<SiteHead, 'id' | 'key'>,
+  revision: number,
+): Promise<void> {
   const notice: Notice = { kind: 'site', site: key, revision };
-  await rowsOf(tx, sql`update sites set revision = ${revision} where id = ${id} returning pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
+  await rowsOf(
+    tx,
+    sql`update sites set revision = ${revision} where id = ${id} returning pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`,
+  );
 }
 
-export async function setEdition(tx: Database, { id, key }: Pick<SiteHead, 'id' | 'key'>, number: number): Promise<void> {
+export async function setEdition(
+  tx: Database,
+  { id, key }: Pick<SiteHead, 'id' | 'key'>,
+  number: number,
+): Promise<void> {
   const notice: Notice = { kind: 'edition', site: key, number };
-  await rowsOf(tx, sql`update sites set edition = ${number} where id = ${id} returning pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
+  await rowsOf(
+    tx,
+    sql`update sites set edition = ${number} where id = ${id} returning pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`,
+  );
 }
 
 /** Tells all processes, this one too. */
@@ -71,7 +95,10 @@ export async function notify(database: Database, notice: Notice): Promise<void> 
 
 /** What is known of a site besides its nodes. */
 export async function siteFacts(database: Database, id: string): Promise<Site> {
-  const [row] = await database.select({ id: sites.id, key: sites.key, facts: sites.facts }).from(sites).where(eq(sites.id, id));
+  const [row] = await database
+    .select({ id: sites.id, key: sites.key, facts: sites.facts })
+    .from(sites)
+    .where(eq(sites.id, id));
   if (row === undefined) throw new Error(`The site ${id} has no row.`);
   return { id: row.id, key: row.key, ...row.facts } as Site;
 }

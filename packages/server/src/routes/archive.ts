@@ -28,7 +28,9 @@ export function archiveRoutes(router: IRouter, deps: Deps): void {
     const leave = can(actor, 'archive');
     const wrong = leave.ok ? problemIn(checkQuery, request.query, 'the query') : leave.refusal;
     if (wrong !== null) return sendRefusal(response, wrong);
-    const restored = await restoreArchive(database, request, { isReplacing: request.query.replace === 'yes' });
+    const restored = await restoreArchive(database, request, {
+      isReplacing: request.query.replace === 'yes',
+    });
     if (!restored.ok) return sendRefusal(response, restored.refusal);
     const { madeAt, rows } = restored.value;
     response.set('Cache-Control', 'no-store').json({ madeAt, rows });

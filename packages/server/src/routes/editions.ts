@@ -19,10 +19,15 @@ export function editionRoutes(router: IRouter, deps: Deps): void {
     const head = await siteHead(deps, params.siteKey);
     if (!head.ok) return head;
     const number = Number(params.number);
-    const edition = Number.isInteger(number) && number > 0 && number < 2 ** 31 ? await maybeEdition(database, head.value.id, number) : null;
+    const edition =
+      Number.isInteger(number) && number > 0 && number < 2 ** 31
+        ? await maybeEdition(database, head.value.id, number)
+        : null;
     if (edition === null) return no(refusal('notThere', { what: 'edition', id: params.number ?? '' }));
     const files = await filesOf(database, head.value.id, number);
-    const menus = files.filter(({ type }) => type.startsWith('application/json')).map(({ bytes }) => JSON.parse(bytes.toString('utf8')) as MenuData);
+    const menus = files
+      .filter(({ type }) => type.startsWith('application/json'))
+      .map(({ bytes }) => JSON.parse(bytes.toString('utf8')) as MenuData);
     return ok({ edition, menus });
   });
 

@@ -13,13 +13,20 @@ const PAGE = 100;
 
 export function editRoutes(router: IRouter, deps: Deps): void {
   const { database, actor } = deps;
-  const sent = ({ epoch, revision, edits }: Saved) => ok({ epoch, revision, edits: [...edits], isCut: false });
+  const sent = ({ epoch, revision, edits }: Saved) =>
+    ok({ epoch, revision, edits: [...edits], isCut: false });
 
   serve(router, routes.readEdits, async ({ params, query }) => {
     const head = await siteHead(deps, params.siteKey);
     if (!head.ok) return head;
     const { id, epoch, revision } = head.value;
-    if (query.session !== undefined) return ok({ epoch, revision, edits: await ownEdits(database, id, query.session, query.since), isCut: false });
+    if (query.session !== undefined)
+      return ok({
+        epoch,
+        revision,
+        edits: await ownEdits(database, id, query.session, query.since),
+        isCut: false,
+      });
     const edits = await editsToSend(database, id, query.since, revision);
     return ok({ epoch, revision, edits: edits ?? [], isCut: edits === null });
   });
@@ -35,7 +42,13 @@ export function editRoutes(router: IRouter, deps: Deps): void {
     const head = await siteHead(deps, params.siteKey);
     if (!head.ok) return head;
     const { id, revision } = head.value;
-    const { lines, next } = await historyBefore(database, id, query.before ?? revision + 1, query.about ?? null, PAGE);
+    const { lines, next } = await historyBefore(
+      database,
+      id,
+      query.before ?? revision + 1,
+      query.about ?? null,
+      PAGE,
+    );
     return ok({ lines: [...lines], next });
   });
 

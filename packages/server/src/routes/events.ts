@@ -15,7 +15,10 @@ export function eventRoutes(router: IRouter, deps: Deps): void {
     const head = await siteHead(deps, params.siteKey);
     if (!head.ok) return head;
     const site = head.value.key;
-    await notify(database, isLeaving ? { kind: 'left', site, session: person.session } : { kind: 'here', site, person });
+    await notify(
+      database,
+      isLeaving ? { kind: 'left', site, session: person.session } : { kind: 'here', site, person },
+    );
     return ok({ people: presence.people(site) });
   });
 }

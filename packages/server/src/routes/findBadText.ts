@@ -1,8 +1,9 @@
 import { refusal, type Refusal } from '@zorvik/core';
 
 /**
- * Text that a database cannot keep as JSON: U+0000 (PostgreSQL, "JSON Types") and halves of surrogate pairs. The first such text in
- * a value, with its place; null when there is none. Explicit stack: depth cannot overflow.
+ * Text that a database cannot keep as JSON: U+0000 (PostgreSQL, "JSON Types") and halves of surrogate pairs.
+ * The first such text in a value, with its place; null when there is none. Explicit stack: depth cannot
+ * overflow.
  */
 export function findBadText(value: unknown): Refusal | null {
   const stack: { readonly value: unknown; readonly place: string }[] = [{ value, place: '' }];
@@ -18,7 +19,10 @@ export function findBadText(value: unknown): Refusal | null {
   return null;
 }
 
-/** `String.prototype.isWellFormed` is in Node 20, not yet in the ES2023 library that the types are checked with. */
+/**
+ * `String.prototype.isWellFormed` is in Node 20, not yet in the ES2023 library that the types are checked
+ * with.
+ */
 function isWellFormed(text: string): boolean {
   return !/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/.test(text);
 }

@@ -10,8 +10,8 @@ import { envelope, sendRefusal } from './sendRefusal.ts';
 const checkLine = checkStoredOf(ImportLineShape);
 
 /**
- * Sitemaps come as bytes. A file that cannot be read is refused before anything is stored; from then on the reply is a stream of
- * JSON lines that tells how far it is.
+ * Sitemaps come as bytes. A file that cannot be read is refused before anything is stored; from then on the
+ * reply is a stream of JSON lines that tells how far it is.
  */
 export function importRoutes(router: IRouter, deps: Deps): void {
   const readBytes = express.raw({ type: () => true, limit: deps.importLimit });
@@ -26,7 +26,15 @@ export function importRoutes(router: IRouter, deps: Deps): void {
     if (!facts.ok) return sendRefusal(response, facts.refusal);
     const lines = progressLines(response);
     const session = mintId('session', deps.random);
-    const made = await unlessStopped(makeSiteOfPages(deps, facts.value, { list, missing: 'keep', session, ...common, onWritten: lines.stored }));
+    const made = await unlessStopped(
+      makeSiteOfPages(deps, facts.value, {
+        list,
+        missing: 'keep',
+        session,
+        ...common,
+        onWritten: lines.stored,
+      }),
+    );
     if (made !== null) lines.end(facts.value.key, made);
   });
 
@@ -34,16 +42,33 @@ export function importRoutes(router: IRouter, deps: Deps): void {
     const list = await pageListOf(request, response, deps, 'importPages', checkImport);
     if (list === null) return;
     const siteKey = String(request.params.siteKey);
-    const { missing, session, name } = request.query as { missing: 'keep' | 'retire'; session: string; name?: string };
+    const { missing, session, name } = request.query as {
+      missing: 'keep' | 'retire';
+      session: string;
+      name?: string;
+    };
     const lines = progressLines(response);
-    const wanted = { list, missing, session, ...common, ...(name === undefined ? {} : { actor: name }), onWritten: lines.stored };
+    const wanted = {
+      list,
+      missing,
+      session,
+      ...common,
+      ...(name === undefined ? {} : { actor: name }),
+      onWritten: lines.stored,
+    };
     const read = await unlessStopped(importPageList(deps, siteKey, wanted));
     if (read !== null) lines.end(siteKey, read);
   });
 }
 
 /** The pages that a request brings; null when the request has been refused already. */
-async function pageListOf(request: Request, response: Response, { actor }: Deps, intent: Intent, checkQuery: ReturnType<typeof checkOf>) {
+async function pageListOf(
+  request: Request,
+  response: Response,
+  { actor }: Deps,
+  intent: Intent,
+  checkQuery: ReturnType<typeof checkOf>,
+) {
   const leave = can(actor, intent);
   const wrong = leave.ok ? problemIn(checkQuery, request.query, 'the query') : leave.refusal;
   if (wrong !== null) {
@@ -72,17 +97,26 @@ interface ProgressLines {
   readonly end: (site: string, result: Result<Imported>) => void;
 }
 
-/** The reply starts with the first line: what is refused before that is an ordinary refusal with its status. */
+/**
+ * The reply starts with the first line: what is refused before that is an ordinary refusal with its status.
+ */
 function progressLines(response: Response): ProgressLines {
   const write = (line: ImportLine): void => {
     const bad = problemIn(checkLine, line, 'the reply');
     if (bad !== null) throw new Error(bad.message);
-    if (!response.headersSent) response.status(201).set({ 'Content-Type': 'application/x-ndjson; charset=utf-8', 'Cache-Control': 'no-store, no-transform' });
+    if (!response.headersSent)
+      response
+        .status(201)
+        .set({
+          'Content-Type': 'application/x-ndjson; charset=utf-8',
+          'Cache-Control': 'no-store, no-transform',
+        });
     response.write(`${JSON.stringify(line)}\n`);
   };
   return {
     stored(stored, of) {
-      // Who stopped it, or closed the window, wants none of it: the transaction that this is called in is rolled back.
+      // Who stopped it, or closed the window, wants none of it: the transaction that this is called in is
+      // rolled back.
       if (response.destroyed) throw new Stopped();
       write({ stored, of });
     },

@@ -11,7 +11,8 @@ export function pictureRoutes(router: IRouter, deps: Deps): void {
   const { database, actor, now } = deps;
   const readBytes = express.raw({ type: () => true, limit: LARGEST_PICTURE_FILE });
   const tooLarge = (error: { type?: string }, _: Request, response: Response, next: NextFunction): void => {
-    if (error.type === 'entity.too.large') sendRefusal(response, refusal('notPicture', { problem: 'it is larger than 5 MB' }));
+    if (error.type === 'entity.too.large')
+      sendRefusal(response, refusal('notPicture', { problem: 'it is larger than 5 MB' }));
     else next(error);
   };
 
@@ -26,7 +27,9 @@ export function pictureRoutes(router: IRouter, deps: Deps): void {
       const made = await deps.pictures.make(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0));
       if (!made.ok) return sendRefusal(response, made.refusal);
       const { picture, files } = made.value;
-      await database.transaction((tx) => insertPicture(tx, head.value.id, picture.file, files, now().toISOString()));
+      await database.transaction((tx) =>
+        insertPicture(tx, head.value.id, picture.file, files, now().toISOString()),
+      );
       response.status(201).json(picture);
       return undefined;
     },
@@ -43,7 +46,7 @@ export function pictureRoutes(router: IRouter, deps: Deps): void {
       .set({
         'Content-Type': found.type,
         'Cache-Control': 'private, max-age=31536000, immutable',
-        // The live header's frame has no origin of its own.
+        // The live header's iframe has no origin of its own.
         'Cross-Origin-Resource-Policy': 'cross-origin',
         // A drawing that is looked at by itself is a picture, too, and no page.
         'Content-Security-Policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",

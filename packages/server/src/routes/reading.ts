@@ -1,5 +1,16 @@
 import type { IRouter } from 'express';
-import { can, EDIT_VERSION, kindOf, mintId, no, ok, refusal, type Edit, type Placing, type Result } from '@zorvik/core';
+import {
+  can,
+  EDIT_VERSION,
+  kindOf,
+  mintId,
+  no,
+  ok,
+  refusal,
+  type Edit,
+  type Placing,
+  type Result,
+} from '@zorvik/core';
 import { routes, type Reading } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
 import { currentSite } from '../editing/currentSite.ts';
@@ -21,9 +32,25 @@ export function readingRoutes(router: IRouter, deps: Deps, desk: ReadingDesk): v
     if (site === null) return no(refusal('unknownSite', { key: siteKey }));
     const plan = await planOf(deps.database, site.id);
     const reading = desk.of(siteKey);
-    if (reading === null) return ok({ state: 'none', address: '', read: 0, waiting: 0, reason: null, problems: [], plan, difference: null });
+    if (reading === null)
+      return ok({
+        state: 'none',
+        address: '',
+        read: 0,
+        waiting: 0,
+        reason: null,
+        problems: [],
+        plan,
+        difference: null,
+      });
     const { problems, ...progress } = reading.progress();
-    return ok({ ...progress, address: reading.origin, problems: [...problems], plan, difference: found === null ? null : differenceOf(found) });
+    return ok({
+      ...progress,
+      address: reading.origin,
+      problems: [...problems],
+      plan,
+      difference: found === null ? null : differenceOf(found),
+    });
   };
 
   serve(router, routes.startReading, async ({ params, body }) => {
@@ -36,7 +63,9 @@ export function readingRoutes(router: IRouter, deps: Deps, desk: ReadingDesk): v
 
   serve(router, routes.planOf, async ({ params }) => {
     const site = await maybeSite(deps.database, params.siteKey ?? '');
-    return site === null ? no(refusal('unknownSite', { key: params.siteKey ?? '' })) : ok({ plan: await planOf(deps.database, site.id) });
+    return site === null
+      ? no(refusal('unknownSite', { key: params.siteKey ?? '' }))
+      : ok({ plan: await planOf(deps.database, site.id) });
   });
 
   serve(router, routes.planReading, async ({ params, body }) => {
@@ -58,7 +87,13 @@ export function readingRoutes(router: IRouter, deps: Deps, desk: ReadingDesk): v
     if (reading?.progress().state !== 'done') return replyFor(siteKey);
     const current = await currentSite(deps, siteKey);
     if (!current.ok) return current;
-    return replyFor(siteKey, await desk.difference(current.value, reading, { trust: query.trust ?? null, missing: query.missing ?? 'retire' }));
+    return replyFor(
+      siteKey,
+      await desk.difference(current.value, reading, {
+        trust: query.trust ?? null,
+        missing: query.missing ?? 'retire',
+      }),
+    );
   });
 
   serve(router, routes.steerReading, async ({ params, body }) => {
@@ -87,7 +122,10 @@ export function readingRoutes(router: IRouter, deps: Deps, desk: ReadingDesk): v
     const current = await currentSite(deps, siteKey);
     if (!current.ok) return current;
     const { document, revision } = current.value.site;
-    const { diff } = await desk.difference(current.value, reading, { trust: body.trust ?? null, missing: body.missing });
+    const { diff } = await desk.difference(current.value, reading, {
+      trust: body.trust ?? null,
+      missing: body.missing,
+    });
     const { operation } = diff;
     if (operation.added.length + operation.changed.length + operation.moved.length === 0)
       return no(refusal('nothingReadNew', { count: reading.progress().read }));
@@ -104,8 +142,17 @@ export function readingRoutes(router: IRouter, deps: Deps, desk: ReadingDesk): v
     const saved = await saveEdit(deps, siteKey, edit, body.name ?? deps.actor.name);
     if (!saved.ok) return saved;
     desk.letGo(siteKey);
-    const changed = [...new Set([...operation.changed, ...operation.moved].map(({ id }) => id))].slice(0, MOST_CHANGED);
-    const found = { at: deps.now().toISOString(), isTaken: true, changed, read: reading.progress().read, ...countsOf(diff) };
+    const changed = [...new Set([...operation.changed, ...operation.moved].map(({ id }) => id))].slice(
+      0,
+      MOST_CHANGED,
+    );
+    const found = {
+      at: deps.now().toISOString(),
+      isTaken: true,
+      changed,
+      read: reading.progress().read,
+      ...countsOf(diff),
+    };
     await noteReading(deps.database, current.value.head.id, { found });
     await tellReading(deps.database, siteKey);
     return ok({ revision: saved.value.revision });
@@ -115,21 +162,39 @@ export function readingRoutes(router: IRouter, deps: Deps, desk: ReadingDesk): v
 function differenceOf({ tree, diff }: ReadDifference): Reading['difference'] {
   const placedBy: Record<string, number> = {};
   const titles = new Map(tree.map(({ address, title }) => [address, title]));
-  const nameOf = (address: string | null | undefined): string => (address == null ? 'the top' : (titles.get(address) ?? address));
+  const nameOf = (address: string | null | undefined): string =>
+    address == null ? 'the top' : (titles.get(address) ?? address);
   for (const { placing } of tree) placedBy[placing] = (placedBy[placing] ?? 0) + 1;
   const contradicting = tree.filter(({ otherwise }) => otherwise.length > 0);
   const contradictions = contradicting.slice(0, SAMPLES).flatMap(({ title, placing, above, otherwise }) => {
     const [other] = otherwise;
-    return other === undefined ? [] : [{ title, by: placing as Placing, under: nameOf(above[0]), other: other.by, otherUnder: nameOf(other.parent) }];
+    return other === undefined
+      ? []
+      : [
+          {
+            title,
+            by: placing as Placing,
+            under: nameOf(above[0]),
+            other: other.by,
+            otherUnder: nameOf(other.parent),
+          },
+        ];
   });
   const { added, renamed, moved, readdressed, gone } = diff;
-  const some = (list: readonly object[]): Record<string, string>[] => list.slice(0, SAMPLES).map((one) => ({ ...one }) as Record<string, string>);
+  const some = (list: readonly object[]): Record<string, string>[] =>
+    list.slice(0, SAMPLES).map((one) => ({ ...one }) as Record<string, string>);
   return {
     ...countsOf(diff),
     facts: diff.facts,
     placedBy,
     contradictions,
     contradicting: contradicting.length,
-    samples: { added: some(added), renamed: some(renamed), moved: some(moved), readdressed: some(readdressed), gone: some(gone) },
+    samples: {
+      added: some(added),
+      renamed: some(renamed),
+      moved: some(moved),
+      readdressed: some(readdressed),
+      gone: some(gone),
+    },
   };
 }

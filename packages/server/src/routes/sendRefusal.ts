@@ -3,7 +3,13 @@ import { catalogue, paramInWords, type Refusal } from '@zorvik/core';
 import type { ErrorEnvelope } from '@zorvik/contract';
 
 export function envelope({ code, message, params }: Refusal): ErrorEnvelope {
-  return { error: { code, message, params: Object.fromEntries(Object.entries(params).map(([name, value]) => [name, paramInWords(value)])) } };
+  return {
+    error: {
+      code,
+      message,
+      params: Object.fromEntries(Object.entries(params).map(([name, value]) => [name, paramInWords(value)])),
+    },
+  };
 }
 
 export function sendRefusal(response: Response, refusal: Refusal): void {

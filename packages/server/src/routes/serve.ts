@@ -12,10 +12,14 @@ export interface Asked<R extends Route> {
 }
 
 /**
- * Answers a route of the contract: checks query and body against its schemas, calls, checks the reply, sends it. A reply that does
- * not fit is our own bug and becomes a 500 that names the place in the log.
+ * Answers a route of the contract: checks query and body against its schemas, calls, checks the reply, sends
+ * it. A reply that does not fit is our own bug and becomes a 500 that names the place in the log.
  */
-export function serve<R extends Route>(router: IRouter, route: R, answer: (asked: Asked<R>) => Promise<Result<ReplyOf<R>>>): void {
+export function serve<R extends Route>(
+  router: IRouter,
+  route: R,
+  answer: (asked: Asked<R>) => Promise<Result<ReplyOf<R>>>,
+): void {
   const checkQuery = route.query === undefined ? null : checkOf(route.query);
   const checkBody = typeof route.body === 'object' ? checkOf(route.body) : null;
   const checkReply = checkStoredOf(route.reply);
@@ -28,7 +32,11 @@ export function serve<R extends Route>(router: IRouter, route: R, answer: (asked
       findBadText(request.params) ??
       findBadText(request.body);
     if (wrong !== null) return sendRefusal(response, wrong);
-    const result = await answer({ params: request.params as Record<string, string>, query: query as QueryOf<R>, body: request.body as BodyOf<R> });
+    const result = await answer({
+      params: request.params as Record<string, string>,
+      query: query as QueryOf<R>,
+      body: request.body as BodyOf<R>,
+    });
     if (!result.ok) return sendRefusal(response, result.refusal);
     const bad = problemIn(checkReply, result.value, 'the reply');
     if (bad !== null) throw new Error(bad.message);
@@ -38,19 +46,31 @@ export function serve<R extends Route>(router: IRouter, route: R, answer: (asked
   else router.post(route.path, listen);
 }
 
-/** Like `response.json`, without what that finds out anew each time: our answers are JSON in UTF-8 and have no tags. */
+/**
+ * Like `response.json`, without what that finds out anew each time: our answers are JSON in UTF-8 and have no
+ * tags.
+ */
 function sendJson(response: Response, status: number, value: unknown): void {
   const bytes = Buffer.from(JSON.stringify(value), 'utf8');
-  response.writeHead(status, { 'Content-Type': 'application/json; charset=utf-8', 'Content-Length': bytes.length, 'Cache-Control': 'no-store' }).end(bytes);
+  response
+    .writeHead(status, {
+      'Content-Type': 'application/json; charset=utf-8',
+      'Content-Length': bytes.length,
+      'Cache-Control': 'no-store',
+    })
+    .end(bytes);
 }
 
 /** Queries arrive as text; what the schema calls a whole number becomes one. */
 function numbered(query: Record<string, unknown>, schema: unknown): Record<string, unknown> {
-  const properties = (schema as { properties?: Record<string, { type?: string }> } | undefined)?.properties ?? {};
+  const properties =
+    (schema as { properties?: Record<string, { type?: string }> } | undefined)?.properties ?? {};
   return Object.fromEntries(
     Object.entries(query).map(([name, value]) => [
       name,
-      properties[name]?.type === 'integer' && typeof value === 'string' && /^\d+$/.test(value) ? Number(value) : value,
+      properties[name]?.type === 'integer' && typeof value === 'string' && /^\d+$/.test(value)
+        ? Number(value)
+        : value,
     ]),
   );
 }

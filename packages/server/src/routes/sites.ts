@@ -1,7 +1,17 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { IRouter, Request, Response } from 'express';
-import { can, FORMAT, no, ok, piecesOf, refusal, toStored, type Result, type SiteDocument } from '@zorvik/core';
+import {
+  can,
+  FORMAT,
+  no,
+  ok,
+  piecesOf,
+  refusal,
+  toStored,
+  type Result,
+  type SiteDocument,
+} from '@zorvik/core';
 import { routes, type SiteLine } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
 import { currentSite } from '../editing/currentSite.ts';
@@ -15,7 +25,9 @@ import { serve } from './serve.ts';
 export function siteRoutes(router: IRouter, deps: Deps): void {
   const { database, actor } = deps;
 
-  serve(router, routes.listSites, async () => ok({ sites: await listSites(database), standIn: deps.standIn, delivery: deps.deliveryAddress }));
+  serve(router, routes.listSites, async () =>
+    ok({ sites: await listSites(database), standIn: deps.standIn, delivery: deps.deliveryAddress }),
+  );
 
   serve(router, routes.makeSite, async ({ body }) => {
     const leave = can(actor, 'makeSite');
@@ -41,7 +53,10 @@ export function siteRoutes(router: IRouter, deps: Deps): void {
     const { head, site } = current.value;
     const edition = head.edition === null ? null : await maybeEdition(database, head.id, head.edition);
     response.set({ 'Content-Type': 'application/x-ndjson; charset=utf-8', 'Cache-Control': 'no-store' });
-    const lines = linesOf({ epoch: head.epoch, revision: head.revision, format: FORMAT, site: site.document.site, edition }, site.document);
+    const lines = linesOf(
+      { epoch: head.epoch, revision: head.revision, format: FORMAT, site: site.document.site, edition },
+      site.document,
+    );
     await pipeline(Readable.from(lines), response);
   });
 }

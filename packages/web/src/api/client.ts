@@ -1,9 +1,14 @@
 import { refusal, type Refusal } from '@zorvik/core';
 import type { BodyOf, ErrorEnvelope, QueryOf, ReplyOf, Route } from '@zorvik/contract';
 
-/** What came back: the reply, a refusal with its sentence, or nothing, since nobody answered, or who did cannot just now (`reason`). */
+/**
+ * What came back: the reply, a refusal with its sentence, or nothing, since nobody answered, or who did
+ * cannot just now (`reason`).
+ */
 export type Answer<T> =
-  { readonly kind: 'reply'; readonly value: T } | { readonly kind: 'refused'; readonly refusal: Refusal } | { readonly kind: 'away'; readonly reason?: string };
+  | { readonly kind: 'reply'; readonly value: T }
+  | { readonly kind: 'refused'; readonly refusal: Refusal }
+  | { readonly kind: 'away'; readonly reason?: string };
 
 export interface Asking<R extends Route> {
   readonly params?: Readonly<Record<string, string | number>>;
@@ -13,7 +18,10 @@ export interface Asking<R extends Route> {
 }
 
 /** Asks the server along a route of the contract. The only fetch of JSON in the editor. */
-export async function ask<R extends Route>(route: R, { params = {}, query, body, signal }: Asking<R> = {}): Promise<Answer<ReplyOf<R>>> {
+export async function ask<R extends Route>(
+  route: R,
+  { params = {}, query, body, signal }: Asking<R> = {},
+): Promise<Answer<ReplyOf<R>>> {
   const init: RequestInit = { method: route.method, ...(signal === undefined ? {} : { signal }) };
   if (body !== undefined) {
     init.body = JSON.stringify(body);
@@ -26,8 +34,14 @@ export async function ask<R extends Route>(route: R, { params = {}, query, body,
   return { kind: 'refused', refusal: refusalIn(value) };
 }
 
-/** What a person reads when an answer is no reply. `consequence` goes on from “No connection”: “nothing was changed”. */
-export function problemOf(answer: Exclude<Answer<unknown>, { readonly kind: 'reply' }>, consequence?: string): string {
+/**
+ * What a person reads when an answer is no reply. `consequence` goes on from “No connection”: “nothing was
+ * changed”.
+ */
+export function problemOf(
+  answer: Exclude<Answer<unknown>, { readonly kind: 'reply' }>,
+  consequence?: string,
+): string {
   if (answer.kind === 'refused') return answer.refusal.message;
   return `No connection${consequence === undefined ? '' : `, so ${consequence}`}. Try again in a moment.`;
 }
@@ -42,8 +56,14 @@ function awayFor(value: unknown): Answer<never> {
   return error === undefined ? { kind: 'away' } : { kind: 'away', reason: error.message };
 }
 
-export function addressOf(route: Route, params: Readonly<Record<string, string | number>>, query: unknown): string {
-  const path = route.path.replaceAll(/:(\w+)/g, (_, name: string) => encodeURIComponent(String(params[name])));
+export function addressOf(
+  route: Route,
+  params: Readonly<Record<string, string | number>>,
+  query: unknown,
+): string {
+  const path = route.path.replaceAll(/:(\w+)/g, (_, name: string) =>
+    encodeURIComponent(String(params[name])),
+  );
   const search = new URLSearchParams(
     Object.entries(query ?? {})
       .filter(([, value]) => value !== undefined)

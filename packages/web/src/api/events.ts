@@ -7,7 +7,10 @@ export interface EventHearer {
   readonly lost: () => void;
 }
 
-/** The server's event stream. The browser asks for a new one by itself when it breaks; where it gives up, so do we, a little later. */
+/**
+ * The server's event stream. The browser asks for a new one by itself when it breaks; where it gives up, so
+ * do we, a little later.
+ */
 export function openEvents({ hear, opened, lost }: EventHearer): () => void {
   if (typeof EventSource === 'undefined') return () => undefined;
   let source: EventSource | null = null;

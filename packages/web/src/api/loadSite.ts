@@ -15,19 +15,20 @@ const SLICE = 8;
 export async function loadSite(siteKey: string): Promise<Answer<LoadedSite>> {
   const response = await fetch(addressOf(routes.readSiteInPieces, { siteKey }, undefined)).catch(() => null);
   if (response === null || isAway(response)) return { kind: 'away' };
-  if (!response.ok || response.body === null) return { kind: 'refused', refusal: refusalIn(await response.json().catch(() => null)) };
+  if (!response.ok || response.body === null)
+    return { kind: 'refused', refusal: refusalIn(await response.json().catch(() => null)) };
   let document: SiteDocument | null = null;
   let head: Extract<SiteLine, { head: unknown }>['head'] | null = null;
   let isWhole = false;
   let begun = performance.now();
   try {
     for await (const line of linesOf(response.body)) {
-      const said = JSON.parse(line) as SiteLine;
-      if ('head' in said) {
-        ({ head } = said);
+      const parsed = JSON.parse(line) as SiteLine;
+      if ('head' in parsed) {
+        ({ head } = parsed);
         document = emptyOf(head.site, head.format);
-      } else if ('isWhole' in said) isWhole = true;
-      else if (document !== null) document = withPiece(document, said as DocumentPiece);
+      } else if ('isWhole' in parsed) isWhole = true;
+      else if (document !== null) document = withPiece(document, parsed as DocumentPiece);
       if (performance.now() - begun < SLICE) continue;
       await new Promise((done) => setTimeout(done));
       begun = performance.now();
@@ -37,5 +38,8 @@ export async function loadSite(siteKey: string): Promise<Answer<LoadedSite>> {
     return { kind: 'away' };
   }
   if (!isWhole || head === null || document === null) return { kind: 'away' };
-  return { kind: 'reply', value: { served: { epoch: head.epoch, revision: head.revision, document }, edition: head.edition } };
+  return {
+    kind: 'reply',
+    value: { served: { epoch: head.epoch, revision: head.revision, document }, edition: head.edition },
+  };
 }

@@ -29,15 +29,18 @@ const VERSION = 2;
 let opened: Promise<Opened | null> | null = null;
 let onOutdated: () => void = () => undefined;
 
-/** What happens when a newer version of the editor, in another tab, needs the outbox: this one lets go of it, and should be loaded anew. */
+/**
+ * What happens when a newer version of the editor, in another tab, needs the outbox: this one lets go of it,
+ * and should be loaded anew.
+ */
 export function whenOutdated(tell: () => void): void {
   onOutdated = tell;
 }
 
 /**
- * Edits that the server has not answered yet, kept by the browser for all of its tabs: a closed tab or a stopped server loses none of
- * them. They come out in the order in which they went in. Where the browser keeps nothing (a private window, a full disk), they are
- * kept in this tab's memory.
+ * Edits that the server has not answered yet, kept by the browser for all of its tabs: a closed tab or a
+ * stopped server loses none of them. They come out in the order in which they went in. Where the browser
+ * keeps nothing (a private window, a full disk), they are kept in this tab's memory.
  */
 function outbox(): Promise<Opened | null> {
   opened ??= openDB<OutboxSchema>('zorvik-outbox', VERSION, {
@@ -61,8 +64,9 @@ function outbox(): Promise<Opened | null> {
 }
 
 /**
- * What is put in while a window is going (typing that becomes an edit when it is hidden) is noted in localStorage as well, which is written at
- * once: a window that is loaded anew gives up what IndexedDB has not committed yet. Whoever opens the outbox next takes it in.
+ * What is put in while a window is going (typing that becomes an edit when it is hidden) is noted in
+ * localStorage as well, which is written at once: a window that is loaded anew gives up what IndexedDB has
+ * not committed yet. Whoever opens the outbox next takes it in.
  */
 const LATE = 'zorvik-late ';
 
@@ -151,7 +155,8 @@ export async function replaceInOutbox(posted: Posted): Promise<void> {
   inMemory = inMemory.map((one) => (one.edit.id === posted.edit.id ? posted : one));
   const transaction = (await outbox())?.transaction('edits', 'readwrite');
   if (transaction === undefined) return;
-  for await (const cursor of transaction.store) if (cursor.value.edit.id === posted.edit.id) await cursor.update(posted);
+  for await (const cursor of transaction.store)
+    if (cursor.value.edit.id === posted.edit.id) await cursor.update(posted);
   await transaction.done;
 }
 
@@ -166,13 +171,19 @@ export async function countInOutbox(): Promise<number> {
 }
 
 export async function keepRefused(refused: RefusedEdit): Promise<void> {
-  const key = await (await outbox())?.put('refused', { ...refused, id: refused.edit.id }).catch(() => undefined);
+  const key = await (
+    await outbox()
+  )
+    ?.put('refused', { ...refused, id: refused.edit.id })
+    .catch(() => undefined);
   if (key === undefined) refusedInMemory.push(refused);
 }
 
 export async function refusedAt(siteKey: string): Promise<RefusedEdit[]> {
   const kept = (await (await outbox())?.getAllFromIndex('refused', 'bySite', siteKey)) ?? [];
-  return [...kept, ...refusedInMemory.filter((one) => one.siteKey === siteKey)].sort((a, b) => (a.at < b.at ? -1 : 1));
+  return [...kept, ...refusedInMemory.filter((one) => one.siteKey === siteKey)].sort((a, b) =>
+    a.at < b.at ? -1 : 1,
+  );
 }
 
 export async function putAwayRefused(id: Id): Promise<void> {

@@ -1,6 +1,13 @@
 import { routes } from '@zorvik/contract';
 import { ask } from './client.ts';
-import { countInOutbox, firstInOutbox, keepRefused, replaceInOutbox, takeFromOutbox, type Posted } from './outbox.ts';
+import {
+  countInOutbox,
+  firstInOutbox,
+  keepRefused,
+  replaceInOutbox,
+  takeFromOutbox,
+  type Posted,
+} from './outbox.ts';
 import { openEvents } from './events.ts';
 import type { Tabs } from './tabs.ts';
 
@@ -16,9 +23,9 @@ export interface PostmanChoices {
 }
 
 /**
- * Sends what is in the outbox, in its order and one at a time, and hears the server, for all tabs of the browser: whichever tab holds
- * the lock does it, and when that is closed, another takes over. An edit leaves the outbox only when the server has answered it; sent
- * twice, it gets the same answer. Gives what stops it.
+ * Sends what is in the outbox, in its order and one at a time, and hears the server, for all tabs of the
+ * browser: whichever tab holds the lock does it, and when that is closed, another takes over. An edit leaves
+ * the outbox only when the server has answered it; sent twice, it gets the same answer. Gives what stops it.
  */
 export function startPostman(tabs: Tabs, { knownRevision }: PostmanChoices): () => void {
   const over = new AbortController();
@@ -53,7 +60,8 @@ export function startPostman(tabs: Tabs, { knownRevision }: PostmanChoices): () 
     });
     const closeEvents = openEvents({
       hear: (news) => tabs.tell({ kind: 'news', news }),
-      // What was told while nobody heard is lost: everybody looks. And a postman before this one may have said that the server is away.
+      // What was told while nobody heard is lost: everybody looks. And a postman before this one may have
+      // said that the server is away.
       opened: () => {
         tabs.tell({ kind: 'news', news: { kind: 'missed' } });
         void tellServer(null).then(() => wake());
@@ -88,8 +96,10 @@ export function startPostman(tabs: Tabs, { knownRevision }: PostmanChoices): () 
       await tellServer(awaySince ?? new Date().toISOString(), answer.reason ?? null);
       return false;
     }
-    // A failure of the server's own is no answer: nothing was changed. But one edit that fails for ever must not hold up the others.
-    if (answer.kind === 'refused' && answer.refusal.code === 'bug' && (failures += 1) < MOST_FAILURES) return false;
+    // A failure of the server's own is no answer: nothing was changed. But one edit that fails for ever must
+    // not hold up the others.
+    if (answer.kind === 'refused' && answer.refusal.code === 'bug' && (failures += 1) < MOST_FAILURES)
+      return false;
     failures = 0;
     if (awaySince !== null) await tellServer(null);
     if (answer.kind === 'refused' && answer.refusal.code === 'otherHistory') return startAnew(posted);
@@ -104,9 +114,15 @@ export function startPostman(tabs: Tabs, { knownRevision }: PostmanChoices): () 
     return true;
   }
 
-  /** The site was restored: the edit is tried on what is there now, and not led through a history that is another one. */
+  /**
+   * The site was restored: the edit is tried on what is there now, and not led through a history that is
+   * another one.
+   */
   async function startAnew(posted: Posted): Promise<boolean> {
-    const head = await ask(routes.readEdits, { params: { siteKey: posted.siteKey }, query: { since: Number.MAX_SAFE_INTEGER } });
+    const head = await ask(routes.readEdits, {
+      params: { siteKey: posted.siteKey },
+      query: { since: Number.MAX_SAFE_INTEGER },
+    });
     if (head.kind !== 'reply') return false;
     const { epoch, revision } = head.value;
     await replaceInOutbox({ ...posted, epoch, edit: { ...posted.edit, base: revision } });
@@ -115,7 +131,8 @@ export function startPostman(tabs: Tabs, { knownRevision }: PostmanChoices): () 
   }
 
   const locks = (navigator as Partial<Navigator>).locks;
-  const started = locks === undefined ? work() : locks.request('zorvik-postman', { signal: over.signal }, work);
+  const started =
+    locks === undefined ? work() : locks.request('zorvik-postman', { signal: over.signal }, work);
   started.catch((error: unknown) => {
     if (!over.signal.aborted) throw error;
   });

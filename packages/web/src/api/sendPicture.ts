@@ -4,9 +4,13 @@ import { addressOf, refusalIn } from './client.ts';
 
 /** Sends a picture to be kept with a site; gives it as a part names it, or why it is refused. */
 export async function sendPicture(siteKey: string, file: Blob): Promise<Result<Picture>> {
-  const init: RequestInit = { method: 'POST', headers: { 'Content-Type': 'application/octet-stream' }, body: file };
+  const init: RequestInit = {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/octet-stream' },
+    body: file,
+  };
   const reply = await fetch(addressOf(routes.addPicture, { siteKey }, undefined), init).catch(() => null);
   if (reply === null) return no(refusal('serverAway'));
-  const said = (await reply.json().catch(() => null)) as unknown;
-  return reply.ok ? ok(said as Picture) : no(refusalIn(said));
+  const parsed = (await reply.json().catch(() => null)) as unknown;
+  return reply.ok ? ok(parsed as Picture) : no(refusalIn(parsed));
 }

@@ -1,7 +1,10 @@
 import type { Id, LoggedEdit, Refusal } from '@zorvik/core';
 import type { ServerMessage } from '@zorvik/contract';
 
-/** What the tabs of a browser tell one another. One of them, the postman, sends for all and hears the server for all. */
+/**
+ * What the tabs of a browser tell one another. One of them, the postman, sends for all and hears the server
+ * for all.
+ */
 export type TabMessage =
   /** Something was put into the outbox. */
   | { readonly kind: 'put' }
@@ -21,7 +24,12 @@ export type TabMessage =
   /** The site was restored from a backup: what was known of its revisions means nothing. */
   | { readonly kind: 'restored'; readonly siteKey: string }
   /** Since when the server has not answered, ISO 8601; null: it does. */
-  | { readonly kind: 'server'; readonly awaySince: string | null; readonly reason: string | null; readonly waiting: number }
+  | {
+      readonly kind: 'server';
+      readonly awaySince: string | null;
+      readonly reason: string | null;
+      readonly waiting: number;
+    }
   | { readonly kind: 'news'; readonly news: ServerMessage };
 
 export interface Tabs {

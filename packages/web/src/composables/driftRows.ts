@@ -1,4 +1,14 @@
-import { childrenOf, faceOf, labelOf, nodeAt, preorder, spotInOrder, type Finding, type Id, type SiteDocument } from '@zorvik/core';
+import {
+  childrenOf,
+  faceOf,
+  labelOf,
+  nodeAt,
+  preorder,
+  spotInOrder,
+  type Finding,
+  type Id,
+  type SiteDocument,
+} from '@zorvik/core';
 
 /** One row on either side of the comparison. */
 export interface DriftRow {
@@ -22,8 +32,16 @@ export interface DriftPicture {
   readonly lines: readonly DriftLine[];
 }
 
-/** The pages that a menu carries beside its items, with what joins them. O(items + siblings of the pages they lead to). */
-export function driftPicture(stored: SiteDocument, document: SiteDocument, menu: Id, findings: readonly Finding[]): DriftPicture {
+/**
+ * The pages that a menu carries beside its items, with what joins them. O(items + siblings of the pages they
+ * lead to).
+ */
+export function driftPicture(
+  stored: SiteDocument,
+  document: SiteDocument,
+  menu: Id,
+  findings: readonly Finding[],
+): DriftPicture {
   const byItem = new Map<Id, Finding>();
   const byPage = new Map<Id, Finding>();
   for (const finding of findings) {
@@ -60,11 +78,23 @@ function pageOf(document: SiteDocument, id: Id): Id | null {
   return destination.kind === 'page' ? destination.page : null;
 }
 
-function itemRows(stored: SiteDocument, document: SiteDocument, menu: Id, byItem: ReadonlyMap<Id, Finding>, byPage: ReadonlyMap<Id, Finding>): DriftRow[] {
+function itemRows(
+  stored: SiteDocument,
+  document: SiteDocument,
+  menu: Id,
+  byItem: ReadonlyMap<Id, Finding>,
+  byPage: ReadonlyMap<Id, Finding>,
+): DriftRow[] {
   const rows: DriftRow[] = [];
   const below = (id: Id): Iterable<Id> => childrenOf(document.items, id);
   for (const { node, depth } of preorder<Id>(below(menu), below)) {
-    rows.push({ key: node, id: node, depth, label: labelOf(document, nodeAt(document.items, node)), finding: byItem.get(node) ?? null });
+    rows.push({
+      key: node,
+      id: node,
+      depth,
+      label: labelOf(document, nodeAt(document.items, node)),
+      finding: byItem.get(node) ?? null,
+    });
   }
   // What would come stands where it would go, with all below the one before it.
   for (const [page, finding] of byPage) {
@@ -72,13 +102,24 @@ function itemRows(stored: SiteDocument, document: SiteDocument, menu: Id, byItem
     const parent = rows.findIndex(({ id }) => id === finding.at);
     const depth = finding.at === menu ? 0 : (rows[parent]?.depth ?? 0) + 1;
     let at = after === null ? parent + 1 : rows.findIndex(({ id }) => id === after) + 1;
-    if (after !== null) while ((rows[at]?.depth ?? -1) > depth || (rows[at]?.id === null && rows[at]?.depth === depth)) at += 1;
-    rows.splice(at, 0, { key: `new ${page}`, id: null, depth, label: nodeAt(document.pages, page).title, finding });
+    if (after !== null)
+      while ((rows[at]?.depth ?? -1) > depth || (rows[at]?.id === null && rows[at]?.depth === depth)) at += 1;
+    rows.splice(at, 0, {
+      key: `new ${page}`,
+      id: null,
+      depth,
+      label: nodeAt(document.pages, page).title,
+      finding,
+    });
   }
   return rows;
 }
 
-function pageRows(document: SiteDocument, wanted: ReadonlySet<Id>, byPage: ReadonlyMap<Id, Finding>): DriftRow[] {
+function pageRows(
+  document: SiteDocument,
+  wanted: ReadonlySet<Id>,
+  byPage: ReadonlyMap<Id, Finding>,
+): DriftRow[] {
   const { pages, site } = document;
   const seen = new Set<Id>();
   const childrenWanted = new Map<Id, Set<Id>>();
@@ -96,13 +137,15 @@ function pageRows(document: SiteDocument, wanted: ReadonlySet<Id>, byPage: Reado
   const push = (parent: Id, depth: number): void => {
     const siblings = childrenWanted.get(parent);
     if (siblings === undefined) return;
-    for (const id of [...childrenOf(pages, parent)].filter((one) => siblings.has(one)).reverse()) stack.push({ id, depth });
+    for (const id of [...childrenOf(pages, parent)].filter((one) => siblings.has(one)).reverse())
+      stack.push({ id, depth });
   };
   push(site.id, 0);
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
     const { id, depth } = next;
     const isShown = wanted.has(id);
-    if (isShown) rows.push({ key: id, id, depth, label: nodeAt(pages, id).title, finding: byPage.get(id) ?? null });
+    if (isShown)
+      rows.push({ key: id, id, depth, label: nodeAt(pages, id).title, finding: byPage.get(id) ?? null });
     push(id, isShown ? depth + 1 : depth);
   }
   return rows;

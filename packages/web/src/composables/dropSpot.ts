@@ -36,7 +36,8 @@ export function dropSpot(document: SiteDocument, { root, rows, dragged, gap, dep
 }
 
 function spotAt(document: SiteDocument, prev: OutlineRow, depth: number): Spot {
-  if (depth > prev.depth) return { parent: prev.id, after: prev.isFolded ? childrenOf(document.items, prev.id).last() : null };
+  if (depth > prev.depth)
+    return { parent: prev.id, after: prev.isFolded ? childrenOf(document.items, prev.id).last() : null };
   let sibling = prev.item;
   for (let at = prev.depth; at > depth; at -= 1) {
     const outer = document.items.nodes.get(sibling.parent);

@@ -2,7 +2,7 @@ import { inWords, type Sentence } from '@zorvik/core';
 import type { HistoryLine } from '@zorvik/contract';
 
 /** One thing that somebody did, as it is told: an edit, or a burst of them. */
-export interface Told {
+export interface HistoryEntry {
   readonly id: string;
   /** The site was so after this revision. */
   readonly revision: number;
@@ -12,22 +12,39 @@ export interface Told {
   readonly time: string;
 }
 
-export interface ToldDay {
+export interface HistoryDay {
   readonly day: string;
-  readonly told: readonly Told[];
+  readonly entries: readonly HistoryEntry[];
 }
 
-/** The lines of a history, latest first, by day; bursts are told once. `clock` and `calendar` word a moment as the person reads it. */
-export function historyDays(lines: readonly HistoryLine[], session: string, clock: (at: Date) => string, calendar: (at: Date) => string): ToldDay[] {
-  const days: { day: string; told: Told[] }[] = [];
+/**
+ * The lines of a history, latest first, by day; bursts are told once. `clock` and `calendar` word a moment as
+ * the person reads it.
+ */
+export function historyDays(
+  lines: readonly HistoryLine[],
+  session: string,
+  clock: (at: Date) => string,
+  calendar: (at: Date) => string,
+): HistoryDay[] {
+  const days: { day: string; entries: HistoryEntry[] }[] = [];
   for (const burst of bursts(lines)) {
     const [last] = burst;
     if (last === undefined) continue;
     const at = new Date(last.at);
     const day = calendar(at);
-    if (days.at(-1)?.day !== day) days.push({ day, told: [] });
+    if (days.at(-1)?.day !== day) days.push({ day, entries: [] });
     const { id, revision, actor: who } = last;
-    days.at(-1)?.told.push({ id, revision, words: wordsOf(burst), who, isMine: last.session === session, time: clock(at) });
+    days
+      .at(-1)
+      ?.entries.push({
+        id,
+        revision,
+        words: wordsOf(burst),
+        who,
+        isMine: last.session === session,
+        time: clock(at),
+      });
   }
   return days;
 }
@@ -49,8 +66,14 @@ function wordsOf(burst: readonly HistoryLine[]): string {
   const first = burst.at(-1);
   if (last === undefined || first === undefined) return '';
   if (burst.length === 1) return inWords(last.sentence);
-  if (burst.every((line) => inWords(line.sentence) === inWords(last.sentence))) return `${inWords(last.sentence)}, ${burst.length} times`;
-  const isTyping = burst.every(({ sentence }) => sentence.code === last.sentence.code && 'was' in sentence.params);
-  const whole: Sentence = { ...last.sentence, params: { ...last.sentence.params, was: first.sentence.params.was ?? '' } };
+  if (burst.every((line) => inWords(line.sentence) === inWords(last.sentence)))
+    return `${inWords(last.sentence)}, ${burst.length} times`;
+  const isTyping = burst.every(
+    ({ sentence }) => sentence.code === last.sentence.code && 'was' in sentence.params,
+  );
+  const whole: Sentence = {
+    ...last.sentence,
+    params: { ...last.sentence.params, was: first.sentence.params.was ?? '' },
+  };
   return isTyping ? inWords(whole) : `${inWords(last.sentence)}, and ${burst.length - 1} more`;
 }

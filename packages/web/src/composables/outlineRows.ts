@@ -16,10 +16,16 @@ export interface OutlineRow {
 /** The rows of a menu from top to bottom. O(visible items). */
 export function outlineRows(document: SiteDocument, menu: Id, folded: ReadonlySet<Id>): OutlineRow[] {
   const rows: OutlineRow[] = [];
-  const stack: { readonly id: Id; readonly depth: number; readonly place: number; readonly siblings: number }[] = [];
+  const stack: {
+    readonly id: Id;
+    readonly depth: number;
+    readonly place: number;
+    readonly siblings: number;
+  }[] = [];
   const push = (parent: Id, depth: number): void => {
     const children = [...childrenOf(document.items, parent)];
-    for (let at = children.length - 1; at >= 0; at -= 1) stack.push({ id: children[at] as Id, depth, place: at + 1, siblings: children.length });
+    for (let at = children.length - 1; at >= 0; at -= 1)
+      stack.push({ id: children[at] as Id, depth, place: at + 1, siblings: children.length });
   };
   push(menu, 0);
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
@@ -31,8 +37,15 @@ export function outlineRows(document: SiteDocument, menu: Id, folded: ReadonlySe
   return rows;
 }
 
-/** Above which of the rows below `root` a new item at a spot is typed, and how deep; null: that is not among them. */
-export function typingPlace(rows: readonly OutlineRow[], root: Id, { parent, after }: Spot): { readonly at: number; readonly depth: number } | null {
+/**
+ * Above which of the rows below `root` a new item at a spot is typed, and how deep; null: that is not among
+ * them.
+ */
+export function typingPlace(
+  rows: readonly OutlineRow[],
+  root: Id,
+  { parent, after }: Spot,
+): { readonly at: number; readonly depth: number } | null {
   if (after === null && parent === root) return { at: 0, depth: 0 };
   const at = rows.findIndex(({ id }) => id === (after ?? parent));
   const row = rows[at];

@@ -1,4 +1,12 @@
-import { childrenOf, exceptionWords, faceOf, nodeAt, preorder, type Id, type SiteDocument } from '@zorvik/core';
+import {
+  childrenOf,
+  exceptionWords,
+  faceOf,
+  nodeAt,
+  preorder,
+  type Id,
+  type SiteDocument,
+} from '@zorvik/core';
 
 /** One item that leads to a page. */
 export interface PagePlace {
@@ -10,10 +18,14 @@ export interface PagePlace {
   readonly words: readonly string[];
 }
 
-let last: { readonly of: readonly unknown[]; readonly places: ReadonlyMap<Id, readonly PagePlace[]> } | null = null;
+let last: { readonly of: readonly unknown[]; readonly places: ReadonlyMap<Id, readonly PagePlace[]> } | null =
+  null;
 
 /** Where each page appears in the menus, in their order. O(items) once for each state of them. */
-export function pagePlaces(stored: SiteDocument, document: SiteDocument): ReadonlyMap<Id, readonly PagePlace[]> {
+export function pagePlaces(
+  stored: SiteDocument,
+  document: SiteDocument,
+): ReadonlyMap<Id, readonly PagePlace[]> {
   const of = [document.items, document.sharedLinks, document.menus];
   if (last?.of.every((one, at) => one === of[at]) === true) return last.places;
   const places = new Map<Id, PagePlace[]>();
@@ -25,7 +37,11 @@ export function pagePlaces(stored: SiteDocument, document: SiteDocument): Readon
       if (face.destination.kind !== 'page') continue;
       const isFollowed = shown.exception !== undefined;
       const words = [
-        ...(isFollowed ? ['followed', ...exceptionWords(stored, item)] : face.label === null ? [] : ['own label']),
+        ...(isFollowed
+          ? ['followed', ...exceptionWords(stored, item)]
+          : face.label === null
+            ? []
+            : ['own label']),
         ...(face.heldBack === true ? ['unpublished'] : []),
         ...(face.hiddenOn === undefined ? [] : [`not on ${face.hiddenOn.join(', ')}`]),
       ];

@@ -11,14 +11,27 @@ export interface PageRow {
 }
 
 /** The rows of the page tree from top to bottom: what is unfolded, or what a search found. O(rows). */
-export function pageRows(document: SiteDocument, unfolded: ReadonlySet<Id>, typed: string, isWanted: ((page: Page) => boolean) | null = null): PageRow[] {
+export function pageRows(
+  document: SiteDocument,
+  unfolded: ReadonlySet<Id>,
+  typed: string,
+  isWanted: ((page: Page) => boolean) | null = null,
+): PageRow[] {
   const row = (id: Id, depth: number): PageRow => {
     const childCount = childrenOf(document.pages, id).size;
-    return { id, page: nodeAt(document.pages, id), depth, childCount, isUnfolded: childCount > 0 && unfolded.has(id) };
+    return {
+      id,
+      page: nodeAt(document.pages, id),
+      depth,
+      childCount,
+      isUnfolded: childCount > 0 && unfolded.has(id),
+    };
   };
   if (typed.trim() !== '' || isWanted !== null) {
     const found = typed.trim() === '' ? storedOrder(document, 'pages') : searchPages(document, typed);
-    return [...found].filter((page) => isWanted === null || isWanted(page)).map(({ id }) => ({ ...row(id, 0), childCount: 0 }));
+    return [...found]
+      .filter((page) => isWanted === null || isWanted(page))
+      .map(({ id }) => ({ ...row(id, 0), childCount: 0 }));
   }
   const rows: PageRow[] = [];
   const stack = [...childrenOf(document.pages, document.site.id)].reverse().map((id) => row(id, 0));

@@ -24,5 +24,7 @@ export function pageUse(document: SiteDocument): PageUse {
 
 /** The names of the menus that lead to a page, with how often where that is more than once. */
 export function whereUsed(document: SiteDocument, page: Id): string[] {
-  return [...(pageUse(document).get(page) ?? [])].map(([menu, count]) => `${document.menus.nodes.get(menu)?.name ?? ''}${count > 1 ? ` ×${count}` : ''}`);
+  return [...(pageUse(document).get(page) ?? [])].map(
+    ([menu, count]) => `${document.menus.nodes.get(menu)?.name ?? ''}${count > 1 ? ` ×${count}` : ''}`,
+  );
 }

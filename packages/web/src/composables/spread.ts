@@ -4,13 +4,18 @@ import { outlineRows, typingPlace, type OutlineRow } from './outlineRows.ts';
 import { ROW_HEIGHT } from './useVirtualRows.ts';
 import type { Area } from './useRubberBand.ts';
 
-/** Sizes in px: the least and the most width of a column, how far a level is indented, and what is above the row of the bar's entries. */
+/**
+ * Sizes in px: the least and the most width of a column, how far a level is indented, and what is above the
+ * row of the bar's entries.
+ */
 export const COLUMN = 208;
 const WIDEST_COLUMN = 320;
 export const INSET = 16;
 export const HEAD = 14;
 
-/** The width of each column: they share what the window has, so that labels are not cut while room is left. */
+/**
+ * The width of each column: they share what the window has, so that labels are not cut while room is left.
+ */
 export function columnWidth(room: number, count: number): number {
   return Math.max(COLUMN, Math.min(WIDEST_COLUMN, Math.floor(room / Math.max(1, count))));
 }
@@ -36,13 +41,25 @@ export function spreadColumns(document: SiteDocument, menu: Id, folded: Readonly
       columns.at(-1)?.rows.push({ ...row, depth: row.depth - 1 });
       continue;
     }
-    columns.push({ top: row.id, at: columns.length, label: labelOf(document, row.item), count: [...itemsOf(document, row.id)].length, rows: [row] });
+    columns.push({
+      top: row.id,
+      at: columns.length,
+      label: labelOf(document, row.item),
+      count: [...itemsOf(document, row.id)].length,
+      rows: [row],
+    });
   }
   return columns;
 }
 
-/** In which column, and as which of its rows, an item is shown; null: it is inside of a folded branch, or elsewhere. */
-export function placeIn(columns: readonly Column[], id: Id): { readonly column: Column; readonly at: number } | null {
+/**
+ * In which column, and as which of its rows, an item is shown; null: it is inside of a folded branch, or
+ * elsewhere.
+ */
+export function placeIn(
+  columns: readonly Column[],
+  id: Id,
+): { readonly column: Column; readonly at: number } | null {
   for (const column of columns) {
     const at = column.rows.findIndex((row) => row.id === id);
     if (at >= 0) return { column, at };
@@ -51,7 +68,10 @@ export function placeIn(columns: readonly Column[], id: Id): { readonly column: 
 }
 
 /** Above which row of a column a new item at a spot is typed, and how deep; null: not in this column. */
-export function addingIn({ top, rows }: Column, spot: Spot): { readonly at: number; readonly depth: number } | null {
+export function addingIn(
+  { top, rows }: Column,
+  spot: Spot,
+): { readonly at: number; readonly depth: number } | null {
   const place = typingPlace(rows.slice(1), top, spot);
   return place === null ? null : { ...place, at: place.at + 1 };
 }
@@ -64,25 +84,41 @@ export interface SpreadSpot extends DropSpot {
   readonly isInBar: boolean;
 }
 
-/** The spot that the pointer means, `left` and `top` in px of the spread; `isOnBar`: it is at the height of the bar's entries. */
+/**
+ * The spot that the pointer means, `left` and `top` in px of the spread; `isOnBar`: it is at the height of
+ * the bar's entries.
+ */
 export function spreadSpot(
   document: SiteDocument,
   menu: Id,
   columns: readonly Column[],
   dragged: readonly Id[],
-  { left, top, isOnBar, width = COLUMN }: { readonly left: number; readonly top: number; readonly isOnBar: boolean; readonly width?: number },
+  {
+    left,
+    top,
+    isOnBar,
+    width = COLUMN,
+  }: { readonly left: number; readonly top: number; readonly isOnBar: boolean; readonly width?: number },
 ): SpreadSpot {
   const number = Math.max(0, Math.min(Math.floor(left / width), columns.length));
   const column = columns[number];
   if (column === undefined || isOnBar) {
     const gap = Math.max(0, Math.min(columns.length, Math.round(left / width)));
     const before = columns.slice(0, gap).findLast((one) => !dragged.includes(one.top));
-    return { spot: { parent: menu, after: before?.top ?? null }, depth: 0, line: 0, column: gap, over: column?.top ?? null, isInBar: true };
+    return {
+      spot: { parent: menu, after: before?.top ?? null },
+      depth: 0,
+      line: 0,
+      column: gap,
+      over: column?.top ?? null,
+      isInBar: true,
+    };
   }
   const height = (top - HEAD) / ROW_HEIGHT - 1;
   const below = column.rows.slice(1);
   const gap = Math.max(0, Math.min(below.length, Math.round(height)));
-  // On the far side of the column it goes into the row above; else beside it, or further out where the pointer is.
+  // On the far side of the column it goes into the row above; else beside it, or further out where the
+  // pointer is.
   const across = left - number * width;
   const above = below[gap - 1]?.depth ?? 0;
   const depth = across > width * INSIDE ? above + 1 : Math.min(above, Math.floor((across - 4) / INSET));
@@ -95,6 +131,8 @@ export function rowsIn(columns: readonly Column[], area: Area, width = COLUMN): 
   return columns.flatMap(({ at: number, rows }) => {
     const x = number * width;
     if (x + width < area.left || x > area.right) return [];
-    return rows.filter((_, at) => HEAD + (at + 1) * ROW_HEIGHT > area.top && HEAD + at * ROW_HEIGHT < area.bottom).map(({ id }) => id);
+    return rows
+      .filter((_, at) => HEAD + (at + 1) * ROW_HEIGHT > area.top && HEAD + at * ROW_HEIGHT < area.bottom)
+      .map(({ id }) => id);
   });
 }

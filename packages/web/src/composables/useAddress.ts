@@ -7,8 +7,9 @@ import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
 /**
- * Keeps in the address what a workspace shows: the selected item, page or finding, which details, the width of the live header, an open
- * dropdown. So a reload, Back and a colleague with the address see the same. Changes replace the address; only going elsewhere adds to the history.
+ * Keeps in the address what a workspace shows: the selected item, page or finding, which details, the width
+ * of the live header, an open dropdown. So a reload, Back and a colleague with the address see the same.
+ * Changes replace the address; only going elsewhere adds to the history.
  */
 export function useAddress(): void {
   const route = useRoute();
@@ -22,7 +23,8 @@ export function useAddress(): void {
   const shown = computed((): LocationQueryRaw => {
     const width = live.isWidthChosen ? { w: String(live.width) } : {};
     if (route.name === 'drift') return drift.chosenId === null ? {} : { finding: drift.chosenId };
-    if (route.name === 'pages') return { ...width, ...(selection.pageId === null ? {} : { page: selection.pageId }) };
+    if (route.name === 'pages')
+      return { ...width, ...(selection.pageId === null ? {} : { page: selection.pageId }) };
     if (route.name !== 'arrange') return {};
     return {
       ...width,
@@ -32,7 +34,10 @@ export function useAddress(): void {
     };
   });
 
-  /** Going back or forth, what an address does not say is as at first; a link to a workspace says nothing, and what is selected stays. */
+  /**
+   * Going back or forth, what an address does not say is as at first; a link to a workspace says nothing, and
+   * what is selected stays.
+   */
   let isBack = false;
   window.addEventListener('popstate', () => (isBack = true));
 
@@ -59,7 +64,8 @@ export function useAddress(): void {
   watch([() => route.fullPath, () => copy.document === null], take, { immediate: true });
   watch([shown, () => route.name], () => {
     const isSame =
-      new URLSearchParams(shown.value as Record<string, string>).toString() === new URLSearchParams(route.query as Record<string, string>).toString();
+      new URLSearchParams(shown.value as Record<string, string>).toString() ===
+      new URLSearchParams(route.query as Record<string, string>).toString();
     if (copy.document !== null && !isSame) void router.replace({ query: shown.value });
   });
 }

@@ -36,6 +36,8 @@ export function useAppKeys(): Ref<boolean> {
 /** Whether keys go into a text at the moment. */
 function isTyping(target: EventTarget | null): boolean {
   return (
-    target instanceof HTMLElement && (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) && target.getAttribute('type') !== 'range'
+    target instanceof HTMLElement &&
+    (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) &&
+    target.getAttribute('type') !== 'range'
   );
 }

@@ -2,7 +2,7 @@ import {
   addCell,
   addPartOf,
   addRow,
-  around,
+  enclosing,
   childrenOf,
   duplicatePart,
   placeItem,
@@ -17,7 +17,7 @@ import {
   type Result,
 } from '@zorvik/core';
 import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
-import type { FrameKey } from '../live/messages.ts';
+import type { StageKey } from '../live/messages.ts';
 import { useComposer } from '../stores/composer.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
@@ -27,14 +27,20 @@ export function useComposing() {
   const composer = useComposer();
 
   /** Does it, and chooses what it added. */
-  function act(command: (context: CommandContext, owner: Id, chosen: Id | null) => Result<Edit>, kind: string | null = null): void {
+  function act(
+    command: (context: CommandContext, owner: Id, chosen: Id | null) => Result<Edit>,
+    kind: string | null = null,
+  ): void {
     const { owner, partId } = composer;
     if (owner === null) return;
     const done = copy.perform((context) => command(context, owner, partId), kind);
     const added = done.ok ? done.value.operations.findLast((one) => one.kind === 'addPart') : undefined;
     if (added === undefined) return;
     const top = added.branch[0];
-    const first = top?.kind === 'row' ? (added.branch.find(({ kind }) => kind !== 'row' && kind !== 'cell') ?? added.branch[1]) : top;
+    const first =
+      top?.kind === 'row'
+        ? (added.branch.find(({ kind }) => kind !== 'row' && kind !== 'cell') ?? added.branch[1])
+        : top;
     composer.choose(first?.id ?? null);
   }
 
@@ -42,19 +48,25 @@ export function useComposing() {
     composer.choose(id);
   }
 
-  const addKind = (kind: PartKind): void => act((context, owner, chosen) => addPartOf(context, owner, chosen, kind));
-  const newRow = (only: Part['only'] | null = null): void => act((context, owner, chosen) => addRow(context, owner, chosen, only));
+  const addKind = (kind: PartKind): void =>
+    act((context, owner, chosen) => addPartOf(context, owner, chosen, kind));
+  const newRow = (only: Part['only'] | null = null): void =>
+    act((context, owner, chosen) => addRow(context, owner, chosen, only));
   const newCell = (beside: Id): void => act((context) => addCell(context, beside));
   const place = (item: Id): void => act((context, owner, chosen) => placeItem(context, owner, chosen, item));
 
-  function onChosen(command: (context: CommandContext, id: Id) => Result<Edit>, kind: string | null = null): void {
+  function onChosen(
+    command: (context: CommandContext, id: Id) => Result<Edit>,
+    kind: string | null = null,
+  ): void {
     const id = composer.partId;
     if (id !== null) act((context) => command(context, id), kind);
   }
 
   function shape(by: number): void {
-    const cell = copy.document === null ? null : around(copy.document, composer.partId, 'cell');
-    if (cell !== null) act((context) => shapeCell(context, cell.id, (cell.span ?? 1) + by), `span ${cell.id}`);
+    const cell = copy.document === null ? null : enclosing(copy.document, composer.partId, 'cell');
+    if (cell !== null)
+      act((context) => shapeCell(context, cell.id, (cell.span ?? 1) + by), `span ${cell.id}`);
   }
 
   function step(by: number): void {
@@ -71,11 +83,12 @@ export function useComposing() {
 
   function goIn(): void {
     const at = composer.partId ?? composer.owner;
-    const first = at === null || copy.document === null ? undefined : [...childrenOf(copy.document.parts, at)][0];
+    const first =
+      at === null || copy.document === null ? undefined : [...childrenOf(copy.document.parts, at)][0];
     if (first !== undefined) composer.choose(first);
   }
 
-  const deeds: Partial<Record<ShortcutName, () => void>> = {
+  const actions: Partial<Record<ShortcutName, () => void>> = {
     up: () => step(-1),
     down: () => step(1),
     foldOrOut: goOut,
@@ -100,13 +113,13 @@ export function useComposing() {
     redo: () => copy.redo(),
   };
   /** Does what a key asks for; whether it asked for anything. */
-  function press(key: FrameKey): boolean {
+  function press(key: StageKey): boolean {
     const event = { ...key, metaKey: false };
     const name = shortcutFor(event, 'panel') ?? shortcutFor(event, 'anywhere');
-    const deed = name === null ? undefined : deeds[name];
-    deed?.();
-    return deed !== undefined;
+    const action = name === null ? undefined : actions[name];
+    action?.();
+    return action !== undefined;
   }
 
-  return { act, choose, addKind, newRow, addCell: newCell, place, shape, press, deeds };
+  return { act, choose, addKind, newRow, addCell: newCell, place, shape, press, actions };
 }

@@ -1,7 +1,15 @@
 import { onBeforeUnmount, onMounted, shallowRef, type Ref } from 'vue';
 import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-scroll/element';
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { addPages, moveItems, nameOf, type CommandContext, type Edit, type Id, type Result } from '@zorvik/core';
+import {
+  addPages,
+  moveItems,
+  nameOf,
+  type CommandContext,
+  type Edit,
+  type Id,
+  type Result,
+} from '@zorvik/core';
 import { useFinder } from '../stores/finder.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import type { DropSpot } from './dropSpot.ts';
@@ -21,7 +29,10 @@ export interface DropZone<S extends DropSpot> {
   readonly focus: () => void;
 }
 
-/** Takes items and pages that are dragged over an element: shows where they would go and why not, and puts them there. */
+/**
+ * Takes items and pages that are dragged over an element: shows where they would go and why not, and puts
+ * them there.
+ */
 export function useDropZone<S extends DropSpot>({ element, spotUnder, focus }: DropZone<S>) {
   const copy = useWorkingCopy();
   const finder = useFinder();
@@ -30,12 +41,21 @@ export function useDropZone<S extends DropSpot>({ element, spotUnder, focus }: D
 
   const idsIn = (list: unknown): Id[] => (Array.isArray(list) ? list.map(String) : []);
 
-  function command(data: Record<string | symbol, unknown>, { spot }: S): (context: CommandContext) => Result<Edit> {
+  function command(
+    data: Record<string | symbol, unknown>,
+    { spot }: S,
+  ): (context: CommandContext) => Result<Edit> {
     const pages = idsIn(data.pages);
-    return (context) => (pages.length > 0 ? addPages(context, { pages, depth: finder.depth, spot }) : moveItems(context, idsIn(data.items), spot));
+    return (context) =>
+      pages.length > 0
+        ? addPages(context, { pages, depth: finder.depth, spot })
+        : moveItems(context, idsIn(data.items), spot);
   }
 
-  function show(data: Record<string | symbol, unknown>, { clientX, clientY }: { readonly clientX: number; readonly clientY: number }): void {
+  function show(
+    data: Record<string | symbol, unknown>,
+    { clientX, clientY }: { readonly clientX: number; readonly clientY: number },
+  ): void {
     const at = spotUnder(idsIn(data.items), clientX, clientY);
     const { document } = copy;
     if (at === null || document === null) return void (drop.value = null);
@@ -43,10 +63,17 @@ export function useDropZone<S extends DropSpot>({ element, spotUnder, focus }: D
     const behind = after === null ? 'first' : `after ${nameOf(document, 'items', after)}`;
     const tried = copy.attempt(command(data, at));
     const problem = tried.ok || tried.refusal.code === 'changesNothing' ? null : tried.refusal.message;
-    drop.value = { at, words: `into ${nameOf(document, 'items', parent)}, level ${levelIn(document.items.nodes, parent)}, ${behind}`, problem };
+    drop.value = {
+      at,
+      words: `into ${nameOf(document, 'items', parent)}, level ${levelIn(document.items.nodes, parent)}, ${behind}`,
+      problem,
+    };
   }
 
-  function levelIn(nodes: { readonly get: (id: Id) => { readonly parent: Id } | undefined }, parent: Id): number {
+  function levelIn(
+    nodes: { readonly get: (id: Id) => { readonly parent: Id } | undefined },
+    parent: Id,
+  ): number {
     let level = 1;
     for (let node = nodes.get(parent); node !== undefined; node = nodes.get(node.parent)) level += 1;
     return level;

@@ -32,7 +32,14 @@ function groupsIn(document: SiteDocument, parent: Id, depth = 0): Group[] {
     const item = nodeAt(document.items, id);
     if (item.exception?.hidden === true || item.heldBack === true) return [];
     const { description } = item;
-    return [{ id, label: labelOf(document, item), ...(description === undefined ? {} : { description }), children: groupsIn(document, id, depth + 1) }];
+    return [
+      {
+        id,
+        label: labelOf(document, item),
+        ...(description === undefined ? {} : { description }),
+        children: groupsIn(document, id, depth + 1),
+      },
+    ];
   });
 }
 
@@ -71,14 +78,22 @@ export function useDropdown() {
 
   /** The panel is composed: what it shows is said by its parts. */
   const isMadeOfRows = computed(
-    () => copy.document !== null && selection.chosen.some((id) => copy.document !== null && childrenOf(copy.document.parts, id).size > 0),
+    () =>
+      copy.document !== null &&
+      selection.chosen.some((id) => copy.document !== null && childrenOf(copy.document.parts, id).size > 0),
   );
 
-  /** Of a single group of a panel: its panel's item, how many columns there are, and the one that it is kept in. */
+  /**
+   * Of a single group of a panel: its panel's item, how many columns there are, and the one that it is kept
+   * in.
+   */
   const group = computed(() => {
     const { document } = copy;
     const { item } = selection;
-    const above = document === null || item === null || selection.chosen.length !== 1 ? undefined : document.items.nodes.get(item.parent);
+    const above =
+      document === null || item === null || selection.chosen.length !== 1
+        ? undefined
+        : document.items.nodes.get(item.parent);
     if (
       document === null ||
       item === null ||
@@ -91,7 +106,12 @@ export function useDropdown() {
     let left = groups.findIndex(({ id }) => id === item.id);
     const now = sizes.findIndex((size) => (left -= size) < 0);
     const kept = above.dropdown.panel?.kept?.[item.id];
-    return { label: labelOf(document, above), count: sizes.length, now, kept: kept !== undefined && kept < sizes.length ? kept : null };
+    return {
+      label: labelOf(document, above),
+      count: sizes.length,
+      now,
+      kept: kept !== undefined && kept < sizes.length ? kept : null,
+    };
   });
 
   /** Keeps the group in a column, or lets balance put it. */

@@ -21,10 +21,19 @@ export interface FoundPages {
 /** More pages than this are counted, and not listed. */
 const MOST = 2000;
 
-/** The pages that fit what is typed and the filter, found in a worker. Nothing is done while `isOn` is false. */
-export function useFoundPages(typed: Ref<string>, filter: Ref<PageFilter>, isOn: Ref<boolean>): Ref<FoundPages> {
+/**
+ * The pages that fit what is typed and the filter, found in a worker. Nothing is done while `isOn` is false.
+ */
+export function useFoundPages(
+  typed: Ref<string>,
+  filter: Ref<PageFilter>,
+  isOn: Ref<boolean>,
+): Ref<FoundPages> {
   const copy = useWorkingCopy();
-  const answer = shallowRef<{ readonly typed: string; readonly indices: Uint32Array }>({ typed: '', indices: new Uint32Array() });
+  const answer = shallowRef<{ readonly typed: string; readonly indices: Uint32Array }>({
+    typed: '',
+    indices: new Uint32Array(),
+  });
   let known: readonly Page[] = [];
   let search: SearchClient | null = null;
 
@@ -58,7 +67,13 @@ export function useFoundPages(typed: Ref<string>, filter: Ref<PageFilter>, isOn:
     let count = 0;
     for (const at of answer.value.indices) {
       const page = known[at];
-      if (page === undefined || (kind !== null && page.kind !== kind) || (state !== null && page.state !== state) || use?.has(page.id) === true) continue;
+      if (
+        page === undefined ||
+        (kind !== null && page.kind !== kind) ||
+        (state !== null && page.state !== state) ||
+        use?.has(page.id) === true
+      )
+        continue;
       count += 1;
       if (pages.length < MOST) pages.push(page);
     }

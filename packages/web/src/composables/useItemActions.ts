@@ -27,7 +27,10 @@ export const itemCommands = {
 } as const satisfies Record<string, ItemCommand>;
 export type ItemAction = keyof typeof itemCommands;
 
-/** What can be done to the selected item: the keys and the buttons both come here, and the commands themselves say what cannot. */
+/**
+ * What can be done to the selected item: the keys and the buttons both come here, and the commands themselves
+ * say what cannot.
+ */
 export function useItemActions() {
   const copy = useWorkingCopy();
   const selection = useSelection();
@@ -36,16 +39,22 @@ export function useItemActions() {
   /** Why each action cannot be done now; null where it can. */
   const reasons = computed(() => {
     const entries = Object.entries(itemCommands).map(([name, command]) => {
-      // These two can always be done to what is there, and trying them copies whole branches: too much for each step of the selection.
+      // These two can always be done to what is there, and trying them copies whole branches: too much for
+      // each step of the selection.
       const isAlways = (name === 'remove' || name === 'duplicate') && chosen.value.length > 0;
-      const result = isAlways ? { ok: true as const } : copy.attempt((context) => command(context, chosen.value));
+      const result = isAlways
+        ? { ok: true as const }
+        : copy.attempt((context) => command(context, chosen.value));
       return [name, result.ok ? null : result.refusal.message] as const;
     });
     return Object.fromEntries(entries) as Record<ItemAction, string | null>;
   });
 
   function act(name: ItemAction): void {
-    const result = copy.perform((context) => itemCommands[name](context, chosen.value), name.startsWith('move') ? `${name} ${chosen.value.join(' ')}` : null);
+    const result = copy.perform(
+      (context) => itemCommands[name](context, chosen.value),
+      name.startsWith('move') ? `${name} ${chosen.value.join(' ')}` : null,
+    );
     const hasAdded = result.ok && selectAdded(result.value);
     if (!hasAdded && name !== 'remove') keepInSight();
   }
@@ -55,7 +64,10 @@ export function useItemActions() {
     if (selection.chosen.length > 0) selection.chooseAll(selection.chosen, selection.item?.id ?? null);
   }
 
-  /** Selects the tops of what an edit has added, if there are any. What is otherwise about a followed child is no addition to a person. */
+  /**
+   * Selects the tops of what an edit has added, if there are any. What is otherwise about a followed child is
+   * no addition to a person.
+   */
   function selectAdded(edit: Edit): boolean {
     const tops = edit.operations.flatMap((one) => (one.kind === 'addItem' ? one.branch.slice(0, 1) : []));
     const ids = tops.filter(({ exception }) => exception === undefined).map(({ id }) => id);

@@ -28,7 +28,11 @@ export interface Sign {
 }
 
 const byWeight = ['bad', 'look', 'good', 'plain'] as const;
-const exceptionIcons: Readonly<Record<string, string>> = { hidden: mdiCancel, pinned: mdiPinOutline, 'own label': mdiFormatTextVariantOutline };
+const exceptionIcons: Readonly<Record<string, string>> = {
+  hidden: mdiCancel,
+  pinned: mdiPinOutline,
+  'own label': mdiFormatTextVariantOutline,
+};
 
 /** What is remarkable about an item, the gravest first. */
 export function useItemSigns(item: () => Item) {
@@ -51,19 +55,32 @@ export function useItemSigns(item: () => Item) {
     const found: (Sign | false)[] = [
       destination.kind === 'undecided' && { icon: mdiHelpCircleOutline, text: 'no link yet', tone: 'look' },
       page?.state === 'gone' && { icon: mdiLinkOff, text: 'page deleted', tone: 'bad' },
-      page?.state === 'draft' && { icon: mdiFileClockOutline, text: page.planned === true ? 'planned' : 'draft', tone: 'look' },
+      page?.state === 'draft' && {
+        icon: mdiFileClockOutline,
+        text: page.planned === true ? 'planned' : 'draft',
+        tone: 'look',
+      },
       heldBack === true && { icon: mdiPublishOff, text: 'unpublished', tone: 'look' },
-      page !== undefined && isUsedTwice(page.id) && { icon: mdiNumeric2CircleOutline, text: 'used twice', tone: 'plain' },
+      page !== undefined &&
+        isUsedTwice(page.id) && { icon: mdiNumeric2CircleOutline, text: 'used twice', tone: 'plain' },
       follow !== undefined && { icon: mdiSync, text: 'follows', tone: 'good' },
       link !== undefined && { icon: mdiLinkVariant, text: 'shared link', tone: 'plain' },
       hiddenOn !== undefined && { icon: mdiDevices, text: `not on ${hiddenOn.join(', ')}`, tone: 'plain' },
       opensNewTab && { icon: mdiOpenInNew, text: 'new tab', tone: 'plain' },
-      author !== undefined && { icon: mdiAccountEditOutline, text: `just changed by ${author}`, tone: 'good' },
+      author !== undefined && {
+        icon: mdiAccountEditOutline,
+        text: `just changed by ${author}`,
+        tone: 'good',
+      },
     ];
     const exceptions = exception === undefined ? [] : exceptionWords(stored, id);
     const signs: Sign[] = [
       ...found.filter((sign) => sign !== false),
-      ...exceptions.map((text): Sign => ({ icon: exceptionIcons[text] ?? mdiTuneVariant, text, tone: text === 'hidden' ? 'look' : 'plain' })),
+      ...exceptions.map((text): Sign => ({
+        icon: exceptionIcons[text] ?? mdiTuneVariant,
+        text,
+        tone: text === 'hidden' ? 'look' : 'plain',
+      })),
     ];
     return signs.sort((a, b) => byWeight.indexOf(a.tone) - byWeight.indexOf(b.tone));
   });

@@ -2,8 +2,8 @@ import type { CommandContext, Edit, Result } from '@zorvik/core';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
 /**
- * Keeps what is typed by a command. `kind` names what is typed into, so that a burst of typing is taken back together. What changes
- * nothing is kept already.
+ * Keeps what is typed by a command. `kind` names what is typed into, so that a burst of typing is taken back
+ * together. What changes nothing is kept already.
  */
 export function useKeeping() {
   const copy = useWorkingCopy();

@@ -22,7 +22,11 @@ export function usePageDrop(scroller: Ref<HTMLElement | null>, { isAll, rows, dr
     if (element === null) return;
     const show = (ids: readonly Id[], { clientY }: { readonly clientY: number }): void => {
       const y = clientY - element.getBoundingClientRect().top + element.scrollTop;
-      tree.showDrop(ids, Math.min(Math.floor(y / ROW_HEIGHT), rows.value.length - 1), (y % ROW_HEIGHT) / ROW_HEIGHT);
+      tree.showDrop(
+        ids,
+        Math.min(Math.floor(y / ROW_HEIGHT), rows.value.length - 1),
+        (y % ROW_HEIGHT) / ROW_HEIGHT,
+      );
     };
     releases.push(
       autoScrollForElements({ element }),

@@ -41,7 +41,10 @@ export interface PageDrop {
   readonly problem: string | null;
 }
 
-/** The page tree: what of it is seen, which pages are chosen, and what keys, buttons and the pointer do to them. */
+/**
+ * The page tree: what of it is seen, which pages are chosen, and what keys, buttons and the pointer do to
+ * them.
+ */
 export function usePageTree({ element, show, rename, startAdding }: PageTreeParts) {
   const copy = useWorkingCopy();
   const reading = useSiteReading();
@@ -57,7 +60,9 @@ export function usePageTree({ element, show, rename, startAdding }: PageTreePart
   let anchor = 0;
 
   const places = computed(() =>
-    copy.document === null || copy.stored === null ? new Map<Id, readonly PagePlace[]>() : pagePlaces(copy.stored, copy.document),
+    copy.document === null || copy.stored === null
+      ? new Map<Id, readonly PagePlace[]>()
+      : pagePlaces(copy.stored, copy.document),
   );
   const latest = computed(() => (copy.document === null ? 0 : latestSince(copy.document)));
   const filters: Readonly<Record<Exclude<PageFilter, 'all'>, (page: Page) => boolean>> = {
@@ -69,7 +74,14 @@ export function usePageTree({ element, show, rename, startAdding }: PageTreePart
     changed: ({ id }) => reading.changed.has(id),
   };
   const rows = computed(() =>
-    copy.document === null ? [] : pageRows(copy.document, unfolded.value, typed.value, filter.value === 'all' ? null : filters[filter.value]),
+    copy.document === null
+      ? []
+      : pageRows(
+          copy.document,
+          unfolded.value,
+          typed.value,
+          filter.value === 'all' ? null : filters[filter.value],
+        ),
   );
   const lead = computed(() => rows.value[at.value] ?? null);
   const chosen = computed((): readonly Id[] => {
@@ -128,7 +140,10 @@ export function usePageTree({ element, show, rename, startAdding }: PageTreePart
   function unfoldAll(): void {
     const { document } = copy;
     if (document === null) return;
-    unfolded.value = unfolded.value.size > 0 ? new Set() : new Set([...document.pages.nodes.keys()].filter((id) => childrenOf(document.pages, id).size > 0));
+    unfolded.value =
+      unfolded.value.size > 0
+        ? new Set()
+        : new Set([...document.pages.nodes.keys()].filter((id) => childrenOf(document.pages, id).size > 0));
   }
 
   /** What went into a folded branch stays in sight. */
@@ -136,13 +151,24 @@ export function usePageTree({ element, show, rename, startAdding }: PageTreePart
     const { document } = copy;
     if (document === null) return;
     for (const id of ids) {
-      for (let node = nodeAt(document.pages, id).parent; node !== document.site.id; node = nodeAt(document.pages, node).parent) setUnfolded(node, true);
+      for (
+        let node = nodeAt(document.pages, id).parent;
+        node !== document.site.id;
+        node = nodeAt(document.pages, node).parent
+      )
+        setUnfolded(node, true);
     }
   }
 
   function step(way: PageStep): void {
     const ids = chosen.value;
-    if (copy.perform((context) => stepPages(context, ids, way, isAddressMoved.value), `move ${way} ${ids.join(' ')}`).ok) unfoldTo(ids);
+    if (
+      copy.perform(
+        (context) => stepPages(context, ids, way, isAddressMoved.value),
+        `move ${way} ${ids.join(' ')}`,
+      ).ok
+    )
+      unfoldTo(ids);
   }
 
   function retire(): void {
@@ -158,7 +184,9 @@ export function usePageTree({ element, show, rename, startAdding }: PageTreePart
     if (document === null) return false;
     const page = lead.value?.page;
     const spot =
-      page === undefined ? { parent: document.site.id, after: childrenOf(document.pages, document.site.id).last() } : { parent: page.parent, after: page.id };
+      page === undefined
+        ? { parent: document.site.id, after: childrenOf(document.pages, document.site.id).last() }
+        : { parent: page.parent, after: page.id };
     const done = copy.perform((context) => addPageAt(context, title, spot));
     if (!done.ok) return false;
     const [operation] = done.value.operations;
@@ -166,7 +194,9 @@ export function usePageTree({ element, show, rename, startAdding }: PageTreePart
     return true;
   }
 
-  /** Shows where pages would go that are dragged over a row; `share` says how far down on it the pointer is. */
+  /**
+   * Shows where pages would go that are dragged over a row; `share` says how far down on it the pointer is.
+   */
   function showDrop(ids: readonly Id[], index: number, share: number): void {
     const { document } = copy;
     const row = rows.value[index];
@@ -197,7 +227,8 @@ export function usePageTree({ element, show, rename, startAdding }: PageTreePart
     const found = drop.value;
     drop.value = null;
     if (found === null) return;
-    if (copy.perform((context) => movePages(context, ids, found.spot, isAddressMoved.value)).ok) unfoldTo(ids);
+    if (copy.perform((context) => movePages(context, ids, found.spot, isAddressMoved.value)).ok)
+      unfoldTo(ids);
     element.value?.focus({ preventScroll: true });
   }
 
@@ -238,13 +269,31 @@ export function usePageTree({ element, show, rename, startAdding }: PageTreePart
   function press(event: KeyboardEvent): void {
     if (event.target !== element.value || event.isComposing) return;
     const name = shortcutFor(event, 'pages');
-    const deed = name === null ? undefined : doing[name];
-    if (deed === undefined) return;
+    const action = name === null ? undefined : doing[name];
+    if (action === undefined) return;
     event.preventDefault();
-    deed();
+    action();
   }
 
-  return { typed, filter, unfolded, at, isAddressMoved, drop, places, rows, chosen, isChosen, point, setUnfolded, unfoldAll, add, showDrop, put, press };
+  return {
+    typed,
+    filter,
+    unfolded,
+    at,
+    isAddressMoved,
+    drop,
+    places,
+    rows,
+    chosen,
+    isChosen,
+    point,
+    setUnfolded,
+    unfoldAll,
+    add,
+    showDrop,
+    put,
+    press,
+  };
 }
 
 export type PageTree = ReturnType<typeof usePageTree>;

@@ -53,10 +53,24 @@ export function usePickOffers(typed: Ref<string>) {
     const heading: Offer[] =
       after === undefined
         ? [
-            { key: 'heading', icon: mdiFormatTitle, text, note: 'heading without a link', picked: { kind: 'heading', label: text } },
-            { key: 'undecided', icon: mdiHelpCircleOutline, text, note: 'no link yet, unpublished', picked: { kind: 'undecided', label: text } },
+            {
+              key: 'heading',
+              icon: mdiFormatTitle,
+              text,
+              note: 'heading without a link',
+              picked: { kind: 'heading', label: text },
+            },
+            {
+              key: 'undecided',
+              icon: mdiHelpCircleOutline,
+              text,
+              note: 'no link yet, unpublished',
+              picked: { kind: 'undecided', label: text },
+            },
           ]
         : [];
-    return /^(?:https?:|mailto:|tel:|\S+@\S+$)/.test(address) || after !== undefined ? [...link, ...pages, ...heading] : [...pages, ...link, ...heading];
+    return /^(?:https?:|mailto:|tel:|\S+@\S+$)/.test(address) || after !== undefined
+      ? [...link, ...pages, ...heading]
+      : [...pages, ...link, ...heading];
   });
 }

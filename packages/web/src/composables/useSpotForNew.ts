@@ -12,7 +12,10 @@ export function useSpotForNew(menu?: () => Id | null) {
     const { item } = selection;
     const root = menu?.() ?? selection.menu?.id ?? null;
     if (document === null || root === null) return null;
-    const isHere = item !== null && document.items.nodes.has(item.id) && menuOf(document, item.id).id === root;
-    return isHere ? { parent: item.parent, after: item.id } : { parent: root, after: childrenOf(document.items, root).last() };
+    const isHere =
+      item !== null && document.items.nodes.has(item.id) && menuOf(document, item.id).id === root;
+    return isHere
+      ? { parent: item.parent, after: item.id }
+      : { parent: root, after: childrenOf(document.items, root).last() };
   });
 }

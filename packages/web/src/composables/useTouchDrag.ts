@@ -1,6 +1,9 @@
 import { useEventListener } from '@vueuse/core';
 
-/** How long a finger rests until it drags, in ms, and how far it may move meanwhile, in px: further, and it scrolls. */
+/**
+ * How long a finger rests until it drags, in ms, and how far it may move meanwhile, in px: further, and it
+ * scrolls.
+ */
 const REST = 380;
 const SLACK = 10;
 /** At most so wide is what hangs from the finger, in px. */
@@ -15,9 +18,10 @@ interface TouchDrag {
 }
 
 /**
- * Dragging by touch: a finger that rests on what can be dragged takes it up. What a browser does of itself for a mouse is told here as the
- * same drag events (HTML, drag and drop), so that everything else knows of one way of dragging only. Where a browser drags by touch of
- * itself, the first of the two that begins has it.
+ * Dragging by touch: a finger that rests on what can be dragged takes it up. What a browser does of itself
+ * for a mouse is told here as the same drag events (HTML, drag and drop), so that everything else knows of
+ * one way of dragging only. Where a browser drags by touch of itself, the first of the two that begins has
+ * it.
  */
 export function useTouchDrag(): void {
   let wait: ReturnType<typeof setTimeout> | undefined;
@@ -26,7 +30,16 @@ export function useTouchDrag(): void {
 
   function tell(type: string, target: EventTarget, at: Touch, transfer: DataTransfer): boolean {
     const { clientX, clientY, screenX, screenY } = at;
-    const event = new DragEvent(type, { bubbles: true, cancelable: true, composed: true, clientX, clientY, screenX, screenY, dataTransfer: transfer });
+    const event = new DragEvent(type, {
+      bubbles: true,
+      cancelable: true,
+      composed: true,
+      clientX,
+      clientY,
+      screenX,
+      screenY,
+      dataTransfer: transfer,
+    });
     return !target.dispatchEvent(event);
   }
 
@@ -45,7 +58,12 @@ export function useTouchDrag(): void {
       height: `${height}px`,
       zIndex: '3000',
     });
-    Object.assign(ghost.style, { opacity: '0.7', overflow: 'hidden', background: 'var(--field)', pointerEvents: 'none' });
+    Object.assign(ghost.style, {
+      opacity: '0.7',
+      overflow: 'hidden',
+      background: 'var(--field)',
+      pointerEvents: 'none',
+    });
     document.body.append(ghost);
     drag = { source, transfer, ghost, over: null, isTaken: false };
     move(at);
@@ -72,8 +90,11 @@ export function useTouchDrag(): void {
     if (isDropped && ended.isTaken && ended.over !== null) tell('drop', ended.over, at, ended.transfer);
     else if (ended.over !== null) tell('dragleave', ended.over, at, ended.transfer);
     tell('dragend', ended.source.isConnected ? ended.source : document.body, at, ended.transfer);
-    // A mouse goes on to move after a drag, and what lay under it meanwhile is cleared away by that; a finger is gone.
-    window.dispatchEvent(new PointerEvent('pointermove', { pointerType: 'touch', clientX: at.clientX, clientY: at.clientY }));
+    // A mouse goes on to move after a drag, and what lay under it meanwhile is cleared away by that; a finger
+    // is gone.
+    window.dispatchEvent(
+      new PointerEvent('pointermove', { pointerType: 'touch', clientX: at.clientX, clientY: at.clientY }),
+    );
   }
 
   function stopWaiting(): void {
@@ -88,7 +109,8 @@ export function useTouchDrag(): void {
     (event) => {
       const [at] = event.touches;
       if (event.touches.length !== 1 || at === undefined) return end(lastTouch, false);
-      const source = event.target instanceof Element ? event.target.closest<HTMLElement>('[draggable=true]') : null;
+      const source =
+        event.target instanceof Element ? event.target.closest<HTMLElement>('[draggable=true]') : null;
       if (source === null) return;
       lastTouch = at;
       from = { x: at.clientX, y: at.clientY };
@@ -115,7 +137,9 @@ export function useTouchDrag(): void {
     end(lastTouch, true);
   });
   useEventListener(document, 'touchcancel', () => end(lastTouch, false));
-  useEventListener(document, 'keydown', (event) => event.key === 'Escape' && end(lastTouch, false), { capture: true });
+  useEventListener(document, 'keydown', (event) => event.key === 'Escape' && end(lastTouch, false), {
+    capture: true,
+  });
   useEventListener(document, 'contextmenu', (event) => drag !== null && event.preventDefault());
   useEventListener(
     window,
@@ -129,5 +153,7 @@ export function useTouchDrag(): void {
     { capture: true },
   );
   // A pointer that moves while something is dragged tells others that its browser has lost the drag.
-  useEventListener(window, 'pointermove', (event) => drag !== null && event.stopImmediatePropagation(), { capture: true });
+  useEventListener(window, 'pointermove', (event) => drag !== null && event.stopImmediatePropagation(), {
+    capture: true,
+  });
 }

@@ -1,5 +1,15 @@
 import { computed, nextTick, onMounted, ref, shallowRef, watch, type Ref } from 'vue';
-import { addLink, addPages, childrenOf, nestItems, removeItems, renameItem, unnestItems, type Id, type Spot } from '@zorvik/core';
+import {
+  addLink,
+  addPages,
+  childrenOf,
+  nestItems,
+  removeItems,
+  renameItem,
+  unnestItems,
+  type Id,
+  type Spot,
+} from '@zorvik/core';
 import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
 import { useArrange } from '../stores/arrange.ts';
 import { useComposer } from '../stores/composer.ts';
@@ -26,7 +36,10 @@ export interface TreeParts {
   readonly own?: Partial<Record<ShortcutName, () => void>>;
 }
 
-/** What both forms of the tree have alike: its keys, choosing, naming, typing new items in, copying and pasting. */
+/**
+ * What both forms of the tree have alike: its keys, choosing, naming, typing new items in, copying and
+ * pasting.
+ */
 export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeParts) {
   const copy = useWorkingCopy();
   const selection = useSelection();
@@ -43,7 +56,10 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
   const chosen = computed(() => new Set(selection.chosen));
   const active = computed(() => rows.value.findIndex(({ id }) => id === selection.item?.id));
 
-  /** What is pointed at is in sight; moving it away under the pointer would let a drag begin with its neighbour. */
+  /**
+   * What is pointed at is in sight; moving it away under the pointer would let a drag begin with its
+   * neighbour.
+   */
   let isPointed = false;
   watch(active, async (at) => {
     if (isPointed) return;
@@ -52,7 +68,11 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     if (row !== undefined) show(row.id);
   });
   // Coming from the other form, what is selected stays in sight; the rows are measured by then.
-  onMounted(() => requestAnimationFrame(() => requestAnimationFrame(() => void (selection.item !== null && show(selection.item.id)))));
+  onMounted(() =>
+    requestAnimationFrame(() =>
+      requestAnimationFrame(() => void (selection.item !== null && show(selection.item.id))),
+    ),
+  );
   // Somebody else removed what one was just naming: the keys go on in the tree.
   watch(
     () => renaming.value !== null && copy.document?.items.nodes.has(renaming.value) === false,
@@ -123,18 +143,22 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
   function press(event: KeyboardEvent): void {
     if (event.target !== tree.value || event.isComposing) return;
     const name = shortcutFor(event, 'tree');
-    const deed = name === null ? undefined : doing[name];
-    if (deed === undefined) return;
+    const action = name === null ? undefined : doing[name];
+    if (action === undefined) return;
     event.preventDefault();
-    deed();
+    action();
   }
 
-  /** Choosing by the pointer: with Ctrl one more, with Shift all between, else that one. A chosen one stays, since it may be dragged. */
+  /**
+   * Choosing by the pointer: with Ctrl one more, with Shift all between, else that one. A chosen one stays,
+   * since it may be dragged.
+   */
   function point(id: Id, event: PointerEvent | MouseEvent): void {
     isPointed = true;
     void nextTick(() => (isPointed = false));
     if (event.type === 'click') {
-      if (!event.shiftKey && !event.ctrlKey && !event.metaKey && selection.chosen.length > 1) selection.select(id);
+      if (!event.shiftKey && !event.ctrlKey && !event.metaKey && selection.chosen.length > 1)
+        selection.select(id);
     } else if (event.shiftKey) selection.extendTo(id, order());
     else if (event.ctrlKey || event.metaKey) selection.toggle(id);
     else if (!chosen.value.has(id)) selection.select(id);
@@ -157,7 +181,8 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     if (spot === null) return;
     const result = copy.perform((context) => {
       if (picked.kind === 'page') return addPages(context, { pages: [picked.id], depth: 0, spot });
-      const address = picked.kind === 'link' ? picked.address : picked.kind === 'undecided' ? 'undecided' : null;
+      const address =
+        picked.kind === 'link' ? picked.address : picked.kind === 'undecided' ? 'undecided' : null;
       return addLink(context, spot, { label: picked.label, address });
     });
     if (!result.ok) return;
@@ -179,7 +204,8 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     const spot = adding.value;
     const { document } = copy;
     if (spot === null || document === null) return;
-    if (isDeeper && spot.after !== null) typeAt({ parent: spot.after, after: childrenOf(document.items, spot.after).last() });
+    if (isDeeper && spot.after !== null)
+      typeAt({ parent: spot.after, after: childrenOf(document.items, spot.after).last() });
     const outer = document.items.nodes.get(spot.parent);
     if (!isDeeper && outer !== undefined) typeAt({ parent: outer.parent, after: outer.id });
   }
@@ -206,7 +232,9 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     focus();
   }
 
-  /** While one names an item, Tab and Shift+Tab set it in and out, and Backspace in an empty name removes it. */
+  /**
+   * While one names an item, Tab and Shift+Tab set it in and out, and Backspace in an empty name removes it.
+   */
   function whileNaming(id: Id, what: 'nest' | 'unnest' | 'remove'): void {
     if (what === 'remove') {
       endRenaming();

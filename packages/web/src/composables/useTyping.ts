@@ -8,8 +8,8 @@ export interface ToType {
   /** What the field shows when nobody types. */
   readonly value: () => string;
   /**
-   * Keeps what was typed, or says why not. While somebody still types (`isFinal` is false), what cannot be kept yet is no mistake yet:
-   * null then, too.
+   * Keeps what was typed, or says why not. While somebody still types (`isFinal` is false), what cannot be
+   * kept yet is no mistake yet: null then, too.
    */
   readonly keep: (typed: string, isFinal: boolean) => string | null;
 }
@@ -24,14 +24,17 @@ export interface Typing {
   readonly composing: (isComposing: boolean) => void;
   /** The field is left, or Enter is pressed: true when all is kept. */
   readonly end: () => boolean;
-  /** Back to what was there when it began; what was kept in pauses is taken out again. True when there was anything to give back. */
+  /**
+   * Back to what was there when it began; what was kept in pauses is taken out again. True when there was
+   * anything to give back.
+   */
   readonly giveBack: () => boolean;
 }
 
 /**
- * When typing becomes an edit, for every field: after a pause, when the field is left, on Enter, and when the window is hidden or
- * closed; never while an input method still composes. What another person makes of it meanwhile is shown beside, and what is being typed
- * stays.
+ * When typing becomes an edit, for every field: after a pause, when the field is left, on Enter, and when the
+ * window is hidden or closed; never while an input method still composes. What another person makes of it
+ * meanwhile is shown beside, and what is being typed stays.
  */
 export function useTyping({ value, keep }: ToType): Typing {
   const notices = useNotices();
@@ -77,10 +80,10 @@ export function useTyping({ value, keep }: ToType): Typing {
       return true;
     }
     const text = typed.value;
-    const said = keep(text, isFinal);
-    kept = said === null && value() === text ? null : said === null ? text : kept;
-    if (isFinal) problem.value = said;
-    return said === null;
+    const refused = keep(text, isFinal);
+    kept = refused === null && value() === text ? null : refused === null ? text : kept;
+    if (isFinal) problem.value = refused;
+    return refused === null;
   }
 
   function end(): boolean {
@@ -113,8 +116,8 @@ export function useTyping({ value, keep }: ToType): Typing {
     clearTimeout(pause);
     document.removeEventListener('visibilitychange', hidden);
     window.removeEventListener('pagehide', going);
-    const said = isTyping && typed.value !== value() ? keep(typed.value, true) : null;
-    if (said !== null) notices.refuse(`${said} What you typed was: “${typed.value}”.`);
+    const refused = isTyping && typed.value !== value() ? keep(typed.value, true) : null;
+    if (refused !== null) notices.refuse(`${refused} What you typed was: “${typed.value}”.`);
   });
 
   return {

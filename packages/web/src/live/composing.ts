@@ -1,5 +1,5 @@
 import { dropPlace } from './dropPlace.ts';
-import type { FromFrame } from './messages.ts';
+import type { FromStage } from './messages.ts';
 
 const COLUMNS = 12;
 /** The pointer has to go so far until it drags, in px: less is a click. */
@@ -16,10 +16,11 @@ export interface Composing {
 }
 
 /**
- * Composing a panel where it is drawn: a click chooses a part, the edges of the chosen row's cells and its lower edge are dragged, and so are the parts themselves. The marks lie
- * in a layer of their own above the page; what the site is served knows nothing of them.
+ * Composing a panel where it is drawn: a click chooses a part, the edges of the chosen row's cells and its
+ * lower edge are dragged, and so are the parts themselves. The marks lie in a layer of their own above the
+ * page; what the site is served knows nothing of them.
  */
-export function composing(holder: HTMLElement, tell: (message: FromFrame) => void): Composing {
+export function composing(holder: HTMLElement, tell: (message: FromStage) => void): Composing {
   let owner: string | null = null;
   let chosen: string | null = null;
   let begun: { readonly part: HTMLElement; readonly x: number; readonly y: number } | null = null;
@@ -28,8 +29,10 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
   const layer = document.body.appendChild(element('div', 'marks'));
   layer.hidden = true;
 
-  const panel = (): HTMLElement | null => (owner === null ? null : holder.querySelector(`[data-zv-item="${owner}"]>.zv-panel`));
-  const partAt = (id: string | null): HTMLElement | null => (id === null ? null : (panel()?.querySelector<HTMLElement>(`[data-zv-part="${id}"]`) ?? null));
+  const panel = (): HTMLElement | null =>
+    owner === null ? null : holder.querySelector(`[data-zv-item="${owner}"]>.zv-panel`);
+  const partAt = (id: string | null): HTMLElement | null =>
+    id === null ? null : (panel()?.querySelector<HTMLElement>(`[data-zv-part="${id}"]`) ?? null);
   const kept = (): void => {
     const entry = owner === null ? null : holder.querySelector(`[data-zv-item="${owner}"]`);
     for (const button of holder.querySelectorAll('button[aria-expanded]')) {
@@ -71,16 +74,33 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
     for (let at = 0; at < COLUMNS; at += 1) {
       const isOwn = own !== null && at >= begun && at < begun + spanOf(own);
       const start = at * (column + gap);
-      layer.append(placed(element('i', isOwn ? 'tick own' : 'tick'), isRtl ? left + width - start - column : left + start, top - 9, column, 3));
+      layer.append(
+        placed(
+          element('i', isOwn ? 'tick own' : 'tick'),
+          isRtl ? left + width - start - column : left + start,
+          top - 9,
+          column,
+          3,
+        ),
+      );
     }
     const isNarrow =
-      cells.length > 1 && cells[0] !== undefined && cells[1] !== undefined && cells[0].getBoundingClientRect().bottom <= cells[1].getBoundingClientRect().top;
+      cells.length > 1 &&
+      cells[0] !== undefined &&
+      cells[1] !== undefined &&
+      cells[0].getBoundingClientRect().bottom <= cells[1].getBoundingClientRect().top;
     if (isNarrow) return;
     for (const cell of cells) layer.append(edgeOf(cell, row, cell === own, column + gap, gap));
     const free = COLUMNS - spans.reduce((sum, span) => sum + span, 0);
     if (free > 0) {
       const size = free * column + (free - 1) * gap;
-      const button = placed(element('button', 'free'), isRtl ? left : left + width - size, top, size, Math.max(32, bottom - top));
+      const button = placed(
+        element('button', 'free'),
+        isRtl ? left : left + width - size,
+        top,
+        size,
+        Math.max(32, bottom - top),
+      );
       button.textContent = `Add a cell: ${free} of 12 free`;
       button.addEventListener('click', () => tell({ kind: 'addCell', id: row.dataset.zvPart ?? '' }));
       layer.append(button);
@@ -94,20 +114,46 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
   };
 
   /** The edge of a cell, to be dragged: how many columns it takes is told when the pointer lets go. */
-  function edgeOf(cell: HTMLElement, row: HTMLElement, isOwn: boolean, step: number, gap: number): HTMLElement {
+  function edgeOf(
+    cell: HTMLElement,
+    row: HTMLElement,
+    isOwn: boolean,
+    step: number,
+    gap: number,
+  ): HTMLElement {
     const box = cell.getBoundingClientRect();
     const high = row.getBoundingClientRect();
     const isRtl = getComputedStyle(row).direction === 'rtl';
     const was = spanOf(cell);
     const at = isRtl ? box.left : box.right;
-    const handle = placed(element('i', isOwn ? 'edge own' : 'edge'), at - 4, high.top, 8, Math.max(24, high.height));
-    const number = isOwn ? placed(element('span', 'span'), isRtl ? box.left + 8 : box.right - 62, high.top + Math.max(4, high.height / 2 - 9), 54, 18) : null;
+    const handle = placed(
+      element('i', isOwn ? 'edge own' : 'edge'),
+      at - 4,
+      high.top,
+      8,
+      Math.max(24, high.height),
+    );
+    const number = isOwn
+      ? placed(
+          element('span', 'span'),
+          isRtl ? box.left + 8 : box.right - 62,
+          high.top + Math.max(4, high.height / 2 - 9),
+          54,
+          18,
+        )
+      : null;
     if (number !== null) {
       number.textContent = `${was} of 12`;
       layer.append(number);
     }
     dragged(handle, held, (event, isDone) => {
-      const span = Math.max(1, Math.min(COLUMNS, Math.round(((isRtl ? box.right - event.clientX : event.clientX - box.left) + gap) / step)));
+      const span = Math.max(
+        1,
+        Math.min(
+          COLUMNS,
+          Math.round(((isRtl ? box.right - event.clientX : event.clientX - box.left) + gap) / step),
+        ),
+      );
       const next = cell.nextElementSibling as HTMLElement | null;
       const room = next === null ? COLUMNS : was + spanOf(next) - 1;
       const wanted = Math.min(span, room);
@@ -144,10 +190,13 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
   holder.addEventListener(
     'pointerdown',
     (event) => {
-      const within = owner !== null && event.button === 0 && event.target instanceof Element ? event.target.closest<HTMLElement>('[data-zv-part]') : null;
-      if (within === null) return;
+      const hovered =
+        owner !== null && event.button === 0 && event.target instanceof Element
+          ? event.target.closest<HTMLElement>('[data-zv-part]')
+          : null;
+      if (hovered === null) return;
       // What is chosen is dragged by any place in it; else what is pointed at itself.
-      const part = partAt(chosen)?.contains(within) === true ? (partAt(chosen) as HTMLElement) : within;
+      const part = partAt(chosen)?.contains(hovered) === true ? (partAt(chosen) as HTMLElement) : hovered;
       begun = { part, x: event.clientX, y: event.clientY };
     },
     true,
@@ -167,7 +216,8 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
     endDrag();
     if (!isDrag) return;
     swallowClick();
-    if (part !== undefined && to !== null) tell({ kind: 'movePart', id: part, parent: to.parent, after: to.after });
+    if (part !== undefined && to !== null)
+      tell({ kind: 'movePart', id: part, parent: to.parent, after: to.after });
   });
   document.addEventListener('pointercancel', endDrag);
 
@@ -183,9 +233,17 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
       const isTab = event.target.closest('.zv-tabs>:is(label,input)') !== null;
       if (!isTab) event.preventDefault();
       event.stopPropagation();
-      const entry = event.target.closest('.zv-panel') === null ? event.target.closest<HTMLElement>('[data-zv-item]') : null;
-      if (entry?.dataset.zvItem !== undefined && entry.dataset.zvItem !== owner) tell({ kind: 'select', id: entry.dataset.zvItem });
-      else tell({ kind: 'part', id: event.target.closest<HTMLElement>('[data-zv-part]')?.dataset.zvPart ?? null });
+      const entry =
+        event.target.closest('.zv-panel') === null
+          ? event.target.closest<HTMLElement>('[data-zv-item]')
+          : null;
+      if (entry?.dataset.zvItem !== undefined && entry.dataset.zvItem !== owner)
+        tell({ kind: 'select', id: entry.dataset.zvItem });
+      else
+        tell({
+          kind: 'part',
+          id: event.target.closest<HTMLElement>('[data-zv-part]')?.dataset.zvPart ?? null,
+        });
     },
     true,
   );
@@ -207,7 +265,10 @@ export function composing(holder: HTMLElement, tell: (message: FromFrame) => voi
     true,
   );
   document.addEventListener('scroll', () => draw(), true);
-  new MutationObserver(() => owner !== null && kept()).observe(holder, { subtree: true, attributeFilter: ['aria-expanded'] });
+  new MutationObserver(() => owner !== null && kept()).observe(holder, {
+    subtree: true,
+    attributeFilter: ['aria-expanded'],
+  });
 
   return {
     set(next, part) {
@@ -241,16 +302,25 @@ function element<K extends keyof HTMLElementTagNameMap>(tag: K, name: string): H
 }
 
 function placed<E extends HTMLElement>(one: E, left: number, top: number, width: number, height: number): E {
-  Object.assign(one.style, { left: `${left}px`, top: `${top}px`, width: `${width}px`, height: `${height}px` });
+  Object.assign(one.style, {
+    left: `${left}px`,
+    top: `${top}px`,
+    width: `${width}px`,
+    height: `${height}px`,
+  });
   return one;
 }
 
-function boxed(name: string, { left, top, width, height }: DOMRect, around: number): HTMLElement {
-  return placed(element('i', name), left - around, top - around, width + 2 * around, height + 2 * around);
+function boxed(name: string, { left, top, width, height }: DOMRect, margin: number): HTMLElement {
+  return placed(element('i', name), left - margin, top - margin, width + 2 * margin, height + 2 * margin);
 }
 
 /** Tells where the pointer drags a handle, and at last where it let go. */
-function dragged(handle: HTMLElement, held: (is: boolean) => void, follow: (event: PointerEvent, isDone: boolean) => void): void {
+function dragged(
+  handle: HTMLElement,
+  held: (is: boolean) => void,
+  follow: (event: PointerEvent, isDone: boolean) => void,
+): void {
   handle.addEventListener('pointerdown', (event) => {
     if (event.button !== 0) return;
     event.preventDefault();

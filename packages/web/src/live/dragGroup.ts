@@ -1,11 +1,17 @@
 /**
- * Lets a group of an open panel be dragged into another column: the column under the pointer is marked, and where the pointer lets go the group
- * stays. Escape, and letting go outside of the panel, leave everything as it is.
+ * Lets a group of an open panel be dragged into another column: the column under the pointer is marked, and
+ * where the pointer lets go the group stays. Escape, and letting go outside of the panel, leave everything as
+ * it is.
  */
 export function dragGroups(holder: HTMLElement, keep: (group: string, column: number) => void): void {
   /** The pointer has to go so far until it drags, in px: less is a click. */
   const FAR = 6;
-  let begun: { readonly group: HTMLElement; readonly panel: HTMLElement; readonly x: number; readonly y: number } | null = null;
+  let begun: {
+    readonly group: HTMLElement;
+    readonly panel: HTMLElement;
+    readonly x: number;
+    readonly y: number;
+  } | null = null;
   let mark: HTMLElement | null = null;
   let column: number | null = null;
 
@@ -17,21 +23,30 @@ export function dragGroups(holder: HTMLElement, keep: (group: string, column: nu
 
   const show = ({ panel }: NonNullable<typeof begun>, { clientX, clientY }: PointerEvent): void => {
     const box = panel.getBoundingClientRect();
-    const isInside = clientX >= box.left && clientX <= box.right && clientY >= box.top && clientY <= box.bottom;
+    const isInside =
+      clientX >= box.left && clientX <= box.right && clientY >= box.top && clientY <= box.bottom;
     const tracks = tracksOf(panel);
     column = isInside ? nearest(tracks, clientX) : null;
     const track = column === null ? undefined : tracks[column];
-    mark ??= holder.ownerDocument.body.appendChild(Object.assign(document.createElement('div'), { className: 'column-mark' }));
+    mark ??= holder.ownerDocument.body.appendChild(
+      Object.assign(document.createElement('div'), { className: 'column-mark' }),
+    );
     mark.hidden = track === undefined;
     if (track === undefined) return;
-    Object.assign(mark.style, { left: `${track.left - 6}px`, width: `${track.width + 12}px`, top: `${box.top + 8}px`, height: `${box.height - 16}px` });
+    Object.assign(mark.style, {
+      left: `${track.left - 6}px`,
+      width: `${track.width + 12}px`,
+      top: `${box.top + 8}px`,
+      height: `${box.height - 16}px`,
+    });
     mark.textContent = `column ${(column ?? 0) + 1}`;
   };
 
   holder.addEventListener('pointerdown', ({ target, button, clientX: x, clientY: y }) => {
     const group = target instanceof Element ? target.closest<HTMLElement>('.zv-panel>ul>li') : null;
     const panel = group?.closest<HTMLElement>('.zv-panel');
-    if (button === 0 && group !== null && panel != null && getComputedStyle(panel).position === 'absolute') begun = { group, panel, x, y };
+    if (button === 0 && group !== null && panel != null && getComputedStyle(panel).position === 'absolute')
+      begun = { group, panel, x, y };
   });
   // A link would be dragged by the browser itself.
   holder.addEventListener('dragstart', (event) => event.preventDefault());
@@ -70,7 +85,10 @@ interface Track {
   readonly width: number;
 }
 
-/** Where the columns of a panel are, as its grid has laid them out, from the first; those without a group, too. */
+/**
+ * Where the columns of a panel are, as its grid has laid them out, from the first; those without a group,
+ * too.
+ */
 function tracksOf(panel: HTMLElement): Track[] {
   const { gridTemplateColumns, columnGap, paddingInlineStart, direction } = getComputedStyle(panel);
   const widths = gridTemplateColumns.split(' ').map((width) => parseFloat(width));

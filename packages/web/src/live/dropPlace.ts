@@ -2,7 +2,12 @@
 export interface DropPlace {
   readonly parent: string;
   readonly after: string | null;
-  readonly line: { readonly left: number; readonly top: number; readonly width: number; readonly height: number };
+  readonly line: {
+    readonly left: number;
+    readonly top: number;
+    readonly width: number;
+    readonly height: number;
+  };
 }
 
 interface Box {
@@ -13,31 +18,68 @@ interface Box {
 }
 
 /**
- * Rows go between rows, cells between the cells of the row under the pointer, links among links, tabs among tabs, all else into the nearest cell or open tab. Null: what is dragged
- * cannot stand anywhere near.
+ * Rows go between rows, cells between the cells of the row under the pointer, links among links, tabs among
+ * tabs, all else into the nearest cell or open tab. Null: what is dragged cannot stand anywhere near.
  */
 export function dropPlace(panel: HTMLElement, part: HTMLElement, x: number, y: number): DropPlace | null {
-  if (part.matches('.zv-r')) return among(panel, part, '.zv-r', y, false, panel.closest<HTMLElement>('[data-zv-item]')?.dataset.zvItem ?? null);
+  if (part.matches('.zv-r'))
+    return among(
+      panel,
+      part,
+      '.zv-r',
+      y,
+      false,
+      panel.closest<HTMLElement>('[data-zv-item]')?.dataset.zvItem ?? null,
+    );
   if (part.matches('.zv-cell')) {
     const row = nearest(panel.querySelectorAll('.zv-r'), x, y);
     return row === null ? null : among(row, part, '.zv-cell', x, true, row.dataset.zvPart ?? null);
   }
-  const list = part.matches('li') ? part.closest<HTMLElement>('.zv-own') : part.matches('.zv-tab') ? part.closest<HTMLElement>('.zv-tabs') : null;
-  if (list !== null) return among(part.parentElement ?? list, part, part.matches('li') ? 'li' : '.zv-tab', y, false, list.dataset.zvPart ?? null);
-  const holders = [...panel.querySelectorAll<HTMLElement>('.zv-cell,.zv-tab')].filter((one) => one.getClientRects().length > 0 && !part.contains(one));
+  const list = part.matches('li')
+    ? part.closest<HTMLElement>('.zv-own')
+    : part.matches('.zv-tab')
+      ? part.closest<HTMLElement>('.zv-tabs')
+      : null;
+  if (list !== null)
+    return among(
+      part.parentElement ?? list,
+      part,
+      part.matches('li') ? 'li' : '.zv-tab',
+      y,
+      false,
+      list.dataset.zvPart ?? null,
+    );
+  const holders = [...panel.querySelectorAll<HTMLElement>('.zv-cell,.zv-tab')].filter(
+    (one) => one.getClientRects().length > 0 && !part.contains(one),
+  );
   // Tabs stand in tabs alone; within a cell, the tab under the pointer is nearer than the cell.
   const fit = part.matches('.zv-tabs') ? holders.filter((one) => one.matches('.zv-cell')) : holders;
   const inner = fit.filter((one) => one.matches('.zv-tab') && isInside(one.getBoundingClientRect(), x, y));
   const holder = nearest(inner.length > 0 ? inner : fit.filter((one) => one.matches('.zv-cell')), x, y);
   if (holder === null) return null;
-  return among(holder, part, '[data-zv-part]', holder.matches('.zv-across') ? x : y, holder.matches('.zv-across'), holder.dataset.zvPart ?? null);
+  return among(
+    holder,
+    part,
+    '[data-zv-part]',
+    holder.matches('.zv-across') ? x : y,
+    holder.matches('.zv-across'),
+    holder.dataset.zvPart ?? null,
+  );
 }
 
 /** Between which of the children the pointer is. */
-function among(holder: HTMLElement, part: HTMLElement, selector: string, at: number, isAcross: boolean, parent: string | null): DropPlace | null {
+function among(
+  holder: HTMLElement,
+  part: HTMLElement,
+  selector: string,
+  at: number,
+  isAcross: boolean,
+  parent: string | null,
+): DropPlace | null {
   if (parent === null) return null;
   const others = [...holder.children].filter(
-    (one): one is HTMLElement => one instanceof HTMLElement && one.matches(selector) && one !== part && one.getClientRects().length > 0,
+    (one): one is HTMLElement =>
+      one instanceof HTMLElement && one.matches(selector) && one !== part && one.getClientRects().length > 0,
   );
   const isRtl = getComputedStyle(holder).direction === 'rtl';
   const isBefore = (one: HTMLElement): boolean => {
@@ -48,12 +90,22 @@ function among(holder: HTMLElement, part: HTMLElement, selector: string, at: num
   const before = others.filter(isBefore);
   const last = before.at(-1)?.getBoundingClientRect();
   const first = others[before.length]?.getBoundingClientRect();
-  return { parent, after: before.at(-1)?.dataset.zvPart ?? null, line: lineAt(holder.getBoundingClientRect(), last ?? null, first ?? null, isAcross, isRtl) };
+  return {
+    parent,
+    after: before.at(-1)?.dataset.zvPart ?? null,
+    line: lineAt(holder.getBoundingClientRect(), last ?? null, first ?? null, isAcross, isRtl),
+  };
 }
 
 const THICK = 3;
 
-function lineAt(holder: Box, last: Box | null, first: Box | null, isAcross: boolean, isRtl: boolean): DropPlace['line'] {
+function lineAt(
+  holder: Box,
+  last: Box | null,
+  first: Box | null,
+  isAcross: boolean,
+  isRtl: boolean,
+): DropPlace['line'] {
   if (!isAcross) {
     const top = last !== null ? last.bottom + 3 : first !== null ? first.top - 6 : holder.top + 6;
     return { left: holder.left, top, width: holder.right - holder.left, height: THICK };

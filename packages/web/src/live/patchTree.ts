@@ -4,8 +4,9 @@ const KEY = 'data-zv-item';
 const PART = 'data-zv-part';
 
 /**
- * Makes `present` like `wanted` and keeps the elements that can stay, so that an open dropdown stays open and the focus stays where
- * it is. List entries are the same when their item is; all else when it is the same element at the same place.
+ * Makes `present` like `wanted` and keeps the elements that can stay, so that an open dropdown stays open and
+ * the focus stays where it is. List entries are the same when their item is; all else when it is the same
+ * element at the same place.
  */
 export function patchTree(present: Element, wanted: Element): void {
   const stack: (readonly [Element, Element])[] = [[present, wanted]];
@@ -17,9 +18,11 @@ export function patchTree(present: Element, wanted: Element): void {
 }
 
 function patchAttributes(old: Element, next: Element): void {
-  for (const { name } of [...old.attributes]) if (!next.hasAttribute(name) && !STATES.has(name)) old.removeAttribute(name);
+  for (const { name } of [...old.attributes])
+    if (!next.hasAttribute(name) && !STATES.has(name)) old.removeAttribute(name);
   for (const { name, value } of [...next.attributes])
-    if (!STATES.has(name) || !old.hasAttribute(name)) if (old.getAttribute(name) !== value) old.setAttribute(name, value);
+    if (!STATES.has(name) || !old.hasAttribute(name))
+      if (old.getAttribute(name) !== value) old.setAttribute(name, value);
 }
 
 /** Puts the right children in the right order; gives the pairs that stay and are to be looked into. */
@@ -49,7 +52,10 @@ function patchChildren(old: Element, next: Element): (readonly [Element, Element
   return stays;
 }
 
-/** The children of an element by what each is among its siblings: the entry of an item, a part of a panel, or the first, second … of its kind. */
+/**
+ * The children of an element by what each is among its siblings: the entry of an item, a part of a panel, or
+ * the first, second … of its kind.
+ */
 function named(parent: Element): Map<string, Element> {
   const found = new Map<string, Element>();
   for (const child of parent.children) {

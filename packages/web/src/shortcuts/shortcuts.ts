@@ -1,7 +1,10 @@
 /** Everything that a key does. The keys read this table, and so does the list that `?` shows. */
 export interface Shortcut {
   readonly name: ShortcutName;
-  /** As `KeyboardEvent.key`, with `Ctrl+`, `Shift+` and `Alt+` before it in this order; Command counts as Ctrl. */
+  /**
+   * As `KeyboardEvent.key`, with `Ctrl+`, `Shift+` and `Alt+` before it in this order; Command counts as
+   * Ctrl.
+   */
   readonly keys: readonly string[];
   readonly does: string;
   readonly where: 'anywhere' | 'tree' | 'drift' | 'pages' | 'panel';
@@ -66,8 +69,18 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'extendUp', keys: ['Shift+ArrowUp'], does: 'Extend the selection up', where: 'tree' },
   { name: 'extendDown', keys: ['Shift+ArrowDown'], does: 'Extend the selection down', where: 'tree' },
   { name: 'chooseAll', keys: ['Ctrl+a'], does: 'Select all visible items', where: 'tree' },
-  { name: 'foldOrOut', keys: ['ArrowLeft'], does: 'List: collapse the branch, or select its parent. Columns: go to the previous branch', where: 'tree' },
-  { name: 'unfoldOrIn', keys: ['ArrowRight'], does: 'List: expand the branch, or select its first item. Columns: go to the next branch', where: 'tree' },
+  {
+    name: 'foldOrOut',
+    keys: ['ArrowLeft'],
+    does: 'List: collapse the branch, or select its parent. Columns: go to the previous branch',
+    where: 'tree',
+  },
+  {
+    name: 'unfoldOrIn',
+    keys: ['ArrowRight'],
+    does: 'List: expand the branch, or select its first item. Columns: go to the next branch',
+    where: 'tree',
+  },
   { name: 'toggleFold', keys: [' '], does: 'Columns: collapse or expand the branch', where: 'tree' },
   { name: 'foldAll', keys: ['-'], does: 'Collapse all branches', where: 'tree' },
   { name: 'unfoldAll', keys: ['+'], does: 'Expand all branches', where: 'tree' },
@@ -75,15 +88,30 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'last', keys: ['End'], does: 'Select the last item', where: 'tree' },
   { name: 'moveUp', keys: ['Alt+ArrowUp'], does: 'Move the item up', where: 'tree' },
   { name: 'moveDown', keys: ['Alt+ArrowDown'], does: 'Move the item down', where: 'tree' },
-  { name: 'moveOut', keys: ['Alt+ArrowLeft'], does: 'Move the item out of its parent. Columns: move a whole branch left', where: 'tree' },
-  { name: 'moveIn', keys: ['Alt+ArrowRight'], does: 'Move the item into the one above. Columns: move a whole branch right', where: 'tree' },
+  {
+    name: 'moveOut',
+    keys: ['Alt+ArrowLeft'],
+    does: 'Move the item out of its parent. Columns: move a whole branch left',
+    where: 'tree',
+  },
+  {
+    name: 'moveIn',
+    keys: ['Alt+ArrowRight'],
+    does: 'Move the item into the one above. Columns: move a whole branch right',
+    where: 'tree',
+  },
   { name: 'add', keys: ['Enter'], does: 'Add an item after the selected one', where: 'tree' },
   { name: 'rename', keys: ['F2'], does: 'Rename the item', where: 'tree' },
   { name: 'remove', keys: ['Delete', 'Backspace'], does: 'Remove the item', where: 'tree' },
   { name: 'duplicate', keys: ['Ctrl+d'], does: 'Duplicate the item with its branch', where: 'tree' },
   { name: 'copy', keys: ['Ctrl+c'], does: 'Copy the selected items, as text too', where: 'tree' },
   { name: 'cut', keys: ['Ctrl+x'], does: 'Cut the selected items', where: 'tree' },
-  { name: 'paste', keys: ['Ctrl+v'], does: 'Paste items, or text with one item per line, after the selected item', where: 'tree' },
+  {
+    name: 'paste',
+    keys: ['Ctrl+v'],
+    does: 'Paste items, or text with one item per line, after the selected item',
+    where: 'tree',
+  },
   { name: 'lead', keys: ['t'], does: 'Change the link', where: 'tree' },
   { name: 'nextUndecided', keys: ['u'], does: 'Go to the next item without a link', where: 'tree' },
   { name: 'planPage', keys: ['p'], does: 'Add a planned page', where: 'tree' },
@@ -99,8 +127,18 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'down', keys: ['ArrowDown'], does: 'Select the page below', where: 'pages' },
   { name: 'extendUp', keys: ['Shift+ArrowUp'], does: 'Extend the selection up', where: 'pages' },
   { name: 'extendDown', keys: ['Shift+ArrowDown'], does: 'Extend the selection down', where: 'pages' },
-  { name: 'foldOrOut', keys: ['ArrowLeft'], does: 'Collapse the branch, or select its parent', where: 'pages' },
-  { name: 'unfoldOrIn', keys: ['ArrowRight'], does: 'Expand the branch, or select its first page', where: 'pages' },
+  {
+    name: 'foldOrOut',
+    keys: ['ArrowLeft'],
+    does: 'Collapse the branch, or select its parent',
+    where: 'pages',
+  },
+  {
+    name: 'unfoldOrIn',
+    keys: ['ArrowRight'],
+    does: 'Expand the branch, or select its first page',
+    where: 'pages',
+  },
   { name: 'first', keys: ['Home'], does: 'Select the first page', where: 'pages' },
   { name: 'last', keys: ['End'], does: 'Select the last page', where: 'pages' },
   { name: 'moveUp', keys: ['Alt+ArrowUp'], does: 'Move the page up', where: 'pages' },
@@ -124,8 +162,18 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'unfoldOrIn', keys: ['ArrowRight'], does: 'Select the first part inside', where: 'panel' },
   { name: 'first', keys: ['Home'], does: 'Select the panel', where: 'panel' },
   { name: 'last', keys: ['End'], does: 'Select the last part', where: 'panel' },
-  { name: 'moveUp', keys: ['Alt+ArrowUp'], does: 'Move the part back, into the previous cell if needed', where: 'panel' },
-  { name: 'moveDown', keys: ['Alt+ArrowDown'], does: 'Move the part forward, into the next cell if needed', where: 'panel' },
+  {
+    name: 'moveUp',
+    keys: ['Alt+ArrowUp'],
+    does: 'Move the part back, into the previous cell if needed',
+    where: 'panel',
+  },
+  {
+    name: 'moveDown',
+    keys: ['Alt+ArrowDown'],
+    does: 'Move the part forward, into the next cell if needed',
+    where: 'panel',
+  },
   { name: 'narrower', keys: ['Alt+ArrowLeft'], does: 'Make the cell one column narrower', where: 'panel' },
   { name: 'wider', keys: ['Alt+ArrowRight'], does: 'Make the cell one column wider', where: 'panel' },
   { name: 'addPart', keys: ['p', 'Enter'], does: 'Add a part', where: 'panel' },
@@ -157,7 +205,15 @@ function keysOf({ key, ctrlKey, metaKey, shiftKey, altKey }: Pressed): string {
   return `${ctrlKey || metaKey ? 'Ctrl+' : ''}${needsShift ? 'Shift+' : ''}${altKey ? 'Alt+' : ''}${isLetter ? key.toLowerCase() : key}`;
 }
 
-const signs: Readonly<Record<string, string>> = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→', Delete: 'Del', Backspace: '⌫', ' ': 'Space' };
+const signs: Readonly<Record<string, string>> = {
+  ArrowUp: '↑',
+  ArrowDown: '↓',
+  ArrowLeft: '←',
+  ArrowRight: '→',
+  Delete: 'Del',
+  Backspace: '⌫',
+  ' ': 'Space',
+};
 
 /** The parts of a key combination as they are printed on keys. */
 export function keyNames(keys: string): string[] {

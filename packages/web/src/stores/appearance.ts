@@ -6,7 +6,10 @@ export type Appearance = (typeof appearances)[number];
 
 const KEY = 'zorvik-appearance';
 
-/** The light or the dark theme: the system's, unless the person has chosen one. Kept in this browser; all its windows follow. */
+/**
+ * The light or the dark theme: the system's, unless the person has chosen one. Kept in this browser; all its
+ * windows follow.
+ */
 export const useAppearance = defineStore('appearance', () => {
   const system = window.matchMedia('(prefers-color-scheme: dark)');
   const isSystemDark = ref(system.matches);

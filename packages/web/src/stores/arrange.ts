@@ -21,7 +21,9 @@ export const useArrange = defineStore('arrange', () => {
   const sheet = ref<ArrangeSheet | null>(null);
   /** The menu that is shown beside, by its id. */
   const besideId = ref<Id | null>(null);
-  const beside = computed(() => selection.menus.find(({ id }) => id === besideId.value && id !== selection.menu?.id) ?? null);
+  const beside = computed(
+    () => selection.menus.find(({ id }) => id === besideId.value && id !== selection.menu?.id) ?? null,
+  );
 
   function setForm(next: ArrangeForm): void {
     form.value = next;
@@ -36,7 +38,11 @@ export const useArrange = defineStore('arrange', () => {
   function ask(what: ArrangeSheet | 'target' | 'more' | 'beside'): void {
     if (what === 'target') askTarget();
     else if (what === 'more') details.toggleMore();
-    else if (what === 'beside') besideId.value = beside.value === null ? (selection.menus.find(({ id }) => id !== selection.menu?.id)?.id ?? null) : null;
+    else if (what === 'beside')
+      besideId.value =
+        beside.value === null
+          ? (selection.menus.find(({ id }) => id !== selection.menu?.id)?.id ?? null)
+          : null;
     else sheet.value = sheet.value === what ? null : what;
     if (what === 'follow') followerId.value = selection.item?.id ?? selection.menu?.id ?? null;
   }
@@ -64,7 +70,9 @@ export const useArrange = defineStore('arrange', () => {
   const undecided = computed((): readonly Id[] => {
     const { document } = copy;
     if (document === null || selection.menu === null) return [];
-    return [...itemsOf(document, selection.menu.id)].filter((id) => faceOf(document, nodeAt(document.items, id)).destination.kind === 'undecided');
+    return [...itemsOf(document, selection.menu.id)].filter(
+      (id) => faceOf(document, nodeAt(document.items, id)).destination.kind === 'undecided',
+    );
   });
 
   /** Selects the next undecided item after the selected one, and asks where it leads. */
@@ -88,5 +96,19 @@ export const useArrange = defineStore('arrange', () => {
     wantedMenu.value = next?.key ?? null;
   }
 
-  return { followerId, letFollow, form, sheet, beside, besideId, undecided, wantedMenu, setForm, switchForm, ask, goToUndecided, goToMenu };
+  return {
+    followerId,
+    letFollow,
+    form,
+    sheet,
+    beside,
+    besideId,
+    undecided,
+    wantedMenu,
+    setForm,
+    switchForm,
+    ask,
+    goToUndecided,
+    goToMenu,
+  };
 });

@@ -20,7 +20,10 @@ import { useNotices } from './notices.ts';
 import { useSelection } from './selection.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
-/** What was copied last, for all windows of this browser: with it, what is pasted keeps all it had. The text alone is for everything else. */
+/**
+ * What was copied last, for all windows of this browser: with it, what is pasted keeps all it had. The text
+ * alone is for everything else.
+ */
 interface Kept {
   readonly text: string;
   readonly site: Id;
@@ -30,12 +33,17 @@ interface Kept {
 }
 const KEPT = 'zorvik-copied';
 
-/** Copying, cutting and pasting items: within a menu, across menus and windows, and as text from and to any other program. */
+/**
+ * Copying, cutting and pasting items: within a menu, across menus and windows, and as text from and to any
+ * other program.
+ */
 export const useClipboard = defineStore('clipboard', () => {
   const copy = useWorkingCopy();
   const selection = useSelection();
   const notices = useNotices();
-  /** The browser lets nobody write to this computer's clipboard: then only what was copied here can be pasted. */
+  /**
+   * The browser lets nobody write to this computer's clipboard: then only what was copied here can be pasted.
+   */
   const isClosed = ref(false);
 
   /** The chosen branches as an outline of text; null when nothing is chosen. */
@@ -44,7 +52,10 @@ export const useClipboard = defineStore('clipboard', () => {
     const { chosen } = selection;
     if (document === null || chosen.length === 0) return null;
     const { outlineText } = await import('@zorvik/formats');
-    const text = outlineText.write({ name: '', sketches: sketchOf(document, topmost(document.items, chosen)) });
+    const text = outlineText.write({
+      name: '',
+      sketches: sketchOf(document, topmost(document.items, chosen)),
+    });
     const branches = branchesOf({ document }, chosen);
     const kept: Kept = { text, site: document.site.id, branches, panels: panelsOf({ document }, branches) };
     try {
@@ -63,7 +74,10 @@ export const useClipboard = defineStore('clipboard', () => {
     return text;
   }
 
-  /** What was copied here last comes back with all it had; any other text is read as an outline, a table, a list, whatever it is. */
+  /**
+   * What was copied here last comes back with all it had; any other text is read as an outline, a table, a
+   * list, whatever it is.
+   */
   async function paste(text: string, spot: Spot): Promise<Result<Edit> | null> {
     const { document } = copy;
     if (document === null) return null;
@@ -82,7 +96,9 @@ export const useClipboard = defineStore('clipboard', () => {
       return found;
     }
     const sketches = found.value.flatMap((one) => one.sketches);
-    return copy.perform((context) => bringIn(context, planSketch(context.document, sketches), spot, 'itemsPasted'));
+    return copy.perform((context) =>
+      bringIn(context, planSketch(context.document, sketches), spot, 'itemsPasted'),
+    );
   }
 
   function readKept(): Kept | null {

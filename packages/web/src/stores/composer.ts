@@ -34,10 +34,18 @@ export const useComposer = defineStore('composer', () => {
   /** What may be added is listed. */
   const isAdding = ref(false);
 
-  const item = computed(() => (owner.value === null ? null : (copy.document?.items.nodes.get(owner.value) ?? null)));
-  const parts = computed((): readonly Part[] => (copy.document === null || owner.value === null ? [] : partsIn(copy.document, owner.value)));
-  const part = computed(() => (partId.value === null ? null : (copy.document?.parts.nodes.get(partId.value) ?? null)));
-  const waiting = computed((): readonly Id[] => (copy.document === null || owner.value === null ? [] : notYetShown(copy.document, owner.value)));
+  const item = computed(() =>
+    owner.value === null ? null : (copy.document?.items.nodes.get(owner.value) ?? null),
+  );
+  const parts = computed((): readonly Part[] =>
+    copy.document === null || owner.value === null ? [] : partsIn(copy.document, owner.value),
+  );
+  const part = computed(() =>
+    partId.value === null ? null : (copy.document?.parts.nodes.get(partId.value) ?? null),
+  );
+  const waiting = computed((): readonly Id[] =>
+    copy.document === null || owner.value === null ? [] : notYetShown(copy.document, owner.value),
+  );
 
   function open(id: Id): void {
     selection.select(id);
@@ -45,17 +53,32 @@ export const useComposer = defineStore('composer', () => {
     partId.value = null;
   }
 
-  /** Composes the panel of the branch that an item stands in; one that drops otherwise yet drops as a panel then. */
+  /**
+   * Composes the panel of the branch that an item stands in; one that drops otherwise yet drops as a panel
+   * then.
+   */
   function openFor(id: Id): void {
     const { document } = copy;
     if (document === null) return;
     let top = id;
-    for (let item = document.items.nodes.get(id); item !== undefined; item = document.items.nodes.get(item.parent)) top = item.id;
+    for (
+      let item = document.items.nodes.get(id);
+      item !== undefined;
+      item = document.items.nodes.get(item.parent)
+    )
+      top = item.id;
     const place = selection.menu === null ? null : placementOf(document, selection.menu.id)?.place;
     const label = nameOf(document, 'items', top);
-    if (place !== 'bar' && place !== 'secondBar') return notices.refuse(refusal('noPanelHere', { label }).message);
+    if (place !== 'bar' && place !== 'secondBar')
+      return notices.refuse(refusal('noPanelHere', { label }).message);
     const { dropdown = null } = faceOf(document, nodeAt(document.items, top));
-    if (dropdown?.form !== 'panel' && !copy.perform((context) => setItems(context, [top], { dropdown: dropdownWith(dropdown, { form: 'panel' }) })).ok) return;
+    if (
+      dropdown?.form !== 'panel' &&
+      !copy.perform((context) =>
+        setItems(context, [top], { dropdown: dropdownWith(dropdown, { form: 'panel' }) }),
+      ).ok
+    )
+      return;
     open(top);
   }
 
@@ -87,15 +110,35 @@ export const useComposer = defineStore('composer', () => {
     (id) => owner.value !== null && id !== owner.value && close(),
   );
 
-  return { owner, item, parts, part, partId, waiting, boxes, isNarrowSeen, isAdding, open, openFor, close, choose };
+  return {
+    owner,
+    item,
+    parts,
+    part,
+    partId,
+    waiting,
+    boxes,
+    isNarrowSeen,
+    isAdding,
+    open,
+    openFor,
+    close,
+    choose,
+  };
 });
 
 /** What stands where a part stood that is gone: a sibling, else what it stood in. */
 function besideGone(before: SiteDocument, now: SiteDocument, id: Id): Id | null {
-  for (let part = before.parts.nodes.get(id); part !== undefined; part = before.parts.nodes.get(part.parent)) {
+  for (
+    let part = before.parts.nodes.get(id);
+    part !== undefined;
+    part = before.parts.nodes.get(part.parent)
+  ) {
     const siblings = [...childrenOf(before.parts, part.parent)];
     const at = siblings.indexOf(part.id);
-    const left = [...siblings.slice(at + 1), ...siblings.slice(0, at).reverse(), part.parent].find((one) => now.parts.nodes.has(one));
+    const left = [...siblings.slice(at + 1), ...siblings.slice(0, at).reverse(), part.parent].find((one) =>
+      now.parts.nodes.has(one),
+    );
     if (left !== undefined) return left;
   }
   return null;

@@ -4,7 +4,10 @@ import { watchLate, whenOutdated } from '../api/outbox.ts';
 import { startPostman } from '../api/postman.ts';
 import { openTabs, type TabMessage } from '../api/tabs.ts';
 
-/** How this window is connected: to the other tabs of its browser, and, through whichever of them is the postman, to the server. */
+/**
+ * How this window is connected: to the other tabs of its browser, and, through whichever of them is the
+ * postman, to the server.
+ */
 export const useConnection = defineStore('connection', () => {
   const tabs = openTabs();
   /** Since when the server has not answered; null when it does. */

@@ -1,7 +1,10 @@
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 
-/** What is shown of an item: what most items need, what fewer need, or its dropdown (of a group in a panel: its column). */
+/**
+ * What is shown of an item: what most items need, what fewer need, or its dropdown (of a group in a panel:
+ * its column).
+ */
 export type DetailView = 'item' | 'more' | 'drops';
 
 /** Which of an item's details are shown. */

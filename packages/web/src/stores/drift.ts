@@ -1,6 +1,16 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { counted, leaveFinding, mendDrift, safeMends, takeUpFinding, type Finding, type Id, type MendKind, type ToMend } from '@zorvik/core';
+import {
+  counted,
+  leaveFinding,
+  mendDrift,
+  safeMends,
+  takeUpFinding,
+  type Finding,
+  type Id,
+  type MendKind,
+  type ToMend,
+} from '@zorvik/core';
 import { driftClient, type DriftClient, type LeftFinding } from '../workers/driftClient.ts';
 import { routes } from '@zorvik/contract';
 import { ask, problemOf } from '../api/client.ts';
@@ -20,7 +30,9 @@ export const useDrift = defineStore('drift', () => {
   const left = shallowRef<readonly LeftFinding[]>([]);
   const isKnown = ref(false);
   const chosenId = ref<string | null>(null);
-  /** Addresses outside the site that were asked for and do not answer: known until the page is loaded anew. */
+  /**
+   * Addresses outside the site that were asked for and do not answer: known until the page is loaded anew.
+   */
   const dead = shallowRef<ReadonlyMap<string, string>>(new Map());
   const isChecking = ref(false);
   let client: DriftClient | null = null;
@@ -74,7 +86,9 @@ export const useDrift = defineStore('drift', () => {
   /** Those of the menu that is shown, in its order. */
   const findings = computed(() => open.value.filter(({ menu }) => menu === selection.menu?.id));
   const leftHere = computed(() => left.value.filter(({ finding }) => finding.menu === selection.menu?.id));
-  const chosen = computed(() => findings.value.find(({ id }) => id === chosenId.value) ?? findings.value[0] ?? null);
+  const chosen = computed(
+    () => findings.value.find(({ id }) => id === chosenId.value) ?? findings.value[0] ?? null,
+  );
   const safe = computed(() => safeMends(findings.value));
 
   /** Does mends as one edit; what is chosen next is what stands where the last one stood. */
@@ -86,7 +100,9 @@ export const useDrift = defineStore('drift', () => {
   }
 
   function chooseNear(at: number, gone: ReadonlySet<string>): void {
-    const next = findings.value.slice(at).find(({ id }) => !gone.has(id)) ?? findings.value.slice(0, at).findLast(({ id }) => !gone.has(id));
+    const next =
+      findings.value.slice(at).find(({ id }) => !gone.has(id)) ??
+      findings.value.slice(0, at).findLast(({ id }) => !gone.has(id));
     chosenId.value = next?.id ?? null;
     // They are taken away at once; the worker confirms it.
     open.value = open.value.filter(({ id }) => !gone.has(id));
@@ -98,7 +114,11 @@ export const useDrift = defineStore('drift', () => {
 
   /** The likely mend of each of the same kind. */
   function mendKind(kind: Finding['kind']): void {
-    mend(findings.value.filter((one) => one.kind === kind).flatMap((finding) => finding.mends.slice(0, 1).map((one) => ({ finding, mend: one.kind }))));
+    mend(
+      findings.value
+        .filter((one) => one.kind === kind)
+        .flatMap((finding) => finding.mends.slice(0, 1).map((one) => ({ finding, mend: one.kind }))),
+    );
   }
 
   function leave(finding: Finding, reason: string): boolean {
@@ -117,5 +137,23 @@ export const useDrift = defineStore('drift', () => {
     chosenId.value = findings.value[Math.max(0, Math.min(at + by, findings.value.length - 1))]?.id ?? null;
   }
 
-  return { isChecking, checkLinks, open, left, isKnown, counts, findings, leftHere, chosen, chosenId, safe, mend, mendOne, mendKind, leave, takeUp, step };
+  return {
+    isChecking,
+    checkLinks,
+    open,
+    left,
+    isKnown,
+    counts,
+    findings,
+    leftHere,
+    chosen,
+    chosenId,
+    safe,
+    mend,
+    mendOne,
+    mendKind,
+    leave,
+    takeUp,
+    step,
+  };
 });

@@ -1,6 +1,14 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { changeInWords, childrenOf, compareMenus, nodeAt, resolveMenu, type ResolvedMenu, type SiteDocument } from '@zorvik/core';
+import {
+  changeInWords,
+  childrenOf,
+  compareMenus,
+  nodeAt,
+  resolveMenu,
+  type ResolvedMenu,
+  type SiteDocument,
+} from '@zorvik/core';
 import { routes, type EditionSummary } from '@zorvik/contract';
 import { ask } from '../api/client.ts';
 import { useWorkingCopy } from './workingCopy.ts';
@@ -43,7 +51,8 @@ export const useEditions = defineStore('editions', () => {
 
   function compare(): void {
     const { document } = copy;
-    differences.value = document === null || published.value === null ? [] : differencesOf(document, published.value);
+    differences.value =
+      document === null || published.value === null ? [] : differencesOf(document, published.value);
   }
 
   async function publish(note: string): Promise<boolean> {
@@ -72,11 +81,19 @@ export const useEditions = defineStore('editions', () => {
 
 function differencesOf(document: SiteDocument, published: readonly ResolvedMenu[]): MenuDifference[] {
   const ids = [...childrenOf(document.menus, document.site.id)];
-  const now = ids.map((id) => resolveMenu(document, id, { compareTitles: new Intl.Collator(document.site.language, { numeric: true }).compare }));
+  const now = ids.map((id) =>
+    resolveMenu(document, id, {
+      compareTitles: new Intl.Collator(document.site.language, { numeric: true }).compare,
+    }),
+  );
   const present = now.map((menu): MenuDifference => {
     const before = published.find(({ key }) => key === menu.key) ?? null;
     const sentences = compareMenus(before, menu).map(changeInWords);
-    return { key: menu.key, name: menu.name, sentences: before === null ? ['New menu', ...sentences] : sentences };
+    return {
+      key: menu.key,
+      name: menu.name,
+      sentences: before === null ? ['New menu', ...sentences] : sentences,
+    };
   });
   const gone = published
     .filter(({ key }) => !ids.some((id) => nodeAt(document.menus, id).key === key))

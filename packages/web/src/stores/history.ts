@@ -22,13 +22,21 @@ export const useHistory = defineStore('history', () => {
     const query = { ...(before === null ? {} : { before }), ...(asked === null ? {} : { about: asked }) };
     const answer = await ask(routes.readHistory, { params: { siteKey }, query });
     if (asked !== about.value || siteKey !== copy.siteKey) return;
-    problem.value = answer.kind === 'away' ? 'No connection, so the history can’t be loaded now.' : answer.kind === 'refused' ? answer.refusal.message : null;
+    problem.value =
+      answer.kind === 'away'
+        ? 'No connection, so the history can’t be loaded now.'
+        : answer.kind === 'refused'
+          ? answer.refusal.message
+          : null;
     if (answer.kind !== 'reply') return;
     lines.value = before === null ? answer.value.lines : [...lines.value, ...answer.value.lines];
     next.value = answer.value.next;
   }
 
-  watch([isOpen, about, () => copy.revision, () => copy.siteKey], ([isWanted]) => void (isWanted && read(null)));
+  watch(
+    [isOpen, about, () => copy.revision, () => copy.siteKey],
+    ([isWanted]) => void (isWanted && read(null)),
+  );
 
   return { isOpen, lines, about, next, problem, more: () => read(next.value) };
 });

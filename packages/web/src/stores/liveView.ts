@@ -10,17 +10,26 @@ export const NARROWEST = 320;
 export const WIDEST = 1920;
 /** The width of the live header at first, and what a device class is shown at. */
 export const FIRST_WIDTH = 1252;
-/** A bar with many rows is seen whole up to this height; and the least height at which another place is of use. In px. */
+/**
+ * A bar with many rows is seen whole up to this height; and the least height at which another place is of
+ * use. In px.
+ */
 const HIGHEST_BAR = 170;
 const PLACE_HEIGHT = 96;
-/** What the rest of the window needs, in px: the bars, the details, and 400 px of the menu. What is left over shows dropdowns. */
+/**
+ * What the rest of the window needs, in px: the bars, the details, and 400 px of the menu. What is left over
+ * shows dropdowns.
+ */
 const REST = 743;
 const MOST_AT_FIRST = 340;
 /** The menu keeps at least this much however high the header is dragged, in px. */
 const MENU_LEAST = 180;
 const KEY = 'zorvik-live-height';
 
-/** How the live header is shown: its width in CSS px, its height in the window, and whether a dropdown lies over the work. */
+/**
+ * How the live header is shown: its width in CSS px, its height in the window, and whether a dropdown lies
+ * over the work.
+ */
 export const useLiveView = defineStore('liveView', () => {
   const copy = useWorkingCopy();
   const selection = useSelection();
@@ -31,7 +40,10 @@ export const useLiveView = defineStore('liveView', () => {
   const followed = ref(FIRST_WIDTH);
   const isWidthChosen = computed(() => width.value !== followed.value);
 
-  /** The header follows the window from the usual width of a desktop on; in a smaller one it is scaled, not wrapped. */
+  /**
+   * The header follows the window from the usual width of a desktop on; in a smaller one it is scaled, not
+   * wrapped.
+   */
   function follow(room: number): void {
     const isFollowing = !isWidthChosen.value;
     followed.value = Math.min(WIDEST, Math.max(FIRST_WIDTH, room));
@@ -63,7 +75,10 @@ export const useLiveView = defineStore('liveView', () => {
   /** What the details take, as their style says, in px. */
   const bandHeight = computed(() => Math.min(200, Math.max(128, windowHeight.value / 4)));
   const highest = computed(() => Math.max(lowest.value, windowHeight.value - REST + 400 - MENU_LEAST));
-  /** The height of the header as it is docked above the work, in px: as dragged, or what the window has to spare. */
+  /**
+   * The height of the header as it is docked above the work, in px: as dragged, or what the window has to
+   * spare.
+   */
   const height = computed(() => {
     const suited = Math.min(MOST_AT_FIRST, windowHeight.value - REST);
     return Math.round(Math.min(highest.value, Math.max(lowest.value, draggedTo.value ?? suited)));
@@ -84,8 +99,15 @@ export const useLiveView = defineStore('liveView', () => {
     const { document } = copy;
     let top = selection.item;
     if (document === null || top === null || !isBar.value) return null;
-    for (let above = document.items.nodes.get(top.parent); above !== undefined; above = document.items.nodes.get(top.parent)) top = above;
-    return childrenOf(document.items, top.id).size + childrenOf(document.parts, top.id).size > 0 ? top.id : null;
+    for (
+      let above = document.items.nodes.get(top.parent);
+      above !== undefined;
+      above = document.items.nodes.get(top.parent)
+    )
+      top = above;
+    return childrenOf(document.items, top.id).size + childrenOf(document.parts, top.id).size > 0
+      ? top.id
+      : null;
   });
   const isWanted = ref(false);
   /** The dropdown of the selected branch lies over the work, whole, until work goes on there. */

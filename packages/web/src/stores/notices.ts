@@ -8,8 +8,8 @@ export interface WayOn {
 }
 
 /**
- * What is said to the person: `heard` is read out by screen readers after each action, `refused` stands beside the working place
- * until the next action.
+ * What is said to the person: `heard` is read out by screen readers after each action, `refused` stands
+ * beside the working place until the next action.
  */
 export const useNotices = defineStore('notices', () => {
   const heard = ref('');

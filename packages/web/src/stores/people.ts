@@ -26,38 +26,49 @@ export const usePeople = defineStore('people', () => {
   /** Who just changed each item, by its id. */
   const changed = shallowRef<ReadonlyMap<Id, string>>(new Map());
   const others = computed(() => all.value.filter((person) => person.session !== session.id));
-  const told = ref<string | null>(null);
+  const joined = ref<string | null>(null);
   let settling: ReturnType<typeof setTimeout> | undefined;
 
   const byItem = computed(() => {
     const map = new Map<Id, Person[]>();
-    for (const person of others.value) if (person.item !== null) map.set(person.item, [...(map.get(person.item) ?? []), person]);
+    for (const person of others.value)
+      if (person.item !== null) map.set(person.item, [...(map.get(person.item) ?? []), person]);
     return map;
   });
   const nobody: readonly Person[] = [];
 
   function me(): Person {
-    return { session: session.id, name: session.shownName, menu: selection.menu?.id ?? null, item: selection.item?.id ?? null };
+    return {
+      session: session.id,
+      name: session.shownName,
+      menu: selection.menu?.id ?? null,
+      item: selection.item?.id ?? null,
+    };
   }
 
   async function say(): Promise<void> {
     const { siteKey } = copy;
     if (siteKey === null || copy.document === null) return;
-    told.value = siteKey;
-    const answer = await ask(routes.tellPresence, { params: { siteKey }, body: { ...me(), isLeaving: false } });
-    if (answer.kind === 'reply' && copy.siteKey === siteKey && all.value.length === 0) all.value = answer.value.people;
+    joined.value = siteKey;
+    const answer = await ask(routes.tellPresence, {
+      params: { siteKey },
+      body: { ...me(), isLeaving: false },
+    });
+    if (answer.kind === 'reply' && copy.siteKey === siteKey && all.value.length === 0)
+      all.value = answer.value.people;
   }
 
   function leave(): void {
-    if (told.value !== null) tellLeaving(told.value, { ...me(), isLeaving: true });
-    told.value = null;
+    if (joined.value !== null) tellLeaving(joined.value, { ...me(), isLeaving: true });
+    joined.value = null;
     all.value = [];
   }
 
   function fresh(edits: readonly LoggedEdit[]): void {
     const marks = new Map(changed.value);
     for (const { operations, actor } of edits) {
-      for (const operation of operations.slice(0, 200)) for (const { id } of kindOf(operation).touches(operation).slice(0, 200)) marks.set(id, actor);
+      for (const operation of operations.slice(0, 200))
+        for (const { id } of kindOf(operation).touches(operation).slice(0, 200)) marks.set(id, actor);
     }
     changed.value = marks;
     setTimeout(() => {
@@ -68,9 +79,10 @@ export const usePeople = defineStore('people', () => {
   }
 
   watch(
-    () => [copy.siteKey, copy.document === null, selection.menu?.id, selection.item?.id, session.name] as const,
+    () =>
+      [copy.siteKey, copy.document === null, selection.menu?.id, selection.item?.id, session.name] as const,
     ([siteKey]) => {
-      if (siteKey !== told.value) leave();
+      if (siteKey !== joined.value) leave();
       clearTimeout(settling);
       settling = setTimeout(() => void say(), SETTLING);
     },

@@ -5,8 +5,8 @@ import { useNotices } from './notices.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
 /**
- * Which menu is shown and what in it is selected: the same everywhere, in both forms of the tree and in the live header. One item leads; more
- * may be chosen with it, and what is done is done to all of them.
+ * Which menu is shown and what in it is selected: the same everywhere, in both forms of the tree and in the
+ * live header. One item leads; more may be chosen with it, and what is done is done to all of them.
  */
 export const useSelection = defineStore('selection', () => {
   const copy = useWorkingCopy();
@@ -25,10 +25,16 @@ export const useSelection = defineStore('selection', () => {
   const menus = computed(() => {
     const document = copy.document;
     if (document === null) return [];
-    return [...(document.menus.children.get(document.site.id) ?? [])].flatMap((id) => document.menus.nodes.get(id) ?? []);
+    return [...(document.menus.children.get(document.site.id) ?? [])].flatMap(
+      (id) => document.menus.nodes.get(id) ?? [],
+    );
   });
-  const menu = computed(() => menus.value.find(({ key }) => key === wantedMenu.value) ?? menus.value[0] ?? null);
-  const item = computed(() => (wantedItem.value === null ? null : (copy.document?.items.nodes.get(wantedItem.value) ?? null)));
+  const menu = computed(
+    () => menus.value.find(({ key }) => key === wantedMenu.value) ?? menus.value[0] ?? null,
+  );
+  const item = computed(() =>
+    wantedItem.value === null ? null : (copy.document?.items.nodes.get(wantedItem.value) ?? null),
+  );
 
   /** The chosen items in the order of the menu. */
   const chosen = computed((): readonly Id[] => {
@@ -38,7 +44,9 @@ export const useSelection = defineStore('selection', () => {
     const all = new Set([...others.value, item.value.id]);
     // They may stand in the menu beside, or in both.
     const roots = new Set([...all].map((id) => menuOf(document, id).id));
-    return menus.value.filter(({ id }) => roots.has(id)).flatMap(({ id }) => [...itemsOf(document, id)].filter((one) => all.has(one)));
+    return menus.value
+      .filter(({ id }) => roots.has(id))
+      .flatMap(({ id }) => [...itemsOf(document, id)].filter((one) => all.has(one)));
   });
 
   function select(id: Id | null): void {
@@ -97,7 +105,8 @@ export const useSelection = defineStore('selection', () => {
   // A refusal was about what was selected then.
   watch(wantedItem, () => notices.clear(), { flush: 'sync' });
 
-  // A selection that was removed moves to what stood beside it, so that the keys go on working; when another did it, they are named.
+  // A selection that was removed moves to what stood beside it, so that the keys go on working; when another
+  // did it, they are named.
   watch(
     () => copy.document,
     (now, before) => {
@@ -133,7 +142,8 @@ export const useSelection = defineStore('selection', () => {
             .some(({ id }) => id === removed?.id),
         ),
       );
-      if (removed !== null && by !== undefined) notices.refuse(`${by.actor} removed “${removed.label}”, which you had selected.`);
+      if (removed !== null && by !== undefined)
+        notices.refuse(`${by.actor} removed “${removed.label}”, which you had selected.`);
       removed = null;
     },
     { flush: 'sync' },
@@ -144,20 +154,39 @@ export const useSelection = defineStore('selection', () => {
     wantedMenu.value = key;
     const document = copy.document;
     const id = wantedItem.value;
-    const stays = document !== null && id !== null && document.items.nodes.has(id) && menuOf(document, id).key === key;
+    const stays =
+      document !== null && id !== null && document.items.nodes.has(id) && menuOf(document, id).key === key;
     if (!stays) select(null);
   }
 
   function foldAll(isFolded: boolean): void {
     const document = copy.document;
-    const parents = isFolded && document !== null ? [...itemsOf(document, menu.value?.id ?? '')].filter((id) => childrenOf(document.items, id).size > 0) : [];
+    const parents =
+      isFolded && document !== null
+        ? [...itemsOf(document, menu.value?.id ?? '')].filter((id) => childrenOf(document.items, id).size > 0)
+        : [];
     folded.value = new Set(parents);
     const id = wantedItem.value;
     // What is selected must not be lost from sight: its branch's top is selected in its place.
     let top = id;
-    for (let at = id; at !== null && document !== null; at = document.items.nodes.get(at)?.parent ?? null) if (document.items.nodes.has(at)) top = at;
+    for (let at = id; at !== null && document !== null; at = document.items.nodes.get(at)?.parent ?? null)
+      if (document.items.nodes.has(at)) top = at;
     if (isFolded && top !== null) select(top);
   }
 
-  return { menus, menu, item, chosen, folded, pageId, select, toggle, extendTo, chooseAll, setFolded, foldAll, showMenu };
+  return {
+    menus,
+    menu,
+    item,
+    chosen,
+    folded,
+    pageId,
+    select,
+    toggle,
+    extendTo,
+    chooseAll,
+    setFolded,
+    foldAll,
+    showMenu,
+  };
 });

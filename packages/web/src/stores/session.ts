@@ -30,7 +30,10 @@ export const useSession = defineStore('session', () => {
   const skipped = shallowRef<ReadonlySet<Id>>(new Set(kept.skipped));
 
   function write(): void {
-    const more = { ...(name.value === '' ? {} : { name: name.value }), ...(skipped.value.size === 0 ? {} : { skipped: [...skipped.value] }) };
+    const more = {
+      ...(name.value === '' ? {} : { name: name.value }),
+      ...(skipped.value.size === 0 ? {} : { skipped: [...skipped.value] }),
+    };
     sessionStorage.setItem(KEY, JSON.stringify({ ...kept, ...more }));
   }
 
@@ -69,12 +72,15 @@ function guestNumber(session: Id): number {
 
 function read(): KeptSession {
   const text = sessionStorage.getItem(KEY);
-  return text === null ? { id: mintId('session', cryptoRandom), since: {} } : (JSON.parse(text) as KeptSession);
+  return text === null
+    ? { id: mintId('session', cryptoRandom), since: {} }
+    : (JSON.parse(text) as KeptSession);
 }
 
 /**
- * A tab that was duplicated starts with a copy of the other's session, and two windows with one undo would take back each other's work.
- * So a session is held by a lock, and who does not get it begins a new one. Call it before the session is used.
+ * A tab that was duplicated starts with a copy of the other's session, and two windows with one undo would
+ * take back each other's work. So a session is held by a lock, and who does not get it begins a new one. Call
+ * it before the session is used.
  */
 export async function claimSession(): Promise<void> {
   const locks = (navigator as Partial<Navigator>).locks;

@@ -46,13 +46,17 @@ export const useSiteReading = defineStore('siteReading', () => {
       [readdressed, 'with a new address'],
       [gone, 'gone'],
     ] as const;
-    const told = parts.filter(([count]) => count > 0).map(([count, word]) => `${count.toLocaleString()} ${word}`);
-    return told.length === 0 ? null : told.join(', ');
+    const phrases = parts
+      .filter(([count]) => count > 0)
+      .map(([count, word]) => `${count.toLocaleString()} ${word}`);
+    return phrases.length === 0 ? null : phrases.join(', ');
   });
   /** The site says something that was not taken in yet. */
   const isWaiting = computed(() => found.value?.isTaken === false && counts.value !== null);
   /** Pages that were there and that the last reading, taken in, changed. */
-  const changed = computed((): ReadonlySet<Id> => new Set(found.value?.isTaken === true ? found.value.changed : []));
+  const changed = computed(
+    (): ReadonlySet<Id> => new Set(found.value?.isTaken === true ? found.value.changed : []),
+  );
 
   return { plan, found, counts, isWaiting, changed, load };
 });

@@ -20,7 +20,11 @@ export const useSites = defineStore('sites', () => {
   async function load(): Promise<void> {
     const answer = await ask(routes.listSites);
     problem.value =
-      answer.kind === 'reply' ? null : answer.kind === 'away' ? 'No connection to the server. Start it, then reload this page.' : answer.refusal.message;
+      answer.kind === 'reply'
+        ? null
+        : answer.kind === 'away'
+          ? 'No connection to the server. Start it, then reload this page.'
+          : answer.refusal.message;
     if (answer.kind !== 'reply') return;
     ({ sites: sites.value, standIn: standIn.value, delivery: delivery.value } = answer.value);
     isLoaded.value = true;
@@ -30,7 +34,12 @@ export const useSites = defineStore('sites', () => {
     return ask(routes.makeSite, { body: wanted });
   }
 
-  function makeFromSitemap(wanted: NewSite, bytes: Blob, onProgress: (stored: number, of: number) => void, signal: AbortSignal): Promise<Answer<ImportDone>> {
+  function makeFromSitemap(
+    wanted: NewSite,
+    bytes: Blob,
+    onProgress: (stored: number, of: number) => void,
+    signal: AbortSignal,
+  ): Promise<Answer<ImportDone>> {
     return sendSitemap(routes.makeSiteFromSitemap, { query: wanted, signal }, bytes, onProgress);
   }
 

@@ -40,12 +40,16 @@ import { cryptoRandom, useSession } from './session.ts';
 export type Keeping = 'kept' | 'keeping' | 'waiting';
 
 const RETRY = 2000;
-/** Acts of the same kind on the same thing that follow one another within this many ms are taken back together. */
+/**
+ * Acts of the same kind on the same thing that follow one another within this many ms are taken back
+ * together.
+ */
 const BURST = 2000;
 
 /**
- * The site being edited: the server's document with the edits on their way replayed on it. An edit is applied here at once and put in
- * the outbox; the browser's postman sends it, and what comes back is applied below it. The rules are core's.
+ * The site being edited: the server's document with the edits on their way replayed on it. An edit is applied
+ * here at once and put in the outbox; the browser's postman sends it, and what comes back is applied below
+ * it. The rules are core's.
  */
 export const useWorkingCopy = defineStore('workingCopy', () => {
   const session = useSession();
@@ -68,12 +72,18 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   const language = computed(() => copy.value?.served.document.site.language ?? 'en');
   /** What is kept of the site, and the same with what is followed standing in its menus. */
   const stored = computed<SiteDocument | null>(() => copy.value?.document ?? null);
-  const document = computed<SiteDocument | null>(() => (stored.value === null ? null : fill.value(stored.value)));
+  const document = computed<SiteDocument | null>(() =>
+    stored.value === null ? null : fill.value(stored.value),
+  );
   const revision = computed(() => copy.value?.served.revision ?? 0);
   const pending = computed(() => copy.value?.pending ?? []);
-  const keeping = computed<Keeping>(() => (pending.value.length === 0 ? 'kept' : connection.awaySince === null ? 'keeping' : 'waiting'));
+  const keeping = computed<Keeping>(() =>
+    pending.value.length === 0 ? 'kept' : connection.awaySince === null ? 'keeping' : 'waiting',
+  );
   /** What this session can undo and redo: worked out once for each change, since the log may be long. */
-  const history = computed(() => withoutSkipped(copy.value === null ? newHistory(session.id) : historyOf(copy.value), session.skipped));
+  const history = computed(() =>
+    withoutSkipped(copy.value === null ? newHistory(session.id) : historyOf(copy.value), session.skipped),
+  );
   const nextSteps = computed(() => ({ undo: nextUndo(history.value), redo: nextRedo(history.value) }));
   const canUndo = computed(() => nextSteps.value.undo.length > 0);
   const canRedo = computed(() => nextSteps.value.redo.length > 0);
@@ -111,8 +121,13 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     await catchUp();
   }
 
-  /** A site as the server has it now, with this session's part of the log; null: nobody answers; a text: why not. */
-  async function load(key: string): Promise<{ served: WorkingCopy['served']; own: readonly LoggedEdit[] } | string | null> {
+  /**
+   * A site as the server has it now, with this session's part of the log; null: nobody answers; a text: why
+   * not.
+   */
+  async function load(
+    key: string,
+  ): Promise<{ served: WorkingCopy['served']; own: readonly LoggedEdit[] } | string | null> {
     const answer = await loadSite(key);
     if (answer.kind === 'away') return null;
     if (answer.kind === 'refused') return answer.refusal.message;
@@ -121,13 +136,19 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     edition.value = answer.value.edition;
     if (copy.value !== null && copy.value.served.epoch !== epoch) session.seeAnew(key, now);
     const since = Math.min(session.firstSeen(key, now), now);
-    const own = since < now ? await ask(routes.readEdits, { params: { siteKey: key }, query: { since, session: session.id } }) : null;
+    const own =
+      since < now
+        ? await ask(routes.readEdits, { params: { siteKey: key }, query: { since, session: session.id } })
+        : null;
     if (own?.kind === 'away') return null;
     const known = own?.kind === 'reply' ? own.value.edits.filter((edit) => edit.revision <= now) : [];
     return { served, own: known };
   }
 
-  /** What became of edits while this window did not listen: what was refused is told, what was kept comes with the log. */
+  /**
+   * What became of edits while this window did not listen: what was refused is told, what was kept comes with
+   * the log.
+   */
   async function reconcile(key: string): Promise<void> {
     const refused = await refusedAt(key);
     if (siteKey.value !== key || copy.value === null) return;
@@ -142,19 +163,31 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
 
   function contextOf({ document: kept, served }: WorkingCopy): CommandContext {
     const from = { stored: kept, fill: fill.value };
-    return { document: fill.value(kept), from, base: served.revision, session: session.id, random: cryptoRandom };
+    return {
+      document: fill.value(kept),
+      from,
+      base: served.revision,
+      session: session.id,
+      random: cryptoRandom,
+    };
   }
 
   /**
-   * Does what a command gives: at once here, for good on the server. A refusal is shown and changes nothing. `kind` names what is done
-   * and to what, where several of it in a row should be taken back together.
+   * Does what a command gives: at once here, for good on the server. A refusal is shown and changes nothing.
+   * `kind` names what is done and to what, where several of it in a row should be taken back together.
    */
-  function perform(command: (context: CommandContext) => Result<Edit>, kind: string | null = null): Result<Edit> {
+  function perform(
+    command: (context: CommandContext) => Result<Edit>,
+    kind: string | null = null,
+  ): Result<Edit> {
     const result = attempt(command);
     return keep(result, result.ok ? groupFor(kind) : null);
   }
 
-  /** Does several things, one after the other, that are taken back together. The first that is refused is the last that is tried. */
+  /**
+   * Does several things, one after the other, that are taken back together. The first that is refused is the
+   * last that is tried.
+   */
   function performAll(commands: readonly ((context: CommandContext) => Result<Edit>)[]): Result<Edit> {
     const group = mintId('edit', cryptoRandom);
     burst = null;
@@ -181,7 +214,14 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   function groupFor(kind: string | null): Id | null {
     const now = performance.now();
     const goesOn = burst !== null && burst.key === kind && now - burst.at < BURST;
-    burst = kind === null ? null : { key: kind, group: goesOn && burst !== null ? burst.group : mintId('edit', cryptoRandom), at: now };
+    burst =
+      kind === null
+        ? null
+        : {
+            key: kind,
+            group: goesOn && burst !== null ? burst.group : mintId('edit', cryptoRandom),
+            at: now,
+          };
     return burst?.group ?? null;
   }
 
@@ -206,7 +246,10 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     if (last !== undefined) notices.say(inWords(last.sentence));
   }
 
-  /** What is offered where steps cannot be undone or redone: to leave them as they are, so that older ones can be. */
+  /**
+   * What is offered where steps cannot be undone or redone: to leave them as they are, so that older ones can
+   * be.
+   */
   function skipping(steps: readonly Id[]): WayOn | null {
     if (steps.length === 0) return null;
     const act = (): void => {
@@ -229,7 +272,10 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     if (foreign.length > 0) news.value = foreign;
   }
 
-  /** Fetches what was missed, or the site anew where that is less. One at a time; asked for again meanwhile, it looks again. */
+  /**
+   * Fetches what was missed, or the site anew where that is less. One at a time; asked for again meanwhile,
+   * it looks again.
+   */
   function catchUp(): Promise<void> {
     catching = (catching ?? Promise.resolve()).then(() => fetchMissed());
     return catching;
@@ -241,7 +287,8 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     const { epoch, revision: since } = copy.value.served;
     const answer = await ask(routes.readEdits, { params: { siteKey: key }, query: { since } });
     if (answer.kind !== 'reply' || siteKey.value !== key) return;
-    if (answer.value.epoch !== epoch || answer.value.isCut || answer.value.revision < since) return reload(key);
+    if (answer.value.epoch !== epoch || answer.value.isCut || answer.value.revision < since)
+      return reload(key);
     arrived(answer.value.edits);
   }
 
@@ -257,7 +304,11 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     if (copy.value === null || siteKey.value === null) return;
     set(withRefused(copy.value, id));
     const isUndo = edit !== undefined && edit.undoes !== null;
-    if (edit !== undefined) notices.refuse(`Not saved: ${inWords(edit.sentence)}. ${reason.message}`, isUndo ? skipping([edit.undoes ?? '']) : null);
+    if (edit !== undefined)
+      notices.refuse(
+        `Not saved: ${inWords(edit.sentence)}. ${reason.message}`,
+        isUndo ? skipping([edit.undoes ?? '']) : null,
+      );
     void reconcile(siteKey.value);
   }
 
@@ -270,7 +321,8 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     if (message.kind === 'news') return heardNews(message.news);
     if (!('siteKey' in message) || message.siteKey !== siteKey.value || copy.value === null) return;
     if (message.kind === 'refused') return wasRefused(message.id, message.refusal);
-    if (message.kind === 'restored' || message.epoch !== copy.value.served.epoch) return void reload(message.siteKey);
+    if (message.kind === 'restored' || message.epoch !== copy.value.served.epoch)
+      return void reload(message.siteKey);
     arrived(message.edits);
     if (message.revision > copy.value.served.revision) void catchUp();
   }
@@ -279,7 +331,8 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     if (message.kind === 'missed') void catchUp();
     else if (message.site !== siteKey.value) return;
     else if (message.kind === 'site' && message.revision > revision.value) void catchUp();
-    else if (message.kind === 'edition' && message.number !== edition.value?.number) void loadEdition(message.site);
+    else if (message.kind === 'edition' && message.number !== edition.value?.number)
+      void loadEdition(message.site);
   }
 
   async function loadEdition(key: string): Promise<void> {
@@ -302,12 +355,25 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     return false;
   }
 
-  /** Makes the site what it was after a revision, by one more edit. The server does it, so it needs the server. */
+  /**
+   * Makes the site what it was after a revision, by one more edit. The server does it, so it needs the
+   * server.
+   */
   async function goBack(to: number): Promise<boolean> {
     if (siteKey.value === null || copy.value === null) return false;
     const { epoch } = copy.value.served;
-    const body = { id: mintId('edit', cryptoRandom), session: session.id, revision: to, known: revision.value, epoch };
-    const answer = await ask(routes.goBack, { params: { siteKey: siteKey.value }, query: { name: session.shownName }, body });
+    const body = {
+      id: mintId('edit', cryptoRandom),
+      session: session.id,
+      revision: to,
+      known: revision.value,
+      epoch,
+    };
+    const answer = await ask(routes.goBack, {
+      params: { siteKey: siteKey.value },
+      query: { name: session.shownName },
+      body,
+    });
     if (answer.kind === 'reply') return wentBack(answer.value);
     notices.refuse(problemOf(answer, 'nothing was changed'));
     return false;

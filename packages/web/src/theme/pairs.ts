@@ -5,7 +5,9 @@ export interface Pair {
   readonly use: string;
 }
 
-/** Every pair of text and ground that the editor uses; a test holds each at 4.5 : 1 or more, in both themes. */
+/**
+ * Every pair of text and ground that the editor uses; a test holds each at 4.5 : 1 or more, in both themes.
+ */
 export const textPairs: readonly Pair[] = [
   { text: 'ink', ground: 'paper', use: 'text on the workspace' },
   { text: 'ink', ground: 'sheet', use: 'text on bars and bands' },

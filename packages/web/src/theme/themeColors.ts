@@ -1,4 +1,7 @@
-/** Our colours for Vuetify, in both themes. The same values are in tokens.css for our own components; a test keeps them equal. */
+/**
+ * Our colours for Vuetify, in both themes. The same values are in tokens.css for our own components; a test
+ * keeps them equal.
+ */
 export const themeColors = {
   light: {
     background: '#f1f4f2',

@@ -8,7 +8,10 @@ const variables = { 'high-emphasis-opacity': 1, 'medium-emphasis-opacity': 0.8 }
 export const vuetify = createVuetify({
   theme: {
     defaultTheme: 'light',
-    themes: { light: { dark: false, colors: { ...themeColors.light }, variables }, dark: { dark: true, colors: { ...themeColors.dark }, variables } },
+    themes: {
+      light: { dark: false, colors: { ...themeColors.light }, variables },
+      dark: { dark: true, colors: { ...themeColors.dark }, variables },
+    },
   },
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   defaults: {

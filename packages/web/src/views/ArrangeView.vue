@@ -7,7 +7,7 @@ import EmptyMenu from '../components/arrange/EmptyMenu.vue';
 import OutlineList from '../components/arrange/OutlineList.vue';
 import PageFinder from '../components/arrange/PageFinder.vue';
 import SpreadView from '../components/arrange/SpreadView.vue';
-import DetailBand from '../components/details/DetailBand.vue';
+import DetailStrip from '../components/details/DetailStrip.vue';
 import NewMenuDialog from '../components/shell/NewMenuDialog.vue';
 import { useArrange, type ArrangeSheet } from '../stores/arrange.ts';
 import { useComposer } from '../stores/composer.ts';
@@ -31,11 +31,25 @@ const spread = useTemplateRef<InstanceType<typeof SpreadView>>('spread');
 const outline = useTemplateRef<InstanceType<typeof OutlineList>>('outline');
 const isNewOpen = ref(false);
 const isAdding = ref(false);
-const isEmpty = computed(() => copy.document !== null && selection.menu !== null && childrenOf(copy.document.items, selection.menu.id).size === 0);
+const isEmpty = computed(
+  () =>
+    copy.document !== null &&
+    selection.menu !== null &&
+    childrenOf(copy.document.items, selection.menu.id).size === 0,
+);
 const tree = computed(() => (arrange.form === 'spread' ? spread.value : outline.value));
 
-const sheetOpen = (name: ArrangeSheet) => computed({ get: () => arrange.sheet === name, set: (isOpen: boolean) => (arrange.sheet = isOpen ? name : null) });
-const [isPlanning, isBringing, isFacts, isShared] = [sheetOpen('planPage'), sheetOpen('bringIn'), sheetOpen('menuFacts'), sheetOpen('sharedLinks')];
+const sheetOpen = (name: ArrangeSheet) =>
+  computed({
+    get: () => arrange.sheet === name,
+    set: (isOpen: boolean) => (arrange.sheet = isOpen ? name : null),
+  });
+const [isPlanning, isBringing, isFacts, isShared] = [
+  sheetOpen('planPage'),
+  sheetOpen('bringIn'),
+  sheetOpen('menuFacts'),
+  sheetOpen('sharedLinks'),
+];
 const isFollowing = sheetOpen('follow');
 
 watch(
@@ -73,7 +87,9 @@ async function show(key: string, item: Id | null = null): Promise<void> {
 <template>
   <div v-if="selection.menu === null" class="first">
     <h1>Create your first menu</h1>
-    <p class="mute">A menu has items that link to the site’s pages or to other addresses, or that group other items.</p>
+    <p class="mute">
+      A menu has items that link to the site’s pages or to other addresses, or that group other items.
+    </p>
     <v-btn color="primary" @click="isNewOpen = true">Create menu …</v-btn>
     <NewMenuDialog v-model="isNewOpen" @made="show" />
   </div>
@@ -86,7 +102,7 @@ async function show(key: string, item: Id | null = null): Promise<void> {
       <BesidePane v-if="arrange.beside !== null" />
       <EmptyMenu v-if="isEmpty && !isAdding" @add="startAdding" />
     </div>
-    <DetailBand />
+    <DetailStrip />
     <PageFinder />
     <SharedLinksSheet v-model="isShared" @show="show" />
     <PlanPageDialog v-model="isPlanning" />

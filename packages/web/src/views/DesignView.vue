@@ -25,7 +25,11 @@ const scale = [
     <h1>Design sheet</h1>
     <section>
       <h2>Type: Commissioner</h2>
-      <p v-for="one in scale" :key="one.size" :style="{ fontSize: `${one.size / 16}rem`, fontWeight: one.weight }">
+      <p
+        v-for="one in scale"
+        :key="one.size"
+        :style="{ fontSize: `${one.size / 16}rem`, fontWeight: one.weight }"
+      >
         {{ one.size }} / {{ one.weight }} · {{ one.use }}
       </p>
     </section>
@@ -56,7 +60,11 @@ const scale = [
       </div>
       <div class="controls">
         <LineField label="A line of text" value="Sow in autumn" note="own" :keep="() => null" />
-        <LineField label="A refused one" value="Leave me changed" :keep="() => 'A name needs at least one visible character.'" />
+        <LineField
+          label="A refused one"
+          value="Leave me changed"
+          :keep="() => 'A name needs at least one visible character.'"
+        />
         <v-text-field label="In a dialog" model-value="Main menu" />
         <ChoiceRow
           v-model="choice"

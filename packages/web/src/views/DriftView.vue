@@ -12,23 +12,34 @@ import { useDrift } from '../stores/drift.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
-/** The differences between the menu and the site's pages that nobody chose, drawn and explained, each with its fixes. */
+/**
+ * The differences between the menu and the site's pages that nobody chose, drawn and explained, each with its
+ * fixes.
+ */
 const copy = useWorkingCopy();
 const selection = useSelection();
 const drift = useDrift();
 const list = useTemplateRef<HTMLElement>('list');
 // Coming here, the keys go through the findings at once.
-onMounted(() => (document.activeElement === document.body || document.activeElement?.closest('header') != null) && focus());
+onMounted(
+  () =>
+    (document.activeElement === document.body || document.activeElement?.closest('header') != null) &&
+    focus(),
+);
 const leaving = ref<string | null>(null);
 const isReadingSite = ref(false);
 
 const picture = computed(() => {
   const { document, stored } = copy;
   const { menu } = selection;
-  return document === null || stored === null || menu === null ? null : driftPicture(stored, document, menu.id, drift.findings);
+  return document === null || stored === null || menu === null
+    ? null
+    : driftPicture(stored, document, menu.id, drift.findings);
 });
 const count = computed(() => drift.findings.length);
-const elsewhere = computed(() => selection.menus.filter(({ id }) => id !== selection.menu?.id && (drift.counts.get(id) ?? 0) > 0));
+const elsewhere = computed(() =>
+  selection.menus.filter(({ id }) => id !== selection.menu?.id && (drift.counts.get(id) ?? 0) > 0),
+);
 
 watch(
   () => drift.chosen?.id,
@@ -36,7 +47,8 @@ watch(
     // A reason that is being typed stays where it is typed.
     if (leaving.value !== id) leaving.value = null;
     await nextTick();
-    if (id !== undefined) document.getElementById(`finding-${id.replaceAll(' ', '-')}`)?.scrollIntoView({ block: 'nearest' });
+    if (id !== undefined)
+      document.getElementById(`finding-${id.replaceAll(' ', '-')}`)?.scrollIntoView({ block: 'nearest' });
   },
 );
 
@@ -83,10 +95,10 @@ function likely(finding: Finding): void {
 function press(event: KeyboardEvent): void {
   if (event.target !== list.value || event.isComposing) return;
   const name = shortcutFor(event, 'drift');
-  const deed = name === null ? undefined : doing[name];
-  if (deed === undefined) return;
+  const action = name === null ? undefined : doing[name];
+  if (action === undefined) return;
   event.preventDefault();
-  deed(event);
+  action(event);
 }
 
 function goToMenu(step: 1 | -1): void {
@@ -107,7 +119,14 @@ function goToMenu(step: 1 | -1): void {
       @choose="drift.chosenId = $event.id"
     />
     <aside aria-label="Findings">
-      <div ref="list" class="list" tabindex="0" role="group" aria-label="Findings: arrow keys select, Enter applies the first fix" @keydown="press">
+      <div
+        ref="list"
+        class="list"
+        tabindex="0"
+        role="group"
+        aria-label="Findings: arrow keys select, Enter applies the first fix"
+        @keydown="press"
+      >
         <ul v-if="count > 0">
           <FindingCard
             v-for="finding in drift.findings"
@@ -124,7 +143,13 @@ function goToMenu(step: 1 | -1): void {
         <div v-else-if="drift.isKnown" class="empty">
           <p class="good">This menu is up to date.</p>
           <p v-if="elsewhere.length > 0" class="mute">Other menus with differences:</p>
-          <button v-for="menu in elsewhere" :key="menu.id" type="button" class="plain-button" @click="selection.showMenu(menu.key)">
+          <button
+            v-for="menu in elsewhere"
+            :key="menu.id"
+            type="button"
+            class="plain-button"
+            @click="selection.showMenu(menu.key)"
+          >
             {{ menu.name }}
             <b class="number">{{ drift.counts.get(menu.id) }}</b>
           </button>

@@ -62,8 +62,19 @@ async function publish(): Promise<void> {
         <RefusalNote />
         <label for="note">Note for edition {{ next }}</label>
         <div>
-          <input id="note" v-model="note" type="text" maxlength="400" placeholder="What changed? (optional)" autocomplete="off" />
-          <button type="submit" :aria-disabled="blocked !== null" :aria-describedby="blocked === null ? undefined : 'blocked'">
+          <input
+            id="note"
+            v-model="note"
+            type="text"
+            maxlength="400"
+            placeholder="What changed? (optional)"
+            autocomplete="off"
+          />
+          <button
+            type="submit"
+            :aria-disabled="blocked !== null"
+            :aria-describedby="blocked === null ? undefined : 'blocked'"
+          >
             Publish edition {{ next }}
           </button>
         </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
-import PageBand from '../components/pages/PageBand.vue';
+import PageStrip from '../components/pages/PageStrip.vue';
 import PagesHead from '../components/pages/PagesHead.vue';
 import PageTreeRow from '../components/pages/PageTreeRow.vue';
 import type { PagePlace } from '../composables/pagePlaces.ts';
@@ -17,11 +17,11 @@ const selection = useSelection();
 const router = useRouter();
 const scroller = useTemplateRef<HTMLElement>('scroller');
 const head = useTemplateRef<InstanceType<typeof PagesHead>>('head');
-const band = useTemplateRef<InstanceType<typeof PageBand>>('band');
+const strip = useTemplateRef<InstanceType<typeof PageStrip>>('strip');
 const tree = usePageTree({
   element: scroller,
   show: (index) => virtual.show(index),
-  rename: () => band.value?.focusTitle(),
+  rename: () => strip.value?.focusTitle(),
   startAdding: () => void head.value?.startAdding(),
 });
 const { typed, filter, rows, at, chosen, drop, isAddressMoved, unfolded } = tree;
@@ -31,7 +31,11 @@ const virtual = useVirtualRows(
 );
 const total = computed(() => copy.document?.pages.nodes.size ?? 0);
 const isAll = computed(() => typed.value.trim() === '' && filter.value === 'all');
-const count = computed(() => (isAll.value ? total.value.toLocaleString() : `${rows.value.length.toLocaleString()} of ${total.value.toLocaleString()}`));
+const count = computed(() =>
+  isAll.value
+    ? total.value.toLocaleString()
+    : `${rows.value.length.toLocaleString()} of ${total.value.toLocaleString()}`,
+);
 const noPlaces: readonly PagePlace[] = [];
 
 async function goTo({ menu, item }: PagePlace): Promise<void> {
@@ -66,7 +70,9 @@ usePageDrop(scroller, { isAll, rows, drop, tree });
     </div>
     <div v-if="total === 0" class="empty">
       <p class="what">This site has no pages yet.</p>
-      <p class="mute">Import its sitemap, or let Zorvik read the site and place each page by its breadcrumbs.</p>
+      <p class="mute">
+        Import its sitemap, or let Zorvik read the site and place each page by its breadcrumbs.
+      </p>
       <v-btn color="primary" @click="head?.readSitemap()">Import sitemap …</v-btn>
     </div>
     <p v-else-if="rows.length === 0" class="empty mute">
@@ -105,12 +111,15 @@ usePageDrop(scroller, { isAll, rows, drop, tree });
         v-if="drop !== null"
         class="drop"
         :class="{ into: drop.isInto, no: drop.problem !== null }"
-        :style="{ insetBlockStart: `${drop.line * ROW_HEIGHT}px`, insetInlineStart: `${14 + drop.depth * 22}px` }"
+        :style="{
+          insetBlockStart: `${drop.line * ROW_HEIGHT}px`,
+          insetInlineStart: `${14 + drop.depth * 22}px`,
+        }"
       >
         <span>{{ drop.problem ?? drop.words }}</span>
       </div>
     </div>
-    <PageBand ref="band" v-model:is-address-moved="isAddressMoved" :chosen="chosen" />
+    <PageStrip ref="strip" v-model:is-address-moved="isAddressMoved" :chosen="chosen" />
   </div>
 </template>
 

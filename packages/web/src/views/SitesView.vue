@@ -24,11 +24,15 @@ onMounted(() => void sites.load());
             <span class="mute">{{ site.origin || 'no address yet' }}</span>
             <span class="number">{{ counted(site.pages, '# page', '# pages') }}</span>
             <span class="number">{{ counted(site.menus, '# menu', '# menus') }}</span>
-            <span class="number" :class="{ mute: site.edition === null }">{{ site.edition === null ? 'not published' : `edition ${site.edition}` }}</span>
+            <span class="number" :class="{ mute: site.edition === null }">
+              {{ site.edition === null ? 'not published' : `edition ${site.edition}` }}
+            </span>
           </router-link>
         </li>
       </ul>
-      <p v-else-if="sites.isLoaded" class="mute">No sites yet. Create one from its sitemap to get its pages.</p>
+      <p v-else-if="sites.isLoaded" class="mute">
+        No sites yet. Create one from its sitemap to get its pages.
+      </p>
     </div>
     <NewSiteDialog v-model="isNewOpen" />
   </div>

@@ -46,11 +46,18 @@ export function driftClient(): DriftClient {
     const changes = changesBetween(isAnew ? null : known, document);
     known = document;
     const pieces = piecesOf(changes);
-    const told = dead === knownDead ? null : [...dead];
+    const deadSent = dead === knownDead ? null : [...dead];
     knownDead = dead;
     for (const [at, piece] of pieces.entries()) {
-      // What was begun is told to its end, so that the copy there stays whole; only its answer is not waited for.
-      worker.postMessage({ ticket: own, isAnew: isAnew && at === 0, isLast: at === pieces.length - 1, changes: piece, dead: told } satisfies ToDrift);
+      // What was begun is told to its end, so that the copy there stays whole; only its answer is not waited
+      // for.
+      worker.postMessage({
+        ticket: own,
+        isAnew: isAnew && at === 0,
+        isLast: at === pieces.length - 1,
+        changes: piece,
+        dead: deadSent,
+      } satisfies ToDrift);
       if (at < pieces.length - 1) await new Promise((done) => setTimeout(done));
     }
   }
@@ -72,7 +79,10 @@ function piecesOf({ site, forests }: DocumentChanges): DocumentChanges[] {
   const pieces: DocumentChanges[] = [];
   for (const { forest, nodes, orders } of forests) {
     for (let at = 0; at < Math.max(nodes.length, orders.length); at += PIECE) {
-      pieces.push({ site, forests: [{ forest, nodes: nodes.slice(at, at + PIECE), orders: orders.slice(at, at + PIECE) }] });
+      pieces.push({
+        site,
+        forests: [{ forest, nodes: nodes.slice(at, at + PIECE), orders: orders.slice(at, at + PIECE) }],
+      });
     }
   }
   return pieces.length === 0 ? [{ site, forests: [] }] : pieces;

@@ -20,7 +20,10 @@ export function plain(text: string): string {
 /** More than this many are ranked no further. */
 const MOST_RANKED = 2000;
 
-/** Searches titles and addresses for words in any order, each anywhere in them. O(pages) to make and for each search. */
+/**
+ * Searches titles and addresses for words in any order, each anywhere in them. O(pages) to make and for each
+ * search.
+ */
 export function exactSearch(pages: readonly Findable[]): PageSearch {
   const titles = pages.map(({ title }) => plain(title));
   const addresses = pages.map(({ address }) => plain(address));
@@ -32,14 +35,18 @@ export function exactSearch(pages: readonly Findable[]): PageSearch {
       const ranked: number[][] = [[], [], [], []];
       for (let at = 0; at < pages.length; at += 1) {
         const [title = '', address = ''] = [titles[at], addresses[at]];
-        if (words.every((word) => title.includes(word) || address.includes(word))) ranked[rankOf(title, wanted)]?.push(at);
+        if (words.every((word) => title.includes(word) || address.includes(word)))
+          ranked[rankOf(title, wanted)]?.push(at);
       }
       return ranked.flat();
     },
   };
 }
 
-/** The same, and where nothing fits, one typing error a word is forgiven: a letter too many, too few, another one, two the wrong way round. */
+/**
+ * The same, and where nothing fits, one typing error a word is forgiven: a letter too many, too few, another
+ * one, two the wrong way round.
+ */
 export function forgivingSearch(pages: readonly Findable[]): PageSearch {
   const exact = exactSearch(pages);
   const fuzzy = new UFuzzy({

@@ -4,14 +4,24 @@ import { refusal, type Refusal } from '../../base/refusal.ts';
 import { no, ok, type Result } from '../../base/result.ts';
 import type { Sentence } from '../../base/sentences.ts';
 import { branchOf } from '../../model/branchOf.ts';
-import { forestOf, isParent, withForest, type ForestName, type NodeOf, type SiteDocument } from '../../model/document.ts';
+import {
+  forestOf,
+  isParent,
+  withForest,
+  type ForestName,
+  type NodeOf,
+  type SiteDocument,
+} from '../../model/document.ts';
 import { childrenOf, hasSpot, withNode, type Forest, type Rooted } from '../../model/forest.ts';
 import { nameOf } from '../../model/labelOf.ts';
 import { closed } from '../../schema/shapes.ts';
 import type { Applied, OperationKind } from './operationKind.ts';
 import { AfterShape } from './spotShape.ts';
 
-/** A whole branch in preorder: its top stands behind `after` among its parent's children, all others follow in their order. */
+/**
+ * A whole branch in preorder: its top stands behind `after` among its parent's children, all others follow in
+ * their order.
+ */
 export interface Branch<K extends string, F extends ForestName> {
   readonly kind: K;
   readonly after: Id | null;
@@ -19,7 +29,10 @@ export interface Branch<K extends string, F extends ForestName> {
 }
 
 export function branchShape(kind: string, node: TSchema): TSchema {
-  return Type.Object({ kind: Type.Literal(kind), after: AfterShape, branch: Type.Array(node, { minItems: 1 }) }, closed);
+  return Type.Object(
+    { kind: Type.Literal(kind), after: AfterShape, branch: Type.Array(node, { minItems: 1 }) },
+    closed,
+  );
 }
 
 /** The top of a branch. The schema promises that there is one. */
@@ -29,7 +42,10 @@ export function topOf<N extends Rooted>({ branch }: { readonly branch: readonly 
   return top;
 }
 
-/** The kind of operation that adds a branch. Refused: an id that is taken, a parent that is gone, what `refuses` says no to, asked with what stands above it there. */
+/**
+ * The kind of operation that adds a branch. Refused: an id that is taken, a parent that is gone, what
+ * `refuses` says no to, asked with what stands above it there.
+ */
 export function defineAdd<K extends string, I extends string, F extends ForestName>(
   kind: K,
   inverse: I,
@@ -51,13 +67,20 @@ export function defineAdd<K extends string, I extends string, F extends ForestNa
       const own = new Set<Id>();
       for (const one of operation.branch) {
         if (forest.nodes.has(one.id)) return no(refusal('alreadyThere', { id: one.id }));
-        if (one !== top && !own.has(one.parent)) return no(refusal('noSuchPlace', { label: one.id, id: one.parent }));
-        const reason = refuses(withForest<ForestName>(document, name, forest as Forest<NodeOf[ForestName]>), one);
+        if (one !== top && !own.has(one.parent))
+          return no(refusal('noSuchPlace', { label: one.id, id: one.parent }));
+        const reason = refuses(
+          withForest<ForestName>(document, name, forest as Forest<NodeOf[ForestName]>),
+          one,
+        );
         if (reason !== null) return no(reason);
         own.add(one.id);
         forest = withNode(forest, one, one === top ? operation.after : childrenOf(forest, one.parent).last());
       }
-      return ok({ document: withForest<ForestName>(document, name, forest as Forest<NodeOf[ForestName]>), operation });
+      return ok({
+        document: withForest<ForestName>(document, name, forest as Forest<NodeOf[ForestName]>),
+        operation,
+      });
     },
 
     invert: ({ after, branch }) => ({ kind: inverse, after, branch }),
@@ -73,13 +96,23 @@ export function defineAdd<K extends string, I extends string, F extends ForestNa
       return stranger === undefined ? null : { forest: name, id: stranger.id };
     },
 
-    claims: (operation) => [...operation.branch.map(({ id }) => `${name} ${id} *`), `${name} ${topOf(operation).parent} inside`],
+    claims: (operation) => [
+      ...operation.branch.map(({ id }) => `${name} ${id} *`),
+      `${name} ${topOf(operation).parent} inside`,
+    ],
     shift: (_, spot) => spot,
-    rebase: (operation, through) => ({ ...operation, after: through(name, { parent: topOf(operation).parent, after: operation.after }).after }),
+    rebase: (operation, through) => ({
+      ...operation,
+      after: through(name, { parent: topOf(operation).parent, after: operation.after }).after,
+    }),
   };
 }
 
 /** What an added branch goes into, by name. */
-export function parentName(document: SiteDocument, name: ForestName, operation: { readonly branch: readonly Rooted[] }): string {
+export function parentName(
+  document: SiteDocument,
+  name: ForestName,
+  operation: { readonly branch: readonly Rooted[] },
+): string {
   return nameOf(document, name, topOf(operation).parent);
 }

@@ -3,7 +3,14 @@ import type { Id } from '../../base/ids.ts';
 import { no, ok, type Result } from '../../base/result.ts';
 import { refusal, type Refusal } from '../../base/refusal.ts';
 import type { Sentence } from '../../base/sentences.ts';
-import { forestOf, isParent, withForest, type ForestName, type NodeOf, type SiteDocument } from '../../model/document.ts';
+import {
+  forestOf,
+  isParent,
+  withForest,
+  type ForestName,
+  type NodeOf,
+  type SiteDocument,
+} from '../../model/document.ts';
 import { hasSpot, nodeAt, spotOf, withNodeMoved, type Spot } from '../../model/forest.ts';
 import { isWithin } from '../../model/isWithin.ts';
 import { nameOf } from '../../model/labelOf.ts';
@@ -20,7 +27,10 @@ export interface Move<K extends string> {
   readonly to: Spot;
 }
 
-/** The kind of operation that moves a node of one forest. Refused: into its own branch, to a parent that is gone, what `refuses` says no to of the node as it would stand there. */
+/**
+ * The kind of operation that moves a node of one forest. Refused: into its own branch, to a parent that is
+ * gone, what `refuses` says no to of the node as it would stand there.
+ */
 export function defineMove<K extends string, F extends ForestName>(
   kind: K,
   name: F,
@@ -37,10 +47,15 @@ export function defineMove<K extends string, F extends ForestName>(
       if (!forest.nodes.has(id)) return no(missing(name, id));
       const label = nameOf(document, name, id);
       if (!isParent(document, name, to.parent)) return no(refusal('noSuchPlace', { label, id: to.parent }));
-      if (isWithin(forest, to.parent, id)) return no(refusal('wouldCircle', { label, target: nameOf(document, name, to.parent) }));
+      if (isWithin(forest, to.parent, id))
+        return no(refusal('wouldCircle', { label, target: nameOf(document, name, to.parent) }));
       const target = to.after === id ? spotOf(forest, id) : to;
-      if (!hasSpot(forest, target)) return no(refusal('noSuchPlace', { label, id: target.after ?? target.parent }));
-      const reason = refuses(document, { ...nodeAt(forest, id), parent: target.parent } as unknown as NodeOf[F]);
+      if (!hasSpot(forest, target))
+        return no(refusal('noSuchPlace', { label, id: target.after ?? target.parent }));
+      const reason = refuses(document, {
+        ...nodeAt(forest, id),
+        parent: target.parent,
+      } as unknown as NodeOf[F]);
       if (reason !== null) return no(reason);
       const moved = withNodeMoved(forest, id, target) as typeof forest;
       return ok({
@@ -61,7 +76,8 @@ export function defineMove<K extends string, F extends ForestName>(
     claims: ({ id, to }) => [`${name} ${id} place`, `${name} ${to.parent} inside`],
 
     shift(forest, spot, { id, from, to }) {
-      const hasLeft = forest === name && spot.after === id && spot.parent === from.parent && to.parent !== from.parent;
+      const hasLeft =
+        forest === name && spot.after === id && spot.parent === from.parent && to.parent !== from.parent;
       return hasLeft ? { parent: spot.parent, after: from.after } : spot;
     },
 

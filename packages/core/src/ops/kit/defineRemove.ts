@@ -3,15 +3,21 @@ import type { Refusal } from '../../base/refusal.ts';
 import { no, ok, type Result } from '../../base/result.ts';
 import type { Sentence } from '../../base/sentences.ts';
 import { branchOf } from '../../model/branchOf.ts';
-import { forestOf, withForest, type ForestName, type NodeOf, type SiteDocument } from '../../model/document.ts';
+import {
+  forestOf,
+  withForest,
+  type ForestName,
+  type NodeOf,
+  type SiteDocument,
+} from '../../model/document.ts';
 import { spotOf, withoutNode, type Forest, type Rooted } from '../../model/forest.ts';
 import { branchShape, topOf, type Branch } from './defineAdd.ts';
 import { missing } from './missing.ts';
 import type { Applied, OperationKind } from './operationKind.ts';
 
 /**
- * The kind of operation that removes a branch. It carries what it removes, so that its inverse is exact; what stands there when it
- * is applied counts, not what it carried when it was made.
+ * The kind of operation that removes a branch. It carries what it removes, so that its inverse is exact; what
+ * stands there when it is applied counts, not what it carried when it was made.
  */
 export function defineRemove<K extends string, I extends string, F extends ForestName>(
   kind: K,

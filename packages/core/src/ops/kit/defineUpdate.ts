@@ -4,18 +4,26 @@ import { isEqual } from '../../base/isEqual.ts';
 import type { Refusal } from '../../base/refusal.ts';
 import { no, ok, type Result } from '../../base/result.ts';
 import type { Sentence } from '../../base/sentences.ts';
-import { forestOf, withForest, type ForestName, type NodeOf, type SiteDocument } from '../../model/document.ts';
+import {
+  forestOf,
+  withForest,
+  type ForestName,
+  type NodeOf,
+  type SiteDocument,
+} from '../../model/document.ts';
 import { withNodeChanged } from '../../model/forest.ts';
 import { closed, IdShape, someOf } from '../../schema/shapes.ts';
 import { missing } from './missing.ts';
 import type { Applied, OperationKind } from './operationKind.ts';
 
 /**
- * The fields of a node that an update may name: all but its identity and its place. Null takes a field away that need not be there, and
- * stands for it where it is not.
+ * The fields of a node that an update may name: all but its identity and its place. Null takes a field away
+ * that need not be there, and stands for it where it is not.
  */
 export type FieldsOf<F extends ForestName> = FieldsOfNode<Omit<NodeOf[F], 'id' | 'parent'>>;
-type FieldsOfNode<N> = { readonly [K in keyof N]?: object extends Pick<N, K> ? Exclude<N[K], undefined> | null : N[K] };
+type FieldsOfNode<N> = {
+  readonly [K in keyof N]?: object extends Pick<N, K> ? Exclude<N[K], undefined> | null : N[K];
+};
 
 /** The fields that a kind of node has, and those that it may have. */
 export interface NodeFields {
@@ -32,8 +40,8 @@ export interface Update<K extends string, F extends ForestName> {
 }
 
 /**
- * The kind of operation that changes fields of a node. On a field, the later one wins. `refuses` may say no to the node as it
- * would become.
+ * The kind of operation that changes fields of a node. On a field, the later one wins. `refuses` may say no
+ * to the node as it would become.
  */
 export function defineUpdate<K extends string, F extends ForestName>(
   kind: K,
@@ -42,7 +50,9 @@ export function defineUpdate<K extends string, F extends ForestName>(
   describe: (document: SiteDocument, operation: Update<K, F>) => Sentence,
   refuses: (document: SiteDocument, node: NodeOf[F]) => Refusal | null = () => null,
 ): OperationKind<Update<K, F>, Update<K, F>> {
-  const orNull = Object.fromEntries(Object.entries(maybe).map(([field, shape]) => [field, Type.Union([shape, Type.Null()])]));
+  const orNull = Object.fromEntries(
+    Object.entries(maybe).map(([field, shape]) => [field, Type.Union([shape, Type.Null()])]),
+  );
   const someFields = someOf({ ...always, ...orNull });
   return {
     kind,
@@ -58,7 +68,10 @@ export function defineUpdate<K extends string, F extends ForestName>(
       const changed = withFields<F>(node, set, maybe);
       const reason = refuses(document, changed);
       if (reason !== null) return no(reason);
-      return ok({ document: withForest(document, name, withNodeChanged(forest, changed)), operation: { ...operation, set, was } });
+      return ok({
+        document: withForest(document, name, withNodeChanged(forest, changed)),
+        operation: { ...operation, set, was },
+      });
     },
 
     invert: ({ id, set, was }) => ({ kind, id, set: was, was: set }),
@@ -79,12 +92,16 @@ export function defineUpdate<K extends string, F extends ForestName>(
 
 /** Those of the named fields that would change. */
 function differing<F extends ForestName>(node: NodeOf[F], named: FieldsOf<F>): FieldsOf<F> {
-  return Object.fromEntries(Object.entries(named).filter(([field, value]) => !isEqual(valueOf<F>(node, field), value))) as FieldsOf<F>;
+  return Object.fromEntries(
+    Object.entries(named).filter(([field, value]) => !isEqual(valueOf<F>(node, field), value)),
+  ) as FieldsOf<F>;
 }
 
 /** The present values of the fields that `named` names. */
 function valuesOf<F extends ForestName>(node: NodeOf[F], named: FieldsOf<F>): FieldsOf<F> {
-  return Object.fromEntries(Object.keys(named).map((field) => [field, valueOf<F>(node, field)])) as FieldsOf<F>;
+  return Object.fromEntries(
+    Object.keys(named).map((field) => [field, valueOf<F>(node, field)]),
+  ) as FieldsOf<F>;
 }
 
 function valueOf<F extends ForestName>(node: NodeOf[F], field: string): unknown {
@@ -92,6 +109,8 @@ function valueOf<F extends ForestName>(node: NodeOf[F], field: string): unknown 
 }
 
 function withFields<F extends ForestName>(node: NodeOf[F], set: FieldsOf<F>, maybe: TProperties): NodeOf[F] {
-  const kept = Object.entries({ ...node, ...set }).filter(([field, value]) => value !== null || !(field in maybe));
+  const kept = Object.entries({ ...node, ...set }).filter(
+    ([field, value]) => value !== null || !(field in maybe),
+  );
   return Object.fromEntries(kept) as unknown as NodeOf[F];
 }

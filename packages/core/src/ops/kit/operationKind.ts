@@ -12,8 +12,8 @@ export interface Touched {
 }
 
 /**
- * What an operation did: the document after it, and the operation as it took effect. The latter has its old values as they were
- * found, so that its inverse is exact even when somebody else came in between.
+ * What an operation did: the document after it, and the operation as it took effect. The latter has its old
+ * values as they were found, so that its inverse is exact even when somebody else came in between.
  */
 export interface Applied<O> {
   readonly document: SiteDocument;
@@ -32,14 +32,20 @@ export interface OperationKind<O extends { readonly kind: string }, Inverse = un
   /** What it does, in a sentence; `document` is the one before it. */
   readonly describe: (document: SiteDocument, operation: O) => Sentence;
   readonly touches: (operation: O) => readonly Touched[];
-  /** What no longer is as this operation left it, so that taking it back would take back another's work; null: all stands. */
+  /**
+   * What no longer is as this operation left it, so that taking it back would take back another's work; null:
+   * all stands.
+   */
   readonly overwritten: (document: SiteDocument, operation: O) => Touched | null;
   /**
-   * What it decided, as `forest id aspect`: a field's name, `place`, `*` for the whole thing, or `inside` where it put something. What it
-   * left as it was is not named.
+   * What it decided, as `forest id aspect`: a field's name, `place`, `*` for the whole thing, or `inside`
+   * where it put something. What it left as it was is not named.
    */
   readonly claims: (operation: O) => readonly string[];
-  /** Where a spot that was chosen before this operation is to be found after it: an anchor that went away gives way to its predecessor. */
+  /**
+   * Where a spot that was chosen before this operation is to be found after it: an anchor that went away
+   * gives way to its predecessor.
+   */
   readonly shift: (forest: ForestName, spot: Spot, operation: O) => Spot;
   /** The same operation with its own spots led through `through`. */
   readonly rebase: (operation: O, through: (forest: ForestName, spot: Spot) => Spot) => O;

@@ -5,7 +5,12 @@ import PagePick from './PagePick.vue';
 
 /** The row in which a new item is typed. */
 defineProps<{ isSlim?: boolean }>();
-const emit = defineEmits<{ pick: [picked: Picked]; leave: []; nest: [isDeeper: boolean]; lines: [text: string] }>();
+const emit = defineEmits<{
+  pick: [picked: Picked];
+  leave: [];
+  nest: [isDeeper: boolean];
+  lines: [text: string];
+}>();
 const field = useTemplateRef<InstanceType<typeof PagePick>>('field');
 defineExpose({ focus: () => field.value?.focus() });
 </script>

@@ -42,13 +42,20 @@ const size = computed(() => {
   if (document === null || selection.menu === null) return '';
   let count = 0;
   let deepest = 0;
-  for (const { depth } of preorder<Id>(childrenOf(document.items, selection.menu.id), (id) => childrenOf(document.items, id))) {
+  for (const { depth } of preorder<Id>(childrenOf(document.items, selection.menu.id), (id) =>
+    childrenOf(document.items, id),
+  )) {
     count += 1;
     deepest = Math.max(deepest, depth + 1);
   }
-  return count === 0 ? 'empty' : `${counted(count, '# item', '# items')}, ${counted(deepest, '# level', '# levels')}`;
+  return count === 0
+    ? 'empty'
+    : `${counted(count, '# item', '# items')}, ${counted(deepest, '# level', '# levels')}`;
 });
-const form = computed({ get: () => arrange.form, set: (next) => void (next !== null && arrange.setForm(next)) });
+const form = computed({
+  get: () => arrange.form,
+  set: (next) => void (next !== null && arrange.setForm(next)),
+});
 const nothing = computed(() => (selection.item === null ? 'select an item first' : null));
 
 async function copyChosen(isCut: boolean): Promise<void> {
@@ -80,31 +87,95 @@ async function paste(): Promise<void> {
       ]"
     />
     <div class="tools" role="toolbar" aria-label="The selected item">
-      <IconButton label="Move up" :icon="mdiArrowUp" keys="Alt ↑" :reason="reasons.moveUp" @press="act('moveUp')" />
-      <IconButton label="Move down" :icon="mdiArrowDown" keys="Alt ↓" :reason="reasons.moveDown" @press="act('moveDown')" />
-      <IconButton label="Move out of its parent" :icon="mdiArrowCollapseLeft" keys="Alt ←" :reason="reasons.moveOut" @press="act('moveOut')" />
-      <IconButton label="Move into the item above" :icon="mdiArrowCollapseRight" keys="Alt →" :reason="reasons.moveIn" @press="act('moveIn')" />
+      <IconButton
+        label="Move up"
+        :icon="mdiArrowUp"
+        keys="Alt ↑"
+        :reason="reasons.moveUp"
+        @press="act('moveUp')"
+      />
+      <IconButton
+        label="Move down"
+        :icon="mdiArrowDown"
+        keys="Alt ↓"
+        :reason="reasons.moveDown"
+        @press="act('moveDown')"
+      />
+      <IconButton
+        label="Move out of its parent"
+        :icon="mdiArrowCollapseLeft"
+        keys="Alt ←"
+        :reason="reasons.moveOut"
+        @press="act('moveOut')"
+      />
+      <IconButton
+        label="Move into the item above"
+        :icon="mdiArrowCollapseRight"
+        keys="Alt →"
+        :reason="reasons.moveIn"
+        @press="act('moveIn')"
+      />
       <i />
-      <IconButton label="Rename" :icon="mdiPencilOutline" keys="F2" :reason="nothing" @press="emit('rename')" />
-      <IconButton label="Duplicate" :icon="mdiContentDuplicate" keys="Ctrl D" :reason="reasons.duplicate" @press="act('duplicate')" />
-      <IconButton label="Cut" :icon="mdiContentCut" keys="Ctrl X" :reason="nothing" @press="copyChosen(true)" />
-      <IconButton label="Copy" :icon="mdiContentCopy" keys="Ctrl C" :reason="nothing" @press="copyChosen(false)" />
+      <IconButton
+        label="Rename"
+        :icon="mdiPencilOutline"
+        keys="F2"
+        :reason="nothing"
+        @press="emit('rename')"
+      />
+      <IconButton
+        label="Duplicate"
+        :icon="mdiContentDuplicate"
+        keys="Ctrl D"
+        :reason="reasons.duplicate"
+        @press="act('duplicate')"
+      />
+      <IconButton
+        label="Cut"
+        :icon="mdiContentCut"
+        keys="Ctrl X"
+        :reason="nothing"
+        @press="copyChosen(true)"
+      />
+      <IconButton
+        label="Copy"
+        :icon="mdiContentCopy"
+        keys="Ctrl C"
+        :reason="nothing"
+        @press="copyChosen(false)"
+      />
       <IconButton label="Paste" :icon="mdiContentPaste" keys="Ctrl V" @press="paste" />
-      <IconButton label="Remove" :icon="mdiTrashCanOutline" keys="Del" :reason="reasons.remove" @press="act('remove')" />
+      <IconButton
+        label="Remove"
+        :icon="mdiTrashCanOutline"
+        keys="Del"
+        :reason="reasons.remove"
+        @press="act('remove')"
+      />
     </div>
     <RefusalNote />
-    <button v-if="arrange.undecided.length > 0" type="button" class="undecided" title="Go to the next item without a link (U)" @click="arrange.goToUndecided()">
+    <button
+      v-if="arrange.undecided.length > 0"
+      type="button"
+      class="undecided"
+      title="Go to the next item without a link (U)"
+      @click="arrange.goToUndecided()"
+    >
       {{ arrange.undecided.length }} without a link
     </button>
     <div class="add">
       <MenuActions />
       <button type="button" class="plain-button" title="Find pages (/)" @click="finder.open()">
-        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiTextBoxSearchOutline" fill="currentColor" /></svg>
+        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+          <path :d="mdiTextBoxSearchOutline" fill="currentColor" />
+        </svg>
         <span>Pages</span>
         <kbd>/</kbd>
       </button>
       <button type="button" class="plain-button" title="Add an item (Enter)" @click="emit('add')">
-        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiPlus" fill="currentColor" /></svg>
+        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+          <path :d="mdiPlus" fill="currentColor" />
+        </svg>
         <span>Item</span>
         <kbd>Enter</kbd>
       </button>

@@ -16,7 +16,13 @@ const selection = useSelection();
       <label>
         <span class="only-heard">Other menu</span>
         <select v-model="arrange.besideId">
-          <option v-for="menu in selection.menus.filter(({ id }) => id !== selection.menu?.id)" :key="menu.id" :value="menu.id">{{ menu.name }}</option>
+          <option
+            v-for="menu in selection.menus.filter(({ id }) => id !== selection.menu?.id)"
+            :key="menu.id"
+            :value="menu.id"
+          >
+            {{ menu.name }}
+          </option>
         </select>
       </label>
       <IconButton label="Close the other menu" :icon="mdiClose" keys="B" @press="arrange.ask('beside')" />

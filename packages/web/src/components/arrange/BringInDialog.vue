@@ -40,7 +40,13 @@ function bring(): void {
     <BringInSource v-if="isOpen" v-model="plan" />
     <template #actions>
       <v-btn variant="text" @click="isOpen = false">Cancel</v-btn>
-      <v-btn color="primary" type="submit">{{ plan === null ? 'Import' : `Import ${counted(plan.items.length - plan.dropped, '# item', '# items')}` }}</v-btn>
+      <v-btn color="primary" type="submit">
+        {{
+          plan === null
+            ? 'Import'
+            : `Import ${counted(plan.items.length - plan.dropped, '# item', '# items')}`
+        }}
+      </v-btn>
     </template>
   </DialogSheet>
 </template>

@@ -5,7 +5,10 @@ import type { FoundMenu } from '@zorvik/formats';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ImportPreview from './ImportPreview.vue';
 
-/** A menu from a file or a text: reads it in whatever format it is, lets choose where a page holds several, and shows what it becomes. */
+/**
+ * A menu from a file or a text: reads it in whatever format it is, lets choose where a page holds several,
+ * and shows what it becomes.
+ */
 const plan = defineModel<ImportPlan | null>({ required: true });
 const copy = useWorkingCopy();
 const text = ref('');
@@ -56,7 +59,13 @@ async function drop(event: DragEvent): Promise<void> {
       <input type="file" accept=".json,.csv,.opml,.xml,.md,.html,.htm,.txt" @change="take" />
     </label>
     <span class="mute">JSON, CSV, OPML, Markdown, HTML (a list or a whole page), or lines of text</span>
-    <textarea v-model="text" rows="5" aria-label="Menu as text" placeholder="… or paste text here, or drop a file" spellcheck="false" />
+    <textarea
+      v-model="text"
+      rows="5"
+      aria-label="Menu as text"
+      placeholder="… or paste text here, or drop a file"
+      spellcheck="false"
+    />
     <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
     <fieldset v-if="found.length > 1">
       <legend>{{ found.length }} menus found. Which one?</legend>

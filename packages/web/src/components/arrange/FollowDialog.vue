@@ -49,9 +49,13 @@ const SHOWN = 9;
 const MOST_CATEGORIES = 12;
 
 const follower = computed(() => arrange.followerId);
-const name = computed(() => (copy.document === null || follower.value === null ? '' : nameOf(copy.document, 'items', follower.value)));
+const name = computed(() =>
+  copy.document === null || follower.value === null ? '' : nameOf(copy.document, 'items', follower.value),
+);
 const others = computed(() => selection.menus.filter(({ id }) => id !== selection.menu?.id));
-const pageName = computed(() => (page.value === null ? 'the whole site' : (copy.document?.pages.nodes.get(page.value)?.title ?? '')));
+const pageName = computed(() =>
+  page.value === null ? 'the whole site' : (copy.document?.pages.nodes.get(page.value)?.title ?? ''),
+);
 
 watch(isOpen, (now) => {
   const { document } = copy;
@@ -60,9 +64,9 @@ watch(isOpen, (now) => {
   isPicking.value = false;
   const was = followOf(document, follower.value);
   const item = document.items.nodes.get(follower.value);
-  const led = item?.destination.kind === 'page' ? item.destination.page : null;
+  const linkedPage = item?.destination.kind === 'page' ? item.destination.page : null;
   source.value = was?.of.kind ?? 'pages';
-  page.value = was?.of.kind === 'pages' ? was.of.page : led;
+  page.value = was?.of.kind === 'pages' ? was.of.page : linkedPage;
   menu.value = was?.of.kind === 'menu' ? was.of.menu : (others.value[0]?.id ?? null);
   depth.value = was?.depth ?? 1;
   order.value = was?.order ?? 'site';
@@ -79,16 +83,26 @@ const known = computed(() => {
   if (document === null || !isOpen.value) return [];
   const counts = new Map<string, number>();
   const root = page.value ?? document.site.id;
-  for (const { node } of preorder<Id>(childrenOf(document.pages, root), (id) => childrenOf(document.pages, id))) {
-    for (const one of nodeAt(document.pages, node).categories ?? []) counts.set(one, (counts.get(one) ?? 0) + 1);
+  for (const { node } of preorder<Id>(childrenOf(document.pages, root), (id) =>
+    childrenOf(document.pages, id),
+  )) {
+    for (const one of nodeAt(document.pages, node).categories ?? [])
+      counts.set(one, (counts.get(one) ?? 0) + 1);
   }
   const most = [...counts].sort((a, b) => b[1] - a[1]).slice(0, MOST_CATEGORIES);
-  return [...new Set([...most.map(([one]) => one), ...categories.value])].map((value) => ({ value, label: value }));
+  return [...new Set([...most.map(([one]) => one), ...categories.value])].map((value) => ({
+    value,
+    label: value,
+  }));
 });
 
 const rule = computed((): Follow | null => {
   const of =
-    source.value === 'menu' ? (menu.value === null ? null : { kind: 'menu' as const, menu: menu.value }) : { kind: 'pages' as const, page: page.value };
+    source.value === 'menu'
+      ? menu.value === null
+        ? null
+        : { kind: 'menu' as const, menu: menu.value }
+      : { kind: 'pages' as const, page: page.value };
   if (of === null) return null;
   const most = limit.value === '' ? {} : { limit: Math.max(1, Math.min(1000, Math.round(limit.value))) };
   const base = { of, depth: depth.value ?? 1, ...most };
@@ -110,17 +124,25 @@ const outcome = computed(() => {
   if (!isOpen.value || stored === null || id === null || rule.value === null) return null;
   const wanted = rule.value;
   const tried = copy.attempt((context) => follow(context, id, wanted));
-  if (!tried.ok && tried.refusal.code !== 'changesNothing') return { problem: tried.refusal.message, rows: [], count: 0, own: 0, gone: 0 };
+  if (!tried.ok && tried.refusal.code !== 'changesNothing')
+    return { problem: tried.refusal.message, rows: [], count: 0, own: 0, gone: 0 };
   const applied = tried.ok ? applyEdit(stored, tried.value) : null;
-  const after = withFollowed(applied?.ok === true ? applied.value.document : stored, new Intl.Collator(stored.site.language, { numeric: true }).compare);
-  const rows: { readonly id: Id; readonly depth: number; readonly label: string; readonly isOwn: boolean }[] = [];
+  const after = withFollowed(
+    applied?.ok === true ? applied.value.document : stored,
+    new Intl.Collator(stored.site.language, { numeric: true }).compare,
+  );
+  const rows: { readonly id: Id; readonly depth: number; readonly label: string; readonly isOwn: boolean }[] =
+    [];
   let count = 0;
   let own = 0;
-  for (const { node, depth: level } of preorder<Id>(childrenOf(after.items, id), (one) => childrenOf(after.items, one))) {
+  for (const { node, depth: level } of preorder<Id>(childrenOf(after.items, id), (one) =>
+    childrenOf(after.items, one),
+  )) {
     const isOwn = !isFollowed(after, node);
     if (isOwn) own += 1;
     else count += 1;
-    if (rows.length < SHOWN) rows.push({ id: node, depth: level, label: labelOf(after, nodeAt(after.items, node)), isOwn });
+    if (rows.length < SHOWN)
+      rows.push({ id: node, depth: level, label: labelOf(after, nodeAt(after.items, node)), isOwn });
   }
   const gone = tried.ok ? tried.value.operations.filter((one) => one.kind === 'removeItem').length : 0;
   return { problem: null, rows, count, own, gone };
@@ -142,9 +164,16 @@ function keep(): void {
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" :title="`Follow pages in “${name}”`" :width="820" :problem="problem" @submit="keep">
+  <DialogSheet
+    v-model="isOpen"
+    :title="`Follow pages in “${name}”`"
+    :width="820"
+    :problem="problem"
+    @submit="keep"
+  >
     <p class="mute">
-      Items below it are taken from the site’s pages or from another menu and kept up to date automatically. If you change one of them, it becomes an exception.
+      Items below it are taken from the site’s pages or from another menu and kept up to date automatically.
+      If you change one of them, it becomes an exception.
     </p>
     <div class="two">
       <div class="rule">
@@ -159,10 +188,18 @@ function keep(): void {
         />
         <div v-if="source === 'pages'">
           <span class="caption">Pages under</span>
-          <PagePick v-if="isPicking" label="Pages under which page" placeholder="Part of a title or an address" @pick="pick" @leave="isPicking = false" />
+          <PagePick
+            v-if="isPicking"
+            label="Pages under which page"
+            placeholder="Part of a title or an address"
+            @pick="pick"
+            @leave="isPicking = false"
+          />
           <div v-else class="line">
             <button type="button" class="plain-button" @click="isPicking = true">{{ pageName }}</button>
-            <button v-if="page !== null" type="button" class="plain-button" @click="page = null">Whole site</button>
+            <button v-if="page !== null" type="button" class="plain-button" @click="page = null">
+              Whole site
+            </button>
           </div>
         </div>
         <label v-else class="line">
@@ -203,7 +240,14 @@ function keep(): void {
         </template>
         <label class="line">
           <span class="mute">Max. items</span>
-          <input v-model="limit" type="number" min="1" max="1000" placeholder="no limit" aria-label="Max. items" />
+          <input
+            v-model="limit"
+            type="number"
+            min="1"
+            max="1000"
+            placeholder="no limit"
+            aria-label="Max. items"
+          />
           <span class="mute">{{ form === 'list' && source === 'pages' ? 'in total' : 'per parent' }}</span>
         </label>
         <template v-if="source === 'pages'">
@@ -218,8 +262,17 @@ function keep(): void {
               { value: 'event', label: 'event' },
             ]"
           />
-          <ChipSet v-if="known.length > 0" v-model="categories" label="Categories (none selected: all)" :choices="known" />
-          <ChipSet v-model="drafts" label="Drafts" :choices="[{ value: 'drafts', label: 'include drafts, unpublished until they are live' }]" />
+          <ChipSet
+            v-if="known.length > 0"
+            v-model="categories"
+            label="Categories (none selected: all)"
+            :choices="known"
+          />
+          <ChipSet
+            v-model="drafts"
+            label="Drafts"
+            :choices="[{ value: 'drafts', label: 'include drafts, unpublished until they are live' }]"
+          />
         </template>
       </div>
       <section class="outcome" aria-label="Preview" aria-live="polite">
@@ -227,15 +280,26 @@ function keep(): void {
           <p v-if="outcome.problem !== null" class="bad">{{ outcome.problem }}</p>
           <template v-else>
             <h2>
-              {{ outcome.count === 0 ? 'No pages match yet' : counted(outcome.count, '# followed item', '# followed items') }}
+              {{
+                outcome.count === 0
+                  ? 'No pages match yet'
+                  : counted(outcome.count, '# followed item', '# followed items')
+              }}
             </h2>
             <ul>
-              <li v-for="row in outcome.rows" :key="row.id" :class="{ own: row.isOwn }" :style="{ paddingInlineStart: `${row.depth * 16}px` }">
+              <li
+                v-for="row in outcome.rows"
+                :key="row.id"
+                :class="{ own: row.isOwn }"
+                :style="{ paddingInlineStart: `${row.depth * 16}px` }"
+              >
                 {{ row.label }}
                 <em v-if="row.isOwn">own item</em>
               </li>
             </ul>
-            <p v-if="outcome.count + outcome.own > outcome.rows.length" class="mute">and {{ outcome.count + outcome.own - outcome.rows.length }} more</p>
+            <p v-if="outcome.count + outcome.own > outcome.rows.length" class="mute">
+              and {{ outcome.count + outcome.own - outcome.rows.length }} more
+            </p>
             <p v-if="outcome.gone > 0" class="mute">
               {{
                 counted(

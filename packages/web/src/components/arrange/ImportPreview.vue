@@ -13,7 +13,10 @@ const rows = useVirtualRows(
   computed(() => props.plan.items.length),
 );
 
-function outcome({ destination, foundBy, dropped }: PlannedItem): { readonly text: string; readonly tone: string } {
+function outcome({ destination, foundBy, dropped }: PlannedItem): {
+  readonly text: string;
+  readonly tone: string;
+} {
   if (dropped !== null) return { text: `skipped: ${dropped}`, tone: 'bad' };
   if (destination.kind === 'page') {
     const page = copy.document?.pages.nodes.get(destination.page);
@@ -29,8 +32,12 @@ function outcome({ destination, foundBy, dropped }: PlannedItem): { readonly tex
   <div class="preview">
     <p class="sum" role="status">
       <b>{{ counted(plan.items.length - plan.dropped, '# new item', '# new items') }}</b>
-      <span class="good">{{ counted(plan.matched, '# links to a page of this site', '# link to pages of this site') }}</span>
-      <span v-if="plan.others > 0">{{ counted(plan.others, '# other link or heading', '# other links or headings') }}</span>
+      <span class="good">
+        {{ counted(plan.matched, '# links to a page of this site', '# link to pages of this site') }}
+      </span>
+      <span v-if="plan.others > 0">
+        {{ counted(plan.others, '# other link or heading', '# other links or headings') }}
+      </span>
       <span v-if="plan.undecided > 0" class="look">{{ plan.undecided }} without a link</span>
       <span v-if="plan.dropped > 0" class="bad">{{ plan.dropped }} skipped</span>
     </p>
@@ -39,10 +46,18 @@ function outcome({ destination, foundBy, dropped }: PlannedItem): { readonly tex
         <li
           v-for="{ index, start } in rows.rows.value"
           :key="index"
-          :style="{ transform: `translateY(${start}px)`, height: `${ROW_HEIGHT}px`, paddingInlineStart: `${12 + (plan.items[index]?.depth ?? 0) * 18}px` }"
+          :style="{
+            transform: `translateY(${start}px)`,
+            height: `${ROW_HEIGHT}px`,
+            paddingInlineStart: `${12 + (plan.items[index]?.depth ?? 0) * 18}px`,
+          }"
         >
-          <span class="name" :class="{ out: plan.items[index]?.dropped !== null }">{{ plan.items[index]?.source || '(no label)' }}</span>
-          <span class="outcome" :class="outcome(plan.items[index]!).tone">{{ outcome(plan.items[index]!).text }}</span>
+          <span class="name" :class="{ out: plan.items[index]?.dropped !== null }">
+            {{ plan.items[index]?.source || '(no label)' }}
+          </span>
+          <span class="outcome" :class="outcome(plan.items[index]!).tone">
+            {{ outcome(plan.items[index]!).text }}
+          </span>
         </li>
       </ul>
     </div>

@@ -7,7 +7,10 @@ import { useTyping } from '../../composables/useTyping.ts';
 /** The field in which an item is renamed in its row. */
 const props = defineProps<{ row: OutlineRow; label: string; tree: Tree }>();
 const input = useTemplateRef<HTMLInputElement>('input');
-const typing = useTyping({ value: () => props.label, keep: (...words) => props.tree.keepName(props.row.id)(...words) });
+const typing = useTyping({
+  value: () => props.label,
+  keep: (...words) => props.tree.keepName(props.row.id)(...words),
+});
 const { typed, problem, meanwhile } = typing;
 
 onMounted(async () => {
@@ -36,7 +39,9 @@ function leave(isKept: boolean): void {
       @keydown.enter.stop.prevent="!$event.isComposing && leave(true)"
       @keydown.escape.stop.prevent="!$event.isComposing && leave(false)"
       @keydown.tab.stop.prevent="tree.whileNaming(row.id, $event.shiftKey ? 'unnest' : 'nest')"
-      @keydown.backspace="typed === '' && row.childCount === 0 && !$event.isComposing && tree.whileNaming(row.id, 'remove')"
+      @keydown.backspace="
+        typed === '' && row.childCount === 0 && !$event.isComposing && tree.whileNaming(row.id, 'remove')
+      "
       @keydown.stop
       @blur="leave(true)"
     />

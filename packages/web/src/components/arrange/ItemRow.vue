@@ -14,14 +14,20 @@ import { destinationIcons, destinationWords } from './destinationIcon.ts';
 import ItemNaming from './ItemNaming.vue';
 import ItemSigns from './ItemSigns.vue';
 
-/** An item in either form of the tree. `isSlim` has no room for where it leads; `inset` is how far a level is set in, in px. */
+/**
+ * An item in either form of the tree. `isSlim` has no room for where it leads; `inset` is how far a level is
+ * set in, in px.
+ */
 const props = withDefaults(
   defineProps<{
     row: OutlineRow;
     isSelected: boolean;
     isLead: boolean;
     isRenaming: boolean;
-    /** What is done in the tree that it stands in. The same object always, so that a row changes only with its item. */
+    /**
+     * What is done in the tree that it stands in. The same object always, so that a row changes only with its
+     * item.
+     */
     tree: Tree;
     isSlim?: boolean;
     /** The level that screen readers are told; 0: one more than the depth. */
@@ -37,7 +43,9 @@ const element = useTemplateRef<HTMLElement>('element');
 const isDragged = ref(false);
 
 const label = computed(() => (copy.document === null ? '' : labelOf(copy.document, props.row.item)));
-const face = computed(() => (copy.document === null ? props.row.item : faceOf(copy.document, props.row.item)));
+const face = computed(() =>
+  copy.document === null ? props.row.item : faceOf(copy.document, props.row.item),
+);
 const kind = computed(() => face.value.destination.kind);
 const page = computed(() => {
   const { destination } = face.value;
@@ -81,7 +89,10 @@ onBeforeUnmount(() => release?.());
       lead: isLead,
       slim: isSlim,
     }"
-    :style="{ paddingInlineStart: `${(isSlim ? 4 : 14) + row.depth * inset}px`, '--name-start': `${65 + row.depth * inset}px` }"
+    :style="{
+      paddingInlineStart: `${(isSlim ? 4 : 14) + row.depth * inset}px`,
+      '--name-start': `${65 + row.depth * inset}px`,
+    }"
     :aria-level="level || row.depth + 1"
     :aria-setsize="row.siblings"
     :aria-posinset="row.place"
@@ -91,9 +102,23 @@ onBeforeUnmount(() => release?.());
     @click="tree.point(row.id, $event)"
     @dblclick="tree.startRenaming(row.id)"
   >
-    <i v-for="step in row.depth" :key="step" class="guide" :style="{ insetInlineStart: `${(isSlim ? 15 : 25) + (step - 1) * inset}px` }" />
-    <button v-if="row.childCount > 0" type="button" class="fold" tabindex="-1" aria-hidden="true" @click.stop="selection.setFolded(row.id, !row.isFolded)">
-      <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="row.isFolded ? mdiChevronRight : mdiChevronDown" fill="currentColor" /></svg>
+    <i
+      v-for="step in row.depth"
+      :key="step"
+      class="guide"
+      :style="{ insetInlineStart: `${(isSlim ? 15 : 25) + (step - 1) * inset}px` }"
+    />
+    <button
+      v-if="row.childCount > 0"
+      type="button"
+      class="fold"
+      tabindex="-1"
+      aria-hidden="true"
+      @click.stop="selection.setFolded(row.id, !row.isFolded)"
+    >
+      <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+        <path :d="row.isFolded ? mdiChevronRight : mdiChevronDown" fill="currentColor" />
+      </svg>
     </button>
     <span v-else class="fold" />
     <svg class="kind" viewBox="0 0 24 24" width="15" height="15" aria-hidden="true">
@@ -107,9 +132,20 @@ onBeforeUnmount(() => release?.());
         <span v-if="row.isFolded" class="count number">{{ row.childCount }}</span>
       </span>
       <span v-if="!isSlim" class="target" dir="ltr">{{ target }}</span>
-      <b v-if="face.badge !== undefined" class="badge" :style="{ color: face.badge.color, background: face.badge.background }">{{ face.badge.text }}</b>
+      <b
+        v-if="face.badge !== undefined"
+        class="badge"
+        :style="{ color: face.badge.color, background: face.badge.background }"
+      >
+        {{ face.badge.text }}
+      </b>
       <ItemSigns v-if="signs.length > 0" :signs="signs" :most="isSlim ? 3 : 6" />
-      <PersonTag v-for="person in people.at(row.id)" :key="person.session" :person="person" :is-slim="isSlim" />
+      <PersonTag
+        v-for="person in people.at(row.id)"
+        :key="person.session"
+        :person="person"
+        :is-slim="isSlim"
+      />
     </template>
   </div>
 </template>

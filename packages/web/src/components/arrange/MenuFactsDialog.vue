@@ -33,14 +33,23 @@ const problem = ref<string | null>(null);
 const menu = computed(() => selection.menu);
 const keepBy = useKeeping();
 const id = computed(() => menu.value?.id ?? '');
-const describe = computed(() => keepBy(`about ${id.value}`, (context, description) => setMenu(context, id.value, { description: description.trim() })));
+const describe = computed(() =>
+  keepBy(`about ${id.value}`, (context, description) =>
+    setMenu(context, id.value, { description: description.trim() }),
+  ),
+);
 const limit = computed({
   get: () => menu.value?.depthLimit ?? 0,
-  set: (levels) => void copy.perform((context) => setMenu(context, id.value, { depthLimit: levels === 0 ? null : levels })),
+  set: (levels) =>
+    void copy.perform((context) => setMenu(context, id.value, { depthLimit: levels === 0 ? null : levels })),
 });
 const place = computed({
-  get: () => (copy.document === null || menu.value === null ? null : (placementOf(copy.document, id.value)?.place ?? null)),
-  set: (next: Place | null) => void (next !== null && copy.perform((context) => placeMenu(context, id.value, next))),
+  get: () =>
+    copy.document === null || menu.value === null
+      ? null
+      : (placementOf(copy.document, id.value)?.place ?? null),
+  set: (next: Place | null) =>
+    void (next !== null && copy.perform((context) => placeMenu(context, id.value, next))),
 });
 const fields = computed((): OwnField[] => {
   const { document } = copy;
@@ -54,7 +63,9 @@ const used = computed(() =>
 );
 
 const followed = computed(() =>
-  copy.document === null || menu.value?.follow === undefined ? 'nothing' : inWords(sourcePhrase(copy.document, menu.value.follow)),
+  copy.document === null || menu.value?.follow === undefined
+    ? 'nothing'
+    : inWords(sourcePhrase(copy.document, menu.value.follow)),
 );
 
 function stopFollowing(): void {
@@ -70,7 +81,8 @@ function ownText({ key, type }: OwnField): string {
 function keepOwn({ key, type }: OwnField) {
   return keepBy(`own ${key} ${id.value}`, (context, typed) => {
     const { [key]: _, ...rest } = menu.value?.own ?? {};
-    const value = type === 'number' ? Number(typed) : type === 'yesNo' ? /^(?:yes|true)$/i.test(typed) : typed;
+    const value =
+      type === 'number' ? Number(typed) : type === 'yesNo' ? /^(?:yes|true)$/i.test(typed) : typed;
     const own = typed.trim() === '' ? rest : { ...rest, [key]: value };
     return setMenu(context, id.value, { own: Object.keys(own).length === 0 ? null : own });
   });
@@ -87,7 +99,12 @@ function retire(): void {
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" :title="`Settings of “${menu?.name ?? ''}”`" :problem="problem" @submit="isOpen = false">
+  <DialogSheet
+    v-model="isOpen"
+    :title="`Settings of “${menu?.name ?? ''}”`"
+    :problem="problem"
+    @submit="isOpen = false"
+  >
     <template v-if="menu !== null">
       <LineField label="Notes" :value="menu.description" placeholder="For other editors" :keep="describe" />
       <label class="line">
@@ -106,8 +123,12 @@ function retire(): void {
       <div class="line">
         <span>Follows</span>
         <span>{{ followed }}</span>
-        <button type="button" class="plain-button" @click="arrange.letFollow(id)">{{ menu.follow === undefined ? 'Follow pages …' : 'Change …' }}</button>
-        <button v-if="menu.follow !== undefined" type="button" class="plain-button" @click="stopFollowing">Stop</button>
+        <button type="button" class="plain-button" @click="arrange.letFollow(id)">
+          {{ menu.follow === undefined ? 'Follow pages …' : 'Change …' }}
+        </button>
+        <button v-if="menu.follow !== undefined" type="button" class="plain-button" @click="stopFollowing">
+          Stop
+        </button>
       </div>
       <LineField
         v-for="field in fields"

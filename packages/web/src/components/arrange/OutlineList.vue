@@ -22,17 +22,24 @@ const scroller = useTemplateRef<HTMLElement>('scroller');
 const tree = useTemplateRef<HTMLElement>('tree');
 const addField = useTemplateRef<InstanceType<typeof AddingRow>>('addField');
 
-const rows = computed(() => (copy.document === null ? [] : outlineRows(copy.document, props.menu.id, selection.folded)));
+const rows = computed(() =>
+  copy.document === null ? [] : outlineRows(copy.document, props.menu.id, selection.folded),
+);
 const work = useTree({
   menu: () => props.menu.id,
   rows,
   tree,
-  show: (id) => virtual.show(id === 'adding' ? Math.max(0, addAt.value) : rows.value.findIndex((row) => row.id === id)),
+  show: (id) =>
+    virtual.show(id === 'adding' ? Math.max(0, addAt.value) : rows.value.findIndex((row) => row.id === id)),
   focusAdding: () => addField.value?.focus(),
 });
 const { renaming, adding, active, chosen } = work;
 /** Where the new item is typed; null: none is. */
-const adds = computed(() => (adding.value === null ? null : (typingPlace(rows.value, props.menu.id, adding.value) ?? { at: 0, depth: 0 })));
+const adds = computed(() =>
+  adding.value === null
+    ? null
+    : (typingPlace(rows.value, props.menu.id, adding.value) ?? { at: 0, depth: 0 }),
+);
 /** The row above which that is, as an index. */
 const addAt = computed(() => adds.value?.at ?? -1);
 const count = computed(() => rows.value.length + (adding.value === null ? 0 : 1));
@@ -54,13 +61,23 @@ const drop = useDropZone({
     if (document === null || box === undefined || scroller.value === null) return null;
     const height = (y - box.top + scroller.value.scrollTop) / ROW_HEIGHT;
     const gap = Math.max(0, Math.min(rows.value.length, Math.round(height)));
-    const found = dropSpot(document, { root: props.menu.id, rows: rows.value, dragged, gap, depth: Math.floor((x - box.left - 30) / INSET) });
+    const found = dropSpot(document, {
+      root: props.menu.id,
+      rows: rows.value,
+      dragged,
+      gap,
+      depth: Math.floor((x - box.left - 30) / INSET),
+    });
     return { ...found, over: rows.value[Math.floor(height)]?.id ?? null };
   },
 });
 useUnfoldOnRest(computed((): Id | null => drop.value?.at.over ?? null));
 
-defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.rename?.(), focus: work.focus });
+defineExpose({
+  startAdding: work.startAdding,
+  startRenaming: () => work.doing.rename?.(),
+  focus: work.focus,
+});
 </script>
 
 <template>
@@ -100,14 +117,21 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
         v-if="drop !== null"
         :words="drop.words"
         :problem="drop.problem"
-        :style="{ transform: `translateY(${drop.at.line * ROW_HEIGHT}px)`, insetInlineStart: `${38 + drop.at.depth * INSET}px`, insetInlineEnd: '14px' }"
+        :style="{
+          transform: `translateY(${drop.at.line * ROW_HEIGHT}px)`,
+          insetInlineStart: `${38 + drop.at.depth * INSET}px`,
+          insetInlineEnd: '14px',
+        }"
       />
     </div>
     <AddingRow
       v-if="adding !== null"
       ref="addField"
       class="entry front"
-      :style="{ transform: `translateY(${addAt * ROW_HEIGHT}px)`, paddingInlineStart: `${38 + (adds?.depth ?? 0) * INSET}px` }"
+      :style="{
+        transform: `translateY(${addAt * ROW_HEIGHT}px)`,
+        paddingInlineStart: `${38 + (adds?.depth ?? 0) * INSET}px`,
+      }"
       @pick="work.add"
       @leave="work.stopAdding"
       @nest="work.nest"

@@ -13,7 +13,10 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import IconButton from '../common/IconButton.vue';
 
-/** Finds pages by any part of title or address and adds one, several, or whole branches to the menu, behind what is selected. */
+/**
+ * Finds pages by any part of title or address and adds one, several, or whole branches to the menu, behind
+ * what is selected.
+ */
 const copy = useWorkingCopy();
 const selection = useSelection();
 const finder = useFinder();
@@ -35,7 +38,10 @@ const found = computed(() => search.value.pages);
 const kinds = [null, 'page', 'category', 'article', 'product', 'event'] as const;
 const states = [null, 'live', 'draft', 'gone'] as const;
 const filterBy = <K extends keyof PageFilter>(name: K) =>
-  computed({ get: () => filter.value[name], set: (value: PageFilter[K]) => (filter.value = { ...filter.value, [name]: value }) });
+  computed({
+    get: () => filter.value[name],
+    set: (value: PageFilter[K]) => (filter.value = { ...filter.value, [name]: value }),
+  });
 const [kind, state, isUnused] = [filterBy('kind'), filterBy('state'), filterBy('isUnused')];
 const rows = useVirtualRows(
   scroller,
@@ -50,7 +56,8 @@ const toAdd = computed(() => {
 const spot = computed(() => {
   const { document } = copy;
   const { item } = selection;
-  if (isInside.value && item !== null && document !== null) return { parent: item.id, after: childrenOf(document.items, item.id).last() };
+  if (isInside.value && item !== null && document !== null)
+    return { parent: item.id, after: childrenOf(document.items, item.id).last() };
   return behind.value;
 });
 const where = computed(() => {
@@ -58,7 +65,9 @@ const where = computed(() => {
   if (document === null || spot.value === null) return '';
   const { parent, after } = spot.value;
   if (isInside.value && selection.item !== null) return `into “${nameOf(document, 'items', parent)}”`;
-  return after === null ? `at the start of “${nameOf(document, 'items', parent)}”` : `after “${nameOf(document, 'items', after)}”`;
+  return after === null
+    ? `at the start of “${nameOf(document, 'items', parent)}”`
+    : `after “${nameOf(document, 'items', after)}”`;
 });
 const problem = computed(() => (toAdd.value.length === 0 ? 'no page is selected' : null));
 
@@ -101,7 +110,10 @@ function mark(at: number): void {
   rows.show(marked.value);
 }
 
-/** Does what a key asks for once the list is that of what was typed: who types fast must not choose from the list before. */
+/**
+ * Does what a key asks for once the list is that of what was typed: who types fast must not choose from the
+ * list before.
+ */
 function onceFound(act: () => void): void {
   const isFound = (): boolean => search.value.typed === typed.value;
   if (isFound()) act();
@@ -128,13 +140,25 @@ function useOf({ id }: Page): { readonly count: number; readonly words: string }
   const { document } = copy;
   const counts = document === null ? undefined : pageUse(document).get(id);
   if (document === null || counts === undefined) return null;
-  return { count: [...counts.values()].reduce((sum, one) => sum + one, 0), words: `In ${whereUsed(document, id).join(', ')}` };
+  return {
+    count: [...counts.values()].reduce((sum, one) => sum + one, 0),
+    words: `In ${whereUsed(document, id).join(', ')}`,
+  };
 }
 
-/** Lets a row be dragged: its own page, or all that are picked when that is one of them. A row is its page's for as long as it is there. */
+/**
+ * Lets a row be dragged: its own page, or all that are picked when that is one of them. A row is its page's
+ * for as long as it is there.
+ */
 const vDrag = {
   mounted: (element: HTMLElement, { value: page }: { readonly value: Id }) => {
-    releases.set(element, draggable({ element, getInitialData: () => ({ pages: picked.value.has(page) ? [...picked.value] : [page] }) }));
+    releases.set(
+      element,
+      draggable({
+        element,
+        getInitialData: () => ({ pages: picked.value.has(page) ? [...picked.value] : [page] }),
+      }),
+    );
   },
   unmounted: (element: HTMLElement) => releases.get(element)?.(),
 };
@@ -179,7 +203,9 @@ const releases = new WeakMap<HTMLElement, () => void>();
         <label>
           <span class="only-heard">State</span>
           <select v-model="state">
-            <option v-for="one in states" :key="one ?? ''" :value="one">{{ one === 'gone' ? 'deleted' : (one ?? 'any state') }}</option>
+            <option v-for="one in states" :key="one ?? ''" :value="one">
+              {{ one === 'gone' ? 'deleted' : (one ?? 'any state') }}
+            </option>
           </select>
         </label>
         <label class="unused">
@@ -189,11 +215,19 @@ const releases = new WeakMap<HTMLElement, () => void>();
       </div>
       <div ref="scroller" class="found" tabindex="0">
         <p v-if="found.length === 0" class="mute none">
-          No page matches “{{ typed }}”{{ kind !== null || state !== null || isUnused ? ' and the filters' : '' }}. Try fewer letters, or press
+          No page matches “{{ typed }}”{{
+            kind !== null || state !== null || isUnused ? ' and the filters' : ''
+          }}. Try fewer letters, or press
           <kbd>Enter</kbd>
           in the menu to add a link.
         </p>
-        <div id="found-pages" role="listbox" aria-label="Pages found" aria-multiselectable="true" :style="{ height: `${rows.height.value}px` }">
+        <div
+          id="found-pages"
+          role="listbox"
+          aria-label="Pages found"
+          aria-multiselectable="true"
+          :style="{ height: `${rows.height.value}px` }"
+        >
           <div
             v-for="{ index, start } in rows.rows.value"
             :id="`found-${found[index]?.id}`"
@@ -212,15 +246,21 @@ const releases = new WeakMap<HTMLElement, () => void>();
             @dblclick="add"
           >
             <span class="tick" aria-hidden="true">{{ picked.has(found[index]?.id ?? '') ? '✓' : '' }}</span>
-            <span class="title" :class="{ gone: found[index]?.state === 'gone' }">{{ found[index]?.title }}</span>
+            <span class="title" :class="{ gone: found[index]?.state === 'gone' }">
+              {{ found[index]?.title }}
+            </span>
             <span class="address" dir="ltr">{{ shownAddress(found[index]?.address ?? '') }}</span>
-            <span v-if="found[index]?.state === 'draft'" class="used draft">{{ found[index]?.planned ? 'planned' : 'draft' }}</span>
+            <span v-if="found[index]?.state === 'draft'" class="used draft">
+              {{ found[index]?.planned ? 'planned' : 'draft' }}
+            </span>
             <span v-if="useOf(found[index]!) !== null" class="used" :title="useOf(found[index]!)?.words">
               in use{{ (useOf(found[index]!)?.count ?? 1) > 1 ? ` ×${useOf(found[index]!)?.count}` : '' }}
             </span>
           </div>
         </div>
-        <p v-if="search.count > found.length" class="mute none">and {{ search.count - found.length }} more. Type to narrow them down.</p>
+        <p v-if="search.count > found.length" class="mute none">
+          and {{ search.count - found.length }} more. Type to narrow them down.
+        </p>
       </div>
       <footer>
         <div class="choices-two">

@@ -4,11 +4,16 @@ import type { Picked } from '../../composables/picked.ts';
 import { usePickOffers, type Offer } from '../../composables/usePickOffers.ts';
 
 /**
- * A field in which a page is found by typing, or an address or a plain heading is given. What it would take is listed below it;
- * Enter takes the marked one. The list opens to the side where there is room for it.
+ * A field in which a page is found by typing, or an address or a plain heading is given. What it would take
+ * is listed below it; Enter takes the marked one. The list opens to the side where there is room for it.
  */
 const props = defineProps<{ label: string; placeholder: string; start?: string; isBare?: boolean }>();
-const emit = defineEmits<{ pick: [picked: Picked]; leave: []; nest: [isDeeper: boolean]; lines: [text: string] }>();
+const emit = defineEmits<{
+  pick: [picked: Picked];
+  leave: [];
+  nest: [isDeeper: boolean];
+  lines: [text: string];
+}>();
 const id = useId();
 const input = useTemplateRef<HTMLInputElement>('input');
 const typed = ref(props.start ?? '');
@@ -95,7 +100,12 @@ function press(event: KeyboardEvent): void {
       @paste="pasted"
       @blur="blurred"
     />
-    <ul v-show="isListOpen && offers.length > 0" :id="`${id}-list`" role="listbox" :aria-label="`Suggestions for “${typed}”`">
+    <ul
+      v-show="isListOpen && offers.length > 0"
+      :id="`${id}-list`"
+      role="listbox"
+      :aria-label="`Suggestions for “${typed}”`"
+    >
       <li
         v-for="(offer, at) in offers"
         :id="`${id}-${at}`"
@@ -106,7 +116,9 @@ function press(event: KeyboardEvent): void {
         @pointerdown.prevent="take(offer)"
         @pointermove="marked = at"
       >
-        <svg viewBox="0 0 24 24" width="15" height="15" aria-hidden="true"><path :d="offer.icon" fill="currentColor" /></svg>
+        <svg viewBox="0 0 24 24" width="15" height="15" aria-hidden="true">
+          <path :d="offer.icon" fill="currentColor" />
+        </svg>
         <span class="text">{{ offer.text }}</span>
         <span class="note">{{ offer.note }}</span>
       </li>

@@ -29,7 +29,10 @@ import LineField from '../common/LineField.vue';
 import { destinationIcons } from './destinationIcon.ts';
 import PagePick from './PagePick.vue';
 
-/** The site's shared links: where each is shown, what it says, and adding one to the menu. Comes in from the left, like the page finder. */
+/**
+ * The site's shared links: where each is shown, what it says, and adding one to the menu. Comes in from the
+ * left, like the page finder.
+ */
 const isOpen = defineModel<boolean>({ required: true });
 const emit = defineEmits<{ show: [menuKey: string, item: Id] }>();
 const copy = useWorkingCopy();
@@ -53,7 +56,14 @@ const links = computed(() => {
     const { destination } = link;
     const page = destination.kind === 'page' ? document.pages.nodes.get(destination.page) : undefined;
     const target = shownAddress(page?.address ?? writtenOut(destination) ?? '');
-    return { id, link, label: labelOf(document, link), target, users, menus: new Set(users.map((item) => menuOf(document, item.id).name)).size };
+    return {
+      id,
+      link,
+      label: labelOf(document, link),
+      target,
+      users,
+      menus: new Set(users.map((item) => menuOf(document, item.id).name)).size,
+    };
   });
 });
 
@@ -73,7 +83,9 @@ function lead(id: Id, picked: Picked): void {
 function make(picked: Picked): void {
   if (picked.kind === 'heading' || picked.kind === 'undecided')
     return notices.refuse('A shared link needs a destination. Choose a page, or type Label | address.');
-  const done = copy.perform((context) => createLink(context, picked.kind === 'page' ? { page: picked.id } : picked));
+  const done = copy.perform((context) =>
+    createLink(context, picked.kind === 'page' ? { page: picked.id } : picked),
+  );
   if (done.ok) isMaking.value = false;
 }
 
@@ -110,39 +122,77 @@ function go(item: Item): void {
 
 <template>
   <Transition name="in">
-    <aside v-if="isOpen" ref="sheet" class="sheet" tabindex="-1" aria-label="Shared links" @keydown.escape.stop="isOpen = false">
+    <aside
+      v-if="isOpen"
+      ref="sheet"
+      class="sheet"
+      tabindex="-1"
+      aria-label="Shared links"
+      @keydown.escape.stop="isOpen = false"
+    >
       <header>
         <h2>Shared links</h2>
         <span class="mute number">{{ links.length }}</span>
-        <IconButton class="close" label="Close shared links" :icon="mdiClose" keys="Esc" @press="isOpen = false" />
+        <IconButton
+          class="close"
+          label="Close shared links"
+          :icon="mdiClose"
+          keys="Esc"
+          @press="isOpen = false"
+        />
       </header>
-      <p class="mute about">A shared link is kept once and used by items of several menus. Changing it here changes it everywhere.</p>
+      <p class="mute about">
+        A shared link is kept once and used by items of several menus. Changing it here changes it everywhere.
+      </p>
       <ul>
-        <li v-if="links.length === 0" class="none mute">No shared links yet. Select an item and choose “Make shared link”, or add one here.</li>
+        <li v-if="links.length === 0" class="none mute">
+          No shared links yet. Select an item and choose “Make shared link”, or add one here.
+        </li>
         <li v-for="one in links" :key="one.id" :class="{ on: opened === one.id }">
-          <button type="button" class="row" :aria-expanded="opened === one.id" @click="opened = opened === one.id ? null : one.id">
+          <button
+            type="button"
+            class="row"
+            :aria-expanded="opened === one.id"
+            @click="opened = opened === one.id ? null : one.id"
+          >
             <svg viewBox="0 0 24 24" width="15" height="15" aria-hidden="true">
               <path :d="destinationIcons[one.link.destination.kind]" fill="currentColor" />
             </svg>
             <span class="label">{{ one.label }}</span>
             <span class="mute target">{{ one.target }}</span>
             <span class="count" :class="{ unused: one.users.length === 0 }">
-              {{ one.users.length === 0 ? 'not used' : `${one.users.length}× in ${counted(one.menus, '# menu', '# menus')}` }}
+              {{
+                one.users.length === 0
+                  ? 'not used'
+                  : `${one.users.length}× in ${counted(one.menus, '# menu', '# menus')}`
+              }}
             </span>
           </button>
           <div v-if="opened === one.id" class="open">
             <LineField label="Label" :value="one.label" :keep="rename(one.id)" />
             <div>
               <span class="caption">Link</span>
-              <PagePick v-if="isLeading" label="Link to" placeholder="A page, /path or https://…" @pick="lead(one.id, $event)" @leave="isLeading = false" />
-              <button v-else type="button" class="plain-button" @click="isLeading = true">{{ one.target || 'no link yet' }}</button>
+              <PagePick
+                v-if="isLeading"
+                label="Link to"
+                placeholder="A page, /path or https://…"
+                @pick="lead(one.id, $event)"
+                @leave="isLeading = false"
+              />
+              <button v-else type="button" class="plain-button" @click="isLeading = true">
+                {{ one.target || 'no link yet' }}
+              </button>
             </div>
             <div v-if="one.users.length > 0">
               <span class="caption">Used in</span>
-              <button v-for="item in one.users" :key="item.id" type="button" class="where" @click="go(item)">{{ pathOf(item) }}</button>
+              <button v-for="item in one.users" :key="item.id" type="button" class="where" @click="go(item)">
+                {{ pathOf(item) }}
+              </button>
             </div>
             <div class="acts">
-              <button type="button" class="plain-button" @click="use(one.id)">Add to “{{ selection.menu?.name }}”</button>
+              <button type="button" class="plain-button" @click="use(one.id)">
+                Add to “{{ selection.menu?.name }}”
+              </button>
               <button type="button" class="plain-button" @click="remove(one.id, false)">Remove</button>
             </div>
             <p v-if="refused?.id === one.id" class="refused" role="alert">

@@ -2,7 +2,18 @@
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import type { Id, Menu } from '@zorvik/core';
 import type { OutlineRow as Row } from '../../composables/outlineRows.ts';
-import { addingIn, columnWidth, HEAD, INSET, placeIn, rowsIn, spreadColumns, spreadSpot, type Column, type SpreadSpot } from '../../composables/spread.ts';
+import {
+  addingIn,
+  columnWidth,
+  HEAD,
+  INSET,
+  placeIn,
+  rowsIn,
+  spreadColumns,
+  spreadSpot,
+  type Column,
+  type SpreadSpot,
+} from '../../composables/spread.ts';
 import { useDropZone } from '../../composables/useDropZone.ts';
 import { useItemActions } from '../../composables/useItemActions.ts';
 import { useTree } from '../../composables/useTree.ts';
@@ -16,8 +27,8 @@ import ItemRow from './ItemRow.vue';
 import { useRubberBand } from '../../composables/useRubberBand.ts';
 
 /**
- * The whole menu at once: the branches hang side by side from the bar in its order, as the visitor meets them. Only what is seen of it, and
- * a little around, is in the page.
+ * The whole menu at once: the branches hang side by side from the bar in its order, as the visitor meets
+ * them. Only what is seen of it, and a little around, is in the page.
  */
 const props = defineProps<{ menu: Menu }>();
 /** How far the columns are set in from the edge. */
@@ -30,14 +41,22 @@ const scroller = useTemplateRef<HTMLElement>('scroller');
 const tree = useTemplateRef<HTMLElement>('tree');
 const addField = useTemplateRef<InstanceType<typeof AddingRow>[]>('addField');
 
-const columns = computed(() => (copy.document === null ? [] : spreadColumns(copy.document, props.menu.id, selection.folded)));
+const columns = computed(() =>
+  copy.document === null ? [] : spreadColumns(copy.document, props.menu.id, selection.folded),
+);
 /** What the arrows go through: column by column. */
 const rows = computed(() => columns.value.flatMap((column) => column.rows));
 
 const view = ref({ left: 0, top: 0, width: 1280, height: 400 });
 function look(): void {
   const element = scroller.value;
-  if (element !== null) view.value = { left: Math.abs(element.scrollLeft), top: element.scrollTop, width: element.clientWidth, height: element.clientHeight };
+  if (element !== null)
+    view.value = {
+      left: Math.abs(element.scrollLeft),
+      top: element.scrollTop,
+      width: element.clientWidth,
+      height: element.clientHeight,
+    };
 }
 let watching: ResizeObserver | null = null;
 onMounted(() => {
@@ -46,12 +65,16 @@ onMounted(() => {
 });
 onBeforeUnmount(() => watching?.disconnect());
 
-const width = computed(() => columnWidth(view.value.width - PAD, columns.value.length + (addInBar.value >= 0 ? 1 : 0)));
+const width = computed(() =>
+  columnWidth(view.value.width - PAD, columns.value.length + (addInBar.value >= 0 ? 1 : 0)),
+);
 const seenColumns = computed(() => {
   const first = Math.max(0, Math.floor(view.value.left / width.value) - 1);
   return columns.value.slice(first, Math.ceil((view.value.left + view.value.width) / width.value) + 1);
 });
-const tallest = computed(() => Math.max(1, ...columns.value.map((column) => column.rows.length)) + (adding.value === null ? 0 : 1));
+const tallest = computed(
+  () => Math.max(1, ...columns.value.map((column) => column.rows.length)) + (adding.value === null ? 0 : 1),
+);
 
 /** The rows of a column that are seen; the entry of the bar always is, since it stays on top. */
 function seenRows(column: Column): { readonly row: Row; readonly at: number }[] {
@@ -73,11 +96,17 @@ function show(id: Id | 'adding'): void {
   const [left, top] = [found.column.at * width.value, HEAD + found.at * ROW_HEIGHT];
   const isRtl = getComputedStyle(element).direction === 'rtl';
   const seen = Math.abs(element.scrollLeft);
-  const wanted = left < seen ? left : left + width.value > seen + element.clientWidth ? left + width.value - element.clientWidth + PAD : seen;
+  const wanted =
+    left < seen
+      ? left
+      : left + width.value > seen + element.clientWidth
+        ? left + width.value - element.clientWidth + PAD
+        : seen;
   if (wanted !== seen) element.scrollLeft = isRtl ? -wanted : wanted;
   const under = HEAD + 2 * ROW_HEIGHT;
   if (found.at > 0 && top < element.scrollTop + under) element.scrollTop = Math.max(0, top - under);
-  else if (top + 2 * ROW_HEIGHT > element.scrollTop + element.clientHeight) element.scrollTop = top + 2 * ROW_HEIGHT - element.clientHeight;
+  else if (top + 2 * ROW_HEIGHT > element.scrollTop + element.clientHeight)
+    element.scrollTop = top + 2 * ROW_HEIGHT - element.clientHeight;
   look();
 }
 
@@ -116,7 +145,8 @@ const addInBar = computed(() => {
   if (spot === null || spot.parent !== props.menu.id) return -1;
   return spot.after === null ? 0 : columns.value.findIndex(({ top }) => top === spot.after) + 1;
 });
-const xOf = (at: number): number => (at + (addInBar.value >= 0 && at >= addInBar.value ? 1 : 0)) * width.value;
+const xOf = (at: number): number =>
+  (at + (addInBar.value >= 0 && at >= addInBar.value ? 1 : 0)) * width.value;
 
 function spotUnder(dragged: readonly Id[], x: number, y: number): SpreadSpot | null {
   const { document } = copy;
@@ -135,9 +165,15 @@ function spotUnder(dragged: readonly Id[], x: number, y: number): SpreadSpot | n
 const drop = useDropZone({ element: scroller, focus: work.focus, spotUnder });
 useUnfoldOnRest(computed((): Id | null => drop.value?.at.over ?? null));
 
-const band = useRubberBand(scroller, (area) => selection.chooseAll(rowsIn(columns.value, area, width.value)));
+const rubberBand = useRubberBand(scroller, (area) =>
+  selection.chooseAll(rowsIn(columns.value, area, width.value)),
+);
 
-defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.rename?.(), focus: work.focus });
+defineExpose({
+  startAdding: work.startAdding,
+  startRenaming: () => work.doing.rename?.(),
+  focus: work.focus,
+});
 </script>
 
 <template>
@@ -156,8 +192,13 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
       aria-multiselectable="true"
       aria-orientation="horizontal"
       :aria-label="`Items of ${menu.name}`"
-      :aria-activedescendant="selection.item === null || renaming !== null ? undefined : `row-${selection.item.id}`"
-      :style="{ width: `${(columns.length + (addInBar >= 0 ? 1 : 0)) * width + PAD}px`, height: `${HEAD + (tallest + 1) * ROW_HEIGHT}px` }"
+      :aria-activedescendant="
+        selection.item === null || renaming !== null ? undefined : `row-${selection.item.id}`
+      "
+      :style="{
+        width: `${(columns.length + (addInBar >= 0 ? 1 : 0)) * width + PAD}px`,
+        height: `${HEAD + (tallest + 1) * ROW_HEIGHT}px`,
+      }"
       @keydown="work.press"
       @copy="work.copied"
       @cut="work.copied"
@@ -253,14 +294,24 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
           }"
         />
       </div>
-      <div v-if="drop !== null && drop.at.isInBar" class="between" role="none" :style="{ insetInlineStart: `${drop.at.column * width}px` }">
+      <div
+        v-if="drop !== null && drop.at.isInBar"
+        class="between"
+        role="none"
+        :style="{ insetInlineStart: `${drop.at.column * width}px` }"
+      >
         <span :class="{ bad: drop.problem !== null }">{{ drop.problem ?? drop.words }}</span>
       </div>
       <div
-        v-if="band !== null"
-        class="band"
+        v-if="rubberBand !== null"
+        class="rubber-band"
         role="none"
-        :style="{ left: `${band.left}px`, top: `${band.top}px`, width: `${band.right - band.left}px`, height: `${band.bottom - band.top}px` }"
+        :style="{
+          left: `${rubberBand.left}px`,
+          top: `${rubberBand.top}px`,
+          width: `${rubberBand.right - rubberBand.left}px`,
+          height: `${rubberBand.bottom - rubberBand.top}px`,
+        }"
       />
     </div>
   </div>
@@ -373,7 +424,7 @@ defineExpose({ startAdding: work.startAdding, startRenaming: () => work.doing.re
 .between span.bad {
   background: var(--brick);
 }
-.band {
+.rubber-band {
   position: absolute;
   z-index: 7;
   border: 1px solid var(--accent);

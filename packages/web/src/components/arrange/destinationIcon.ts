@@ -1,4 +1,11 @@
-import { mdiEmailOutline, mdiFileDocumentOutline, mdiFormatTitle, mdiHelpCircleOutline, mdiLinkVariant, mdiPhoneOutline } from '@mdi/js';
+import {
+  mdiEmailOutline,
+  mdiFileDocumentOutline,
+  mdiFormatTitle,
+  mdiHelpCircleOutline,
+  mdiLinkVariant,
+  mdiPhoneOutline,
+} from '@mdi/js';
 import type { Destination } from '@zorvik/core';
 
 export const destinationIcons: Readonly<Record<Destination['kind'], string>> = {

@@ -2,7 +2,11 @@
 import { mdiCheckBold, mdiMinusThick } from '@mdi/js';
 
 /** A few choices of which any number may hold, as tick boxes in a row. */
-defineProps<{ label: string; choices: readonly { readonly value: T; readonly label: string }[]; isMixed?: boolean }>();
+defineProps<{
+  label: string;
+  choices: readonly { readonly value: T; readonly label: string }[];
+  isMixed?: boolean;
+}>();
 const chosen = defineModel<readonly T[]>({ required: true });
 
 function toggle(value: T, isOn: boolean): void {
@@ -16,7 +20,12 @@ function toggle(value: T, isOn: boolean): void {
       {{ label }}
       <em v-if="isMixed">differs</em>
     </legend>
-    <label v-for="choice in choices" :key="choice.value" class="tick" :class="{ on: chosen.includes(choice.value), mixed: isMixed }">
+    <label
+      v-for="choice in choices"
+      :key="choice.value"
+      class="tick"
+      :class="{ on: chosen.includes(choice.value), mixed: isMixed }"
+    >
       <input
         type="checkbox"
         :checked="chosen.includes(choice.value)"

@@ -1,7 +1,9 @@
 <script setup lang="ts" generic="T extends string | number | boolean">
 import { useId } from 'vue';
 
-/** A few choices of which one holds, side by side in one frame: radio buttons to keys and screen readers. */
+/**
+ * A few choices of which one holds, side by side in one outline: radio buttons to keys and screen readers.
+ */
 defineProps<{
   label: string;
   /** The surroundings make it clear: only screen readers get the label. */ isLabelHidden?: boolean;
@@ -19,8 +21,14 @@ const name = useId();
       {{ label }}
       <em v-if="isMixed">differs</em>
     </legend>
-    <span class="frame" :class="{ mixed: isMixed }">
-      <label v-for="choice in choices" :key="String(choice.value)" class="choice" :class="{ on: choice.value === chosen }" :title="choice.hint">
+    <span class="segments" :class="{ mixed: isMixed }">
+      <label
+        v-for="choice in choices"
+        :key="String(choice.value)"
+        class="choice"
+        :class="{ on: choice.value === chosen }"
+        :title="choice.hint"
+      >
         <input v-model="chosen" type="radio" :name="name" :value="choice.value" />
         <span>{{ choice.label }}</span>
       </label>

@@ -8,16 +8,30 @@ const id = useId();
 function change(event: Event): void {
   const field = event.target as HTMLInputElement;
   const typed = field.value.trim().toLowerCase();
-  const written = /^[0-9a-f]{6}$/.test(typed) ? `#${typed}` : typed;
-  if (props.keep(written) !== null) field.value = props.value;
+  const color = /^[0-9a-f]{6}$/.test(typed) ? `#${typed}` : typed;
+  if (props.keep(color) !== null) field.value = props.value;
 }
 </script>
 
 <template>
   <span class="color">
     <label class="only-heard" :for="id">{{ label }}</label>
-    <input type="color" :value="value" :aria-label="`${label}, colour picker`" :title="label" @change="change" />
-    <input :id="id" type="text" :value="value" spellcheck="false" maxlength="7" @change="change" @keydown.enter.prevent="change" />
+    <input
+      type="color"
+      :value="value"
+      :aria-label="`${label}, colour picker`"
+      :title="label"
+      @change="change"
+    />
+    <input
+      :id="id"
+      type="text"
+      :value="value"
+      spellcheck="false"
+      maxlength="7"
+      @change="change"
+      @keydown.enter.prevent="change"
+    />
   </span>
 </template>
 

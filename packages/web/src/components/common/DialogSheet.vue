@@ -1,8 +1,14 @@
 <script setup lang="ts">
 import { useId } from 'vue';
 
-/** A dialog as a form: its title, what it asks, what is wrong with the answer, and its buttons (slot `actions`). */
-withDefaults(defineProps<{ title: string; problem?: string | null; isBusy?: boolean; width?: number }>(), { problem: null, width: 560 });
+/**
+ * A dialog as a form: its title, what it asks, what is wrong with the answer, and its buttons (slot
+ * `actions`).
+ */
+withDefaults(defineProps<{ title: string; problem?: string | null; isBusy?: boolean; width?: number }>(), {
+  problem: null,
+  width: 560,
+});
 const emit = defineEmits<{ submit: [] }>();
 const isOpen = defineModel<boolean>({ required: true });
 const id = useId();

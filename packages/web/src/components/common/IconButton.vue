@@ -1,6 +1,15 @@
 <script setup lang="ts">
-/** A button that shows only an icon: it cannot be made without a label. `reason` says why it cannot be pressed now. */
-const props = defineProps<{ label: string; icon: string; keys?: string; reason?: string | null; pressed?: boolean }>();
+/**
+ * A button that shows only an icon: it cannot be made without a label. `reason` says why it cannot be pressed
+ * now.
+ */
+const props = defineProps<{
+  label: string;
+  icon: string;
+  keys?: string;
+  reason?: string | null;
+  pressed?: boolean;
+}>();
 const emit = defineEmits<{ press: [] }>();
 
 // Not `disabled`: focus stays where it is, and the reason can be read.
@@ -20,7 +29,9 @@ function press(): void {
     :title="reason ? `${label}: ${reason}` : keys ? `${label} (${keys})` : label"
     @click="press"
   >
-    <svg viewBox="0 0 24 24" width="18" height="18" aria-hidden="true"><path :d="icon" fill="currentColor" /></svg>
+    <svg viewBox="0 0 24 24" width="18" height="18" aria-hidden="true">
+      <path :d="icon" fill="currentColor" />
+    </svg>
   </button>
 </template>
 

@@ -3,8 +3,8 @@ import { useId } from 'vue';
 import { useTyping } from '../../composables/useTyping.ts';
 
 /**
- * One line of text, kept as one types (useTyping says when); Escape gives back what was there. `keep` says no with a sentence, which
- * then stands at the field, and what was typed stays.
+ * One line of text, kept as one types (useTyping says when); Escape gives back what was there. `keep` says no
+ * with a sentence, which then stands at the field, and what was typed stays.
  */
 const props = defineProps<{
   label: string;
@@ -14,7 +14,10 @@ const props = defineProps<{
   keep: (typed: string, isFinal: boolean) => string | null;
 }>();
 const id = useId();
-const { typed, problem, meanwhile, begin, input, composing, end, giveBack } = useTyping({ value: () => props.value, keep: (...words) => props.keep(...words) });
+const { typed, problem, meanwhile, begin, input, composing, end, giveBack } = useTyping({
+  value: () => props.value,
+  keep: (...words) => props.keep(...words),
+});
 
 function escape(event: KeyboardEvent): void {
   if (giveBack()) event.stopPropagation();

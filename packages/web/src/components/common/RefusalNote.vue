@@ -10,7 +10,9 @@ const notices = useNotices();
 <template>
   <p v-if="notices.refused !== null" class="refused">
     <span>{{ notices.refused }}</span>
-    <button v-if="notices.wayOn !== null" type="button" @click="notices.wayOn.act()">{{ notices.wayOn.label }}</button>
+    <button v-if="notices.wayOn !== null" type="button" @click="notices.wayOn.act()">
+      {{ notices.wayOn.label }}
+    </button>
     <IconButton label="Dismiss" :icon="mdiClose" @press="notices.clear()" />
   </p>
 </template>

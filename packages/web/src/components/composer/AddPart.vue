@@ -28,9 +28,13 @@ const about: Readonly<Partial<Record<PartKind, readonly [string, string]>>> = {
 };
 /** Links stand in lists and tabs in tabs alone: they are offered there. */
 const kinds = computed(() => {
-  const around = composer.part;
+  const selected = composer.part;
   const holder =
-    around === null ? null : [around, ...composer.parts.filter(({ id }) => id === around.parent)].find(({ kind }) => kind === 'links' || kind === 'tabs');
+    selected === null
+      ? null
+      : [selected, ...composer.parts.filter(({ id }) => id === selected.parent)].find(
+          ({ kind }) => kind === 'links' || kind === 'tabs',
+        );
   const special = holder === null || holder === undefined ? [] : heldBy[holder.kind];
   return [...special, ...addableKinds.filter((kind) => kind !== 'link' && kind !== 'tab')];
 });
@@ -46,7 +50,9 @@ function add(kind: PartKind): void {
   <v-menu v-model="composer.isAdding" location="top start">
     <template #activator="{ props: activator }">
       <button type="button" class="plain-button" title="Add a part (P)" v-bind="activator">
-        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiPlus" fill="currentColor" /></svg>
+        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+          <path :d="mdiPlus" fill="currentColor" />
+        </svg>
         Add a part
       </button>
     </template>

@@ -7,7 +7,11 @@ import { destinationIcons, destinationWords } from '../arrange/destinationIcon.t
 import PagePick from '../arrange/PagePick.vue';
 
 /** Where a part leads, if anywhere. */
-const props = defineProps<{ label: string; destination: Destination | undefined; mayLeadNowhere?: boolean }>();
+const props = defineProps<{
+  label: string;
+  destination: Destination | undefined;
+  mayLeadNowhere?: boolean;
+}>();
 const emit = defineEmits<{ lead: [to: Destination | null] }>();
 const copy = useWorkingCopy();
 const isAsking = ref(false);
@@ -16,12 +20,20 @@ const icon = computed(() => destinationIcons[shown.value.kind]);
 const text = computed(() => {
   const { value } = shown;
   if (value.kind === 'page') return copy.document?.pages.nodes.get(value.page)?.title ?? 'deleted page';
-  return value.kind === 'none' ? 'nothing' : value.kind === 'undecided' ? 'no link yet' : (writtenOut(value) ?? '');
+  return value.kind === 'none'
+    ? 'nothing'
+    : value.kind === 'undecided'
+      ? 'no link yet'
+      : (writtenOut(value) ?? '');
 });
 const note = computed(() => {
   const { value } = shown;
   if (value.kind === 'page') return copy.document?.pages.nodes.get(value.page)?.address ?? '';
-  return value.kind === 'undecided' ? 'unpublished until then' : value.kind === 'none' ? '' : destinationWords[value.kind];
+  return value.kind === 'undecided'
+    ? 'unpublished until then'
+    : value.kind === 'none'
+      ? ''
+      : destinationWords[value.kind];
 });
 
 function pick(picked: Picked): void {
@@ -39,10 +51,24 @@ function pick(picked: Picked): void {
 <template>
   <div class="leads">
     <span class="caption">{{ label }}</span>
-    <PagePick v-if="isAsking" :label="`${label}: page or address`" placeholder="Page, /path or https://…" @pick="pick" @leave="isAsking = false" />
-    <button v-else type="button" class="target" :class="{ open: shown.kind === 'undecided' }" @click="isAsking = true">
+    <PagePick
+      v-if="isAsking"
+      :label="`${label}: page or address`"
+      placeholder="Page, /path or https://…"
+      @pick="pick"
+      @leave="isAsking = false"
+    />
+    <button
+      v-else
+      type="button"
+      class="target"
+      :class="{ open: shown.kind === 'undecided' }"
+      @click="isAsking = true"
+    >
       <span class="only-heard">{{ label }}</span>
-      <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="icon" fill="currentColor" /></svg>
+      <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+        <path :d="icon" fill="currentColor" />
+      </svg>
       <span class="text">{{ text }}</span>
       <span class="mute">{{ note }}</span>
     </button>

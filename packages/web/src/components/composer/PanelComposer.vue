@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { mdiArrowDown, mdiArrowUp, mdiCellphone, mdiContentDuplicate, mdiTableColumnPlusAfter, mdiTableRowPlusAfter, mdiTrashCanOutline } from '@mdi/js';
+import {
+  mdiArrowDown,
+  mdiArrowUp,
+  mdiCellphone,
+  mdiContentDuplicate,
+  mdiTableColumnPlusAfter,
+  mdiTableRowPlusAfter,
+  mdiTrashCanOutline,
+} from '@mdi/js';
 import { computed, nextTick, onMounted, useTemplateRef } from 'vue';
 import { labelOf, makePlain, partWords, sweepPanel, type WidthRange } from '@zorvik/core';
 import { useComposing } from '../../composables/useComposing.ts';
@@ -16,7 +24,10 @@ import PartTree from './PartTree.vue';
 import PresetMenu from './PresetMenu.vue';
 import WaitingTray from './WaitingTray.vue';
 
-/** The band in which a panel is composed: what is in it, what is chosen of it, and what waits to be shown. The panel itself is above, in the live header. */
+/**
+ * The band in which a panel is composed: what is in it, what is chosen of it, and what waits to be shown. The
+ * panel itself is above, in the live header.
+ */
 const copy = useWorkingCopy();
 const composer = useComposer();
 const live = useLiveView();
@@ -24,24 +35,38 @@ const composing = useComposing();
 const { panel } = useDropdown();
 const tree = useTemplateRef<InstanceType<typeof PartTree>>('tree');
 
-const title = computed(() => (copy.document === null || composer.item === null ? '' : labelOf(copy.document, composer.item)));
+const title = computed(() =>
+  copy.document === null || composer.item === null ? '' : labelOf(copy.document, composer.item),
+);
 /** The device classes on which the panel shows rows of its own. */
-const ownForms = computed(() => (['medium', 'narrow'] as const).filter((device) => panel.value[device] === 'own'));
+const ownForms = computed(() =>
+  (['medium', 'narrow'] as const).filter((device) => panel.value[device] === 'own'),
+);
 const nothing = computed(() => (composer.part === null ? 'select a part first' : null));
 const chosenWord = computed(() => (composer.part === null ? 'panel' : partWords[composer.part.kind]));
 
 /** What becomes of the panel on every screen that it drops on. */
-const fit = computed(() => {
+const widthAdvice = computed(() => {
   const { boxes } = composer;
   const from = live.breakpoints.medium;
   if (boxes === null || boxes.screen < from) return null;
   const { extent = 'bar', align = 'item', offset = 0 } = panel.value;
   const { narrowed, shifted } = sweepPanel(extent, align, { ...boxes, offset, from, to: WIDEST });
-  const notes = [...narrowed.map((range) => `narrowed ${inWords(range)}`), ...shifted.map((range) => `shifted ${inWords(range)}`)];
-  return { words: `Fits from ${from} to ${WIDEST} px${notes.length > 0 ? `, ${notes.join(', ')}` : ''}`, isPlain: notes.length === 0 };
+  const notes = [
+    ...narrowed.map((range) => `narrowed ${inWords(range)}`),
+    ...shifted.map((range) => `shifted ${inWords(range)}`),
+  ];
+  return {
+    words: `Fits from ${from} to ${WIDEST} px${notes.length > 0 ? `, ${notes.join(', ')}` : ''}`,
+    isPlain: notes.length === 0,
+  };
 });
 function inWords({ from, to }: WidthRange): string {
-  return to === WIDEST ? `from ${from} px` : from === live.breakpoints.medium ? `up to ${to} px` : `from ${from} to ${to} px`;
+  return to === WIDEST
+    ? `from ${from} px`
+    : from === live.breakpoints.medium
+      ? `up to ${to} px`
+      : `from ${from} to ${to} px`;
 }
 
 async function done(): Promise<void> {
@@ -69,10 +94,34 @@ onMounted(() => tree.value?.focus());
       />
       <PresetMenu />
       <i class="rule" />
-      <IconButton :label="`Move the ${chosenWord} back`" :icon="mdiArrowUp" keys="Alt ↑" :reason="nothing" @press="composing.deeds.moveUp?.()" />
-      <IconButton :label="`Move the ${chosenWord} forward`" :icon="mdiArrowDown" keys="Alt ↓" :reason="nothing" @press="composing.deeds.moveDown?.()" />
-      <IconButton :label="`Duplicate the ${chosenWord}`" :icon="mdiContentDuplicate" keys="Ctrl D" :reason="nothing" @press="composing.deeds.duplicate?.()" />
-      <IconButton :label="`Remove the ${chosenWord}`" :icon="mdiTrashCanOutline" keys="Del" :reason="nothing" @press="composing.deeds.remove?.()" />
+      <IconButton
+        :label="`Move the ${chosenWord} back`"
+        :icon="mdiArrowUp"
+        keys="Alt ↑"
+        :reason="nothing"
+        @press="composing.actions.moveUp?.()"
+      />
+      <IconButton
+        :label="`Move the ${chosenWord} forward`"
+        :icon="mdiArrowDown"
+        keys="Alt ↓"
+        :reason="nothing"
+        @press="composing.actions.moveDown?.()"
+      />
+      <IconButton
+        :label="`Duplicate the ${chosenWord}`"
+        :icon="mdiContentDuplicate"
+        keys="Ctrl D"
+        :reason="nothing"
+        @press="composing.actions.duplicate?.()"
+      />
+      <IconButton
+        :label="`Remove the ${chosenWord}`"
+        :icon="mdiTrashCanOutline"
+        keys="Del"
+        :reason="nothing"
+        @press="composing.actions.remove?.()"
+      />
       <IconButton
         label="Show the narrow form next to it"
         :icon="mdiCellphone"
@@ -81,7 +130,9 @@ onMounted(() => tree.value?.focus());
       />
       <RefusalNote />
       <WaitingTray v-if="composer.waiting.length > 0" />
-      <p v-else-if="fit !== null" class="fit" :class="{ plain: fit.isPlain }">{{ fit.words }}</p>
+      <p v-else-if="widthAdvice !== null" class="fit" :class="{ plain: widthAdvice.isPlain }">
+        {{ widthAdvice.words }}
+      </p>
     </div>
     <div class="below">
       <PartTree ref="tree" />
@@ -89,7 +140,13 @@ onMounted(() => tree.value?.focus());
         <PartFacts v-if="composer.part !== null" :key="composer.part.id" :part="composer.part" />
         <DetailDropdown v-else is-composed>
           <div v-if="ownForms.length > 0" class="own">
-            <button v-for="device in ownForms" :key="device" type="button" class="plain-button" @click="composing.newRow(device)">
+            <button
+              v-for="device in ownForms"
+              :key="device"
+              type="button"
+              class="plain-button"
+              @click="composing.newRow(device)"
+            >
               Add a row for {{ device }} screens
             </button>
           </div>
@@ -98,7 +155,9 @@ onMounted(() => tree.value?.focus());
             type="button"
             class="plain-button"
             title="Removes all rows; you can undo this"
-            @click="composer.owner !== null && copy.perform((context) => makePlain(context, composer.owner ?? ''))"
+            @click="
+              composer.owner !== null && copy.perform((context) => makePlain(context, composer.owner ?? ''))
+            "
           >
             Reset to simple columns
           </button>

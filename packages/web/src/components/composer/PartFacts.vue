@@ -41,20 +41,27 @@ const composer = useComposer();
 const composing = useComposing();
 const keepBy = useKeeping();
 
-const has = (field: PartField): boolean => partFacts[props.part.kind].always.includes(field) || partFacts[props.part.kind].maybe.includes(field);
+const has = (field: PartField): boolean =>
+  partFacts[props.part.kind].always.includes(field) || partFacts[props.part.kind].maybe.includes(field);
 function set(changes: PartChanges): string | null {
   const done = copy.perform((context) => setPart(context, props.part.id, changes));
   return done.ok || done.refusal.code === 'changesNothing' ? null : done.refusal.message;
 }
 const line = (field: 'text' | 'alt' | 'address' | 'parameter') =>
-  keepBy(`${field} ${props.part.id}`, (context, typed) => setPart(context, props.part.id, { [field]: typed.trim() === '' ? null : typed.trim() }));
+  keepBy(`${field} ${props.part.id}`, (context, typed) =>
+    setPart(context, props.part.id, { [field]: typed.trim() === '' ? null : typed.trim() }),
+  );
 
 const textLabel = computed(
   () =>
     (
-      ({ search: 'Name', pages: 'Heading (optional)', links: 'Heading (optional)', menu: 'Heading (optional)', video: 'Name' }) as Partial<
-        Record<Part['kind'], string>
-      >
+      ({
+        search: 'Name',
+        pages: 'Heading (optional)',
+        links: 'Heading (optional)',
+        menu: 'Heading (optional)',
+        video: 'Name',
+      }) as Partial<Record<Part['kind'], string>>
     )[props.part.kind] ?? 'Text',
 );
 const children = computed(() => {
@@ -65,9 +72,14 @@ const children = computed(() => {
     return item === undefined ? [] : [{ value: id, label: labelOf(document, item) }];
   });
 });
-const otherMenus = computed(() => selection.menus.filter(({ id }) => id !== selection.menu?.id).map(({ id, name }) => ({ value: id, label: name })));
+const otherMenus = computed(() =>
+  selection.menus
+    .filter(({ id }) => id !== selection.menu?.id)
+    .map(({ id, name }) => ({ value: id, label: name })),
+);
 const shownOn = computed({
-  get: (): readonly DeviceClass[] => deviceClasses.filter((one) => props.part.hiddenOn?.includes(one) !== true),
+  get: (): readonly DeviceClass[] =>
+    deviceClasses.filter((one) => props.part.hiddenOn?.includes(one) !== true),
   set: (some) => {
     const hidden = deviceClasses.filter((one) => !some.includes(one));
     set({ hiddenOn: hidden.length === 0 ? null : hidden });
@@ -76,32 +88,45 @@ const shownOn = computed({
 const devices = deviceClasses.map((value) => ({ value, label: value }));
 const counts = Array.from({ length: MOST_COLUMNS }, (_, at) => ({ value: at + 1, label: String(at + 1) }));
 const spans = Array.from({ length: GRID_COLUMNS }, (_, at) => ({ value: at + 1, label: String(at + 1) }));
-const ratios = [{ value: 'own', label: 'none' }, ...pictureRatios.map((value) => ({ value, label: value.replace('/', ':') }))] as const;
+const ratios = [
+  { value: 'own', label: 'none' },
+  ...pictureRatios.map((value) => ({ value, label: value.replace('/', ':') })),
+] as const;
 
 function keepHeight(typed: string): string | null {
   const text = typed.trim();
   if (text === '') return set({ height: null });
   const height = Number(text);
   const isFit = Number.isInteger(height) && height >= LEAST_ROW && height <= HIGHEST_ROW;
-  return isFit ? set({ height }) : `Use a whole number from ${LEAST_ROW} to ${HIGHEST_ROW} px for the height.`;
+  return isFit
+    ? set({ height })
+    : `Use a whole number from ${LEAST_ROW} to ${HIGHEST_ROW} px for the height.`;
 }
 
 function keepScope(typed: string): string | null {
   const text = typed.trim();
   if (text === '') return set({ scope: null });
   const [, name = '', value = ''] = /^([A-Za-z][\w.-]*)\s*=\s*(.+)$/.exec(text) ?? [];
-  return name === '' ? 'Write the limit as name=value, for example in=shop.' : set({ scope: { name, value } });
+  return name === ''
+    ? 'Write the limit as name=value, for example in=shop.'
+    : set({ scope: { name, value } });
 }
 
 const pageAddress = (page: string): string | null => copy.document?.pages.nodes.get(page)?.address ?? null;
 const pageAt = (address: string): string | null =>
-  copy.document === null ? null : (searchPages(copy.document, address).find((page) => page.address === address)?.id ?? null);
+  copy.document === null
+    ? null
+    : (searchPages(copy.document, address).find((page) => page.address === address)?.id ?? null);
 const keepBody = (body: RichText): string | null => {
   const done = copy.perform((context) => setPart(context, props.part.id, { body }), `body ${props.part.id}`);
   return done.ok || done.refusal.code === 'changesNothing' ? null : done.refusal.message;
 };
 const needsAlt = computed(
-  () => props.part.kind === 'picture' && props.part.picture !== undefined && props.part.alt === undefined && props.part.isOrnament !== true,
+  () =>
+    props.part.kind === 'picture' &&
+    props.part.picture !== undefined &&
+    props.part.alt === undefined &&
+    props.part.isOrnament !== true,
 );
 </script>
 
@@ -116,7 +141,13 @@ const needsAlt = computed(
       :page-at="pageAt"
       :keep="keepBody"
     />
-    <LineField v-if="has('text')" class="line" :label="textLabel" :value="part.text ?? ''" :keep="line('text')" />
+    <LineField
+      v-if="has('text')"
+      class="line"
+      :label="textLabel"
+      :value="part.text ?? ''"
+      :keep="line('text')"
+    />
     <PictureField
       v-if="has('picture')"
       :label="part.kind === 'video' ? 'Preview image' : 'Picture'"
@@ -191,7 +222,14 @@ const needsAlt = computed(
       on="side by side"
       @update:model-value="set({ direction: $event ? 'across' : null })"
     />
-    <LineField v-if="has('height')" class="small" label="Min. height (px)" placeholder="auto" :value="String(part.height ?? '')" :keep="keepHeight" />
+    <LineField
+      v-if="has('height')"
+      class="small"
+      label="Min. height (px)"
+      placeholder="auto"
+      :value="String(part.height ?? '')"
+      :keep="keepHeight"
+    />
     <SourceField v-if="part.source !== undefined" :source="part.source" @set="set({ source: $event })" />
     <FlagRow
       v-if="has('look')"
@@ -217,7 +255,12 @@ const needsAlt = computed(
     />
     <template v-if="part.kind === 'search'">
       <LineField class="line" label="Search page" :value="part.address ?? ''" :keep="line('address')" />
-      <LineField class="small" label="Query parameter" :value="part.parameter ?? ''" :keep="line('parameter')" />
+      <LineField
+        class="small"
+        label="Query parameter"
+        :value="part.parameter ?? ''"
+        :keep="line('parameter')"
+      />
       <LineField
         class="words"
         label="Limit to (optional)"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, useId, useTemplateRef, watch } from 'vue';
-import { around, partName, partWords, type Id, type Part } from '@zorvik/core';
+import { enclosing, partName, partWords, type Id, type Part } from '@zorvik/core';
 import { useComposing } from '../../composables/useComposing.ts';
 import { useComposer } from '../../stores/composer.ts';
 import { useLiveView } from '../../stores/liveView.ts';
@@ -27,18 +27,31 @@ const rows = computed((): Row[] => {
   const own = composer.parts.map((part): Row => {
     const depth = (depths.get(part.parent) ?? 0) + 1;
     depths.set(part.id, depth);
-    return { id: part.id, depth, ...calledBy(part, document === null ? '' : partName(document, part), numbers) };
+    return {
+      id: part.id,
+      depth,
+      ...calledBy(part, document === null ? '' : partName(document, part), numbers),
+    };
   });
   return [{ id: null, depth: 0, word: 'panel', name: own.length === 0 ? 'groups, balanced' : '' }, ...own];
 });
 
 /** Rows and cells are numbered among their own; other parts are called by what they say. */
-function calledBy({ kind, parent, span, only, columns }: Part, name: string, numbers: Map<Id, number>): Pick<Row, 'word' | 'name'> {
-  if (kind === 'groups') return { word: partWords[kind], name: columns === undefined ? '' : `in ${columns} columns` };
-  if (kind !== 'row' && kind !== 'cell') return { word: partWords[kind], name: name === partWords[kind] ? '' : name };
+function calledBy(
+  { kind, parent, span, only, columns }: Part,
+  name: string,
+  numbers: Map<Id, number>,
+): Pick<Row, 'word' | 'name'> {
+  if (kind === 'groups')
+    return { word: partWords[kind], name: columns === undefined ? '' : `in ${columns} columns` };
+  if (kind !== 'row' && kind !== 'cell')
+    return { word: partWords[kind], name: name === partWords[kind] ? '' : name };
   const number = (numbers.get(parent) ?? 0) + 1;
   numbers.set(parent, number);
-  return { word: `${partWords[kind]} ${number}`, name: span !== undefined ? `${span} of 12` : only === undefined ? '' : `${only} screens only` };
+  return {
+    word: `${partWords[kind]} ${number}`,
+    name: span !== undefined ? `${span} of 12` : only === undefined ? '' : `${only} screens only`,
+  };
 }
 
 function press(event: KeyboardEvent): void {
@@ -52,9 +65,14 @@ watch(
   () => composer.partId,
   (id) => {
     const { document } = copy;
-    const only = document === null ? undefined : around(document, id, 'row')?.only;
+    const only = document === null ? undefined : enclosing(document, id, 'row')?.only;
     if (only !== undefined && live.deviceClass !== only) live.showClass(only);
-    else if (id !== null && only === undefined && live.deviceClass !== 'wide' && composer.item?.dropdown?.panel?.[live.deviceClass] === 'own')
+    else if (
+      id !== null &&
+      only === undefined &&
+      live.deviceClass !== 'wide' &&
+      composer.item?.dropdown?.panel?.[live.deviceClass] === 'own'
+    )
       live.showClass('wide');
   },
 );
@@ -97,7 +115,9 @@ defineExpose({ focus });
       <span class="word">{{ row.word }}</span>
       <span class="name">{{ row.name }}</span>
     </div>
-    <p v-if="rows.length === 1" class="hint">Choose a preset, or add a part or a row. Existing groups are kept.</p>
+    <p v-if="rows.length === 1" class="hint">
+      Choose a preset, or add a part or a row. Existing groups are kept.
+    </p>
   </div>
 </template>
 

@@ -6,7 +6,11 @@ import { sendPicture } from '../../api/sendPicture.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
 /** A picture that is uploaded: dropped here or chosen as a file. A file that is refused says why. */
-const props = defineProps<{ label: string; picture: Picture | undefined; keep: (picture: Picture | null) => void }>();
+const props = defineProps<{
+  label: string;
+  picture: Picture | undefined;
+  keep: (picture: Picture | null) => void;
+}>();
 const copy = useWorkingCopy();
 const input = useTemplateRef<HTMLInputElement>('input');
 const problem = ref<string | null>(null);
@@ -14,7 +18,10 @@ const isBusy = ref(false);
 const isOver = ref(false);
 const address = computed(() => {
   const { picture } = props;
-  return picture === undefined ? null : PICTURES.replace(':siteKey', copy.siteKey ?? '') + pictureName(picture, widthsOf(picture)[0] ?? picture.width);
+  return picture === undefined
+    ? null
+    : PICTURES.replace(':siteKey', copy.siteKey ?? '') +
+        pictureName(picture, widthsOf(picture)[0] ?? picture.width);
 });
 
 async function send(file: File | undefined): Promise<void> {
@@ -40,7 +47,13 @@ function chosen(event: Event): void {
 </script>
 
 <template>
-  <div class="picture" :class="{ over: isOver }" @dragover.prevent="isOver = true" @dragleave="isOver = false" @drop.prevent="dropped">
+  <div
+    class="picture"
+    :class="{ over: isOver }"
+    @dragover.prevent="isOver = true"
+    @dragleave="isOver = false"
+    @drop.prevent="dropped"
+  >
     <span class="caption">{{ label }}</span>
     <div class="box">
       <img v-if="address !== null" :src="address" alt="" />
@@ -48,9 +61,15 @@ function chosen(event: Event): void {
         <button type="button" class="plain-button" :aria-busy="isBusy" @click="input?.click()">
           {{ isBusy ? 'Uploading …' : picture === undefined ? 'Choose a picture …' : 'Replace …' }}
         </button>
-        <button v-if="picture !== undefined" type="button" class="plain-button" @click="keep(null)">Remove</button>
+        <button v-if="picture !== undefined" type="button" class="plain-button" @click="keep(null)">
+          Remove
+        </button>
         <p class="mute">
-          {{ picture === undefined ? 'or drop it here: PNG, JPEG, WebP, AVIF, GIF, SVG, up to 5 MB' : `${picture.width} × ${picture.height} px` }}
+          {{
+            picture === undefined
+              ? 'or drop it here: PNG, JPEG, WebP, AVIF, GIF, SVG, up to 5 MB'
+              : `${picture.width} × ${picture.height} px`
+          }}
         </p>
       </div>
     </div>

@@ -1,13 +1,24 @@
 <script setup lang="ts">
 import { mdiTrashCanOutline } from '@mdi/js';
 import { computed, ref } from 'vue';
-import { removePreset, savePreset, shippedPresets, usePreset, type Id, type PartSketch, type ShippedPreset } from '@zorvik/core';
+import {
+  removePreset,
+  savePreset,
+  shippedPresets,
+  usePreset,
+  type Id,
+  type PartSketch,
+  type ShippedPreset,
+} from '@zorvik/core';
 import { useComposer } from '../../stores/composer.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 
-/** Compositions to begin with: those that come with the application, and the site's own, drawn as they part the panel. */
+/**
+ * Compositions to begin with: those that come with the application, and the site's own, drawn as they part
+ * the panel.
+ */
 const copy = useWorkingCopy();
 const composer = useComposer();
 const isOpen = ref(false);
@@ -20,10 +31,20 @@ interface Drawn {
   readonly rows: readonly PartSketch[];
   readonly of: ShippedPreset | { readonly preset: Id };
 }
-const shipped = shippedPresets.map((one): Drawn => ({ ...one, rows: one.rowsFor({ children: 6, page: null }), of: one }));
+const shipped = shippedPresets.map((one): Drawn => ({
+  ...one,
+  rows: one.rowsFor({ children: 6, page: null }),
+  of: one,
+}));
 const drawn = computed((): Drawn[] => [
   ...shipped,
-  ...own.value.map((one): Drawn => ({ key: one.id, name: one.name, about: 'Saved on this site', rows: one.rows, of: { preset: one.id } })),
+  ...own.value.map((one): Drawn => ({
+    key: one.id,
+    name: one.name,
+    about: 'Saved on this site',
+    rows: one.rows,
+    of: { preset: one.id },
+  })),
 ]);
 
 function use(of: Drawn['of']): void {
@@ -60,7 +81,12 @@ function drawnAs({ parts = [] }: PartSketch): string {
           <button type="button" class="use" :title="one.about" @click="use(one.of)">
             <span class="drawing" aria-hidden="true">
               <span v-for="(row, at) in one.rows" :key="at" class="row">
-                <i v-for="(cell, place) in row.parts ?? []" :key="place" :class="drawnAs(cell)" :style="{ flexGrow: cell.span ?? 12 }" />
+                <i
+                  v-for="(cell, place) in row.parts ?? []"
+                  :key="place"
+                  :class="drawnAs(cell)"
+                  :style="{ flexGrow: cell.span ?? 12 }"
+                />
               </span>
             </span>
             <span class="name">{{ one.name }}</span>
@@ -73,7 +99,13 @@ function drawnAs({ parts = [] }: PartSketch): string {
           />
         </div>
       </div>
-      <LineField class="save" label="Save this panel as a preset" value="" placeholder="Preset name, then Enter" :keep="save" />
+      <LineField
+        class="save"
+        label="Save this panel as a preset"
+        value=""
+        placeholder="Preset name, then Enter"
+        :keep="save"
+      />
     </section>
   </v-menu>
 </template>
@@ -142,7 +174,8 @@ function drawnAs({ parts = [] }: PartSketch): string {
 }
 .row i.tabs {
   background:
-    repeating-linear-gradient(90deg, var(--sketch-strong) 0 24px, transparent 24px 28px) 0 0 / 100% 8px no-repeat,
+    repeating-linear-gradient(90deg, var(--sketch-strong) 0 24px, transparent 24px 28px) 0 0 / 100% 8px
+      no-repeat,
     repeating-linear-gradient(var(--sketch) 0 2px, transparent 2px 6px) 0 12px no-repeat;
 }
 .row i.act {

@@ -9,7 +9,10 @@ import { useTyping } from '../../composables/useTyping.ts';
 import PagePick from '../arrange/PagePick.vue';
 import { docOf, richTextOf } from './richTextDoc.ts';
 
-/** A text with a small set of forms, kept as one types. Whatever is pasted comes down to these forms: there are no others to be in. */
+/**
+ * A text with a small set of forms, kept as one types. Whatever is pasted comes down to these forms: there
+ * are no others to be in.
+ */
 const props = defineProps<{
   value: RichText;
   pageAddress: (page: string) => string | null;
@@ -23,12 +26,16 @@ const isLinking = ref(false);
 const turn = ref(0);
 
 /** The text in the editor; null: nothing is visible in it. */
-const written = (): RichText | null => (editor.value === null ? props.value : richTextOf(editor.value.getJSON(), props.pageAt));
+const bodyInEditor = (): RichText | null =>
+  editor.value === null ? props.value : richTextOf(editor.value.getJSON(), props.pageAt);
 
 /** In which order fields are written, so that equal texts are the same line whatever order they came in. */
 const FIELDS = ['kind', 'runs', 'text', 'bold', 'italic', 'to', 'page', 'anchor', 'address', 'number'];
 
-/** A text as one line: what the one rule for when typing becomes an edit works on. Empty: nothing is visible in it. */
+/**
+ * A text as one line: what the one rule for when typing becomes an edit works on. Empty: nothing is visible
+ * in it.
+ */
 function asLine(body: RichText | null): string {
   const inOrder = (_: string, value: unknown): unknown =>
     typeof value === 'object' && value !== null && !Array.isArray(value)
@@ -66,7 +73,7 @@ onMounted(() => {
     onFocus: begin,
     onUpdate: () => {
       begin();
-      typed.value = asLine(written());
+      typed.value = asLine(bodyInEditor());
       input();
     },
     onTransaction: () => (turn.value += 1),
@@ -77,22 +84,43 @@ onBeforeUnmount(() => editor.value?.destroy());
 watch(
   () => props.value,
   (now) => {
-    if (editor.value === null || editor.value.isFocused || isEqual(now, written())) return;
+    if (editor.value === null || editor.value.isFocused || isEqual(now, bodyInEditor())) return;
     editor.value.commands.setContent(docOf(now, props.pageAddress), { emitUpdate: false });
   },
 );
 
 const isOn = (name: string): boolean => turn.value >= 0 && editor.value?.isActive(name) === true;
 const buttons = [
-  { name: 'bold', label: 'Bold', icon: mdiFormatBold, act: (one: Editor) => one.chain().focus().toggleBold().run() },
-  { name: 'italic', label: 'Italic', icon: mdiFormatItalic, act: (one: Editor) => one.chain().focus().toggleItalic().run() },
-  { name: 'bulletList', label: 'List', icon: mdiFormatListBulleted, act: (one: Editor) => one.chain().focus().toggleBulletList().run() },
-  { name: 'orderedList', label: 'Numbered list', icon: mdiFormatListNumbered, act: (one: Editor) => one.chain().focus().toggleOrderedList().run() },
+  {
+    name: 'bold',
+    label: 'Bold',
+    icon: mdiFormatBold,
+    act: (one: Editor) => one.chain().focus().toggleBold().run(),
+  },
+  {
+    name: 'italic',
+    label: 'Italic',
+    icon: mdiFormatItalic,
+    act: (one: Editor) => one.chain().focus().toggleItalic().run(),
+  },
+  {
+    name: 'bulletList',
+    label: 'List',
+    icon: mdiFormatListBulleted,
+    act: (one: Editor) => one.chain().focus().toggleBulletList().run(),
+  },
+  {
+    name: 'orderedList',
+    label: 'Numbered list',
+    icon: mdiFormatListNumbered,
+    act: (one: Editor) => one.chain().focus().toggleOrderedList().run(),
+  },
 ];
 
 function link(picked: Picked): void {
   isLinking.value = false;
-  const address = picked.kind === 'page' ? props.pageAddress(picked.id) : picked.kind === 'link' ? picked.address : null;
+  const address =
+    picked.kind === 'page' ? props.pageAddress(picked.id) : picked.kind === 'link' ? picked.address : null;
   const chain = editor.value?.chain().focus();
   if (address === null) chain?.unsetLink().run();
   else chain?.setLink({ href: address }).run();
@@ -112,7 +140,9 @@ function link(picked: Picked): void {
         :class="{ on: isOn(one.name) }"
         @click="editor !== null && one.act(editor)"
       >
-        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="one.icon" fill="currentColor" /></svg>
+        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+          <path :d="one.icon" fill="currentColor" />
+        </svg>
       </button>
       <button
         type="button"
@@ -122,11 +152,19 @@ function link(picked: Picked): void {
       >
         {{ isOn('link') ? 'Remove link' : 'Link' }}
       </button>
-      <PagePick v-if="isLinking" label="Link the selected words to" placeholder="Page, /path or https://…" @pick="link" @leave="isLinking = false" />
+      <PagePick
+        v-if="isLinking"
+        label="Link the selected words to"
+        placeholder="Page, /path or https://…"
+        @pick="link"
+        @leave="isLinking = false"
+      />
     </div>
     <div ref="place" class="text" @compositionstart="composing(true)" @compositionend="composing(false)" />
     <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-    <p v-else-if="meanwhile !== null" class="problem" role="status">Someone changed this text. Your version replaces it when you leave the field.</p>
+    <p v-else-if="meanwhile !== null" class="problem" role="status">
+      Someone changed this text. Your version replaces it when you leave the field.
+    </p>
   </div>
 </template>
 

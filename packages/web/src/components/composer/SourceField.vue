@@ -13,16 +13,30 @@ const props = defineProps<{ source: PageSource }>();
 const emit = defineEmits<{ set: [source: PageSource] }>();
 const copy = useWorkingCopy();
 const isAsking = ref(false);
-const below = computed(() => (props.source.page === null ? 'whole site' : (copy.document?.pages.nodes.get(props.source.page)?.title ?? 'deleted page')));
-const words: Readonly<Record<FollowOrder, string>> = { site: 'as on the site', title: 'A to Z', visits: 'most visited', date: 'newest' };
-const kinds = (['page', 'category', 'article', 'product', 'event'] as const).map((value) => ({ value, label: value }));
+const below = computed(() =>
+  props.source.page === null
+    ? 'whole site'
+    : (copy.document?.pages.nodes.get(props.source.page)?.title ?? 'deleted page'),
+);
+const words: Readonly<Record<FollowOrder, string>> = {
+  site: 'as on the site',
+  title: 'A to Z',
+  visits: 'most visited',
+  date: 'newest',
+};
+const kinds = (['page', 'category', 'article', 'product', 'event'] as const).map((value) => ({
+  value,
+  label: value,
+}));
 const chosenKinds = computed({
   get: () => props.source.kinds ?? [],
   set: (some: readonly PageKind[]) => set({ kinds: some.length === 0 ? undefined : [...some] }),
 });
 
 function set(changes: { readonly [K in keyof PageSource]?: PageSource[K] | undefined }): void {
-  const made = Object.fromEntries(Object.entries({ ...props.source, ...changes }).filter(([, value]) => value !== undefined));
+  const made = Object.fromEntries(
+    Object.entries({ ...props.source, ...changes }).filter(([, value]) => value !== undefined),
+  );
   emit('set', made as PageSource);
 }
 
@@ -33,7 +47,8 @@ function pick(picked: Picked): void {
 
 function count(typed: string): string | null {
   const limit = Number(typed.trim());
-  if (!Number.isInteger(limit) || limit < 1 || limit > MOST_PAGES) return `Use a whole number from 1 to ${MOST_PAGES}.`;
+  if (!Number.isInteger(limit) || limit < 1 || limit > MOST_PAGES)
+    return `Use a whole number from 1 to ${MOST_PAGES}.`;
   set({ limit });
   return null;
 }
@@ -56,10 +71,18 @@ function categories(typed: string): string | null {
   <div class="source">
     <div class="below">
       <span class="caption">Pages under</span>
-      <PagePick v-if="isAsking" label="Pages under which page" placeholder="Page" @pick="pick" @leave="isAsking = false" />
+      <PagePick
+        v-if="isAsking"
+        label="Pages under which page"
+        placeholder="Page"
+        @pick="pick"
+        @leave="isAsking = false"
+      />
       <template v-else>
         <button type="button" class="plain-button" @click="isAsking = true">{{ below }}</button>
-        <button v-if="source.page !== null" type="button" class="plain-button" @click="set({ page: null })">Whole site</button>
+        <button v-if="source.page !== null" type="button" class="plain-button" @click="set({ page: null })">
+          Whole site
+        </button>
       </template>
     </div>
     <ChoiceRow

@@ -11,7 +11,9 @@ const composer = useComposer();
 const composing = useComposing();
 const waiting = computed(() => {
   const { document } = copy;
-  return document === null ? [] : composer.waiting.map((id) => ({ id, label: labelOf(document, nodeAt(document.items, id)) }));
+  return document === null
+    ? []
+    : composer.waiting.map((id) => ({ id, label: labelOf(document, nodeAt(document.items, id)) }));
 });
 </script>
 

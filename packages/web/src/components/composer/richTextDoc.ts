@@ -1,5 +1,12 @@
 import type { JSONContent } from '@tiptap/core';
-import { destinationTyped, MOST_BLOCKS, type Block, type Destination, type RichText, type Run } from '@zorvik/core';
+import {
+  destinationTyped,
+  MOST_BLOCKS,
+  type Block,
+  type Destination,
+  type RichText,
+  type Run,
+} from '@zorvik/core';
 
 const MOST_SIGNS = 2000;
 
@@ -46,7 +53,11 @@ export function richTextOf(doc: JSONContent, pageAt: (address: string) => string
   const walk = (nodes: readonly JSONContent[], kind: Block['kind']): void => {
     for (const node of nodes) {
       if (node.type === 'paragraph') blocks.push({ kind, runs: runsOf(node.content ?? [], pageAt) });
-      else walk(node.content ?? [], node.type === 'bulletList' ? 'listed' : node.type === 'orderedList' ? 'numbered' : kind);
+      else
+        walk(
+          node.content ?? [],
+          node.type === 'bulletList' ? 'listed' : node.type === 'orderedList' ? 'numbered' : kind,
+        );
     }
   };
   walk(doc.content ?? [], 'paragraph');

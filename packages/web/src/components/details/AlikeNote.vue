@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { counted, faceOf, inWords, makeAlike, settingPhrase, unlikeSiblings, type AlikeName, type Item } from '@zorvik/core';
+import {
+  counted,
+  faceOf,
+  inWords,
+  makeAlike,
+  settingPhrase,
+  unlikeSiblings,
+  type AlikeName,
+  type Item,
+} from '@zorvik/core';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
 /** Offers to apply an item's settings to its siblings that differ. */
@@ -11,7 +20,12 @@ const MOST = 500;
 
 const offers = computed(() => {
   const { document } = copy;
-  if (document === null || !document.items.nodes.has(props.item.id) || (document.items.children.get(props.item.parent)?.size ?? 0) > MOST) return [];
+  if (
+    document === null ||
+    !document.items.nodes.has(props.item.id) ||
+    (document.items.children.get(props.item.parent)?.size ?? 0) > MOST
+  )
+    return [];
   const face = faceOf(document, props.item);
   // What an item has not got is not offered: most siblings lack most things, and that is no news.
   return [...unlikeSiblings({ document }, props.item.id)]
@@ -37,7 +51,9 @@ function spread(names: readonly AlikeName[]): void {
       {{ offer.words }}
       <span class="number">{{ offer.count }}</span>
     </button>
-    <button v-if="offers.length > 1" type="button" @click="spread(offers.map(({ name }) => name))">all</button>
+    <button v-if="offers.length > 1" type="button" @click="spread(offers.map(({ name }) => name))">
+      all
+    </button>
   </div>
 </template>
 

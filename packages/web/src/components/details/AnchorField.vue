@@ -9,10 +9,14 @@ import LineField from '../common/LineField.vue';
 const props = defineProps<{ item: Item }>();
 const copy = useWorkingCopy();
 const keepBy = useKeeping();
-const destination = computed(() => (copy.document === null ? props.item : faceOf(copy.document, props.item)).destination);
+const destination = computed(
+  () => (copy.document === null ? props.item : faceOf(copy.document, props.item)).destination,
+);
 const keep = computed(() => {
   const to = destination.value;
-  return keepBy(`anchor ${props.item.id}`, (context, typed) => leadTo(context, props.item.id, { page: to.kind === 'page' ? to.page : '', anchor: typed }));
+  return keepBy(`anchor ${props.item.id}`, (context, typed) =>
+    leadTo(context, props.item.id, { page: to.kind === 'page' ? to.page : '', anchor: typed }),
+  );
 });
 </script>
 

@@ -11,27 +11,39 @@ import LineField from '../common/LineField.vue';
 const { common, set, keepTyped } = useSettings();
 const FIRST: Omit<Badge, 'text'> = { color: '#ffffff', background: '#1f5a3a', position: 'after' };
 const badge = computed(() => common('badge').value);
-const ratio = computed(() => (badge.value === null ? null : contrast(badge.value.color, badge.value.background)));
-const keepText = computed(() => keepTyped('badge', (text) => (text.trim() === '' ? null : { ...FIRST, ...badge.value, text })));
+const ratio = computed(() =>
+  badge.value === null ? null : contrast(badge.value.color, badge.value.background),
+);
+const keepText = computed(() =>
+  keepTyped('badge', (text) => (text.trim() === '' ? null : { ...FIRST, ...badge.value, text })),
+);
 const position = computed({
   get: () => badge.value?.position ?? 'after',
   set: (at) => void (badge.value !== null && set({ badge: { ...badge.value, position: at ?? 'after' } })),
 });
 
 function color(name: 'color' | 'background') {
-  return (typed: string): string | null => (badge.value === null ? null : set({ badge: { ...badge.value, [name]: typed } }, `badge ${name}`));
+  return (typed: string): string | null =>
+    badge.value === null ? null : set({ badge: { ...badge.value, [name]: typed } }, `badge ${name}`);
 }
 </script>
 
 <template>
   <div class="badge">
-    <LineField label="Badge" :value="badge?.text ?? ''" :placeholder="common('badge').isMixed ? 'differs' : 'none'" :keep="keepText">
+    <LineField
+      label="Badge"
+      :value="badge?.text ?? ''"
+      :placeholder="common('badge').isMixed ? 'differs' : 'none'"
+      :keep="keepText"
+    >
       <template v-if="badge !== null" #after>
         <b :style="{ color: badge.color, background: badge.background }">{{ badge.text }}</b>
         <span
           class="number"
           :class="{ low: (ratio ?? 21) < 4.5 }"
-          :title="(ratio ?? 21) < 4.5 ? 'Contrast is too low: 4.5 : 1 is needed' : 'Contrast of text and background'"
+          :title="
+            (ratio ?? 21) < 4.5 ? 'Contrast is too low: 4.5 : 1 is needed' : 'Contrast of text and background'
+          "
         >
           {{ ratio?.toFixed(1) }} : 1{{ (ratio ?? 21) < 4.5 ? ' ⚠' : '' }}
         </span>

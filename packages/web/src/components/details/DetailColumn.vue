@@ -6,8 +6,16 @@ import ChoiceRow from '../common/ChoiceRow.vue';
 /** The column of a panel that a group stands in: where balance puts it, or where somebody keeps it. */
 const { group, keepIn } = useDropdown();
 const choices = computed(() => [
-  { value: -1, label: `balanced (${(group.value?.now ?? 0) + 1})`, hint: 'Keeps the columns about equally high' },
-  ...Array.from({ length: group.value?.count ?? 0 }, (_, at) => ({ value: at, label: String(at + 1), hint: `Always in column ${at + 1}` })),
+  {
+    value: -1,
+    label: `balanced (${(group.value?.now ?? 0) + 1})`,
+    hint: 'Keeps the columns about equally high',
+  },
+  ...Array.from({ length: group.value?.count ?? 0 }, (_, at) => ({
+    value: at,
+    label: String(at + 1),
+    hint: `Always in column ${at + 1}`,
+  })),
 ]);
 </script>
 

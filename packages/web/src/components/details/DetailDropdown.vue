@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { dropdownForms, LEAST_WIDTH, MOST_COLUMNS, MOST_OFFSET, MOST_WIDTH, type DropdownForm } from '@zorvik/core';
+import {
+  dropdownForms,
+  LEAST_WIDTH,
+  MOST_COLUMNS,
+  MOST_OFFSET,
+  MOST_WIDTH,
+  type DropdownForm,
+} from '@zorvik/core';
 import { useDropdown } from '../../composables/useDropdown.ts';
 import { useComposer } from '../../stores/composer.ts';
 import { useSelection } from '../../stores/selection.ts';
@@ -10,7 +17,9 @@ import ExtentChoice from './ExtentChoice.vue';
 import ListSettings from './ListSettings.vue';
 import { px } from './px.ts';
 
-/** The dropdown of an item in a bar: its type, width, alignment, what opens it, and its form on other screens. */
+/**
+ * The dropdown of an item in a bar: its type, width, alignment, what opens it, and its form on other screens.
+ */
 defineProps<{ /** It is shown where the panel is composed. */ isComposed?: boolean }>();
 const { form, panel, dropdown, change, columns, isMadeOfRows } = useDropdown();
 const composer = useComposer();
@@ -51,13 +60,23 @@ const lines = computed(() => {
         @click="selection.item !== null && composer.open(selection.item.id)"
       >
         Compose panel …
-        <span>{{ isMadeOfRows ? 'edit its rows and parts' : 'add pictures, text, buttons, rows and cells' }}</span>
+        <span>
+          {{ isMadeOfRows ? 'edit its rows and parts' : 'add pictures, text, buttons, rows and cells' }}
+        </span>
       </button>
       <div v-if="!isMadeOfRows">
-        <ChoiceRow :model-value="count" label="Columns" :choices="counts" @update:model-value="change({ panel: { columns: $event } })" />
+        <ChoiceRow
+          :model-value="count"
+          label="Columns"
+          :choices="counts"
+          @update:model-value="change({ panel: { columns: $event } })"
+        />
         <p class="mute lines" role="status">{{ lines }}</p>
       </div>
-      <ExtentChoice :model-value="panel.extent ?? 'bar'" @update:model-value="change({ panel: { extent: $event } })" />
+      <ExtentChoice
+        :model-value="panel.extent ?? 'bar'"
+        @update:model-value="change({ panel: { extent: $event } })"
+      />
       <ChoiceRow
         v-if="!isSpanning"
         :model-value="panel.align ?? 'item'"
@@ -91,7 +110,11 @@ const lines = computed(() => {
         label="Offset (px)"
         :value="String(panel.offset ?? '')"
         placeholder="0"
-        :keep="px('offset', -MOST_OFFSET, MOST_OFFSET, (value) => change({ panel: { offset: value === 0 ? null : value } }))"
+        :keep="
+          px('offset', -MOST_OFFSET, MOST_OFFSET, (value) =>
+            change({ panel: { offset: value === 0 ? null : value } }),
+          )
+        "
       />
       <ChoiceRow
         :model-value="panel.narrow ?? 'stacked'"
@@ -99,10 +122,14 @@ const lines = computed(() => {
         :choices="[
           { value: 'stacked', label: 'stacked', hint: 'Cells one below the other' },
           { value: 'list', label: 'list', hint: 'Links only' },
-          ...(isMadeOfRows ? [{ value: 'own' as const, label: 'own rows', hint: 'Separate content for narrow screens' }] : []),
+          ...(isMadeOfRows
+            ? [{ value: 'own' as const, label: 'own rows', hint: 'Separate content for narrow screens' }]
+            : []),
           { value: 'item', label: 'link only' },
         ]"
-        @update:model-value="$event !== null && change({ panel: { narrow: $event === 'stacked' ? null : $event } })"
+        @update:model-value="
+          $event !== null && change({ panel: { narrow: $event === 'stacked' ? null : $event } })
+        "
       />
       <ChoiceRow
         v-if="isComposed"
@@ -116,7 +143,9 @@ const lines = computed(() => {
           ...(isMadeOfRows ? [{ value: 'own' as const, label: 'own rows' }] : []),
           { value: 'item', label: 'link only' },
         ]"
-        @update:model-value="$event !== null && change({ panel: { medium: $event === 'grid' ? null : $event } })"
+        @update:model-value="
+          $event !== null && change({ panel: { medium: $event === 'grid' ? null : $event } })
+        "
       />
       <ChoiceRow
         v-if="isComposed"
@@ -124,7 +153,11 @@ const lines = computed(() => {
         label="Load content"
         :choices="[
           { value: false, label: 'with the page' },
-          { value: true, label: 'when first opened', hint: 'Without JavaScript, only the item’s own link is available' },
+          {
+            value: true,
+            label: 'when first opened',
+            hint: 'Without JavaScript, only the item’s own link is available',
+          },
         ]"
         @update:model-value="change({ panel: { isFetched: $event === true ? true : null } })"
       />

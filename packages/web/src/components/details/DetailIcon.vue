@@ -6,7 +6,10 @@ import { usualIcons } from './usualIcons.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import ColorField from '../common/ColorField.vue';
 
-/** An icon next to the label: one of those that menus use, or found by name in the open set of Material Design icons (Apache 2.0). */
+/**
+ * An icon next to the label: one of those that menus use, or found by name in the open set of Material Design
+ * icons (Apache 2.0).
+ */
 type Found = { readonly name: string; readonly path: string };
 const MOST = 60;
 const { common, set } = useSettings();
@@ -22,7 +25,8 @@ const found = computed(() => {
     .toLowerCase()
     .split(/[\s-]+/)
     .filter(Boolean);
-  if (words.length === 0) return usualIcons.flatMap((name) => icons.value.find((one) => one.name === name) ?? []);
+  if (words.length === 0)
+    return usualIcons.flatMap((name) => icons.value.find((one) => one.name === name) ?? []);
   const fits = icons.value.filter(({ name }) => words.every((word) => name.includes(word)));
   return fits.toSorted((a, b) => a.name.length - b.name.length).slice(0, MOST);
 });
@@ -58,18 +62,35 @@ const position = computed({
   <div class="icon">
     <span class="caption">Icon</span>
     <div class="row">
-      <button ref="opener" type="button" class="shown" :aria-expanded="isOpen" @click="isOpen ? close() : open()">
+      <button
+        ref="opener"
+        type="button"
+        class="shown"
+        :aria-expanded="isOpen"
+        @click="isOpen ? close() : open()"
+      >
         <span class="only-heard">Icon:</span>
         <svg v-if="icon !== null" viewBox="0 0 24 24" width="18" height="18" aria-hidden="true">
           <path :d="icon.path" :fill="icon.color ?? 'currentColor'" />
         </svg>
-        <span :class="{ mute: icon === null }">{{ icon?.name ?? (common('icon').isMixed ? 'differs' : 'none') }}</span>
+        <span :class="{ mute: icon === null }">
+          {{ icon?.name ?? (common('icon').isMixed ? 'differs' : 'none') }}
+        </span>
       </button>
-      <button v-if="icon !== null || common('icon').isMixed" type="button" class="plain-button" @click="set({ icon: null })">Remove</button>
+      <button
+        v-if="icon !== null || common('icon').isMixed"
+        type="button"
+        class="plain-button"
+        @click="set({ icon: null })"
+      >
+        Remove
+      </button>
     </div>
     <div v-if="icon !== null" class="row">
       <ColorField label="Icon colour" :value="icon.color ?? '#1d2a22'" :keep="(color) => change({ color })" />
-      <button v-if="icon.color !== null" type="button" class="plain-button" @click="change({ color: null })">text colour</button>
+      <button v-if="icon.color !== null" type="button" class="plain-button" @click="change({ color: null })">
+        text colour
+      </button>
       <ChoiceRow
         v-model="position"
         label="Icon position"
@@ -94,10 +115,21 @@ const position = computed({
         @keydown.enter.prevent="found[0] && take(found[0])"
       />
       <p v-if="icons.length === 0" class="mute">Loading icons …</p>
-      <p v-else-if="found.length === 0" class="mute">No icon matches “{{ typed }}”. Try another English word.</p>
+      <p v-else-if="found.length === 0" class="mute">
+        No icon matches “{{ typed }}”. Try another English word.
+      </p>
       <div class="grid">
-        <button v-for="one in found" :key="one.name" type="button" :title="one.name" :aria-label="one.name" @click="take(one)">
-          <svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true"><path :d="one.path" fill="currentColor" /></svg>
+        <button
+          v-for="one in found"
+          :key="one.name"
+          type="button"
+          :title="one.name"
+          :aria-label="one.name"
+          @click="take(one)"
+        >
+          <svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true">
+            <path :d="one.path" fill="currentColor" />
+          </svg>
         </button>
       </div>
     </div>

@@ -12,7 +12,10 @@ import DetailLink from './DetailLink.vue';
 import DetailShown from './DetailShown.vue';
 import FollowNote from './FollowNote.vue';
 
-/** What most items need: label and link, how and where they are shown, badge and icon; and what else can be done with them. */
+/**
+ * What most items need: label and link, how and where they are shown, badge and icon; and what else can be
+ * done with them.
+ */
 const props = defineProps<{ item: Item }>();
 const copy = useWorkingCopy();
 const selection = useSelection();
@@ -30,7 +33,10 @@ const shared = computed(() => {
   <div class="fields">
     <DetailLink v-if="isOne" class="wide" :item="item" />
     <p v-else class="mute wide">Select a single item to edit its label and link.</p>
-    <DetailShown class="shown-part" :has-link="faces.some(({ destination }) => destination.kind !== 'none')" />
+    <DetailShown
+      class="shown-part"
+      :has-link="faces.some(({ destination }) => destination.kind !== 'none')"
+    />
     <div class="stack">
       <DetailBadge />
       <DetailIcon />
@@ -39,7 +45,9 @@ const shared = computed(() => {
       <p v-if="shared !== null" class="note">
         <strong>Shared link.</strong>
         {{ counted(shared.count, 'Used only here.', 'Used in # places; changes apply to all of them.') }}
-        <button type="button" @click="copy.perform((context) => detachItem(context, item.id))">Unlink this item</button>
+        <button type="button" @click="copy.perform((context) => detachItem(context, item.id))">
+          Unlink this item
+        </button>
       </p>
       <template v-if="isOne">
         <FollowNote :id="item.id" />

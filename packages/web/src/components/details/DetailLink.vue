@@ -24,10 +24,16 @@ const page = computed(() => {
   const { destination } = face.value;
   return destination.kind === 'page' ? (copy.document?.pages.nodes.get(destination.page) ?? null) : null;
 });
-const anchor = computed(() => (face.value.destination.kind === 'page' ? (face.value.destination.anchor ?? '') : ''));
+const anchor = computed(() =>
+  face.value.destination.kind === 'page' ? (face.value.destination.anchor ?? '') : '',
+);
 const target = computed(() => {
   const { destination } = face.value;
-  if (page.value !== null) return { text: page.value.title, note: shownAddress(page.value.address) + (anchor.value === '' ? '' : `#${anchor.value}`) };
+  if (page.value !== null)
+    return {
+      text: page.value.title,
+      note: shownAddress(page.value.address) + (anchor.value === '' ? '' : `#${anchor.value}`),
+    };
   if (destination.kind === 'none') return { text: 'none', note: 'heading' };
   if (destination.kind === 'undecided') return { text: 'no link yet', note: 'unpublished until then' };
   return {
@@ -38,10 +44,13 @@ const target = computed(() => {
 const note = computed(() => {
   if (page.value?.planned === true) return 'Planned page: visitors see this item once the page is live.';
   if (page.value?.state === 'draft') return 'Draft page: visitors see this item once the page is live.';
-  if (page.value?.state === 'gone') return 'The page was deleted, so visitors do not see this item. Link to another page, or remove it.';
+  if (page.value?.state === 'gone')
+    return 'The page was deleted, so visitors do not see this item. Link to another page, or remove it.';
   return null;
 });
-const rename = computed(() => keepBy(`label ${props.item.id}`, (context, typed) => renameItem(context, props.item.id, typed)));
+const rename = computed(() =>
+  keepBy(`label ${props.item.id}`, (context, typed) => renameItem(context, props.item.id, typed)),
+);
 const takesTitle = computed(() => face.value.label === null);
 watch(
   () => props.item.id,
@@ -60,10 +69,17 @@ function takeTitle(): void {
 
 <template>
   <div class="link">
-    <LineField label="Label" :value="label" :note="page === null ? '' : takesTitle ? 'page title' : ''" :keep="rename">
+    <LineField
+      label="Label"
+      :value="label"
+      :note="page === null ? '' : takesTitle ? 'page title' : ''"
+      :keep="rename"
+    >
       <template v-if="page !== null && !takesTitle" #after>
         <button type="button" class="inline" :title="`Use the page title: ${page.title}`" @click="takeTitle">
-          <svg viewBox="0 0 24 24" width="14" height="14" aria-hidden="true"><path :d="mdiFormatTextVariantOutline" fill="currentColor" /></svg>
+          <svg viewBox="0 0 24 24" width="14" height="14" aria-hidden="true">
+            <path :d="mdiFormatTextVariantOutline" fill="currentColor" />
+          </svg>
           own
           <span class="only-heard">: use the page title</span>
         </button>
@@ -80,7 +96,9 @@ function takeTitle(): void {
         @leave="isAskingTarget = false"
       />
       <p v-else-if="item.exception !== undefined" class="followed">
-        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="kindIcon" fill="currentColor" /></svg>
+        <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+          <path :d="kindIcon" fill="currentColor" />
+        </svg>
         <span class="text">{{ target.text }}</span>
         <span class="mute">{{ target.note }}</span>
       </p>
@@ -93,7 +111,9 @@ function takeTitle(): void {
           @click="isAskingTarget = true"
         >
           <span class="only-heard">Link</span>
-          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="kindIcon" fill="currentColor" /></svg>
+          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+            <path :d="kindIcon" fill="currentColor" />
+          </svg>
           <span class="text">{{ target.text }}</span>
           <span class="mute">{{ target.note }}</span>
         </button>
@@ -105,7 +125,9 @@ function takeTitle(): void {
           aria-label="Make it a heading without a link"
           @click="lead({ kind: 'heading', label: '' })"
         >
-          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiFormatTitle" fill="currentColor" /></svg>
+          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+            <path :d="mdiFormatTitle" fill="currentColor" />
+          </svg>
         </button>
       </div>
     </div>

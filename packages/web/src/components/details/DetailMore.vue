@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { deviceClasses, fitsType, type Activation, type DeviceClass, type OwnField, type OwnValue, storedOrder } from '@zorvik/core';
+import {
+  deviceClasses,
+  fitsType,
+  type Activation,
+  type DeviceClass,
+  type OwnField,
+  type OwnValue,
+  storedOrder,
+} from '@zorvik/core';
 import { useSettings } from '../../composables/useSettings.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -10,22 +18,32 @@ import LineField from '../common/LineField.vue';
 import AnchorField from './AnchorField.vue';
 import OwnFieldForm from './OwnFieldForm.vue';
 
-/** What fewer items need: tooltip and description, classes, what is hidden, what a click does, custom fields. */
+/**
+ * What fewer items need: tooltip and description, classes, what is hidden, what a click does, custom fields.
+ */
 const copy = useWorkingCopy();
 const selection = useSelection();
 const { common, set, keepTyped } = useSettings();
 const orNull = (typed: string): string | null => (typed.trim() === '' ? null : typed);
-const placeholder = (name: 'tooltip' | 'description' | 'cssClass'): string => (common(name).isMixed ? 'differs' : 'none');
+const placeholder = (name: 'tooltip' | 'description' | 'cssClass'): string =>
+  common(name).isMixed ? 'differs' : 'none';
 
 const hidden = computed({
-  get: () => [...(common('labelHidden').value === true ? ['label' as const] : []), ...(common('arrowHidden').value === true ? ['arrow' as const] : [])],
+  get: () => [
+    ...(common('labelHidden').value === true ? ['label' as const] : []),
+    ...(common('arrowHidden').value === true ? ['arrow' as const] : []),
+  ],
   set: (names: readonly ('label' | 'arrow')[]) =>
-    void set({ labelHidden: names.includes('label') ? true : null, arrowHidden: names.includes('arrow') ? true : null }),
+    void set({
+      labelHidden: names.includes('label') ? true : null,
+      arrowHidden: names.includes('arrow') ? true : null,
+    }),
 });
 const devices = (['wide', 'medium', 'narrow'] as const).map((value) => ({ value, label: value }));
 const branchOn = computed({
   get: () => deviceClasses.filter((device) => !(common('branchHiddenOn').value ?? []).includes(device)),
-  set: (shown: readonly DeviceClass[]) => void set({ branchHiddenOn: deviceClasses.filter((device) => !shown.includes(device)) }),
+  set: (shown: readonly DeviceClass[]) =>
+    void set({ branchHiddenOn: deviceClasses.filter((device) => !shown.includes(device)) }),
 });
 
 const activations: Readonly<Record<Activation, string>> = {
@@ -77,14 +95,24 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
 <template>
   <div class="fields" role="group" aria-label="More settings">
     <div class="stack">
-      <LineField label="Tooltip" :value="common('tooltip').value ?? ''" :placeholder="placeholder('tooltip')" :keep="keepTyped('tooltip', orNull)" />
+      <LineField
+        label="Tooltip"
+        :value="common('tooltip').value ?? ''"
+        :placeholder="placeholder('tooltip')"
+        :keep="keepTyped('tooltip', orNull)"
+      />
       <LineField
         label="Description (below the label)"
         :value="common('description').value ?? ''"
         :placeholder="placeholder('description')"
         :keep="keepTyped('description', orNull)"
       />
-      <LineField label="CSS class" :value="common('cssClass').value ?? ''" :placeholder="placeholder('cssClass')" :keep="keepTyped('cssClass', orNull)" />
+      <LineField
+        label="CSS class"
+        :value="common('cssClass').value ?? ''"
+        :placeholder="placeholder('cssClass')"
+        :keep="keepTyped('cssClass', orNull)"
+      />
     </div>
     <div class="stack">
       <AnchorField v-if="selection.item !== null && selection.chosen.length === 1" :item="selection.item" />
@@ -97,13 +125,21 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
           { value: 'arrow', label: 'arrow' },
         ]"
       />
-      <ChipSet v-model="branchOn" label="Show submenu on" :choices="devices" :is-mixed="common('branchHiddenOn').isMixed" />
+      <ChipSet
+        v-model="branchOn"
+        label="Show submenu on"
+        :choices="devices"
+        :is-mixed="common('branchHiddenOn').isMixed"
+      />
     </div>
     <fieldset class="stack clicks">
       <legend class="caption">When clicked (items with a link and a submenu)</legend>
       <label v-for="{ value: device } in devices" :key="device">
         <span>{{ device }}</span>
-        <select :value="activationOn(device) ?? ''" @change="activate(device, ($event.target as HTMLSelectElement).value as Activation)">
+        <select
+          :value="activationOn(device) ?? ''"
+          @change="activate(device, ($event.target as HTMLSelectElement).value as Activation)"
+        >
           <option v-if="activationOn(device) === null" value="" disabled>differs</option>
           <option v-for="(words, what) in activations" :key="what" :value="what">{{ words }}</option>
         </select>
@@ -122,7 +158,14 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
           ]"
           @update:model-value="setYesNo(field, $event === 'unset' ? null : $event === 'true')"
         />
-        <LineField v-else :label="field.name" :note="field.key" :value="ownValue(field)" placeholder="not set" :keep="keepOwn(field)" />
+        <LineField
+          v-else
+          :label="field.name"
+          :note="field.key"
+          :value="ownValue(field)"
+          placeholder="not set"
+          :keep="keepOwn(field)"
+        />
       </template>
       <OwnFieldForm />
     </div>

@@ -11,7 +11,8 @@ const { common, set } = useSettings();
 const devices = (['wide', 'medium', 'narrow'] as const).map((value) => ({ value, label: value }));
 const shownOn = computed({
   get: () => deviceClasses.filter((device) => !(common('hiddenOn').value ?? []).includes(device)),
-  set: (shown: readonly DeviceClass[]) => void set({ hiddenOn: deviceClasses.filter((device) => !shown.includes(device)) }),
+  set: (shown: readonly DeviceClass[]) =>
+    void set({ hiddenOn: deviceClasses.filter((device) => !shown.includes(device)) }),
 });
 const tab = computed({
   get: () => (common('opensNewTab').isMixed ? null : common('opensNewTab').value === true),

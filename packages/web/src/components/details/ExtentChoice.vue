@@ -2,13 +2,26 @@
 import { computed, useId } from 'vue';
 import { extents, LEAST_WIDTH, MOST_WIDTH, type PanelFacts } from '@zorvik/core';
 
-/** How far a panel reaches, as small drawings of a bar with its panel: one choice, in which nothing can contradict itself. */
+/**
+ * How far a panel reaches, as small drawings of a bar with its panel: one choice, in which nothing can
+ * contradict itself.
+ */
 const extent = defineModel<NonNullable<PanelFacts['extent']>>({ required: true });
 const name = useId();
 /** From where to where of 56 units each drawing reaches. */
-const drawn = { content: [18, 22], item: [18, 12], bar: [8, 40], container: [4, 48], page: [0, 56], number: [14, 34] } as const;
+const drawn = {
+  content: [18, 22],
+  item: [18, 12],
+  bar: [8, 40],
+  container: [4, 48],
+  page: [0, 56],
+  number: [14, 34],
+} as const;
 const words = { content: 'content', item: 'item', bar: 'bar', container: 'container', page: 'page' } as const;
-const tiles = [...extents.map((value) => ({ value, label: words[value], at: drawn[value] })), { value: 'number' as const, label: 'px', at: drawn.number }];
+const tiles = [
+  ...extents.map((value) => ({ value, label: words[value], at: drawn[value] })),
+  { value: 'number' as const, label: 'px', at: drawn.number },
+];
 const chosen = computed(() => (typeof extent.value === 'number' ? 'number' : extent.value));
 const USUAL = 720;
 

@@ -1,19 +1,41 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { exceptionWords, followOf, holderOf, inWords, isFollowed, nameOf, sourcePhrase, takeExceptionBack, unfollow, type Id } from '@zorvik/core';
+import {
+  exceptionWords,
+  followOf,
+  holderOf,
+  inWords,
+  isFollowed,
+  nameOf,
+  sourcePhrase,
+  takeExceptionBack,
+  unfollow,
+  type Id,
+} from '@zorvik/core';
 import { useArrange } from '../../stores/arrange.ts';
 import { terms } from '../../shortcuts/terms.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
-/** What an item follows, or of whose following it stands there, with what is otherwise about it and how that is taken back. */
+/**
+ * What an item follows, or of whose following it stands there, with what is otherwise about it and how that
+ * is taken back.
+ */
 const props = defineProps<{ id: Id }>();
 const copy = useWorkingCopy();
 const arrange = useArrange();
 
-const holder = computed(() => (copy.document !== null && isFollowed(copy.document, props.id) ? holderOf(copy.document, props.id) : null));
-const rule = computed(() => (copy.document === null ? null : followOf(copy.document, holder.value ?? props.id)));
-const holderName = computed(() => (copy.document === null || holder.value === null ? '' : nameOf(copy.document, 'items', holder.value)));
-const source = computed(() => (copy.document === null || rule.value === null ? '' : inWords(sourcePhrase(copy.document, rule.value))));
+const holder = computed(() =>
+  copy.document !== null && isFollowed(copy.document, props.id) ? holderOf(copy.document, props.id) : null,
+);
+const rule = computed(() =>
+  copy.document === null ? null : followOf(copy.document, holder.value ?? props.id),
+);
+const holderName = computed(() =>
+  copy.document === null || holder.value === null ? '' : nameOf(copy.document, 'items', holder.value),
+);
+const source = computed(() =>
+  copy.document === null || rule.value === null ? '' : inWords(sourcePhrase(copy.document, rule.value)),
+);
 const exceptions = computed(() => (copy.stored === null ? [] : exceptionWords(copy.stored, props.id)));
 const isHolderHere = computed(() => holder.value !== null);
 
@@ -40,7 +62,9 @@ const stop = (): void => void copy.perform((context) => unfollow(context, holder
     </p>
   </div>
   <div v-else class="row">
-    <button type="button" class="plain-button" :title="`${terms.follow} (F)`" @click="arrange.letFollow(id)">Follow pages …</button>
+    <button type="button" class="plain-button" :title="`${terms.follow} (F)`" @click="arrange.letFollow(id)">
+      Follow pages …
+    </button>
   </div>
 </template>
 

@@ -23,7 +23,12 @@ const place = computed(() => {
   const found = document === null || menu.value === null ? null : placementOf(document, menu.value.id)?.place;
   return found == null ? 'Not placed' : `In the ${inWords(placePhrase(found))}`;
 });
-const isEmpty = computed(() => copy.document !== null && menu.value !== null && childrenOf(copy.document.items, menu.value.id).size === 0);
+const isEmpty = computed(
+  () =>
+    copy.document !== null &&
+    menu.value !== null &&
+    childrenOf(copy.document.items, menu.value.id).size === 0,
+);
 const found = computed(() => (menu.value === null ? 0 : (drift.counts.get(menu.value.id) ?? 0)));
 const toPublish = computed(() => (copy.edition === null ? 1 : editions.count));
 const params = computed(() => ({ siteKey: copy.siteKey ?? '', menuKey: menu.value?.key ?? '' }));
@@ -44,7 +49,9 @@ const params = computed(() => ({ siteKey: copy.siteKey ?? '', menuKey: menu.valu
         <button type="button" class="plain-button" @click="finder.open()">Add pages</button>
       </li>
       <li v-if="found > 0">
-        <router-link :to="{ name: 'drift', params }" :title="terms.finding">Review {{ counted(found, '# finding', '# findings') }}</router-link>
+        <router-link :to="{ name: 'drift', params }" :title="terms.finding">
+          Review {{ counted(found, '# finding', '# findings') }}
+        </router-link>
         <span class="mute">differences between this menu and the site’s pages that nobody chose</span>
       </li>
       <li v-if="arrange.undecided.length > 0">
@@ -55,15 +62,25 @@ const params = computed(() => ({ siteKey: copy.siteKey ?? '', menuKey: menu.valu
       </li>
       <li v-if="toPublish > 0 && !isEmpty">
         <router-link :to="{ name: 'editions', params }">
-          {{ copy.edition === null ? 'Publish the first edition' : counted(editions.count, 'Publish # change', 'Publish # changes') }}
+          {{
+            copy.edition === null
+              ? 'Publish the first edition'
+              : counted(editions.count, 'Publish # change', 'Publish # changes')
+          }}
         </router-link>
-        <span class="mute">{{ copy.edition === null ? 'so that visitors get this menu' : `made since edition ${copy.edition.number}` }}</span>
+        <span class="mute">
+          {{
+            copy.edition === null
+              ? 'so that visitors get this menu'
+              : `made since edition ${copy.edition.number}`
+          }}
+        </span>
       </li>
     </ul>
   </div>
 </template>
 
-<style scoped src="./band.css"></style>
+<style scoped src="./strip.css"></style>
 <style scoped>
 .about {
   display: -webkit-box;

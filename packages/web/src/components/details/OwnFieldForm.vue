@@ -17,7 +17,9 @@ const fields = computed(() => {
 });
 
 function declare(): void {
-  const done = copy.perform((context) => declareField(context, { name: name.value, type: type.value ?? 'text', of: of.value ?? 'items' }));
+  const done = copy.perform((context) =>
+    declareField(context, { name: name.value, type: type.value ?? 'text', of: of.value ?? 'items' }),
+  );
   problem.value = done.ok ? null : done.refusal.message;
   if (done.ok) name.value = '';
 }
@@ -25,11 +27,15 @@ function declare(): void {
 
 <template>
   <form class="own" @submit.prevent="declare">
-    <button type="button" class="plain-button" :aria-expanded="isOpen" @click="isOpen = !isOpen">Custom fields …</button>
+    <button type="button" class="plain-button" :aria-expanded="isOpen" @click="isOpen = !isOpen">
+      Custom fields …
+    </button>
     <template v-if="isOpen">
       <p v-for="field in fields" :key="field.id" class="known">
         {{ field.name }}
-        <span class="mute">{{ field.key }}, {{ field.type === 'yesNo' ? 'yes or no' : field.type }}, for {{ field.of }}</span>
+        <span class="mute">
+          {{ field.key }}, {{ field.type === 'yesNo' ? 'yes or no' : field.type }}, for {{ field.of }}
+        </span>
         <button
           type="button"
           class="plain-button"
@@ -39,7 +45,13 @@ function declare(): void {
           Remove
         </button>
       </p>
-      <input v-model="name" type="text" aria-label="Field name" placeholder="Name, for example Campaign" @input="problem = null" />
+      <input
+        v-model="name"
+        type="text"
+        aria-label="Field name"
+        placeholder="Name, for example Campaign"
+        @input="problem = null"
+      />
       <ChoiceRow
         v-model="type"
         label="Type"

@@ -4,6 +4,8 @@ export function px(name: string, least: number, most: number, keep: (value: numb
     const text = typed.trim();
     if (text === '') return keep(null);
     const value = Number(text);
-    return /^-?\d+$/.test(text) && value >= least && value <= most ? keep(value) : `Use a whole number from ${least} to ${most} px for the ${name}.`;
+    return /^-?\d+$/.test(text) && value >= least && value <= most
+      ? keep(value)
+      : `Use a whole number from ${least} to ${most} px for the ${name}.`;
   };
 }

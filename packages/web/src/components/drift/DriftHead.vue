@@ -20,17 +20,22 @@ const title = computed(() => {
 const about = computed(() => {
   const lines = props.picture?.lines ?? [];
   const joined = lines.filter(({ tone }) => tone === 'agrees').length;
-  const led = lines.filter(({ tone }) => tone !== 'new').length;
+  const linkedCount = lines.filter(({ tone }) => tone !== 'new').length;
   const parts = [
     'Drift: differences between this menu and the site’s pages that nobody chose. Fix each finding, or ignore it.',
-    counted(led, `${joined} of # item linked to a page matches it.`, `${joined} of # items linked to pages match them.`),
+    counted(
+      linkedCount,
+      `${joined} of # item linked to a page matches it.`,
+      `${joined} of # items linked to pages match them.`,
+    ),
   ];
   if (broken.value > 0) parts.push(counted(broken.value, '# broken link.', '# broken links.'));
   return parts.join(' ');
 });
 const groups = computed(() => {
   const found = new Map<FindingKind, Finding[]>();
-  for (const finding of drift.findings) found.set(finding.kind, [...(found.get(finding.kind) ?? []), finding]);
+  for (const finding of drift.findings)
+    found.set(finding.kind, [...(found.get(finding.kind) ?? []), finding]);
   return found;
 });
 /** Kinds of which there are several: one press does the likely mend of each. */
@@ -66,14 +71,32 @@ const others = computed(() => drift.open.length - count.value);
     <SinceLast @look="emit('read')" />
     <RefusalNote />
     <div class="actions">
-      <button type="button" class="plain-button" :disabled="drift.isChecking" title="Opens every external address once" @click="drift.checkLinks()">
+      <button
+        type="button"
+        class="plain-button"
+        :disabled="drift.isChecking"
+        title="Opens every external address once"
+        @click="drift.checkLinks()"
+      >
         {{ drift.isChecking ? 'Checking …' : 'Check external links' }}
       </button>
       <button type="button" class="plain-button" @click="emit('read')">Read the site …</button>
-      <button v-for="[kind, all] in many" :key="kind" type="button" class="plain-button" @click="drift.mendKind(kind)">
+      <button
+        v-for="[kind, all] in many"
+        :key="kind"
+        type="button"
+        class="plain-button"
+        @click="drift.mendKind(kind)"
+      >
         Fix {{ all.length }} {{ kindWords[kind] }}
       </button>
-      <button v-if="drift.safe.length > 0" type="button" class="all" title="Fixes that add or remove no items (A)" @click="drift.mend(drift.safe)">
+      <button
+        v-if="drift.safe.length > 0"
+        type="button"
+        class="all"
+        title="Fixes that add or remove no items (A)"
+        @click="drift.mend(drift.safe)"
+      >
         {{ counted(drift.safe.length, 'Fix the safe one', 'Fix the # safe ones') }}
       </button>
     </div>

@@ -3,7 +3,10 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, wa
 import { toneOf, type Finding, type FindingKind } from '@zorvik/core';
 import type { DriftLine, DriftPicture, DriftRow } from '../../composables/driftRows.ts';
 
-/** The pages on one side and the menu on the other, what belongs together joined by lines. Only what is in sight is drawn. */
+/**
+ * The pages on one side and the menu on the other, what belongs together joined by lines. Only what is in
+ * sight is drawn.
+ */
 const props = defineProps<{ picture: DriftPicture; menuName: string; chosen: Finding | null }>();
 const emit = defineEmits<{ choose: [finding: Finding] }>();
 const ROW = 30;
@@ -16,7 +19,8 @@ const view = ref({ top: 0, height: 600, width: 800 });
 
 function look(): void {
   const element = scroller.value;
-  if (element !== null) view.value = { top: element.scrollTop, height: element.clientHeight, width: element.clientWidth };
+  if (element !== null)
+    view.value = { top: element.scrollTop, height: element.clientHeight, width: element.clientWidth };
 }
 let watching: ResizeObserver | null = null;
 onMounted(() => {
@@ -28,7 +32,9 @@ onMounted(() => {
 onBeforeUnmount(() => watching?.disconnect());
 
 const cardWidth = computed(() => Math.max(180, (view.value.width - GAP - 2 * PAD) / 2));
-const height = computed(() => HEAD + Math.max(props.picture.pages.length, props.picture.items.length) * ROW + 2);
+const height = computed(
+  () => HEAD + Math.max(props.picture.pages.length, props.picture.items.length) * ROW + 2,
+);
 const first = computed(() => Math.max(0, Math.floor((view.value.top - HEAD) / ROW) - 4));
 const last = computed(() => Math.ceil((view.value.top + view.value.height) / ROW) + 4);
 const inSight = (at: number): boolean => at >= first.value && at < last.value;
@@ -40,7 +46,11 @@ function shown(rows: readonly DriftRow[]): (DriftRow & { readonly at: number })[
 const lines = computed(() =>
   props.picture.lines
     .filter(({ from, to }) => inSight(to) || (from !== null && inSight(from)))
-    .map((line) => ({ ...line, path: pathOf(line), isChosen: line.finding !== null && line.finding.id === props.chosen?.id })),
+    .map((line) => ({
+      ...line,
+      path: pathOf(line),
+      isChosen: line.finding !== null && line.finding.id === props.chosen?.id,
+    })),
 );
 const middle = (at: number): number => HEAD + at * ROW + ROW / 2;
 function pathOf({ from, to }: DriftLine): string {
@@ -81,15 +91,20 @@ const itemTags: Partial<Record<FindingKind, string>> = {
 };
 const ownItems = computed(() => new Set(props.chosen?.items ?? []));
 const isChosen = ({ finding, id }: DriftRow): boolean =>
-  finding !== null && finding.id === props.chosen?.id && (ownItems.value.size === 0 || id === null || ownItems.value.has(id) || props.chosen.page === id);
-const toneFor = ({ finding }: DriftRow): string => (finding === null ? '' : finding.kind === 'pageNew' ? 'new' : toneOf(finding));
+  finding !== null &&
+  finding.id === props.chosen?.id &&
+  (ownItems.value.size === 0 || id === null || ownItems.value.has(id) || props.chosen.page === id);
+const toneFor = ({ finding }: DriftRow): string =>
+  finding === null ? '' : finding.kind === 'pageNew' ? 'new' : toneOf(finding);
 
 /** What is chosen is brought into sight on the menu's side. */
 watch(
   () => props.chosen?.id,
   async () => {
     await nextTick();
-    const at = props.picture.items.findIndex((row) => row.finding !== null && row.finding.id === props.chosen?.id);
+    const at = props.picture.items.findIndex(
+      (row) => row.finding !== null && row.finding.id === props.chosen?.id,
+    );
     const element = scroller.value;
     if (at < 0 || element === null) return;
     const y = HEAD + at * ROW;
@@ -101,9 +116,20 @@ watch(
 </script>
 
 <template>
-  <div ref="scroller" class="picture" tabindex="0" role="region" aria-label="Pages and menu side by side" @scroll.passive="look">
+  <div
+    ref="scroller"
+    class="picture"
+    tabindex="0"
+    role="region"
+    aria-label="Pages and menu side by side"
+    @scroll.passive="look"
+  >
     <div class="room" :style="{ height: `${height}px` }">
-      <section class="card" :style="{ width: `${cardWidth}px`, height: `${HEAD + picture.pages.length * ROW + 2}px` }" aria-label="Pages">
+      <section
+        class="card"
+        :style="{ width: `${cardWidth}px`, height: `${HEAD + picture.pages.length * ROW + 2}px` }"
+        aria-label="Pages"
+      >
         <h2>
           Pages
           <span>on the site now</span>
@@ -113,14 +139,25 @@ watch(
           :key="row.key"
           class="row"
           :class="[toneFor(row), { on: isChosen(row), top: row.depth === 0 }]"
-          :style="{ insetBlockStart: `${HEAD + row.at * ROW}px`, paddingInlineStart: `${12 + row.depth * 18}px` }"
+          :style="{
+            insetBlockStart: `${HEAD + row.at * ROW}px`,
+            paddingInlineStart: `${12 + row.depth * 18}px`,
+          }"
           @click="row.finding !== null && emit('choose', row.finding)"
         >
-          <b v-if="row.finding !== null && pageTags[row.finding.kind] !== undefined" class="tag">{{ pageTags[row.finding.kind] }}</b>
+          <b v-if="row.finding !== null && pageTags[row.finding.kind] !== undefined" class="tag">
+            {{ pageTags[row.finding.kind] }}
+          </b>
           <span class="label">{{ row.label }}</span>
         </div>
       </section>
-      <svg class="lines" :width="GAP" :height="height" :style="{ insetInlineStart: `${cardWidth}px` }" aria-hidden="true">
+      <svg
+        class="lines"
+        :width="GAP"
+        :height="height"
+        :style="{ insetInlineStart: `${cardWidth}px` }"
+        aria-hidden="true"
+      >
         <g v-for="(line, at) in lines" :key="at" :class="[line.tone, { on: line.isChosen }]">
           <path :d="line.path" />
           <circle v-if="line.from === null" :cx="GAP - 48" :cy="middle(line.to)" r="4" />
@@ -128,7 +165,11 @@ watch(
       </svg>
       <section
         class="card menu"
-        :style="{ width: `${cardWidth}px`, insetInlineStart: `${cardWidth + GAP}px`, height: `${HEAD + picture.items.length * ROW + 2}px` }"
+        :style="{
+          width: `${cardWidth}px`,
+          insetInlineStart: `${cardWidth + GAP}px`,
+          height: `${HEAD + picture.items.length * ROW + 2}px`,
+        }"
         :aria-label="menuName"
       >
         <h2>
@@ -140,11 +181,16 @@ watch(
           :key="row.key"
           class="row"
           :class="[toneFor(row), { on: isChosen(row), top: row.depth === 0, ghost: row.id === null }]"
-          :style="{ insetBlockStart: `${HEAD + row.at * ROW}px`, paddingInlineStart: `${12 + row.depth * 18}px` }"
+          :style="{
+            insetBlockStart: `${HEAD + row.at * ROW}px`,
+            paddingInlineStart: `${12 + row.depth * 18}px`,
+          }"
           @click="row.finding !== null && emit('choose', row.finding)"
         >
           <span class="label">{{ row.id === null ? `${row.label} would go here` : row.label }}</span>
-          <span v-if="row.id !== null && row.finding !== null" class="remark">{{ itemTags[row.finding.kind] }}</span>
+          <span v-if="row.id !== null && row.finding !== null" class="remark">
+            {{ itemTags[row.finding.kind] }}
+          </span>
         </div>
       </section>
     </div>

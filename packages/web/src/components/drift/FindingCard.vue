@@ -5,7 +5,12 @@ import { findingInWords, fixInWords, toneOf, type Finding, type MendKind } from 
 
 /** One finding with its fixes. */
 const props = defineProps<{ finding: Finding; isChosen: boolean; isLeaving: boolean }>();
-const emit = defineEmits<{ mend: [kind: MendKind]; leave: [reason: string]; askLeave: [isAsking: boolean]; choose: [] }>();
+const emit = defineEmits<{
+  mend: [kind: MendKind];
+  leave: [reason: string];
+  askLeave: [isAsking: boolean];
+  choose: [];
+}>();
 const reason = ref('');
 const input = useTemplateRef<HTMLInputElement>('input');
 watch(
@@ -35,8 +40,21 @@ watch(
         {{ findingInWords(finding) }}
       </span>
     </p>
-    <form v-if="isLeaving" class="leave" @click.stop @submit.prevent="emit('leave', reason)" @keydown.escape.stop="emit('askLeave', false)">
-      <input ref="input" v-model="reason" type="text" maxlength="1000" aria-label="Reason (optional)" placeholder="Reason (optional)" />
+    <form
+      v-if="isLeaving"
+      class="leave"
+      @click.stop
+      @submit.prevent="emit('leave', reason)"
+      @keydown.escape.stop="emit('askLeave', false)"
+    >
+      <input
+        ref="input"
+        v-model="reason"
+        type="text"
+        maxlength="1000"
+        aria-label="Reason (optional)"
+        placeholder="Reason (optional)"
+      />
       <button type="submit" class="mend likely">Ignore</button>
       <button type="button" class="plain" @click.stop="emit('askLeave', false)">Cancel</button>
     </form>

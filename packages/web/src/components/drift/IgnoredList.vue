@@ -10,7 +10,9 @@ const isLeftOpen = ref(false);
 
 <template>
   <section class="left" aria-label="Ignored findings">
-    <button type="button" class="plain-button" :aria-expanded="isLeftOpen" @click="isLeftOpen = !isLeftOpen">{{ drift.leftHere.length }} ignored</button>
+    <button type="button" class="plain-button" :aria-expanded="isLeftOpen" @click="isLeftOpen = !isLeftOpen">
+      {{ drift.leftHere.length }} ignored
+    </button>
     <ul v-if="isLeftOpen">
       <li v-for="{ finding, reason } in drift.leftHere" :key="finding.id">
         <p>{{ findingInWords(finding) }}</p>

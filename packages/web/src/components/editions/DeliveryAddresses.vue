@@ -33,13 +33,37 @@ const isQuillmere = computed(() => copy.siteKey === 'quillmere' && sites.standIn
       <template v-if="copy.edition !== null">
         <li v-for="menu in selection.menus" :key="menu.key">
           <span class="name">{{ menu.name }}</span>
-          <a :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/menus/${menu.key}`" target="_blank" rel="noopener">JSON</a>
-          <a :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/menus/${menu.key}.html`" target="_blank" rel="noopener">HTML</a>
+          <a
+            :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/menus/${menu.key}`"
+            target="_blank"
+            rel="noopener"
+          >
+            JSON
+          </a>
+          <a
+            :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/menus/${menu.key}.html`"
+            target="_blank"
+            rel="noopener"
+          >
+            HTML
+          </a>
         </li>
         <li>
           <span class="name">All menus</span>
-          <a :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/navigation.css`" target="_blank" rel="noopener">CSS</a>
-          <a :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/navigation.js`" target="_blank" rel="noopener">script</a>
+          <a
+            :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/navigation.css`"
+            target="_blank"
+            rel="noopener"
+          >
+            CSS
+          </a>
+          <a
+            :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/navigation.js`"
+            target="_blank"
+            rel="noopener"
+          >
+            script
+          </a>
         </li>
       </template>
     </ul>

@@ -14,16 +14,24 @@ function when(at: string): string {
 
 <template>
   <ol v-if="editions.editions.length > 0">
-    <li v-for="edition in editions.editions" :key="edition.number" :class="{ now: edition.number === copy.edition?.number }">
+    <li
+      v-for="edition in editions.editions"
+      :key="edition.number"
+      :class="{ now: edition.number === copy.edition?.number }"
+    >
       <strong class="number">{{ edition.number }}</strong>
       <span>
         <span class="what">{{ edition.note || 'No note' }}</span>
-        <span class="mute">{{ when(edition.at) }} · {{ edition.actor }} · {{ counted(edition.items, '# item', '# items') }}</span>
+        <span class="mute">
+          {{ when(edition.at) }} · {{ edition.actor }} · {{ counted(edition.items, '# item', '# items') }}
+        </span>
       </span>
       <span v-if="edition.number === copy.edition?.number" class="served">live</span>
     </li>
   </ol>
-  <p v-else class="mute">No editions yet. An edition is a numbered snapshot of all menus that visitors get.</p>
+  <p v-else class="mute">
+    No editions yet. An edition is a numbered snapshot of all menus that visitors get.
+  </p>
 </template>
 
 <style scoped>

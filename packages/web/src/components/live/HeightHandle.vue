@@ -11,7 +11,9 @@ function press(event: PointerEvent): void {
   const move = ({ clientY }: PointerEvent): void => live.dragTo(begin + clientY);
   handle.setPointerCapture(event.pointerId);
   handle.addEventListener('pointermove', move);
-  handle.addEventListener('lostpointercapture', () => handle.removeEventListener('pointermove', move), { once: true });
+  handle.addEventListener('lostpointercapture', () => handle.removeEventListener('pointermove', move), {
+    once: true,
+  });
 }
 
 function key(event: KeyboardEvent): void {

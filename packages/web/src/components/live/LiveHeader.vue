@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { inWords, placePhrase } from '@zorvik/core';
-import { useLiveFrame } from '../../composables/useLiveFrame.ts';
+import { useLiveStage } from '../../composables/useLiveStage.ts';
 import { shortcutFor } from '../../shortcuts/shortcuts.ts';
 import { useComposer } from '../../stores/composer.ts';
 import { FIRST_WIDTH, useLiveView } from '../../stores/liveView.ts';
@@ -11,40 +11,47 @@ import NarrowBeside from './NarrowBeside.vue';
 import WidthRuler from './WidthRuler.vue';
 
 /**
- * The real picture of the place that the menu is in, drawn by the renderer that serves the site. A dropdown is shown whole or not at all: in the header's own
- * height where that is enough, else over the work, while somebody is in the header or asks for it.
+ * The real picture of the place that the menu is in, drawn by the renderer that serves the site. A dropdown
+ * is shown whole or not at all: in the header's own height where that is enough, else over the work, while
+ * somebody is in the header or asks for it.
  */
-/** Where the frame begins, and what is left free below it, in px of the window. */
+/** Where the iframe begins, and what is left free below it, in px of the window. */
 const TOP = 58 + 20;
 /** The height of a bar of one row, until its own is known, in its own px. */
 const USUAL_BAR = 62;
-/** What is left to the band in which a panel is composed, with all around the live header, in px. */
+/** What is left to the strip in which a panel is composed, with all around the live header, in px. */
 const COMPOSER = 392;
 /** What the narrow form next to it takes of the width, in px. */
 const NARROW_ROOM = 300;
 const selection = useSelection();
 const live = useLiveView();
 const composer = useComposer();
-const frame = useTemplateRef<HTMLIFrameElement>('frame');
+const iframe = useTemplateRef<HTMLIFrameElement>('iframe');
 const room = useTemplateRef<HTMLDivElement>('room');
 const available = ref(FIRST_WIDTH);
 
-const isNarrowSeen = computed(() => composer.owner !== null && live.place !== 'inPage' && composer.isNarrowSeen);
+const isNarrowSeen = computed(
+  () => composer.owner !== null && live.place !== 'inPage' && composer.isNarrowSeen,
+);
 const wideRoom = computed(() => available.value - (isNarrowSeen.value ? NARROW_ROOM : 0));
 const scale = computed(() => Math.min(1, wideRoom.value / live.width));
-const stage = computed(() => (composer.owner !== null && live.place !== 'inPage' ? Math.max(220, live.windowHeight - COMPOSER) : live.height));
+const dockedHeight = computed(() =>
+  composer.owner !== null && live.place !== 'inPage'
+    ? Math.max(220, live.windowHeight - COMPOSER)
+    : live.height,
+);
 const most = computed(() => (live.windowHeight - TOP - live.keptFree) / scale.value);
-const peek = computed(() => (live.isDropdownShown ? most.value : stage.value / scale.value));
-const { shown, isActive, needed, bar, span, isComposing } = useLiveFrame(frame, { peek, room: most });
+const peek = computed(() => (live.isDropdownShown ? most.value : dockedHeight.value / scale.value));
+const { shown, isActive, needed, bar, span, isComposing } = useLiveStage(iframe, { peek, room: most });
 const height = computed(() => {
-  const docked = stage.value / scale.value;
+  const docked = dockedHeight.value / scale.value;
   const isOver = !isComposing.value && (isActive.value || live.isDropdownShown);
   return isOver ? Math.max(docked, Math.min(needed.value, most.value)) : docked;
 });
 /** Beside a dropdown that lies over the work, the work can be seen and pointed at. */
 const SHADOW = 30;
 const clip = computed(() => {
-  const docked = Math.max(bar.value, stage.value / scale.value);
+  const docked = Math.max(bar.value, dockedHeight.value / scale.value);
   if (isComposing.value || height.value <= docked + 1) return 'none';
   const [left, right] = [span.value.left - SHADOW, span.value.right + SHADOW];
   return `polygon(0 0, 100% 0, 100% ${docked}px, ${right}px ${docked}px, ${right}px 100%, ${left}px 100%, ${left}px ${docked}px, 0 ${docked}px)`;
@@ -64,7 +71,12 @@ function workGoesOn(event: Event): void {
   if (event instanceof KeyboardEvent && shortcutFor(event, 'tree') === 'showDropdown') return;
   const isEscape = event instanceof KeyboardEvent && event.key === 'Escape';
   if (isEscape) live.isDropdownShown = false;
-  else if (live.isDropdownShown && target instanceof Element && target.closest('main') !== null && target.closest('[data-keeps-dropdown]') === null)
+  else if (
+    live.isDropdownShown &&
+    target instanceof Element &&
+    target.closest('main') !== null &&
+    target.closest('[data-keeps-dropdown]') === null
+  )
     live.isDropdownShown = false;
 }
 
@@ -92,19 +104,39 @@ onBeforeUnmount(() => {
     :class="{ unfolded: live.isUnfolded || isComposing }"
     :aria-label="`Live header: ${selection.menu?.name ?? ''}, ${inWords(placePhrase(live.place))}`"
   >
-    <div ref="room" class="room" :style="{ height: `${stage}px` }">
-      <div class="page" :style="{ width: `${live.width * scale}px`, height: `${stage}px`, marginInlineStart: inset }" />
+    <div ref="room" class="room" :style="{ height: `${dockedHeight}px` }">
+      <div
+        class="page"
+        :style="{ width: `${live.width * scale}px`, height: `${dockedHeight}px`, marginInlineStart: inset }"
+      />
       <iframe
-        ref="frame"
+        ref="iframe"
         title="Live header"
         src="/live.html"
         sandbox="allow-scripts"
         :class="{ active: isActive || live.isDropdownShown }"
-        :style="{ width: `${live.width}px`, height: `${height}px`, transform: `scale(${scale})`, marginInlineStart: inset, clipPath: clip }"
+        :style="{
+          width: `${live.width}px`,
+          height: `${height}px`,
+          transform: `scale(${scale})`,
+          marginInlineStart: inset,
+          clipPath: clip,
+        }"
       />
-      <NarrowBeside v-if="isNarrowSeen" :shown="shown" :owner="composer.owner" :height="stage" :room="NARROW_ROOM" />
+      <NarrowBeside
+        v-if="isNarrowSeen"
+        :shown="shown"
+        :owner="composer.owner"
+        :height="dockedHeight"
+        :room="NARROW_ROOM"
+      />
     </div>
-    <button type="button" class="plain-button unfold" :aria-expanded="live.isUnfolded" @click="live.isUnfolded = !live.isUnfolded">
+    <button
+      type="button"
+      class="plain-button unfold"
+      :aria-expanded="live.isUnfolded"
+      @click="live.isUnfolded = !live.isUnfolded"
+    >
       {{ live.isUnfolded ? 'Hide live header' : 'Show live header' }}
     </button>
     <WidthRuler />

@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
 import type { Id } from '@zorvik/core';
-import { fromFrame, type ToFrame } from '../../live/messages.ts';
+import { fromStage, type ToStage } from '../../live/messages.ts';
 
 /** The same menu as a phone shows it, beside the wide one, with the composed panel open. */
-const props = defineProps<{ shown: ToFrame | null; owner: Id | null; height: number; room: number }>();
+const props = defineProps<{ shown: ToStage | null; owner: Id | null; height: number; room: number }>();
 const PHONE = 390;
 const GAP = 14;
-const frame = useTemplateRef<HTMLIFrameElement>('frame');
+const iframe = useTemplateRef<HTMLIFrameElement>('iframe');
 const isReady = ref(false);
 const scale = (props.room - GAP) / PHONE;
 
-function tell(message: ToFrame | null): void {
-  // The sandboxed frame has an opaque origin, which no target can name.
-  if (isReady.value && message !== null) frame.value?.contentWindow?.postMessage(message, '*');
+function tell(message: ToStage | null): void {
+  // The sandboxed iframe has an opaque origin, which no target can name.
+  if (isReady.value && message !== null) iframe.value?.contentWindow?.postMessage(message, '*');
 }
 
 function tellAll(): void {
@@ -24,7 +24,8 @@ function tellAll(): void {
 }
 
 function hear({ source, data }: MessageEvent): void {
-  if (frame.value === null || source !== frame.value.contentWindow || fromFrame(data)?.kind !== 'ready') return;
+  if (iframe.value === null || source !== iframe.value.contentWindow || fromStage(data)?.kind !== 'ready')
+    return;
   isReady.value = true;
   tellAll();
 }
@@ -36,7 +37,7 @@ onBeforeUnmount(() => window.removeEventListener('message', hear));
 
 <template>
   <iframe
-    ref="frame"
+    ref="iframe"
     class="narrow"
     title="Narrow form, 390 px wide"
     src="/live.html"

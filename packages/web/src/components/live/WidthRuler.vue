@@ -32,14 +32,28 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
       class="plain-button whole"
       :disabled="live.branch === null"
       :aria-pressed="live.isDropdownShown"
-      :title="live.branch === null ? 'Select an item with a dropdown first' : 'Show or hide the whole dropdown (V)'"
+      :title="
+        live.branch === null ? 'Select an item with a dropdown first' : 'Show or hide the whole dropdown (V)'
+      "
       @click="live.isDropdownShown = !live.isDropdownShown"
     >
       {{ live.isDropdownShown ? 'Hide dropdown' : 'Show dropdown' }}
     </button>
     <div class="track">
-      <i v-for="mark in marks" :key="mark" :style="{ insetInlineStart: share(mark) }" :title="`Breakpoint at ${mark} px`" />
-      <input v-model.number="live.width" type="range" :min="NARROWEST" :max="WIDEST" step="1" aria-label="Width of the live header in pixels" />
+      <i
+        v-for="mark in marks"
+        :key="mark"
+        :style="{ insetInlineStart: share(mark) }"
+        :title="`Breakpoint at ${mark} px`"
+      />
+      <input
+        v-model.number="live.width"
+        type="range"
+        :min="NARROWEST"
+        :max="WIDEST"
+        step="1"
+        aria-label="Width of the live header in pixels"
+      />
     </div>
     <output class="number">
       <strong>{{ live.width }} px</strong>

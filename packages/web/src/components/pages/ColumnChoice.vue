@@ -21,7 +21,12 @@ const columnNames: Readonly<Record<PageColumn, string>> = {
 };
 /** Cells of each column that are shown, so that one sees what it holds. */
 const SAMPLES = 3;
-const samples = computed(() => props.table?.headers.map((_, at) => props.table?.rows.slice(0, SAMPLES).map((row) => row[at] ?? '') ?? []) ?? []);
+const samples = computed(
+  () =>
+    props.table?.headers.map(
+      (_, at) => props.table?.rows.slice(0, SAMPLES).map((row) => row[at] ?? '') ?? [],
+    ) ?? [],
+);
 
 function choose(at: number, column: string): void {
   columns.value = columns.value.map((one, index) => (index === at ? (column as PageColumn | '') : one));
@@ -39,7 +44,12 @@ function choose(at: number, column: string): void {
         :class="{ none: columns[at] === '' }"
       >
         <option value="">skip</option>
-        <option v-for="column in choices" :key="column" :value="column" :disabled="columns.includes(column) && columns[at] !== column">
+        <option
+          v-for="column in choices"
+          :key="column"
+          :value="column"
+          :disabled="columns.includes(column) && columns[at] !== column"
+        >
           {{ columnNames[column] }}
         </option>
       </select>

@@ -19,7 +19,11 @@ const progress = ref<{ stored: number; of: number } | null>(null);
 const stop = shallowRef<AbortController | null>(null);
 
 function wanted() {
-  return { name: name.value, language: language.value.trim() || 'en', timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone };
+  return {
+    name: name.value,
+    language: language.value.trim() || 'en',
+    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  };
 }
 
 async function make(): Promise<void> {
@@ -29,7 +33,12 @@ async function make(): Promise<void> {
   progress.value = { stored: 0, of: 0 };
   stop.value = new AbortController();
   const { signal } = stop.value;
-  const answer = await sites.makeFromSitemap(wanted(), bytes.value, (stored, of) => (progress.value = { stored, of }), signal);
+  const answer = await sites.makeFromSitemap(
+    wanted(),
+    bytes.value,
+    (stored, of) => (progress.value = { stored, of }),
+    signal,
+  );
   progress.value = null;
   if (answer.kind === 'reply') await router.push({ name: 'pages', params: { siteKey: answer.value.site } });
   else if (signal.aborted) problem.value = 'Stopped. Nothing was saved.';
@@ -44,9 +53,21 @@ async function makeEmpty(): Promise<void> {
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" title="New site" :problem="problem" :is-busy="progress !== null" @submit="make">
+  <DialogSheet
+    v-model="isOpen"
+    title="New site"
+    :problem="problem"
+    :is-busy="progress !== null"
+    @submit="make"
+  >
     <div class="names">
-      <v-text-field v-model="name" label="Site name" autofocus maxlength="120" @update:model-value="problem = null" />
+      <v-text-field
+        v-model="name"
+        label="Site name"
+        autofocus
+        maxlength="120"
+        @update:model-value="problem = null"
+      />
       <v-text-field v-model="language" label="Language" maxlength="35" spellcheck="false" />
     </div>
     <p class="mute">Zorvik builds the page tree from the site’s sitemap. You can also start without pages.</p>
@@ -55,7 +76,9 @@ async function makeEmpty(): Promise<void> {
     <template #actions>
       <v-btn v-if="progress !== null" variant="text" @click="stop?.abort()">Stop</v-btn>
       <v-btn v-else variant="text" @click="isOpen = false">Cancel</v-btn>
-      <v-btn color="primary" type="submit" :disabled="progress !== null">{{ bytes === null ? 'Create without pages' : 'Create site' }}</v-btn>
+      <v-btn color="primary" type="submit" :disabled="progress !== null">
+        {{ bytes === null ? 'Create without pages' : 'Create site' }}
+      </v-btn>
     </template>
   </DialogSheet>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
-import { counted, diffReading, partsOf, pagesToTake, seededRandom, takePart } from '@zorvik/core';
+import { counted, diffReading, chunksOf, pagesToTake, seededRandom, takeChunk } from '@zorvik/core';
 import type * as Formats from '@zorvik/formats';
 import type { PageColumn, PagesFromFile, PageTable } from '@zorvik/formats';
 import type { MissingPages } from '../../stores/sites.ts';
@@ -9,7 +9,10 @@ import ChoiceRow from '../common/ChoiceRow.vue';
 import DialogSheet from '../common/DialogSheet.vue';
 import ColumnChoice from './ColumnChoice.vue';
 
-/** Pages from a file: a table whose columns are chosen in a preview, or nested entries. What comes of it is shown before it is taken in. */
+/**
+ * Pages from a file: a table whose columns are chosen in a preview, or nested entries. What comes of it is
+ * shown before it is taken in.
+ */
 const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
 const bytes = shallowRef<Uint8Array | null>(null);
@@ -64,7 +67,10 @@ const made = computed((): PagesFromFile | null => {
 const difference = computed(() =>
   copy.stored === null || made.value === null
     ? null
-    : diffReading(copy.stored, made.value.pages, { missing: missing.value ?? 'keep', random: seededRandom(1) }),
+    : diffReading(copy.stored, made.value.pages, {
+        missing: missing.value ?? 'keep',
+        random: seededRandom(1),
+      }),
 );
 
 async function take(event: Event): Promise<void> {
@@ -83,7 +89,7 @@ function keep(): void {
   const wanted = copy.attempt((context) => pagesToTake(context, pages, missing.value ?? 'keep'));
   if (!wanted.ok) return void (problem.value = wanted.refusal.message);
   // Very many go out in parts, one after the other; they are taken back together.
-  const done = copy.performAll(partsOf(wanted.value).map((part) => (context) => takePart(context, part)));
+  const done = copy.performAll(chunksOf(wanted.value).map((part) => (context) => takeChunk(context, part)));
   problem.value = done.ok ? null : done.refusal.message;
   if (done.ok) isOpen.value = false;
 }
@@ -91,7 +97,10 @@ function keep(): void {
 
 <template>
   <DialogSheet v-model="isOpen" title="Import pages" :width="820" :problem="problem" @submit="keep">
-    <p class="mute">Import pages from a CSV table with column names, or from OPML, an HTML list or JSON. You can undo the import.</p>
+    <p class="mute">
+      Import pages from a CSV table with column names, or from OPML, an HTML list or JSON. You can undo the
+      import.
+    </p>
     <div class="row">
       <label class="plain-button file">
         Choose a file …
@@ -99,8 +108,20 @@ function keep(): void {
       </label>
       <span class="mute">{{ name }}</span>
     </div>
-    <textarea v-if="bytes === null" v-model="pasted" rows="4" aria-label="Pages as text" placeholder="… or paste text here" spellcheck="false" />
-    <ColumnChoice v-if="table !== null" v-model="columns" :table="table" :choices="formats?.pageColumns ?? []" />
+    <textarea
+      v-if="bytes === null"
+      v-model="pasted"
+      rows="4"
+      aria-label="Pages as text"
+      placeholder="… or paste text here"
+      spellcheck="false"
+    />
+    <ColumnChoice
+      v-if="table !== null"
+      v-model="columns"
+      :table="table"
+      :choices="formats?.pageColumns ?? []"
+    />
     <section v-if="difference !== null && made !== null" aria-label="Preview" aria-live="polite">
       <h2>{{ counted(made.pages.length, '# page', '# pages') }} found</h2>
       <p>
@@ -129,7 +150,9 @@ function keep(): void {
           {{ made.problems.length === 1 ? 'line' : 'lines' }} to check
         </summary>
         <ul>
-          <li v-for="(one, at) in made.problems.slice(0, 200)" :key="at">{{ nested === null ? 'Line' : 'Entry' }} {{ one.line }}: {{ one.reason }}</li>
+          <li v-for="(one, at) in made.problems.slice(0, 200)" :key="at">
+            {{ nested === null ? 'Line' : 'Entry' }} {{ one.line }}: {{ one.reason }}
+          </li>
         </ul>
       </details>
     </section>

@@ -8,7 +8,14 @@ import type { PageRow } from '../../composables/pageRows.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
 /** One page of the tree, with where it stands in the menus. */
-const props = defineProps<{ row: PageRow; index: number; isChosen: boolean; isLead: boolean; chosen: readonly Id[]; places: readonly PagePlace[] }>();
+const props = defineProps<{
+  row: PageRow;
+  index: number;
+  isChosen: boolean;
+  isLead: boolean;
+  chosen: readonly Id[];
+  places: readonly PagePlace[];
+}>();
 const emit = defineEmits<{ fold: [isUnfolded: boolean]; goTo: [place: PagePlace] }>();
 const copy = useWorkingCopy();
 const element = useTemplateRef<HTMLElement>('element');
@@ -61,7 +68,9 @@ onBeforeUnmount(() => release?.());
     <span role="gridcell" class="address" dir="ltr">{{ shownAddress(row.page.address) }}</span>
     <span role="gridcell" class="mute">{{ row.page.kind }}</span>
     <span role="gridcell">
-      <span class="state" :class="row.page.state">{{ row.page.planned ? 'planned' : row.page.state === 'gone' ? 'deleted' : row.page.state }}</span>
+      <span class="state" :class="row.page.state">
+        {{ row.page.planned ? 'planned' : row.page.state === 'gone' ? 'deleted' : row.page.state }}
+      </span>
     </span>
     <span role="gridcell" class="mute number visits">{{ row.page.visits?.toLocaleString() }}</span>
     <span role="gridcell" class="menus">

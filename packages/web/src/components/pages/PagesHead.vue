@@ -7,7 +7,10 @@ import PagesWays from './PagesWays.vue';
 import SinceLast from './SinceLast.vue';
 import RefusalNote from '../common/RefusalNote.vue';
 
-/** What is above the page tree: finding and filtering, adding a page, and the ways in which pages come in and go out. */
+/**
+ * What is above the page tree: finding and filtering, adding a page, and the ways in which pages come in and
+ * go out.
+ */
 const PageFileDialog = defineAsyncComponent(() => import('./PageFileDialog.vue'));
 const ReadPagesDialog = defineAsyncComponent(() => import('./ReadPagesDialog.vue'));
 const ReadSiteDialog = defineAsyncComponent(() => import('./ReadSiteDialog.vue'));
@@ -70,13 +73,21 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
         <option value="changed">changed since the last reading</option>
       </select>
     </label>
-    <button type="button" class="plain-button" @click="emit('unfoldAll')">{{ isUnfolded ? 'Collapse all' : 'Expand all' }}</button>
+    <button type="button" class="plain-button" @click="emit('unfoldAll')">
+      {{ isUnfolded ? 'Collapse all' : 'Expand all' }}
+    </button>
     <span class="add">
       <button type="button" class="plain-button" @click="startAdding">Add page</button>
     </span>
     <RefusalNote />
     <form v-if="adding !== null" class="adding" @submit.prevent="addTyped" @keydown.escape.stop="stopAdding">
-      <input ref="addField" v-model="adding" type="text" aria-label="Title of the new page" placeholder="Title of the new page" />
+      <input
+        ref="addField"
+        v-model="adding"
+        type="text"
+        aria-label="Title of the new page"
+        placeholder="Title of the new page"
+      />
       <button type="submit" class="plain-button">Add</button>
     </form>
     <PagesWays class="ways" @ask="reading = $event" />

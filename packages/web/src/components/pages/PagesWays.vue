@@ -15,7 +15,11 @@ function saveRedirects(): void {
   // RFC 4180: a path may have a comma.
   const quoted = (text: string): string => (/[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
   const lines = redirects.value.map(({ from, to }) => `${quoted(from)},${quoted(to)}`);
-  saveFile(`${copy.siteKey ?? 'site'}-redirects.csv`, 'text/csv', ['old address,new address', ...lines, ''].join('\r\n'));
+  saveFile(
+    `${copy.siteKey ?? 'site'}-redirects.csv`,
+    'text/csv',
+    ['old address,new address', ...lines, ''].join('\r\n'),
+  );
 }
 
 /** The formats are in a part of their own, which is loaded when somebody is about to need one. */
@@ -33,15 +37,31 @@ function savePages({ key, ending, type }: (typeof Formats.pageFormats)[number]):
 
 <template>
   <span class="ways">
-    <button type="button" class="plain-button" title="Reads the pages from the site itself and shows what changed" @click="emit('ask', 'site')">
+    <button
+      type="button"
+      class="plain-button"
+      title="Reads the pages from the site itself and shows what changed"
+      @click="emit('ask', 'site')"
+    >
       Read the site …
     </button>
     <MenuButton label="Import" list-label="Import pages" :min-width="200">
       <v-list-item title="Import sitemap …" @click="emit('ask', 'sitemap')" />
       <v-list-item title="Import file …" @click="emit('ask', 'file')" />
     </MenuButton>
-    <MenuButton label="Export" list-label="Export pages as" @mouseenter="loadFormats" @focus="loadFormats" @click="loadFormats">
-      <v-list-item v-for="format in formats?.pageFormats" :key="format.key" :title="format.name" @click="savePages(format)" />
+    <MenuButton
+      label="Export"
+      list-label="Export pages as"
+      @mouseenter="loadFormats"
+      @focus="loadFormats"
+      @click="loadFormats"
+    >
+      <v-list-item
+        v-for="format in formats?.pageFormats"
+        :key="format.key"
+        :title="format.name"
+        @click="savePages(format)"
+      />
       <v-divider v-if="redirects.length > 0" />
       <v-list-item
         v-if="redirects.length > 0"

@@ -37,7 +37,13 @@ async function read(): Promise<void> {
   progress.value = { stored: 0, of: 0 };
   stop.value = new AbortController();
   const { signal } = stop.value;
-  const answer = await sites.readInto(copy.siteKey, missing.value, bytes.value, (stored, of) => (progress.value = { stored, of }), signal);
+  const answer = await sites.readInto(
+    copy.siteKey,
+    missing.value,
+    bytes.value,
+    (stored, of) => (progress.value = { stored, of }),
+    signal,
+  );
   progress.value = null;
   if (answer.kind !== 'reply') {
     problem.value = signal.aborted ? STOPPED : problemOf(answer, 'nothing was changed');
@@ -53,8 +59,17 @@ async function read(): Promise<void> {
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" title="Import a sitemap" :problem="problem" :is-busy="progress !== null" @submit="read">
-    <p class="mute">New addresses become pages, placed by their path. Titles and positions you have set are kept. You can undo the import.</p>
+  <DialogSheet
+    v-model="isOpen"
+    title="Import a sitemap"
+    :problem="problem"
+    :is-busy="progress !== null"
+    @submit="read"
+  >
+    <p class="mute">
+      New addresses become pages, placed by their path. Titles and positions you have set are kept. You can
+      undo the import.
+    </p>
     <SitemapForm v-model="bytes" />
     <ChoiceRow
       v-model="missing"

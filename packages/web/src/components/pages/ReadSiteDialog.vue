@@ -39,28 +39,61 @@ const isRunning = computed(() => state.value === 'running' || state.value === 'p
 const difference = computed(() => (state.value === 'done' ? (reading.value?.difference ?? null) : null));
 const isSame = computed(() => {
   const found = difference.value;
-  return found !== null && found.added + found.renamed + found.moved + found.readdressed + found.gone + found.facts === 0;
+  return (
+    found !== null &&
+    found.added + found.renamed + found.moved + found.readdressed + found.gone + found.facts === 0
+  );
 });
 const params = computed(() => ({ siteKey: copy.siteKey ?? '' }));
 const placedBy = computed(() =>
   Object.entries(difference.value?.placedBy ?? {})
     .sort((a, b) => b[1] - a[1])
-    .map(([by, count]) => (by === 'none' ? `${count} unknown (top level)` : `${count} from ${evidenceWords[by as Placing]}`))
+    .map(([by, count]) =>
+      by === 'none' ? `${count} unknown (top level)` : `${count} from ${evidenceWords[by as Placing]}`,
+    )
     .join(', '),
 );
 const kinds = computed(() => {
   const found = difference.value;
   if (found === null) return [];
-  const line = (one: Readonly<Record<string, string>>, ...parts: (keyof typeof one)[]): string => parts.map((part) => one[part] ?? '').join(' → ');
+  const line = (one: Readonly<Record<string, string>>, ...parts: (keyof typeof one)[]): string =>
+    parts.map((part) => one[part] ?? '').join(' → ');
   return [
-    { key: 'added', title: 'new', count: found.added, lines: found.samples.added.map((one) => `${one.title ?? ''} · ${one.address ?? ''}`) },
-    { key: 'gone', title: 'deleted', count: found.gone, lines: found.samples.gone.map((one) => `${one.title ?? ''} · ${one.address ?? ''}`) },
-    { key: 'renamed', title: 'renamed', count: found.renamed, lines: found.samples.renamed.map((one) => line(one, 'was', 'title')) },
-    { key: 'moved', title: 'moved', count: found.moved, lines: found.samples.moved.map((one) => `${one.title ?? ''}: ${line(one, 'was', 'now')}`) },
-    { key: 'readdressed', title: 'with a new address', count: found.readdressed, lines: found.samples.readdressed.map((one) => line(one, 'was', 'address')) },
+    {
+      key: 'added',
+      title: 'new',
+      count: found.added,
+      lines: found.samples.added.map((one) => `${one.title ?? ''} · ${one.address ?? ''}`),
+    },
+    {
+      key: 'gone',
+      title: 'deleted',
+      count: found.gone,
+      lines: found.samples.gone.map((one) => `${one.title ?? ''} · ${one.address ?? ''}`),
+    },
+    {
+      key: 'renamed',
+      title: 'renamed',
+      count: found.renamed,
+      lines: found.samples.renamed.map((one) => line(one, 'was', 'title')),
+    },
+    {
+      key: 'moved',
+      title: 'moved',
+      count: found.moved,
+      lines: found.samples.moved.map((one) => `${one.title ?? ''}: ${line(one, 'was', 'now')}`),
+    },
+    {
+      key: 'readdressed',
+      title: 'with a new address',
+      count: found.readdressed,
+      lines: found.samples.readdressed.map((one) => line(one, 'was', 'address')),
+    },
   ].filter(({ count }) => count > 0);
 });
-const choices = computed(() => [...new Set((difference.value?.contradictions ?? []).flatMap(({ by, other }) => [by, other]))]);
+const choices = computed(() => [
+  ...new Set((difference.value?.contradictions ?? []).flatMap(({ by, other }) => [by, other])),
+]);
 
 watch(isOpen, async (now) => {
   clearTimeout(timer);
@@ -82,7 +115,10 @@ onBeforeUnmount(() => clearTimeout(timer));
 
 async function look(): Promise<void> {
   clearTimeout(timer);
-  const query = { missing: missing.value ?? ('retire' as const), ...(trust.value === '' ? {} : { trust: trust.value }) };
+  const query = {
+    missing: missing.value ?? ('retire' as const),
+    ...(trust.value === '' ? {} : { trust: trust.value }),
+  };
   const answer = await ask(routes.readingOf, { params: params.value, query });
   if (answer.kind === 'reply') taken(answer.value);
   else problem.value = problemOf(answer);
@@ -108,7 +144,10 @@ async function keepRhythm(chosen: ReadingRhythm | null): Promise<void> {
   if (chosen === null) return;
   const before = every.value;
   every.value = chosen;
-  const answer = await ask(routes.planReading, { params: params.value, body: { ...start.value, every: chosen } });
+  const answer = await ask(routes.planReading, {
+    params: params.value,
+    body: { ...start.value, every: chosen },
+  });
   if (answer.kind === 'reply') return taken(answer.value);
   every.value = before;
   problem.value = problemOf(answer);
@@ -147,7 +186,10 @@ async function take(): Promise<void> {
   }
   await copy.catchUp();
   isOpen.value = false;
-  if (found !== null) notices.say(`Imported the changes: ${found.added} new, ${found.moved} moved, ${found.renamed} renamed, ${found.gone} deleted`);
+  if (found !== null)
+    notices.say(
+      `Imported the changes: ${found.added} new, ${found.moved} moved, ${found.renamed} renamed, ${found.gone} deleted`,
+    );
 }
 
 /** What a kind of evidence is called. */
@@ -162,19 +204,36 @@ function submit(): void {
 </script>
 
 <template>
-  <DialogSheet v-model="isOpen" title="Read the site" :width="760" :problem="problem" :is-busy="isTaking" @submit="submit">
+  <DialogSheet
+    v-model="isOpen"
+    title="Read the site"
+    :width="760"
+    :problem="problem"
+    :is-busy="isTaking"
+    @submit="submit"
+  >
     <p class="mute">
-      Zorvik reads the site from its start page and sitemaps, obeying robots.txt, and places each page by its breadcrumbs, or else by its path.
+      Zorvik reads the site from its start page and sitemaps, obeying robots.txt, and places each page by its
+      breadcrumbs, or else by its path.
     </p>
     <div v-if="!isRunning && difference === null" class="begin">
-      <v-text-field v-model="address" label="Start page" placeholder="https://host/" autofocus hide-details @update:model-value="isTyped = true" />
+      <v-text-field
+        v-model="address"
+        label="Start page"
+        placeholder="https://host/"
+        autofocus
+        hide-details
+        @update:model-value="isTyped = true"
+      />
       <label class="most">
         <span class="mute">Limit</span>
         <input v-model="most" type="number" min="1" max="20000" aria-label="Max. pages" />
         <span class="mute">pages</span>
       </label>
     </div>
-    <p v-if="state === 'failed'" class="bad" role="alert">The site could not be read: {{ reading?.reason }}.</p>
+    <p v-if="state === 'failed'" class="bad" role="alert">
+      The site could not be read: {{ reading?.reason }}.
+    </p>
     <p v-if="state === 'cancelled'" class="mute">Stopped. Nothing was imported.</p>
     <div v-if="isRunning" class="running" role="status">
       <p>
@@ -183,14 +242,18 @@ function submit(): void {
       </p>
       <progress :value="reading?.read" :max="(reading?.read ?? 0) + (reading?.waiting ?? 0)" />
       <div class="row">
-        <button v-if="state === 'running'" type="button" class="plain-button" @click="steer('pause')">Pause</button>
+        <button v-if="state === 'running'" type="button" class="plain-button" @click="steer('pause')">
+          Pause
+        </button>
         <button v-else type="button" class="plain-button" @click="steer('goOn')">Resume</button>
         <button type="button" class="plain-button" @click="steer('cancel')">Stop</button>
       </div>
     </div>
     <section v-if="difference !== null" class="difference" aria-label="Changes found">
       <h2>{{ isSame ? 'No changes found' : 'Changes found' }}</h2>
-      <p class="mute">{{ counted(reading?.read ?? 0, '# page read', '# pages read') }}. Positions: {{ placedBy }}.</p>
+      <p class="mute">
+        {{ counted(reading?.read ?? 0, '# page read', '# pages read') }}. Positions: {{ placedBy }}.
+      </p>
       <details v-for="one in kinds" :key="one.key">
         <summary>
           <b class="number">{{ one.count }}</b>
@@ -198,7 +261,9 @@ function submit(): void {
         </summary>
         <ul>
           <li v-for="(text, at) in one.lines" :key="at">{{ text }}</li>
-          <li v-if="one.count > one.lines.length" class="mute">and {{ one.count - one.lines.length }} more</li>
+          <li v-if="one.count > one.lines.length" class="mute">
+            and {{ one.count - one.lines.length }} more
+          </li>
         </ul>
       </details>
       <p v-if="difference.facts > 0">
@@ -220,7 +285,9 @@ function submit(): void {
         </label>
         <ul>
           <li v-for="(one, at) in difference.contradictions" :key="at">
-            {{ one.title }}: under {{ one.under }} ({{ saidBy(one.by) }}), or under {{ one.otherUnder }} ({{ saidBy(one.other) }})
+            {{ one.title }}: under {{ one.under }} ({{ saidBy(one.by) }}), or under {{ one.otherUnder }} ({{
+              saidBy(one.other)
+            }})
           </li>
         </ul>
       </details>
@@ -240,7 +307,9 @@ function submit(): void {
         could not be read
       </summary>
       <ul>
-        <li v-for="one in reading?.problems.slice(0, 100)" :key="one.address">{{ one.address }}: {{ one.reason }}</li>
+        <li v-for="one in reading?.problems.slice(0, 100)" :key="one.address">
+          {{ one.address }}: {{ one.reason }}
+        </li>
       </ul>
     </details>
     <ChoiceRow
@@ -253,12 +322,21 @@ function submit(): void {
       ]"
       @update:model-value="keepRhythm"
     />
-    <p v-if="every !== 'never'" class="mute">Results are not imported until someone confirms them in Pages or Drift.</p>
+    <p v-if="every !== 'never'" class="mute">
+      Results are not imported until someone confirms them in Pages or Drift.
+    </p>
     <template #actions>
       <v-btn variant="text" @click="isOpen = false">{{ isRunning ? 'Run in background' : 'Close' }}</v-btn>
       <v-btn v-if="difference !== null" variant="outlined" @click="begin">Read again</v-btn>
       <v-btn v-if="difference !== null && !isSame" color="primary" type="submit">Import changes</v-btn>
-      <v-btn v-else-if="!isRunning && difference === null" color="primary" type="submit" :disabled="!isPrepared">Start</v-btn>
+      <v-btn
+        v-else-if="!isRunning && difference === null"
+        color="primary"
+        type="submit"
+        :disabled="!isPrepared"
+      >
+        Start
+      </v-btn>
     </template>
   </DialogSheet>
 </template>

@@ -13,7 +13,13 @@ defineProps<{ stored: number; of: number }>();
       rounded
       :aria-label="of === 0 ? 'Reading' : 'Importing pages'"
     />
-    <p class="mute number">{{ of === 0 ? 'Reading the sitemap …' : `${stored.toLocaleString()} of ${of.toLocaleString()} pages imported` }}</p>
+    <p class="mute number">
+      {{
+        of === 0
+          ? 'Reading the sitemap …'
+          : `${stored.toLocaleString()} of ${of.toLocaleString()} pages imported`
+      }}
+    </p>
   </div>
 </template>
 

@@ -29,7 +29,11 @@ const when = computed(() => {
     <button type="button" class="plain-button" @click="emit('look')">Review</button>
   </p>
   <p v-else-if="reading.found !== null" class="since mute">
-    {{ reading.found.isTaken && reading.counts !== null ? `Changes since the last reading: ${reading.counts}.` : `Site read ${when}: no changes.` }}
+    {{
+      reading.found.isTaken && reading.counts !== null
+        ? `Changes since the last reading: ${reading.counts}.`
+        : `Site read ${when}: no changes.`
+    }}
   </p>
 </template>
 

@@ -10,7 +10,11 @@ const isOver = ref(false);
 const words = computed(() => (file.value === null ? null : `${file.value.name}, ${sizeOf(file.value.size)}`));
 
 function sizeOf(size: number): string {
-  return size < 1024 ? `${size} bytes` : size < 1_048_576 ? `${Math.round(size / 1024)} KB` : `${(size / 1_048_576).toFixed(1)} MB`;
+  return size < 1024
+    ? `${size} bytes`
+    : size < 1_048_576
+      ? `${Math.round(size / 1024)} KB`
+      : `${(size / 1_048_576).toFixed(1)} MB`;
 }
 
 function take(chosen: File | undefined): void {
@@ -38,7 +42,9 @@ function typed(): void {
         take($event.dataTransfer?.files[0]);
       "
     >
-      <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true"><path :d="mdiFileUploadOutline" fill="currentColor" /></svg>
+      <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
+        <path :d="mdiFileUploadOutline" fill="currentColor" />
+      </svg>
       <span v-if="words === null">
         Choose or drop a
         <strong>sitemap.xml</strong>
@@ -46,9 +52,21 @@ function typed(): void {
       <span v-else>
         <strong>{{ words }}</strong>
       </span>
-      <input type="file" accept=".xml,application/xml,text/xml" aria-label="sitemap.xml" @change="take(($event.target as HTMLInputElement).files?.[0])" />
+      <input
+        type="file"
+        accept=".xml,application/xml,text/xml"
+        aria-label="sitemap.xml"
+        @change="take(($event.target as HTMLInputElement).files?.[0])"
+      />
     </label>
-    <v-textarea v-model="pasted" label="or paste it here" rows="4" no-resize spellcheck="false" @update:model-value="typed" />
+    <v-textarea
+      v-model="pasted"
+      label="or paste it here"
+      rows="4"
+      no-resize
+      spellcheck="false"
+      @update:model-value="typed"
+    />
   </div>
 </template>
 

@@ -45,21 +45,49 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
           <b
             v-if="work.name === 'drift' && drift.open.length > 0"
             class="badge number"
-            :aria-label="counted(drift.open.length, '# open finding in all menus', '# open findings in all menus')"
+            :aria-label="
+              counted(drift.open.length, '# open finding in all menus', '# open findings in all menus')
+            "
           >
             {{ drift.open.length }}
           </b>
         </router-link>
       </nav>
       <div class="end">
-        <span v-if="people.others.length > 0" class="people" :aria-label="`Also here: ${people.others.map(({ name }) => name).join(', ')}`">
+        <span
+          v-if="people.others.length > 0"
+          class="people"
+          :aria-label="`Also here: ${people.others.map(({ name }) => name).join(', ')}`"
+        >
           <PersonTag v-for="person in people.others.slice(0, 2)" :key="person.session" :person="person" />
-          <span v-if="people.others.length > 2" class="mute number">and {{ people.others.length - 2 }} more</span>
+          <span v-if="people.others.length > 2" class="mute number">
+            and {{ people.others.length - 2 }} more
+          </span>
         </span>
-        <IconButton class="back" label="Undo" :icon="mdiUndo" keys="Ctrl Z" :reason="noUndo" @press="copy.undo()" />
-        <IconButton class="back" label="Redo" :icon="mdiRedo" keys="Ctrl Shift Z" :reason="noRedo" @press="copy.redo()" />
+        <IconButton
+          class="back"
+          label="Undo"
+          :icon="mdiUndo"
+          keys="Ctrl Z"
+          :reason="noUndo"
+          @press="copy.undo()"
+        />
+        <IconButton
+          class="back"
+          label="Redo"
+          :icon="mdiRedo"
+          keys="Ctrl Shift Z"
+          :reason="noRedo"
+          @press="copy.redo()"
+        />
         <AppearanceMenu />
-        <IconButton class="keys" label="Keyboard shortcuts" :icon="mdiKeyboardOutline" keys="?" @press="emit('showKeys')" />
+        <IconButton
+          class="keys"
+          label="Keyboard shortcuts"
+          :icon="mdiKeyboardOutline"
+          keys="?"
+          @press="emit('showKeys')"
+        />
         <SavingState />
         <router-link class="publish" :to="{ name: 'editions', params: { siteKey } }">Publish</router-link>
       </div>

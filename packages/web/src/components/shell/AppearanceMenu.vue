@@ -5,7 +5,11 @@ import IconButton from '../common/IconButton.vue';
 
 /** Chooses the light or the dark theme, or leaves it to the system. */
 const appearance = useAppearance();
-const names: Readonly<Record<Appearance, string>> = { system: 'Same as the system', light: 'Light', dark: 'Dark' };
+const names: Readonly<Record<Appearance, string>> = {
+  system: 'Same as the system',
+  light: 'Light',
+  dark: 'Dark',
+};
 </script>
 
 <template>

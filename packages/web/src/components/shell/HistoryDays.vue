@@ -14,7 +14,9 @@ const session = useSession();
 const clock = (at: Date): string => at.toLocaleTimeString([], { timeStyle: 'short' });
 const calendar = (at: Date): string => {
   const isToday = at.toDateString() === new Date().toDateString();
-  return isToday ? 'Today' : at.toLocaleDateString([], { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
+  return isToday
+    ? 'Today'
+    : at.toLocaleDateString([], { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
 };
 const days = computed(() => historyDays(history.lines, session.id, clock, calendar));
 </script>
@@ -30,10 +32,10 @@ const days = computed(() => historyDays(history.lines, session.id, clock, calend
       </li>
     </ol>
   </section>
-  <section v-for="{ day, told } in days" :key="day">
+  <section v-for="{ day, entries } in days" :key="day">
     <h3>{{ day }}</h3>
     <ol>
-      <li v-for="(one, at) in told" :key="one.id" :class="{ mine: one.isMine }">
+      <li v-for="(one, at) in entries" :key="one.id" :class="{ mine: one.isMine }">
         <span class="words">
           {{ one.words }}
           <small class="mute number">{{ one.isMine ? 'you' : one.who }}, {{ one.time }}</small>
@@ -50,7 +52,9 @@ const days = computed(() => historyDays(history.lines, session.id, clock, calend
       </li>
     </ol>
   </section>
-  <button v-if="history.next !== null" type="button" class="plain-button more" @click="history.more()">Show earlier changes</button>
+  <button v-if="history.next !== null" type="button" class="plain-button more" @click="history.more()">
+    Show earlier changes
+  </button>
 </template>
 
 <style scoped>

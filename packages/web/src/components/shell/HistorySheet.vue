@@ -15,7 +15,10 @@ import HistoryDays from './HistoryDays.vue';
 import PersonTag from './PersonTag.vue';
 import RefusedList from './RefusedList.vue';
 
-/** What was done, by whom, and what could not be kept. It comes in from the right when the state in the bar is pressed. */
+/**
+ * What was done, by whom, and what could not be kept. It comes in from the right when the state in the bar is
+ * pressed.
+ */
 const history = useHistory();
 const copy = useWorkingCopy();
 const session = useSession();
@@ -24,7 +27,9 @@ const connection = useConnection();
 const selection = useSelection();
 const sheet = useTemplateRef<HTMLElement>('sheet');
 
-const itemName = computed(() => (copy.document === null || selection.item === null ? null : labelOf(copy.document, selection.item)));
+const itemName = computed(() =>
+  copy.document === null || selection.item === null ? null : labelOf(copy.document, selection.item),
+);
 const filter = computed({
   get: () => history.about !== null,
   set: (isItem) => (history.about = isItem ? (selection.item?.id ?? null) : null),
@@ -46,20 +51,33 @@ watch(
 );
 
 function callMe(typed: string, isFinal: boolean): string | null {
-  if (typed.trim().length > LONGEST_NAME) return isFinal ? `A name can have up to ${LONGEST_NAME} characters. Shorten it.` : null;
+  if (typed.trim().length > LONGEST_NAME)
+    return isFinal ? `A name can have up to ${LONGEST_NAME} characters. Shorten it.` : null;
   if (isFinal) session.call(typed);
   return null;
 }
 </script>
 
 <template>
-  <aside v-if="history.isOpen" ref="sheet" class="sheet" tabindex="-1" aria-label="History" @keydown.escape="history.isOpen = false">
+  <aside
+    v-if="history.isOpen"
+    ref="sheet"
+    class="sheet"
+    tabindex="-1"
+    aria-label="History"
+    @keydown.escape="history.isOpen = false"
+  >
     <header>
       <h2>History</h2>
       <IconButton label="Close" :icon="mdiClose" keys="Esc" @press="history.isOpen = false" />
     </header>
     <div class="who">
-      <LineField label="Your name (shown to others)" :value="session.name" placeholder="Your name" :keep="callMe" />
+      <LineField
+        label="Your name (shown to others)"
+        :value="session.name"
+        placeholder="Your name"
+        :keep="callMe"
+      />
       <p class="mute">
         <template v-if="people.others.length === 0">No one else is here.</template>
         <template v-else>

@@ -23,7 +23,8 @@ const GOING = new Set<ShortcutName>([
   'nextMenu',
   'previousMenu',
 ]);
-const inTree = (isGoing: boolean) => shortcuts.filter(({ name, where }) => where === 'tree' && GOING.has(name) === isGoing);
+const inTree = (isGoing: boolean) =>
+  shortcuts.filter(({ name, where }) => where === 'tree' && GOING.has(name) === isGoing);
 const groups = computed(() => [
   { title: 'Selecting', keys: inTree(true) },
   { title: 'Editing', keys: inTree(false) },

@@ -37,11 +37,18 @@ function show(key: string): void {
         <button type="button" class="switch" v-bind="activator" title="Choose a menu">
           <span class="only-heard">Choose a menu:</span>
           <span>{{ selection.menu?.name ?? 'No menu yet' }}</span>
-          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="mdiChevronDown" fill="currentColor" /></svg>
+          <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+            <path :d="mdiChevronDown" fill="currentColor" />
+          </svg>
         </button>
       </template>
       <v-list density="compact" min-width="260" aria-label="Menus">
-        <v-list-item v-for="menu in selection.menus" :key="menu.id" :active="menu.id === selection.menu?.id" @click="show(menu.key)">
+        <v-list-item
+          v-for="menu in selection.menus"
+          :key="menu.id"
+          :active="menu.id === selection.menu?.id"
+          @click="show(menu.key)"
+        >
           <v-list-item-title>{{ menu.name }}</v-list-item-title>
           <v-list-item-subtitle>{{ placeOf(menu) }}</v-list-item-subtitle>
           <template v-if="(drift.counts.get(menu.id) ?? 0) > 0" #append>

@@ -1,6 +1,16 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
-import { createMenu, planSketch, MOST_LEVELS, starters, starterSketch, type Id, type ImportPlan, type MenuFill, type Place } from '@zorvik/core';
+import {
+  createMenu,
+  planSketch,
+  MOST_LEVELS,
+  starters,
+  starterSketch,
+  type Id,
+  type ImportPlan,
+  type MenuFill,
+  type Place,
+} from '@zorvik/core';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
@@ -43,26 +53,40 @@ const starterPlan = computed(() =>
     ? null
     : planSketch(copy.document, starterSketch(copy.document, starter.value)),
 );
-const belowTitle = computed(() => (below.value === null ? 'whole site' : (copy.document?.pages.nodes.get(below.value)?.title ?? '')));
+const belowTitle = computed(() =>
+  below.value === null ? 'whole site' : (copy.document?.pages.nodes.get(below.value)?.title ?? ''),
+);
 
 function fill(): MenuFill | null {
   if (begins.value === 'pages') return { kind: 'pages', below: below.value, depth: (depth.value ?? 1) - 1 };
   if (begins.value === 'follow') {
-    return copied.value === null ? null : { kind: 'follow', follow: { of: { kind: 'menu', menu: copied.value }, depth: MOST_LEVELS, order: 'site' } };
+    return copied.value === null
+      ? null
+      : {
+          kind: 'follow',
+          follow: { of: { kind: 'menu', menu: copied.value }, depth: MOST_LEVELS, order: 'site' },
+        };
   }
   if (begins.value === 'copy') return copied.value === null ? null : { kind: 'copy', menu: copied.value };
-  if (begins.value === 'starter') return starterPlan.value === null ? null : { kind: 'planned', items: starterPlan.value.items };
-  if (begins.value === 'file') return plan.value === null ? null : { kind: 'planned', items: plan.value.items };
+  if (begins.value === 'starter')
+    return starterPlan.value === null ? null : { kind: 'planned', items: starterPlan.value.items };
+  if (begins.value === 'file')
+    return plan.value === null ? null : { kind: 'planned', items: plan.value.items };
   return { kind: 'empty' };
 }
 
 function make(): void {
   const filling = fill();
   if (filling === null) {
-    problem.value = begins.value === 'file' ? 'There is nothing to import yet. Choose a file or paste text.' : 'Choose a menu.';
+    problem.value =
+      begins.value === 'file'
+        ? 'There is nothing to import yet. Choose a file or paste text.'
+        : 'Choose a menu.';
     return;
   }
-  const result = copy.perform((context) => createMenu(context, { name: name.value, place: place.value, fill: filling }));
+  const result = copy.perform((context) =>
+    createMenu(context, { name: name.value, place: place.value, fill: filling }),
+  );
   problem.value = result.ok ? null : result.refusal.message;
   if (!result.ok) return;
   const [added] = result.value.operations;
@@ -78,7 +102,14 @@ function pick(picked: Picked): void {
 
 <template>
   <DialogSheet v-model="isOpen" title="New menu" :width="680" :problem="problem" @submit="make">
-    <v-text-field v-model="name" label="Menu name" placeholder="Main menu" autofocus hide-details @update:model-value="problem = null" />
+    <v-text-field
+      v-model="name"
+      label="Menu name"
+      placeholder="Main menu"
+      autofocus
+      hide-details
+      @update:model-value="problem = null"
+    />
     <PlaceChoice v-model="place" />
     <ChoiceRow
       v-model="begins"
@@ -104,7 +135,13 @@ function pick(picked: Picked): void {
     </div>
     <div v-else-if="begins === 'pages'" class="with row">
       <span class="mute">Pages under</span>
-      <PagePick v-if="isPicking" label="Pages under which page" placeholder="Part of a title or an address" @pick="pick" @leave="isPicking = false" />
+      <PagePick
+        v-if="isPicking"
+        label="Pages under which page"
+        placeholder="Part of a title or an address"
+        @pick="pick"
+        @leave="isPicking = false"
+      />
       <button v-else type="button" class="plain-button" @click="isPicking = true">{{ belowTitle }}</button>
       <ChoiceRow
         v-model="depth"

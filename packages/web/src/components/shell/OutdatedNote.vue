@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { useConnection } from '../../stores/connection.ts';
 
-/** Another tab, or the server, is of a newer version than this window. What was done here waits in the browser; loading it again is safe. */
+/**
+ * Another tab, or the server, is of a newer version than this window. What was done here waits in the
+ * browser; loading it again is safe.
+ */
 const connection = useConnection();
 const loadAgain = (): void => window.location.reload();
 </script>

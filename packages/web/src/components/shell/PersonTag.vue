@@ -2,9 +2,14 @@
 import { computed } from 'vue';
 import type { Person } from '@zorvik/contract';
 
-/** Somebody else, by name, with a colour of their own; the name is what tells, the colour only helps to find them again. */
+/**
+ * Somebody else, by name, with a colour of their own; the name is what tells, the colour only helps to find
+ * them again.
+ */
 const props = defineProps<{ person: Person; /** Only the initial is shown. */ isSlim?: boolean }>();
-const hue = computed(() => [...props.person.session].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 360, 7));
+const hue = computed(() =>
+  [...props.person.session].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 360, 7),
+);
 </script>
 
 <template>

@@ -24,11 +24,21 @@ const state = computed(() => {
   const { keeping, pending, refusedEdits } = copy;
   if (keeping === 'waiting') {
     const safety = copy.isOutboxKept ? 'safe in this browser' : 'only in this tab: keep it open';
-    return { kind: 'waiting', icon: mdiClockOutline, text: `offline since ${since.value} (${changesIn(pending.length)}, ${safety})` };
+    return {
+      kind: 'waiting',
+      icon: mdiClockOutline,
+      text: `offline since ${since.value} (${changesIn(pending.length)}, ${safety})`,
+    };
   }
-  if (connection.awaySince !== null) return { kind: 'waiting', icon: mdiClockOutline, text: `saved; offline since ${since.value}` };
+  if (connection.awaySince !== null)
+    return { kind: 'waiting', icon: mdiClockOutline, text: `saved; offline since ${since.value}` };
   if (keeping === 'keeping') return { kind: 'keeping', icon: mdiDotsHorizontal, text: 'saving …' };
-  if (refusedEdits.length > 0) return { kind: 'refused', icon: mdiAlertCircleOutline, text: `${changesIn(refusedEdits.length)} not saved` };
+  if (refusedEdits.length > 0)
+    return {
+      kind: 'refused',
+      icon: mdiAlertCircleOutline,
+      text: `${changesIn(refusedEdits.length)} not saved`,
+    };
   return { kind: 'kept', icon: mdiCheck, text: 'saved' };
 });
 
@@ -47,7 +57,9 @@ function changesIn(count: number): string {
     :title="`${connection.reason ?? state.text} Show history`"
     @click="history.isOpen = !history.isOpen"
   >
-    <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true"><path :d="state.icon" fill="currentColor" /></svg>
+    <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
+      <path :d="state.icon" fill="currentColor" />
+    </svg>
     <span class="word">{{ state.text }}</span>
     <span v-if="state.kind !== 'waiting'" class="since">· {{ changes }}</span>
   </button>

@@ -1,15 +1,15 @@
 import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
-import './liveFrame.css';
+import './liveStage.css';
 import '@zorvik/core/browser/navigation';
 import { composing } from './composing.ts';
 import { dragGroups } from './dragGroup.ts';
-import type { FromFrame, ToFrame } from './messages.ts';
+import type { FromStage, ToStage } from './messages.ts';
 import { patchTree } from './patchTree.ts';
 
 /**
- * The inside of the live header: the HTML and CSS that the site is served, and the very script that the site gets. Clicks select
- * instead of leading away.
+ * The inside of the live header: the HTML and CSS that the site is served, and the very script that the site
+ * gets. Clicks select instead of leading away.
  */
 const stage = document.getElementById('stage') as HTMLElement;
 const siteName = Object.assign(document.createElement('span'), { className: 'site-name' });
@@ -22,12 +22,12 @@ let selected: string | null = null;
 /** The height of the header while all of it is closed: in the narrow form, open submenus are part of it. */
 let barHeight = 0;
 
-function tell(message: FromFrame): void {
-  // The frame has no origin of its own and does not know the editor's; what it tells is no secret.
+function tell(message: FromStage): void {
+  // The iframe has no origin of its own and does not know the editor's; what it tells is no secret.
   window.parent.postMessage(message, '*');
 }
 
-function show({ html, css, place, siteName: name, direction }: Extract<ToFrame, { kind: 'show' }>): void {
+function show({ html, css, place, siteName: name, direction }: Extract<ToStage, { kind: 'show' }>): void {
   if (css !== shownCss) sheet.replaceSync((shownCss = css));
   document.body.dataset.place = place;
   document.documentElement.dir = direction;
@@ -49,11 +49,13 @@ function entryOf(id: string): HTMLElement | null {
 }
 
 /**
- * Marks the selected item. `opens` shows it where it is: the branches around it are open, and no others. A dropdown that is not seen whole stays
- * closed, and its entry in the bar is marked instead: one that is cut off looks as if it had no more.
+ * Marks the selected item. `opens` shows it where it is: the branches around it are open, and no others. A
+ * dropdown that is not seen whole stays closed, and its entry in the bar is marked instead: one that is cut
+ * off looks as if it had no more.
  */
 function mark(opens: boolean): void {
-  for (const name of ['data-zv-selected', 'data-zv-around']) for (const old of holder.querySelectorAll(`[${name}]`)) old.removeAttribute(name);
+  for (const name of ['data-zv-selected', 'data-zv-top-entry'])
+    for (const old of holder.querySelectorAll(`[${name}]`)) old.removeAttribute(name);
   const entry = selected === null ? null : entryOf(selected);
   entry?.setAttribute('data-zv-selected', '');
   if (!opens || compose.isOn()) return;
@@ -62,20 +64,30 @@ function mark(opens: boolean): void {
   const drop = top?.querySelector(':scope > :is(ul, .zv-panel)');
   if (drop != null && drop.getBoundingClientRect().bottom > seenHeight()) {
     openAround(null);
-    if (top !== entry) top?.setAttribute('data-zv-around', '');
-  } else entry?.querySelector(':scope > :is(a, span, button)')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    if (top !== entry) top?.setAttribute('data-zv-top-entry', '');
+  } else
+    entry
+      ?.querySelector(':scope > :is(a, span, button)')
+      ?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
 }
 
 function openAround(entry: HTMLElement | null): void {
   for (const button of holder.querySelectorAll('button[aria-expanded]'))
-    button.setAttribute('aria-expanded', String(entry !== null && button.parentElement?.contains(entry) === true));
+    button.setAttribute(
+      'aria-expanded',
+      String(entry !== null && button.parentElement?.contains(entry) === true),
+    );
   placePanels();
 }
 
-/** The height of what is seen of the frame while nobody is in it, in px. */
-const seenHeight = (): number => Number.parseFloat(document.documentElement.style.getPropertyValue('--peek')) || 0;
+/** The height of what is seen of the iframe while nobody is in it, in px. */
+const seenHeight = (): number =>
+  Number.parseFloat(document.documentElement.style.getPropertyValue('--peek')) || 0;
 
-/** The site's script puts open panels in their places when the window changes; here they open and change without it. */
+/**
+ * The site's script puts open panels in their places when the window changes; here they open and change
+ * without it.
+ */
 function placePanels(): void {
   window.dispatchEvent(new Event('resize'));
 }
@@ -103,18 +115,31 @@ function tellBoxes(owner: string): void {
 function measure(): void {
   requestAnimationFrame(() => {
     const { bottom } = stage.getBoundingClientRect();
-    const branches = [...holder.querySelectorAll('.zv-bar > ul > li > :is(ul, .zv-panel)')].map((branch) => branch.getBoundingClientRect().bottom + 24);
+    const branches = [...holder.querySelectorAll('.zv-bar > ul > li > :is(ul, .zv-panel)')].map(
+      (branch) => branch.getBoundingClientRect().bottom + 24,
+    );
     const isClosed = holder.querySelector('button[aria-expanded=true]') === null;
     if (isClosed) barHeight = Math.ceil(bottom + window.scrollY);
-    const open = [...holder.querySelectorAll('button[aria-expanded=true] ~ :is(ul, .zv-panel)')].map((one) => one.getBoundingClientRect());
+    const open = [...holder.querySelectorAll('button[aria-expanded=true] ~ :is(ul, .zv-panel)')].map((one) =>
+      one.getBoundingClientRect(),
+    );
     const seen = open.filter(({ width }) => width > 0);
-    const [left, right] = [Math.min(...seen.map((box) => box.left), Infinity), Math.max(...seen.map((box) => box.right), -Infinity)];
-    const span = seen.length === 0 ? { left: 0, right: 0 } : { left: Math.floor(left), right: Math.ceil(right) };
-    tell({ kind: 'size', height: Math.ceil(Math.max(bottom, ...branches) + window.scrollY), bar: barHeight, ...span });
+    const [left, right] = [
+      Math.min(...seen.map((box) => box.left), Infinity),
+      Math.max(...seen.map((box) => box.right), -Infinity),
+    ];
+    const span =
+      seen.length === 0 ? { left: 0, right: 0 } : { left: Math.floor(left), right: Math.ceil(right) };
+    tell({
+      kind: 'size',
+      height: Math.ceil(Math.max(bottom, ...branches) + window.scrollY),
+      bar: barHeight,
+      ...span,
+    });
   });
 }
 
-window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => {
+window.addEventListener('message', ({ source, data }: MessageEvent<ToStage>) => {
   if (source !== window.parent) return;
   if (data.kind === 'show') show(data);
   if (data.kind === 'select') {
@@ -151,7 +176,7 @@ document.addEventListener(
 );
 
 let isPointed = false;
-/** Whether the focus came by a key: one that a click left behind must not hold the frame open. */
+/** Whether the focus came by a key: one that a click left behind must not hold the iframe open. */
 let isByKey = true;
 function setActive(pointed: boolean): void {
   isPointed = pointed;
@@ -164,7 +189,8 @@ function setActive(pointed: boolean): void {
 /** The pointer has left: branches close, unless somebody is in them by keyboard. */
 function leave(): void {
   if (!compose.isOn() && !(document.hasFocus() && isByKey))
-    for (const button of holder.querySelectorAll('button[aria-expanded=true]')) button.setAttribute('aria-expanded', 'false');
+    for (const button of holder.querySelectorAll('button[aria-expanded=true]'))
+      button.setAttribute('aria-expanded', 'false');
   setActive(false);
 }
 document.documentElement.addEventListener('pointerenter', () => setActive(true));
@@ -179,7 +205,11 @@ window.addEventListener('blur', () => {
 });
 const compose = composing(holder, tell);
 dragGroups(holder, (id, column) => !compose.isOn() && tell({ kind: 'column', id, column }));
-new MutationObserver(measure).observe(holder, { subtree: true, childList: true, attributeFilter: ['aria-expanded'] });
+new MutationObserver(measure).observe(holder, {
+  subtree: true,
+  childList: true,
+  attributeFilter: ['aria-expanded'],
+});
 new ResizeObserver(() => {
   measure();
   compose.draw();

@@ -39,15 +39,22 @@ const isPicking = ref(false);
 const pages = computed((): Page[] => props.chosen.flatMap((id) => copy.document?.pages.nodes.get(id) ?? []));
 const page = computed(() => (pages.value.length === 1 ? (pages.value[0] ?? null) : null));
 const id = computed(() => page.value?.id ?? '');
-const rename = computed(() => keepBy(`title ${id.value}`, (context, typed) => renamePage(context, id.value, typed)));
-const readdress = computed(() => keepBy(`address ${id.value}`, (context, typed) => readdressPage(context, id.value, typed)));
+const rename = computed(() =>
+  keepBy(`title ${id.value}`, (context, typed) => renamePage(context, id.value, typed)),
+);
+const readdress = computed(() =>
+  keepBy(`address ${id.value}`, (context, typed) => readdressPage(context, id.value, typed)),
+);
 const state = computed({
-  get: () => (pages.value.every((one) => one.state === pages.value[0]?.state) ? (pages.value[0]?.state ?? null) : null),
+  get: () =>
+    pages.value.every((one) => one.state === pages.value[0]?.state) ? (pages.value[0]?.state ?? null) : null,
   set: (next) => void (next !== null && copy.perform((context) => setPageState(context, props.chosen, next))),
 });
 const kind = computed({
-  get: () => (pages.value.every((one) => one.kind === pages.value[0]?.kind) ? (pages.value[0]?.kind ?? null) : null),
-  set: (next: PageKind | null) => void (next !== null && copy.perform((context) => setPageKind(context, props.chosen, next))),
+  get: () =>
+    pages.value.every((one) => one.kind === pages.value[0]?.kind) ? (pages.value[0]?.kind ?? null) : null,
+  set: (next: PageKind | null) =>
+    void (next !== null && copy.perform((context) => setPageKind(context, props.chosen, next))),
 });
 const facts = computed(() => {
   if (page.value === null) return '';
@@ -56,7 +63,11 @@ const facts = computed(() => {
     visits === undefined ? '' : `${visits.toLocaleString()} visits`,
     date === undefined ? '' : date,
     categories === undefined ? '' : categories.join(', '),
-    placedBy === undefined ? '' : placedBy.by === 'none' ? 'position unknown' : `position from ${evidenceWords[placedBy.by]} (${placedBy.sure} % certain)`,
+    placedBy === undefined
+      ? ''
+      : placedBy.by === 'none'
+        ? 'position unknown'
+        : `position from ${evidenceWords[placedBy.by]} (${placedBy.sure} % certain)`,
     template === null ? '' : `template ${template}`,
     formerAddresses === undefined ? '' : `formerly ${formerAddresses.map(shownAddress).join(', ')}`,
     readTitle === undefined || readTitle === title ? '' : `called “${readTitle}” on the site`,
@@ -78,13 +89,26 @@ function under(picked: Picked): void {
   isPicking.value = false;
   const { document } = copy;
   if (picked.kind !== 'page' || document === null) return;
-  copy.perform((context) => movePages(context, props.chosen, { parent: picked.id, after: childrenOf(document.pages, picked.id).last() }, isAddressMoved.value));
+  copy.perform((context) =>
+    movePages(
+      context,
+      props.chosen,
+      { parent: picked.id, after: childrenOf(document.pages, picked.id).last() },
+      isAddressMoved.value,
+    ),
+  );
 }
 
 function putInto(menu: Id): void {
   const { document } = copy;
   if (document === null || menu === '') return;
-  copy.perform((context) => addPages(context, { pages: props.chosen, depth: 0, spot: { parent: menu, after: childrenOf(document.items, menu).last() } }));
+  copy.perform((context) =>
+    addPages(context, {
+      pages: props.chosen,
+      depth: 0,
+      spot: { parent: menu, after: childrenOf(document.items, menu).last() },
+    }),
+  );
 }
 
 /** For the key: the title's field, with all of it selected. */
@@ -97,19 +121,40 @@ defineExpose({ focusTitle });
 </script>
 
 <template>
-  <section ref="root" class="band" :class="{ open: details.isSheetOpen }" aria-label="Details of the selected pages">
+  <section
+    ref="root"
+    class="strip"
+    :class="{ open: details.isSheetOpen }"
+    aria-label="Details of the selected pages"
+  >
     <p v-if="pages.length === 0" class="mute">Select a page to edit it. Every change can be undone.</p>
     <template v-else>
       <div class="sheet">
         <strong>{{ page?.title ?? counted(pages.length, '# page', '# pages') }}</strong>
-        <button type="button" class="plain-button" :aria-expanded="details.isSheetOpen" @click="details.isSheetOpen = !details.isSheetOpen">
+        <button
+          type="button"
+          class="plain-button"
+          :aria-expanded="details.isSheetOpen"
+          @click="details.isSheetOpen = !details.isSheetOpen"
+        >
           {{ details.isSheetOpen ? 'Close' : 'Details' }}
         </button>
       </div>
       <div class="fields">
         <template v-if="page !== null">
-          <LineField :key="`title ${page.id}`" class="title-field" label="Title" :value="page.title" :keep="rename" />
-          <LineField :key="`address ${page.id}`" label="Address" :value="shownAddress(page.address)" :keep="readdress" />
+          <LineField
+            :key="`title ${page.id}`"
+            class="title-field"
+            label="Title"
+            :value="page.title"
+            :keep="rename"
+          />
+          <LineField
+            :key="`address ${page.id}`"
+            label="Address"
+            :value="shownAddress(page.address)"
+            :keep="readdress"
+          />
         </template>
         <h2 v-else>{{ counted(pages.length, '# page', '# pages') }}</h2>
         <p class="mute facts">{{ page === null ? `Changes apply to all ${pages.length}.` : facts }}</p>
@@ -152,7 +197,13 @@ defineExpose({ focusTitle });
           >
             {{ one.sign }}
           </button>
-          <PagePick v-if="isPicking" label="New parent page" placeholder="Under which page?" @pick="under" @leave="isPicking = false" />
+          <PagePick
+            v-if="isPicking"
+            label="New parent page"
+            placeholder="Under which page?"
+            @pick="under"
+            @leave="isPicking = false"
+          />
           <button v-else type="button" class="plain-button" @click="isPicking = true">Move under …</button>
         </div>
         <label class="along">
@@ -177,4 +228,4 @@ defineExpose({ focusTitle });
   </section>
 </template>
 
-<style scoped src="./pageBand.css"></style>
+<style scoped src="./pageStrip.css"></style>

@@ -16,8 +16,8 @@ const DetailColumn = defineAsyncComponent(() => import('./DetailColumn.vue'));
 const DetailDropdown = defineAsyncComponent(() => import('./DetailDropdown.vue'));
 
 /**
- * Details of what is selected, along the bottom, so that the work lies wide like the bar itself. The band is always equally high: selecting
- * something, or opening other settings, moves nothing above it.
+ * Details of what is selected, along the bottom, so that the work lies wide like the bar itself. The band is
+ * always equally high: selecting something, or opening other settings, moves nothing above it.
  */
 const copy = useWorkingCopy();
 const selection = useSelection();
@@ -30,13 +30,16 @@ const count = computed(() => selection.chosen.length);
 /** Only items of a bar have dropdowns. */
 const hasDropdown = computed(() => isTop.value && (live.place === 'bar' || live.place === 'secondBar'));
 const view = computed({
-  get: (): DetailView => (details.view === 'drops' && !hasDropdown.value && group.value === null ? 'item' : details.view),
+  get: (): DetailView =>
+    details.view === 'drops' && !hasDropdown.value && group.value === null ? 'item' : details.view,
   set: (next: DetailView | null) => (details.view = next ?? 'item'),
 });
 const views = computed(() => [
   { value: 'item' as const, label: 'Item' },
   { value: 'more' as const, label: 'More', hint: 'More settings (M)' },
-  ...(hasDropdown.value || group.value !== null ? [{ value: 'drops' as const, label: hasDropdown.value ? 'Dropdown' : 'Column' }] : []),
+  ...(hasDropdown.value || group.value !== null
+    ? [{ value: 'drops' as const, label: hasDropdown.value ? 'Dropdown' : 'Column' }]
+    : []),
 ]);
 // Whoever sets up a dropdown sees it.
 watch(
@@ -59,7 +62,12 @@ const path = computed(() => {
 </script>
 
 <template>
-  <section class="band" :class="{ open: details.isSheetOpen }" aria-label="Details of the selected item" data-keeps-dropdown>
+  <section
+    class="strip"
+    :class="{ open: details.isSheetOpen }"
+    aria-label="Details of the selected item"
+    data-keeps-dropdown
+  >
     <MenuSummary v-if="item === null" />
     <template v-else>
       <div class="who">
@@ -68,7 +76,12 @@ const path = computed(() => {
           <p class="mute path" :title="path">{{ path }}</p>
         </div>
         <ChoiceRow v-model="view" class="views" label="Settings" is-label-hidden :choices="views" />
-        <button type="button" class="plain-button sheet" :aria-expanded="details.isSheetOpen" @click="details.isSheetOpen = !details.isSheetOpen">
+        <button
+          type="button"
+          class="plain-button sheet"
+          :aria-expanded="details.isSheetOpen"
+          @click="details.isSheetOpen = !details.isSheetOpen"
+        >
           {{ details.isSheetOpen ? 'Close' : 'Details' }}
           <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
             <path :d="details.isSheetOpen ? mdiChevronDown : mdiChevronUp" fill="currentColor" />
@@ -85,4 +98,4 @@ const path = computed(() => {
   </section>
 </template>
 
-<style scoped src="./band.css"></style>
+<style scoped src="./strip.css"></style>
