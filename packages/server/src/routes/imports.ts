@@ -105,12 +105,10 @@ function progressLines(response: Response): ProgressLines {
     const bad = problemIn(checkLine, line, 'the reply');
     if (bad !== null) throw new Error(bad.message);
     if (!response.headersSent)
-      response
-        .status(201)
-        .set({
-          'Content-Type': 'application/x-ndjson; charset=utf-8',
-          'Cache-Control': 'no-store, no-transform',
-        });
+      response.status(201).set({
+        'Content-Type': 'application/x-ndjson; charset=utf-8',
+        'Cache-Control': 'no-store, no-transform',
+      });
     response.write(`${JSON.stringify(line)}\n`);
   };
   return {

@@ -35,16 +35,14 @@ export function historyDays(
     const day = calendar(at);
     if (days.at(-1)?.day !== day) days.push({ day, entries: [] });
     const { id, revision, actor: who } = last;
-    days
-      .at(-1)
-      ?.entries.push({
-        id,
-        revision,
-        words: wordsOf(burst),
-        who,
-        isMine: last.session === session,
-        time: clock(at),
-      });
+    days.at(-1)?.entries.push({
+      id,
+      revision,
+      words: wordsOf(burst),
+      who,
+      isMine: last.session === session,
+      time: clock(at),
+    });
   }
   return days;
 }
