@@ -74,15 +74,20 @@ function staticChecks() {
 }
 
 /**
- * Two test files side by side, whatever the runner thinks of the machine: it leaves one of two cores idle.
+ * Test files that run side by side, whatever the runner thinks of the machine: it leaves one of two cores idle.
+ * Journeys wait for the browser much of the time: a third one uses what two leave.
  */
-const WORKERS = '--maxWorkers=2';
+const UNIT_WORKERS = 2;
+const JOURNEY_WORKERS = 3;
 
 /**
  * Runs the tests of some projects; gives how many passed, failed and were skipped, and how long each file
  * took.
  */
-async function tests(projects, { name = projects[0], environment = {}, files = [] } = {}) {
+async function tests(
+  projects,
+  { name = projects[0], environment = {}, files = [], workers = UNIT_WORKERS } = {},
+) {
   const from = performance.now();
   const report = `build/test-report-${name}.json`;
   const chosen = projects.flatMap((project) => ['--project', project]);
@@ -90,7 +95,7 @@ async function tests(projects, { name = projects[0], environment = {}, files = [
     'run',
     ...files,
     ...chosen,
-    WORKERS,
+    `--maxWorkers=${workers}`,
     '--reporter=default',
     '--reporter=json',
     `--outputFile.json=${report}`,
@@ -138,7 +143,7 @@ const checking = staticChecks();
 const runs = [
   await tests(['core', 'server', 'web'], { name: 'units' }),
   ...(await postgresTests()),
-  await tests(['journeys']),
+  await tests(['journeys'], { workers: JOURNEY_WORKERS }),
 ];
 
 const isChecked = await checking;
