@@ -58,6 +58,7 @@ describe('the architecture', () => {
     'base',
     'schema',
     'walk',
+    'refs',
     'model',
     'ops',
     'diff',

@@ -34,7 +34,7 @@ import { createFilling, withFollowed } from '../src/resolve/withFollowed.ts';
 import type { Item } from '../src/schema/item.ts';
 import type { Page, PageState } from '../src/schema/page.ts';
 import { below, pick } from '../testing/pick.ts';
-import { randomDocument } from '../testing/randomDocument.ts';
+import { randomDocument, withRandomPanels } from '../testing/randomDocument.ts';
 
 const SEEDS = Array.from({ length: 150 }, (_, at) => at + 1);
 const fill = createFilling();
@@ -104,7 +104,7 @@ function arranged(random: RandomBits): SiteDocument {
       ]) ?? ((context: CommandContext) => removeItems(context, [item])),
     );
   }
-  return document;
+  return below(random, 2) === 0 ? document : withRandomPanels(random, document, 3);
 }
 
 /** What sites do: pages are called, placed, addressed otherwise, come and go. */

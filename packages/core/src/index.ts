@@ -126,6 +126,9 @@ export { preorder } from './walk/preorder.ts';
 export { ancestors } from './walk/ancestors.ts';
 export { mapTree } from './walk/mapTree.ts';
 
+export { refsOf } from './refs/refsOf.ts';
+export type { Path, Ref, RefRole, RefTarget } from './refs/ref.ts';
+
 export {
   newDocument,
   forestOf,
@@ -153,6 +156,8 @@ export { faceOf, type Face } from './model/faceOf.ts';
 export { usersOf } from './model/usersOf.ts';
 export type { Sketch, SketchTarget } from './model/sketch.ts';
 export { itemsOf } from './model/itemsOf.ts';
+export { filesIn } from './model/filesIn.ts';
+export { linksIn, type MenuLink } from './model/linksIn.ts';
 export { changesBetween, withChanges, type DocumentChanges } from './model/documentChanges.ts';
 export { agreedFacts } from './model/agreedFacts.ts';
 export { latestSince } from './model/latestSince.ts';
@@ -175,6 +180,7 @@ export {
 } from './ops/edit.ts';
 export { applyEdit } from './ops/applyEdit.ts';
 export { rebaseEdit, type PastEdit } from './ops/rebaseEdit.ts';
+export { filesNamed } from './ops/operationRefs.ts';
 export { invertEdit } from './ops/invertEdit.ts';
 export { settingPhrase } from './ops/updateItem.ts';
 export type { Touched } from './ops/kit/operationKind.ts';
@@ -189,6 +195,7 @@ export type { CompareTitles } from './resolve/followedPages.ts';
 export type { OwnValues, ResolvedItem, ResolvedMenu, ResolvedPart } from './resolve/resolved.ts';
 export { resolveMenu, fitsType, type ResolveChoices } from './resolve/resolveMenu.ts';
 export { placementOf } from './resolve/placementOf.ts';
+export { filesShown } from './resolve/filesShown.ts';
 
 export { renderMenu, renderPanel, formOf, type RenderChoices, type MenuForm } from './render/renderMenu.ts';
 export { isFetched } from './render/panelHtml.ts';

@@ -30,13 +30,23 @@ import { longestIncreasing } from '../src/drift/longestIncreasing.ts';
 import { agreedFacts } from '../src/model/agreedFacts.ts';
 import type { SiteDocument } from '../src/model/document.ts';
 import { findBreach } from '../src/model/findBreach.ts';
-import { childrenOf, nodeAt, withNode, withNodeChanged, withNodeMoved } from '../src/model/forest.ts';
+import {
+  childrenOf,
+  nodeAt,
+  withNode,
+  withNodeChanged,
+  withNodeMoved,
+  withNodesLast,
+} from '../src/model/forest.ts';
 import { labelOf } from '../src/model/labelOf.ts';
 import { latestSince } from '../src/model/latestSince.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
 import type { Edit } from '../src/ops/edit.ts';
 import { withFollowed } from '../src/resolve/withFollowed.ts';
-import type { Page } from '../src/schema/page.ts';
+import type { Destination } from '../src/schema/item.ts';
+import type { Page, PageAnchor } from '../src/schema/page.ts';
+import type { Part } from '../src/schema/part.ts';
+import type { RichText } from '../src/schema/richText.ts';
 import { followingContext } from '../testing/followingContext.ts';
 import { outlined } from '../testing/outlined.ts';
 
@@ -165,6 +175,40 @@ const retitled = (document: SiteDocument, address: string): SiteDocument =>
 const anchored = (document: SiteDocument, anchor: string): SiteDocument =>
   after(document, (context) => leadTo(context, item('/seeds/corn'), { page: id('/seeds/corn'), anchor }));
 
+const toPage = (address: string, anchor: string | null = null): Destination => ({
+  kind: 'page',
+  page: id(address),
+  anchor,
+});
+/** Two links to the same in one text: they are one finding. */
+const linkedText = (to: Destination): RichText => [
+  { kind: 'paragraph', runs: [{ text: 'Read ' }, { text: 'this', to }, { text: ' and ' }] },
+  { kind: 'listed', runs: [{ text: 'this', bold: true, to }] },
+];
+/** The panel of Tools with one more row, of one cell with one part. */
+const withPart = (document: SiteDocument, facts: Omit<Part, 'id' | 'parent'>): SiteDocument => {
+  const at = document.parts.nodes.size;
+  const [row, cell] = [`crow${at}`, `ccell${at}`];
+  const parts: Part[] = [
+    { id: row, parent: item('/tools'), kind: 'row' },
+    { id: cell, parent: row, kind: 'cell', span: 12 },
+    { ...facts, id: `cpart${at}`, parent: cell },
+  ];
+  const made = { ...document, parts: withNodesLast(document.parts, parts) };
+  expect(findBreach(made)).toBeNull();
+  return made;
+};
+const anchoredPart = (anchors: PageAnchor[]): SiteDocument =>
+  site.set(
+    withPart(start, {
+      kind: 'heading',
+      text: 'When to sow',
+      destination: toPage('/tools/rakes', 'sowing'),
+    }),
+    '/tools/rakes',
+    { anchors },
+  );
+
 /** Each row of the table: what the site and the menu are then, and addresses outside that do not answer. */
 const cases: Readonly<
   Record<string, () => SiteDocument | { document: SiteDocument; dead: ReadonlyMap<string, string> }>
@@ -219,6 +263,67 @@ const cases: Readonly<
     document: start,
     dead: new Map([['https://x.example/a', 'the server answers 404']]),
   }),
+  'panel-same': () =>
+    withPart(withPart(start, { kind: 'button', text: 'All', destination: toPage('/tools/rakes') }), {
+      kind: 'text',
+      body: linkedText(toPage('/seeds/corn')),
+    }),
+  'panel-gone': () =>
+    gone(
+      withPart(start, { kind: 'button', text: 'All', destination: toPage('/tools/rakes') }),
+      '/tools/rakes',
+    ),
+  'panel-gone-text': () =>
+    gone(withPart(start, { kind: 'text', body: linkedText(toPage('/tools/rakes')) }), '/tools/rakes'),
+  'panel-gone-next': () =>
+    site.add(
+      gone(
+        withPart(start, { kind: 'heading', text: 'Rakes', destination: toPage('/tools/rakes') }),
+        '/tools/rakes',
+      ),
+      '/tools/rakes',
+      '/',
+      null,
+    ),
+  'panel-draft': () =>
+    site.set(
+      withPart(start, { kind: 'button', text: 'All', destination: toPage('/tools/rakes') }),
+      '/tools/rakes',
+      { state: 'draft' },
+    ),
+  'panel-renamed': () =>
+    retitled(
+      withPart(start, { kind: 'button', text: 'Rakes', destination: toPage('/tools/rakes') }),
+      '/tools/rakes',
+    ),
+  'panel-anchor': () => anchoredPart([{ id: 'harvest', title: 'Harvest' }]),
+  'panel-anchor-alike': () => anchoredPart([{ id: 'sowing-times', title: 'When' }]),
+  'panel-address-former': () =>
+    withPart(site.set(start, '/seeds/dill', { address: '/dill', formerAddresses: ['/seeds/dill'] }), {
+      kind: 'button',
+      text: 'Dill',
+      destination: { kind: 'address', address: '/seeds/dill' },
+    }),
+  'panel-address-gone': () =>
+    withPart(gone(start, '/seeds/dill'), {
+      kind: 'text',
+      body: linkedText({ kind: 'address', address: 'https://meadow.example/seeds/dill' }),
+    }),
+  'panel-address-dead': () => ({
+    document: withPart(start, {
+      kind: 'button',
+      text: 'Elsewhere',
+      destination: { kind: 'address', address: 'https://y.example/b' },
+    }),
+    dead: new Map([['https://y.example/b', 'the server answers 404']]),
+  }),
+  'panel-search': () =>
+    withPart(gone(start, '/seeds/dill'), {
+      kind: 'search',
+      text: 'Search',
+      address: '/seeds/dill',
+      parameter: 'q',
+    }),
   kind: () => site.set(start, '/seeds/corn', { kind: 'category' }),
   anchor: () =>
     site.set(anchored(start, 'sowing'), '/seeds/corn', { anchors: [{ id: 'harvest', title: 'Harvest' }] }),

@@ -72,9 +72,12 @@ export function randomDocument(
     branching,
   );
   const whole = { ...complete, items: withNodesLast(start.items, itemList) };
-  return panels === 0
-    ? whole
-    : { ...whole, parts: withNodesLast(start.parts, randomParts(random, whole, panels)) };
+  return panels === 0 ? whole : withRandomPanels(random, whole, panels);
+}
+
+/** The document with composed panels for some of its items, `count` at the most. */
+export function withRandomPanels(random: RandomBits, document: SiteDocument, count: number): SiteDocument {
+  return { ...document, parts: withNodesLast(document.parts, randomParts(random, document, count)) };
 }
 
 /** Panels of some items: rows of cells with a few parts in them. */
@@ -95,12 +98,13 @@ function randomParts(random: RandomBits, { items, pages, menus }: SiteDocument, 
       const parts = cells.flatMap(({ id: parent }) => {
         const base = { id: mintId('part', random), parent };
         const page = pick(random, [...pages.nodes.keys()]) ?? null;
+        const toPage = { kind: 'page' as const, page: page ?? '', anchor: null };
         const kinds: Part[] = [
           {
             ...base,
             kind: 'heading',
             text: pick(random, WORDS) ?? 'Heading',
-            ...(page === null ? {} : { destination: { kind: 'page', page, anchor: null } }),
+            ...(page === null ? {} : { destination: toPage }),
           },
           { ...base, kind: 'pages', source: { page, depth: 2, order: 'title', limit: 3 } },
           { ...base, kind: 'group', item: pick(random, children)?.id ?? owner },
@@ -108,7 +112,33 @@ function randomParts(random: RandomBits, { items, pages, menus }: SiteDocument, 
           {
             ...base,
             kind: 'text',
-            body: [{ kind: 'paragraph', runs: [{ text: pick(random, WORDS) ?? 'Text', bold: true }] }],
+            body: [
+              {
+                kind: 'paragraph',
+                runs: [
+                  { text: pick(random, WORDS) ?? 'Text', bold: true },
+                  ...(page === null
+                    ? []
+                    : [
+                        { text: 'there', to: toPage },
+                        { text: ' and here', to: toPage },
+                      ]),
+                ],
+              },
+            ],
+          },
+          {
+            ...base,
+            kind: 'button',
+            text: pick(random, WORDS) ?? 'Button',
+            destination:
+              page === null || below(random, 2) === 0 ? { kind: 'address', address: '/p1' } : toPage,
+          },
+          {
+            ...base,
+            kind: 'picture',
+            picture: { file: '0123456789abcdef'.repeat(2), width: 900, height: 600 },
+            ...(page === null ? {} : { destination: toPage }),
           },
           { ...base, kind: 'menu', menu: pick(random, [...menus.nodes.keys()]) ?? '' },
         ];

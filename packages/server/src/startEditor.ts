@@ -22,7 +22,7 @@ import { listening, serverFor, stopListening } from './listening.ts';
 import { ReadingDesk } from './reading/readingDesk.ts';
 import { readInThread } from './reading/readInThread.ts';
 import { readHere } from './reading/siteReader.ts';
-import { removeUnusedPictures } from './repositories/pictures.ts';
+import { sweepFiles } from './editing/sweepFiles.ts';
 import { listSites, siteIds } from './repositories/sites.ts';
 import { compileChecks } from './shapeCheck.ts';
 
@@ -188,19 +188,17 @@ async function picturesIn(folder: string): Promise<Buffer[]> {
 const MINUTE = 60_000;
 const DAY = 86_400_000;
 
-/** For so long a picture that was uploaded stays though nothing names it: somebody may be about to. */
-const PICTURE_REST = DAY;
+/** For so long, in ms, a file that was uploaded stays though nothing names it: somebody may be about to. */
+const UPLOAD_REST = DAY;
 
 /**
- * Takes the oldest of each site's log away, and the pictures that nothing names any more, one site after the
+ * Takes the oldest of each site's log away, and the uploaded files that nothing names any more, one site after the
  * other. What fails for one is told, and tried again the next day.
  */
 async function compactAll(deps: Deps, days: number): Promise<void> {
   for (const id of await siteIds(deps.database).catch(() => [])) {
-    const before = new Date(deps.now().getTime() - PICTURE_REST).toISOString();
-    const cleaning = compactLog(deps, id, { ...retention, days }).then(() =>
-      removeUnusedPictures(deps.database, id, before),
-    );
+    const before = new Date(deps.now().getTime() - UPLOAD_REST).toISOString();
+    const cleaning = compactLog(deps, id, { ...retention, days }).then(() => sweepFiles(deps, id, before));
     await cleaning.catch((error: unknown) => deps.log.error({ id, error }, 'A log could not be compacted'));
   }
 }

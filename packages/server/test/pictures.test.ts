@@ -18,7 +18,7 @@ import {
 import { contextOf, outlined } from '@zorvik/core/testing';
 import { makePicture } from '../src/editing/makePicture.ts';
 import { oneAtATime, picturesHere, picturesInThread } from '../src/editing/pictureMaker.ts';
-import { removeUnusedPictures } from '../src/repositories/pictures.ts';
+import { sweepFiles } from '../src/editing/sweepFiles.ts';
 import { testServer, type TestServer } from './testServer.ts';
 
 const { document, ids } = outlined('Seeds > /seeds\n  Spring > /seeds/spring');
@@ -288,16 +288,12 @@ describe('the pictures of a site', () => {
       'image/webp',
       undefined,
     ]);
-    const { database } = server.deps;
     const { id } = document.site;
-    expect(
-      await removeUnusedPictures(database, id, '2000-01-01T00:00:00Z'),
-      'what was sent just now stays',
-    ).toBe(0);
-    expect(await removeUnusedPictures(database, id, LATER)).toBeGreaterThan(0);
+    expect(await sweepFiles(server.deps, id, '2000-01-01T00:00:00Z'), 'what was sent just now stays').toBe(0);
+    expect(await sweepFiles(server.deps, id, LATER)).toBeGreaterThan(0);
     await request(server.app).get(`${site}/pictures/${idle.file}-700.webp`).expect(404);
     await perform((context) => setPart(context, part, { picture: null }));
-    expect(await removeUnusedPictures(database, id, LATER), 'undo may bring it back').toBe(0);
+    expect(await sweepFiles(server.deps, id, LATER), 'undo may bring it back').toBe(0);
     await request(server.app).get(`${site}/pictures/${picture.file}-700.webp`).expect(200);
     await request(server.app).get(address).expect(200);
   });

@@ -2,8 +2,8 @@ import { createServer, type IncomingMessage, type Server, type ServerResponse } 
 import type { AddressInfo } from 'node:net';
 import { gzipSync } from 'node:zlib';
 import { afterEach, describe, expect, it } from 'vitest';
-import { readStored, Table } from '@zorvik/core';
-import { quillmereDocument } from '../../../demo/quillmere/quillmereDocument.ts';
+import { addLink, applyEdit, withNodesLast, type Part, type SiteDocument } from '@zorvik/core';
+import { contextOf, outlined } from '@zorvik/core/testing';
 import { deadLinks, outsideLinks } from '../src/reading/checkLinks.ts';
 import { fetchPage } from '../src/reading/fetchPage.ts';
 import { isPublicAddress } from '../src/reading/publicAddress.ts';
@@ -209,7 +209,7 @@ describe('reading a site', () => {
 });
 
 describe('links that lead outside', () => {
-  it('are asked for once each, from menus and shared links, and told where nothing answers', async () => {
+  it('are asked for once each, from menus, panels and shared links, and told where nothing answers', async () => {
     const { origin, asked } = await site({
       '/there': 'yes',
       '/moved': (_, response) => void response.writeHead(301, { location: '/there' }).end(),
@@ -223,25 +223,46 @@ describe('links that lead outside', () => {
       'http://127.0.0.1:9/: the connection was refused',
     ]);
     expect(asked.filter((path) => path === '/there')).toHaveLength(2);
-    const item = (id: string, address: string) => ({
-      id,
-      parent: 'm1',
-      label: 'x',
-      destination: { kind: 'address' as const, address },
-      opensNewTab: false,
-      agreed: null,
-    });
-    const document = readStored(quillmereDocument());
-    const items = [
+    const { document, menu } = outlined('A > https://a.example/\nB > https://a.example/\nC > /own', '/ Home');
+    let seed = 0;
+    const add = (from: SiteDocument, address: string): SiteDocument => {
+      const made = addLink(
+        contextOf(from, (seed += 1)),
+        { parent: menu, after: null },
+        { label: 'x', address },
+      );
+      if (!made.ok) throw new Error(made.refusal.message);
+      const applied = applyEdit(from, made.value);
+      if (!applied.ok) throw new Error(applied.refusal.message);
+      return applied.value.document;
+    };
+    const own = { ...document.site, origin: 'https://quillmere.example' };
+    const known = add(add({ ...document, site: own }, 'https://quillmere.example/own'), 'mailto:x@y.example');
+    expect(outsideLinks(known)).toEqual(['https://a.example/']);
+    const [item = ''] = known.items.nodes.keys();
+    const to = (address: string) => ({ kind: 'address' as const, address });
+    const parts: Part[] = [
+      { id: 'crow', parent: item, kind: 'row' },
+      { id: 'ccell', parent: 'crow', kind: 'cell', span: 12 },
+      {
+        id: 'cbutton',
+        parent: 'ccell',
+        kind: 'button',
+        text: 'x',
+        destination: to('https://b.example/'),
+      },
+      {
+        id: 'ctext',
+        parent: 'ccell',
+        kind: 'text',
+        body: [{ kind: 'paragraph', runs: [{ text: 'x', to: to('https://c.example/') }] }],
+      },
+    ];
+    const panels = { ...known, parts: withNodesLast(known.parts, parts) };
+    expect(outsideLinks(panels), 'those of panels and their texts, too').toEqual([
       'https://a.example/',
-      'https://a.example/',
-      '/own',
-      'https://quillmere.example/own',
-      'mailto:x@y.example',
-    ].map((address, at) => item(`i00${at}`, address));
-    const nodes = Table.from(items.map((one) => [one.id, one] as const));
-    expect(outsideLinks({ ...document, items: { nodes, children: document.items.children } })).toEqual([
-      'https://a.example/',
+      'https://b.example/',
+      'https://c.example/',
     ]);
   });
 });

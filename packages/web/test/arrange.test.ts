@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { withNodesLast, type Part } from '@zorvik/core';
 import { outlined } from '@zorvik/core/testing';
 import { dropSpot } from '../src/composables/dropSpot.ts';
 import { outlineRows } from '../src/composables/outlineRows.ts';
 import { pageRows } from '../src/composables/pageRows.ts';
+import { pagePlaces } from '../src/composables/pagePlaces.ts';
 import { pageUse, whereUsed } from '../src/composables/pageUse.ts';
 import { forgivingSearch } from '../src/workers/findPages.ts';
 import { searchPages } from '../src/composables/pageSearch.ts';
@@ -140,6 +142,33 @@ describe('where pages are used', () => {
       [],
     ]);
     expect(pageUse(used.document), 'the same answer for the same document').toBe(use);
+  });
+
+  it('counts links in panels and in their texts, and says where they are', () => {
+    const { document, ids, menu } = outlined('= /a\nHeading', '/a A\n/b B\n/c C');
+    const to = (path: string) => ({ kind: 'page' as const, page: ids.get(path) ?? '', anchor: null });
+    const parts: Part[] = [
+      { id: 'crow', parent: ids.get('= /a') ?? '', kind: 'row' },
+      { id: 'ccell', parent: 'crow', kind: 'cell', span: 12 },
+      { id: 'cbutton', parent: 'ccell', kind: 'button', text: 'x', destination: to('/b') },
+      {
+        id: 'ctext',
+        parent: 'ccell',
+        kind: 'text',
+        body: [{ kind: 'paragraph', runs: [{ text: 'x', to: to('/a') }] }],
+      },
+    ];
+    const panels = { ...document, parts: withNodesLast(document.parts, parts) };
+    expect(['/a', '/b', '/c'].map((path) => whereUsed(panels, ids.get(path) ?? ''))).toEqual([
+      ['Menu (also in a panel)'],
+      ['Menu (in a panel)'],
+      [],
+    ]);
+    const places = pagePlaces(panels, panels);
+    expect(places.get(ids.get('/b') ?? '')).toEqual([
+      { menu, item: ids.get('= /a'), part: 'cbutton', level: 1, words: ['in its panel'] },
+    ]);
+    expect(places.get(ids.get('/a') ?? '')?.map(({ part }) => part)).toEqual([null, 'ctext']);
   });
 });
 

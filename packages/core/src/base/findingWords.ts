@@ -15,6 +15,12 @@ export const findingPhrases = {
   plannedLive: 'The planned page “{label}” is live now',
   exceptionLost: 'The exception “{label}” under “{branch}” no longer matches anything',
   sourceRenamed: '“{was}” in “{menu}” is now called “{now}”; here it is “{label}”',
+
+  pageGoneInPanel: 'In the panel of “{item}”, {part} links to the deleted page “{page}”',
+  addressGoneInPanel: 'In the panel of “{item}”, {part} links to {address}, and the page there was deleted',
+  anchorGoneInPanel: 'In the panel of “{item}”, {part} links to #{anchor}, which “{page}” no longer has',
+  linkDeadInPanel: 'In the panel of “{item}”, {part} links to {address}, which does not work: {reason}',
+  addressRedirectsInPanel: 'In the panel of “{item}”, {part} links to {was}, which redirects to {now}',
 } as const;
 
 /** What each fix is called on its button. */
@@ -41,6 +47,8 @@ export const fixPhrases = {
   makeHeading: 'Make “{label}” a heading without a link',
   removeItem: 'Remove “{label}”',
   removeItemKeepBelow: 'Remove “{label}” and move the items below it up',
+  removePart: 'Remove {part} from the panel',
+  unlinkPart: 'Keep {part} without the link',
 } as const;
 
 export type FixCode = keyof typeof fixPhrases;
@@ -70,6 +78,8 @@ const done: Readonly<Record<FixCode, string>> = {
   makeHeading: 'Made “{label}” a heading without a link',
   removeItem: 'Removed “{label}”',
   removeItemKeepBelow: 'Removed “{label}” and moved the items below it up',
+  removePart: 'Removed {part} from the panel of “{item}”',
+  unlinkPart: 'Removed the link of {part} in the panel of “{item}”',
 };
 
 export type FixedCode = `${FixCode}Done`;

@@ -38,6 +38,13 @@ const letters: Readonly<Record<IdKind, string>> = {
 };
 const DIGITS = '0123456789abcdefghjkmnpqrstvwxyz';
 
+const MINTED = new RegExp(`^[a-z][${DIGITS}]{15}$`);
+
+/** Whether a text has the form of a minted id. Ids that were imported may be shorter. */
+export function isMinted(text: string): text is Id {
+  return MINTED.test(text);
+}
+
 /**
  * A source of 32 random bits; in the application from the platform's cryptographic source, in tests seeded.
  */

@@ -90,7 +90,7 @@ export function makeEdit(
 }
 
 /** The operations, with the parts of panels taken out before the items that they drop from are removed. */
-function withPanelsRemoved(document: SiteDocument, operations: readonly Operation[]): Operation[] {
+export function withPanelsRemoved(document: SiteDocument, operations: readonly Operation[]): Operation[] {
   // Rows that the edit hands on, or takes out itself, are no longer there then.
   const elsewhere = new Set(
     operations.flatMap((one) =>

@@ -16,8 +16,9 @@ import { kindOf, type Operation } from '../ops/registry.ts';
 import { createFilling } from '../resolve/withFollowed.ts';
 import type { AgreedFacts, Item } from '../schema/item.ts';
 import { LONGEST_REASON } from '../schema/leftFinding.ts';
-import { makeEdit, storedOf, type CommandContext } from './context.ts';
+import { makeEdit, storedOf, withPanelsRemoved, type CommandContext } from './context.ts';
 import { faceUpdate } from './faceUpdate.ts';
+import { mendingPart } from './mendingPart.ts';
 
 /** A finding, and which of its mends is to be done. */
 export interface ToMend {
@@ -62,7 +63,7 @@ function applyAll(
 ): Result<{ document: SiteDocument; operations: Operation[] }> {
   let current = document;
   const done: Operation[] = [];
-  for (const operation of operations) {
+  for (const operation of withPanelsRemoved(document, operations)) {
     const applied = kindOf(operation).apply(current, operation);
     if (!applied.ok) return applied;
     current = applied.value.document;
@@ -76,6 +77,7 @@ function applyAll(
  * there.
  */
 function mending(stored: SiteDocument, { finding, mend }: ToMend, { random }: CommandContext): Operation[] {
+  if (finding.part !== undefined) return mendingPart(stored, finding, mend);
   const { at, page } = finding;
   const item = stored.items.nodes.get(at);
   const target = finding.mends.find(({ kind }) => kind === mend)?.target;
@@ -123,6 +125,8 @@ function mending(stored: SiteDocument, { finding, mend }: ToMend, { random }: Co
       return item === undefined ? [] : removing(stored, item, item.parent);
     case 'removeException':
       return item === undefined ? [] : removing(stored, item, item.parent, true);
+    case 'unlink':
+      return [];
   }
 }
 

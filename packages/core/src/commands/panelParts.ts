@@ -2,7 +2,7 @@ import { mintId, type Id, type RandomBits } from '../base/ids.ts';
 import { branchOf } from '../model/branchOf.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, spotOf } from '../model/forest.ts';
-import { pagesNamed } from '../model/partProblem.ts';
+import { lostRef } from '../model/lostRef.ts';
 import type { Operation } from '../ops/registry.ts';
 import type { Part } from '../schema/part.ts';
 
@@ -75,13 +75,10 @@ export function groupsLed({ parts }: SiteDocument, standIns: ReadonlyMap<Id, Id>
  * Parts, in preorder, without those that name pages or menus that are not there, and without what stands in
  * them.
  */
-export function withoutLost({ pages, menus }: SiteDocument, parts: readonly Part[]): Part[] {
+export function withoutLost(document: SiteDocument, parts: readonly Part[]): Part[] {
   const left = new Set<Id>();
   return parts.filter((part) => {
-    const isLost =
-      left.has(part.parent) ||
-      pagesNamed(part).some((page) => !pages.nodes.has(page)) ||
-      (part.menu !== undefined && !menus.nodes.has(part.menu));
+    const isLost = left.has(part.parent) || lostRef(document, 'parts', part) !== null;
     if (isLost) left.add(part.id);
     return !isLost;
   });

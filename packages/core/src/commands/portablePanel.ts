@@ -2,11 +2,11 @@ import { isSafeAddress } from '../base/address.ts';
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import type { PageIndex } from '../model/pageIndex.ts';
+import { partRefs } from '../refs/partRefs.ts';
+import type { Path } from '../refs/ref.ts';
+import { replacedAt, valueAt } from '../refs/replacedAt.ts';
 import type { Destination } from '../schema/item.ts';
 import type { PartSketch, PortableSketch } from '../schema/preset.ts';
-import type { RichText } from '../schema/richText.ts';
-
-type Convert = (to: Destination) => Destination;
 
 /**
  * A panel as it can go from one site to another: pages by their addresses, menus by their keys. Uploaded
@@ -14,21 +14,21 @@ type Convert = (to: Destination) => Destination;
  */
 export function portablePanel(document: SiteDocument, rows: readonly PartSketch[]): PortableSketch[] {
   const addressOf = (page: Id): string => document.pages.nodes.get(page)?.address ?? '/';
-  const convert: Convert = (to) =>
-    to.kind === 'page'
-      ? {
-          kind: 'address',
-          address: `${addressOf(to.page)}${to.anchor === null ? '' : `#${encodeURIComponent(to.anchor)}`}`,
-        }
-      : to;
-  return rows.map(({ picture: _, source, menu, parts, ...sketch }) => ({
-    ...withLinks(sketch, convert),
-    ...(source === undefined
-      ? {}
-      : { source: { ...source, page: source.page === null ? null : addressOf(source.page) } }),
-    ...(menu === undefined ? {} : { menu: document.menus.nodes.get(menu)?.key ?? menu }),
-    ...(parts === undefined ? {} : { parts: portablePanel(document, parts) }),
-  }));
+  return rows.map(({ parts, ...row }) => {
+    let portable: PortableSketch = row;
+    for (const { to, value, role, path } of partRefs(row)) {
+      const holder = path.slice(0, -1);
+      if (to === 'file') portable = replacedAt(portable, holder, undefined);
+      if (to === 'menu') portable = replacedAt(portable, path, document.menus.nodes.get(value)?.key ?? value);
+      if (to === 'page' && role === 'source') portable = replacedAt(portable, path, addressOf(value));
+      if (to === 'page' && role === 'link') {
+        const anchor = valueAt(row, [...holder, 'anchor']);
+        const address = `${addressOf(value)}${typeof anchor === 'string' ? `#${encodeURIComponent(anchor)}` : ''}`;
+        portable = replacedAt(portable, holder, { kind: 'address', address });
+      }
+    }
+    return parts === undefined ? portable : { ...portable, parts: portablePanel(document, parts) };
+  });
 }
 
 /**
@@ -40,54 +40,35 @@ export function panelOnSite(
   index: PageIndex,
   rows: readonly PortableSketch[],
 ): PartSketch[] {
-  const convert: Convert = (to) => {
-    const page = to.kind === 'address' ? index.byAddress(to.address) : null;
-    if (to.kind === 'address' && page === null && !isSafeAddress(to.address)) return { kind: 'undecided' };
-    if (to.kind !== 'address' || page === null) return to;
-    const [, anchor] = /#(.+)$/.exec(to.address) ?? [];
-    return {
-      kind: 'page',
-      page: page.id,
-      anchor: anchor === undefined ? null : decoded(anchor).slice(0, 200),
-    };
-  };
-  return rows.flatMap(({ source, menu, parts, ...sketch }): PartSketch[] => {
-    const below = source == null || source.page === null ? null : index.byAddress(source.page);
-    const shown =
-      menu === undefined ? undefined : [...document.menus.nodes.values()].find(({ key }) => key === menu)?.id;
-    const isLost =
-      (source != null && source.page !== null && below === null) ||
-      (menu !== undefined && shown === undefined);
-    const isUnsafe = sketch.address != null && !isSafeAddress(sketch.address);
-    if (isLost || isUnsafe) return [];
-    return [
-      {
-        ...withLinks(sketch, convert),
-        ...(source === undefined ? {} : { source: { ...source, page: below?.id ?? null } }),
-        ...(shown === undefined ? {} : { menu: shown }),
-        ...(parts === undefined ? {} : { parts: panelOnSite(document, index, parts) }),
-      },
-    ];
+  const menuOf = (key: string): Id | undefined =>
+    [...document.menus.nodes.values()].find((menu) => menu.key === key)?.id;
+  return rows.flatMap(({ parts, ...row }) => {
+    let here: PartSketch = row;
+    for (const { to, value, path } of partRefs(row)) {
+      const isTarget = to === 'address' && isDestination(path);
+      const known = to === 'menu' ? menuOf(value) : to === 'page' ? index.byAddress(value)?.id : value;
+      if (isTarget) here = replacedAt(here, path.slice(0, -1), destinationOnSite(index, value));
+      else if (known === undefined || (to === 'address' && !isSafeAddress(value))) return [];
+      else here = replacedAt(here, path, known);
+    }
+    return [parts === undefined ? here : { ...here, parts: panelOnSite(document, index, parts) }];
   });
 }
 
-/** With each link in it led elsewhere: its own, and those in its text. */
-function withLinks<S extends { readonly destination?: Destination; readonly body?: RichText }>(
-  sketch: S,
-  convert: Convert,
-): S {
-  const { destination, body } = sketch;
+/** Whether the address at a path is where a link leads, and not where a search is sent. */
+function isDestination(path: Path): boolean {
+  return path.at(-2) === 'destination' || path.at(-2) === 'to';
+}
+
+/** What an address is on this site: a page where it is that of one. */
+function destinationOnSite(index: PageIndex, address: string): Destination {
+  const page = index.byAddress(address);
+  if (page === null) return isSafeAddress(address) ? { kind: 'address', address } : { kind: 'undecided' };
+  const [, anchor] = /#(.+)$/.exec(address) ?? [];
   return {
-    ...sketch,
-    ...(destination === undefined ? {} : { destination: convert(destination) }),
-    ...(body === undefined
-      ? {}
-      : {
-          body: body.map((block) => ({
-            ...block,
-            runs: block.runs.map((run) => (run.to === undefined ? run : { ...run, to: convert(run.to) })),
-          })),
-        }),
+    kind: 'page',
+    page: page.id,
+    anchor: anchor === undefined ? null : decoded(anchor).slice(0, 200),
   };
 }
 

@@ -1,9 +1,12 @@
 import type { Id } from '../base/ids.ts';
 import type { Table } from '../base/table.ts';
-import type { SiteDocument } from '../model/document.ts';
+import { isEqual } from '../base/isEqual.ts';
+import type { NodeOf, SiteDocument } from '../model/document.ts';
 import type { Forest, Rooted } from '../model/forest.ts';
-import type { Destination, Item } from '../schema/item.ts';
+import type { Item } from '../schema/item.ts';
 import type { Page } from '../schema/page.ts';
+import type { Ref } from '../refs/ref.ts';
+import { refsOf } from '../refs/refsOf.ts';
 import type { DriftSources } from './menuDrift.ts';
 import { isSameInWalk } from './menuShape.ts';
 import type { Successors } from './successors.ts';
@@ -19,7 +22,8 @@ export class DriftChanges {
   /** Whatever changed itself, or in what stands below it. */
   readonly ids = new Set<string>();
   private readonly pages: readonly Change<Page>[];
-  private readonly faces: readonly Change<{ readonly destination: Destination }>[];
+  /** Whether something else is linked to now, of what depends on all pages at once. */
+  private readonly areLinksSame: boolean;
   /** Menus whose items stand otherwise; null: any may. */
   private readonly walks: Set<Id> | null;
 
@@ -31,7 +35,14 @@ export class DriftChanges {
     this.pages = this.changesOf(was.pages, now.pages);
     this.changesOf(was.menus, now.menus);
     const links = this.changesOf(was.sharedLinks, now.sharedLinks);
-    this.faces = [...this.changesOf(was.items, now.items), ...links];
+    const changed = [
+      ...linksOf('items', this.changesOf(was.items, now.items)),
+      ...linksOf('sharedLinks', links),
+      ...linksOf('parts', this.changesOf(was.parts, now.parts)),
+    ];
+    this.areLinksSame = changed.every(
+      (one) => isEqual(one.was, one.now) || (isPlain(was, one.was) && isPlain(now, one.now)),
+    );
     const items = this.changesOf(before.filled.items, after.filled.items);
     this.walks = links.length > 0 ? null : this.menusOf(items);
   }
@@ -51,23 +62,7 @@ export class DriftChanges {
       )
         return false;
     }
-    return this.faces.every(
-      ({ was, now }) =>
-        was?.destination === now?.destination ||
-        (this.isPlain(this.before, was) && this.isPlain(this.after, now)),
-    );
-  }
-
-  /** It neither leads to a plain address nor to a page that is gone. */
-  private isPlain(
-    { stored }: DriftSources,
-    face: { readonly destination: Destination } | undefined,
-  ): boolean {
-    if (face === undefined) return true;
-    const { destination } = face;
-    return destination.kind === 'page'
-      ? stored.pages.nodes.get(destination.page)?.state !== 'gone'
-      : destination.kind !== 'address';
+    return this.areLinksSame;
   }
 
   private changesOf<N extends Rooted>(was: Forest<N>, now: Forest<N>): Change<N>[] {
@@ -95,6 +90,21 @@ export class DriftChanges {
     }
     return menus;
   }
+}
+
+/** What changed nodes link to, before and after. */
+function linksOf<F extends 'items' | 'sharedLinks' | 'parts'>(
+  forest: F,
+  changes: readonly Change<NodeOf[F]>[],
+): { readonly was: Ref[]; readonly now: Ref[] }[] {
+  const linked = (node: NodeOf[F] | undefined): Ref[] =>
+    node === undefined ? [] : refsOf(forest, node).filter(({ role }) => role === 'link');
+  return changes.map(({ was, now }) => ({ was: linked(was), now: linked(now) }));
+}
+
+/** None of these is a plain address or a page that is gone: only those depend on all pages at once. */
+function isPlain({ pages }: SiteDocument, links: readonly Ref[]): boolean {
+  return links.every(({ to, value }) => to === 'page' && pages.nodes.get(value)?.state !== 'gone');
 }
 
 function differing<V>(was: Table<V>, now: Table<V>): Iterable<readonly [string, V | undefined]> {

@@ -86,13 +86,14 @@ class Watched {
   }
 
   private watchedDocument(document: SiteDocument): SiteDocument {
-    const { pages, menus, items, sharedLinks } = document;
+    const { pages, menus, items, sharedLinks, parts } = document;
     return {
       ...document,
       pages: this.watchedForest(pages),
       menus: this.watchedForest(menus),
       items: this.watchedForest(items),
       sharedLinks: this.watchedForest(sharedLinks),
+      parts: this.watchedForest(parts),
     };
   }
 

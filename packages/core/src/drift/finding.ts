@@ -1,6 +1,7 @@
 import type { Params, Phrase } from '../base/fillIn.ts';
 import type { FixCode } from '../base/findingWords.ts';
 import { inWords, phrase, sentence, type PhraseCode, type Sentence } from '../base/sentences.ts';
+import type { Destination } from '../schema/item.ts';
 import type { Id } from '../base/ids.ts';
 
 /** Each kind of difference; broken ones fail visitors. */
@@ -42,6 +43,7 @@ export type MendKind =
   | 'takeLabel'
   | 'makeHeading'
   | 'remove'
+  | 'unlink'
   | 'removeException';
 
 /** A fix that a finding offers. */
@@ -68,6 +70,10 @@ export interface Finding {
   /** The item that it is about, or the menu or the item below which something is amiss. */
   readonly at: Id;
   readonly page: Id | null;
+  /** The part of the item's panel that it is about. */
+  readonly part?: Id;
+  /** With `part`: which of its links, as it is. */
+  readonly link?: Destination;
   readonly params: Params;
   /** What the site says, as a text: left with these facts, it is found again when they change. */
   readonly facts: string;
@@ -78,8 +84,9 @@ export interface Finding {
 }
 
 /** What a finding says, as data. */
-export function findingPhrase({ kind, params }: Finding): Phrase {
-  return phrase(kind, params);
+export function findingPhrase({ kind, part, params }: Finding): Phrase {
+  // Only kinds that are told of panels have a part (a test).
+  return phrase(part === undefined ? kind : (`${kind}InPanel` as PhraseCode), params);
 }
 
 /** A finding as a sentence. */

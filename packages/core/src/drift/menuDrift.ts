@@ -1,6 +1,5 @@
 import type { Params } from '../base/fillIn.ts';
 import type { FixCode } from '../base/findingWords.ts';
-import { foldText } from '../base/foldText.ts';
 import { derivedId, type Id } from '../base/ids.ts';
 import { phrase } from '../base/sentences.ts';
 import { branchOf } from '../model/branchOf.ts';
@@ -9,10 +8,12 @@ import { faceOf, type Face } from '../model/faceOf.ts';
 import { childrenOf, nodeAt, spotOf } from '../model/forest.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
 import type { AgreedFacts, Item } from '../schema/item.ts';
-import type { Page, PageAnchor } from '../schema/page.ts';
+import type { Page } from '../schema/page.ts';
+import { anchorAlike } from './anchorAlike.ts';
 import type { Finding, FindingKind, Mend } from './finding.ts';
 import { longestIncreasing } from './longestIncreasing.ts';
 import type { MenuShape } from './menuShape.ts';
+import { panelFindings } from './panelDrift.ts';
 import type { Successors } from './successors.ts';
 
 /** What drift is told from. */
@@ -55,6 +56,9 @@ export class MenuDrift {
     const item = id === this.menu ? undefined : nodeAt(this.sources.filled.items, id);
     if (item?.exception !== undefined) this.lookAtException(item);
     else if (item !== undefined) this.lookAt(item);
+    // Its size is not watched: the first part of a panel changes what stands below its item.
+    if (item !== undefined && this.sources.stored.parts.nodes.size > 0)
+      this.found.push(...panelFindings(this.sources, { menu: this.menu, item: id }, this.seek));
     this.lookInto(id);
     return this.found;
   }
@@ -432,22 +436,6 @@ export class MenuDrift {
     for (let node = nodes.get(at); node !== undefined; node = nodes.get(at)) at = node.parent;
     return at;
   }
-}
-
-/**
- * What an anchor that is gone is called now: the one heading with the item's label, or the one whose id has
- * the words of the old id, or some of them.
- */
-function anchorAlike(anchors: readonly PageAnchor[], gone: string, label: string): PageAnchor | null {
-  const [name, id] = [foldText(label), foldText(gone)];
-  const only = (found: readonly PageAnchor[]): PageAnchor | null =>
-    found.length === 1 ? (found[0] ?? null) : null;
-  const isPart = (a: string, b: string): boolean =>
-    a !== '' && b !== '' && (` ${a} `.includes(` ${b} `) || ` ${b} `.includes(` ${a} `));
-  return (
-    only(anchors.filter((one) => foldText(one.title) === name)) ??
-    only(anchors.filter((one) => isPart(foldText(one.id), id)))
-  );
 }
 
 function agree(code: FixCode, params: Params, isSafe = true): Mend {

@@ -1,5 +1,6 @@
 import type { SiteDocument } from '../model/document.ts';
-import { faceOf } from '../model/faceOf.ts';
+import type { RefRole, VisitRef } from '../refs/ref.ts';
+import { eachRef } from '../refs/refsOf.ts';
 import type { Page } from '../schema/page.ts';
 
 /** Finds what became of addresses and pages. */
@@ -18,29 +19,31 @@ export interface Successors {
   readonly concerns: (page: Page) => boolean;
 }
 
+const LINKS: readonly RefRole[] = ['link'];
+
 /**
- * What became of the gone pages and the plain addresses that items lead to. Only what is wanted is looked
+ * What became of the gone pages and the plain addresses that items and panels link to. Only what is wanted is looked
  * for, in one pass over the pages, and none where nothing is: an index of all pages would cost more than all
- * the rest of drift. O(items), and O(pages) where something is.
+ * the rest of drift. O(items + parts), and O(pages) where something is.
  */
 export function successors(document: SiteDocument): Successors {
   const { pages, site } = document;
   const addresses = new Set<string>();
   const titles = new Set<string>();
-  for (const { nodes } of [document.items, document.sharedLinks]) {
-    for (const node of nodes.values()) {
-      const { destination } = faceOf(document, node);
-      if (destination.kind === 'address') {
-        const own = ownPath(destination.address, site.origin);
-        if (own !== null) addresses.add(own);
-      } else if (destination.kind === 'page') {
-        const page = pages.nodes.get(destination.page);
-        if (page?.state !== 'gone') continue;
-        addresses.add(plain(page.address));
-        titles.add(page.title);
-      }
+  const want: VisitRef = (to, value) => {
+    if (to === 'address') {
+      const own = ownPath(value, site.origin);
+      if (own !== null) addresses.add(own);
+    } else if (to === 'page') {
+      const page = pages.nodes.get(value);
+      if (page?.state !== 'gone') return;
+      addresses.add(plain(page.address));
+      titles.add(page.title);
     }
-  }
+  };
+  for (const item of document.items.nodes.values()) eachRef('items', item, want, LINKS);
+  for (const link of document.sharedLinks.nodes.values()) eachRef('sharedLinks', link, want, LINKS);
+  for (const part of document.parts.nodes.values()) eachRef('parts', part, want, LINKS);
   const found = addresses.size === 0 ? nothing : lookFor(pages.nodes.values(), addresses, titles);
   const of = (gone: Page): Page | null => {
     const address = plain(gone.address);

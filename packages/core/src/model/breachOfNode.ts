@@ -1,7 +1,6 @@
 import type { Id } from '../base/ids.ts';
-import type { Destination } from '../schema/item.ts';
-import type { Follow } from '../schema/follow.ts';
 import { isParent, type ForestName, type NodeOf, type SiteDocument } from './document.ts';
+import { lostRef } from './lostRef.ts';
 import { partProblem } from './partProblem.ts';
 
 /**
@@ -17,43 +16,11 @@ export function breachOfNode<F extends ForestName>(
   if (node.id !== id) return `${name}: ${id} says that it is ${node.id}`;
   if (!isParent(document, name, node.parent))
     return `${name}: the parent ${node.parent} of ${id} is not there`;
-  return referenceBreaches[name](document, node);
-}
-
-type ReferenceBreach<F extends ForestName> = (document: SiteDocument, node: NodeOf[F]) => string | null;
-
-const sound = (): null => null;
-
-/** What each kind of node may name, and whether that is there. */
-const referenceBreaches: { readonly [F in ForestName]: ReferenceBreach<F> } = {
-  pages: sound,
-  menus: (document, { id, follow }) => breachOfFollow(document, id, follow),
-  items: (document, { id, destination, link, follow }) => {
-    if (link !== undefined && !document.sharedLinks.nodes.has(link))
-      return `items: ${id} shows ${link}, which is not a shared link`;
-    return breachOfDestination(document, id, destination) ?? breachOfFollow(document, id, follow);
-  },
-  placements: ({ menus }, { id, menu }) =>
-    menus.nodes.has(menu) ? null : `placements: ${id} places ${menu}, which is not a menu`,
-  sharedLinks: (document, { id, destination }) => breachOfDestination(document, id, destination),
-  ownFields: sound,
-  leftFindings: sound,
-  parts: (document, part) => {
-    const problem = partProblem(document, part);
-    return problem === null ? null : `parts: ${part.id} ${problem.message}`;
-  },
-  presets: sound,
-};
-
-function breachOfDestination({ pages }: SiteDocument, id: Id, destination: Destination): string | null {
-  const isThere = destination.kind !== 'page' || pages.nodes.has(destination.page);
-  return isThere ? null : `${id} links to ${destination.page}, which is not a page`;
-}
-
-function breachOfFollow({ menus, pages }: SiteDocument, id: Id, follow: Follow | undefined): string | null {
-  if (follow === undefined) return null;
-  const { of } = follow;
-  const isThere =
-    of.kind === 'menu' ? menus.nodes.has(of.menu) : of.page === null || pages.nodes.has(of.page);
-  return isThere ? null : `${id} follows something that does not exist`;
+  if (name === 'presets') return null;
+  if (name === 'parts') {
+    const problem = partProblem(document, node as NodeOf['parts']);
+    return problem === null ? null : `parts: ${id} ${problem.message}`;
+  }
+  const lost = lostRef(document, name, node);
+  return lost === null ? null : `${name}: ${id} refers to the ${lost.to} ${lost.value}, which does not exist`;
 }

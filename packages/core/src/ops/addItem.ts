@@ -1,3 +1,4 @@
+import type { Id } from '../base/ids.ts';
 import { refusal, type Refusal } from '../base/refusal.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
@@ -39,16 +40,16 @@ export function missingTarget(
   return wrongSource(document, item, label);
 }
 
-/** What follows may follow pages and menus of its own site only. */
+/** What follows may follow pages and menus of its own site only; a menu that follows itself gets nothing. */
 export function wrongSource(
   document: SiteDocument,
-  { follow }: { readonly follow?: Follow | undefined },
+  { id, follow }: { readonly id?: Id; readonly follow?: Follow | undefined },
   label: string,
 ): Refusal | null {
   if (follow === undefined) return null;
   const { of } = follow;
   if (of.kind === 'menu')
-    return document.menus.nodes.has(of.menu) ? null : refusal('wrongMenu', { id: of.menu });
+    return of.menu === id || document.menus.nodes.has(of.menu) ? null : refusal('wrongMenu', { id: of.menu });
   return of.page === null || document.pages.nodes.has(of.page)
     ? null
     : refusal('wrongPage', { id: of.page, label });

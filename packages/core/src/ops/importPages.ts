@@ -11,7 +11,7 @@ import { movePage, type MovePage } from './movePage.ts';
 import { stillUsed } from './removePage.ts';
 import { updatePage, type UpdatePage } from './updatePage.ts';
 import { missing } from './kit/missing.ts';
-import type { Applied, OperationKind } from './kit/operationKind.ts';
+import { written, type Applied, type OperationKind } from './kit/operationKind.ts';
 import { AfterShape } from './kit/spotShape.ts';
 
 /** A page with its place: behind `after` among its parent's children. */
@@ -94,6 +94,11 @@ export const importPages: OperationKind<ImportPages, ImportPages> = {
     for (const { id } of [...moved, ...changed]) ids.add(id);
     return [...ids].map((id) => ({ forest: 'pages', id }));
   },
+
+  writes: ({ added, changed }) => [
+    ...added.map(({ page }) => written('pages', page)),
+    ...changed.flatMap(updatePage.writes),
+  ],
 
   overwritten(document, { added, moved, removed, changed }) {
     const own = new Set(added.map(({ page }) => page.id));

@@ -1,10 +1,11 @@
+import type { Id } from '../base/ids.ts';
 import { refusal, type Refusal } from '../base/refusal.ts';
 import { sentence } from '../base/sentences.ts';
-import type { SiteDocument } from '../model/document.ts';
+import type { ForestName, SiteDocument } from '../model/document.ts';
 import { childrenOf } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
-import { followersOf } from '../model/followersOf.ts';
 import { panelOf } from '../model/panelOf.ts';
+import { usesOf } from '../model/usesOf.ts';
 import { MenuShape, type Menu } from '../schema/menu.ts';
 import { topOf, type Branch } from './kit/defineAdd.ts';
 import { defineRemove } from './kit/defineRemove.ts';
@@ -23,16 +24,18 @@ export const removeMenu = defineRemove(
 
 function stillHolds(document: SiteDocument, menus: readonly Menu[]): Refusal | null {
   for (const { id, name } of menus) {
-    const placed = [...document.placements.nodes.values()].filter((placement) => placement.menu === id);
-    const count = childrenOf(document.items, id).size + placed.length;
+    const uses = usesOf(document, 'menu', new Set([id]));
+    const users = (forests: readonly ForestName[]): Id[] =>
+      uses.filter(({ forest, id: user }) => forests.includes(forest) && user !== id).map((use) => use.id);
+    const count = childrenOf(document.items, id).size + users(['placements']).length;
     if (count > 0) return refusal('notEmpty', { label: name, count });
-    const part = [...document.parts.nodes.values()].find(({ menu }) => menu === id);
+    const [part] = users(['parts']);
     if (part !== undefined)
       return refusal('shownInPanel', {
         label: name,
-        item: nameOf(document, 'items', panelOf(document, part.id)),
+        item: nameOf(document, 'items', panelOf(document, part)),
       });
-    const follower = followersOf(document, id).find((one) => one !== id);
+    const [follower] = users(['items', 'menus']);
     if (follower !== undefined)
       return refusal('isFollowedBy', { label: name, follower: nameOf(document, 'items', follower) });
   }

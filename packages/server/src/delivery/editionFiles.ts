@@ -1,5 +1,6 @@
 import {
   childrenOf,
+  filesShown,
   formOf,
   isFetched,
   navigationScript,
@@ -17,8 +18,8 @@ import type { EditionFile } from '../repositories/editions.ts';
 
 export interface EditionContent {
   readonly files: readonly EditionFile[];
-  /** The pictures that they name. */
-  readonly pictures: readonly string[];
+  /** The hashes of the uploaded files that they show. */
+  readonly uploads: readonly string[];
   /** How many items visitors get, over all menus. */
   readonly items: number;
 }
@@ -61,10 +62,8 @@ export function contentOf(stored: SiteDocument, pictures: string): EditionConten
     }
     items += countOf(menu);
   }
-  const named = files.flatMap(({ body }) =>
-    [...body.matchAll(/[0-9a-f]{32}(?=-\d+\.webp|\.svg)/g)].map(([file]) => file),
-  );
-  return { files, pictures: [...new Set(named)], items };
+  const uploads = new Set(menus.flatMap(({ menu }) => [...filesShown(menu)]));
+  return { files, uploads: [...uploads], items };
 }
 
 function countOf({ items }: ResolvedMenu): number {

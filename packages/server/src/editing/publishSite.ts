@@ -2,7 +2,7 @@ import { DELIVERY, type EditionSummary } from '@zorvik/contract';
 import { no, ok, refusal, type Result } from '@zorvik/core';
 import { contentOf } from '../delivery/editionFiles.ts';
 import { insertEdition } from '../repositories/editions.ts';
-import { pictureFiles } from '../repositories/pictures.ts';
+import { filesByHash } from '../repositories/files.ts';
 import { lockSite, setEdition } from '../repositories/sites.ts';
 import { caughtUp, type EditingDeps } from './saveEdit.ts';
 
@@ -27,11 +27,11 @@ export async function publishSite(
     if (head.revision !== revision)
       return no(refusal('staleView', { revision: head.revision, seen: revision }));
     const { document } = await caughtUp(tx, await cache.at(tx, head), revision);
-    const { files, pictures, items } = contentOf(
+    const { files, uploads, items } = contentOf(
       document,
       `${deliveryAddress}${DELIVERY}/sites/${siteKey}/pictures/`,
     );
-    const kept = (await pictureFiles(tx, head.id, pictures)).map(({ name, ...file }) => ({
+    const kept = (await filesByHash(tx, head.id, uploads)).map(({ name, ...file }) => ({
       ...file,
       path: `pictures/${name}`,
     }));

@@ -19,7 +19,7 @@ import {
   type Rooted,
   type StoredDocument,
 } from '@zorvik/core';
-import { insertPicture } from '../repositories/pictures.ts';
+import { insertFiles } from '../repositories/files.ts';
 import { makePicture } from './makePicture.ts';
 import { publishSite } from './publishSite.ts';
 import { saveEdit, type EditingDeps } from './saveEdit.ts';
@@ -123,7 +123,7 @@ export async function storeDocument(
       throw new Error(`A picture of the site ${site.key} could not be kept: ${made.refusal.message}`);
     const { picture, files } = made.value;
     await deps.database.transaction((tx) =>
-      insertPicture(tx, site.id, picture.file, files, deps.now().toISOString()),
+      insertFiles(tx, site.id, picture.file, files, deps.now().toISOString()),
     );
   }
   const published = await publishSite(deps, site.key, {

@@ -1,4 +1,4 @@
-import { faceOf, type SiteDocument } from '@zorvik/core';
+import { childrenOf, linksIn, type SiteDocument } from '@zorvik/core';
 import { fetchPage } from './fetchPage.ts';
 import type { ReadingProblem } from './siteReading.ts';
 
@@ -7,19 +7,13 @@ const PATIENCE = 10_000;
 /** More than this many addresses are not asked for in one go. */
 export const MOST_LINKS = 2000;
 
-/** The addresses outside the site that its menus lead to, each once. O(items). */
+/** The addresses outside the site that its menus link to, panels included, each once. O(items + parts). */
 export function outsideLinks(document: SiteDocument): string[] {
   const found = new Set<string>();
-  for (const item of document.items.nodes.values()) {
-    const { destination } = faceOf(document, item);
-    if (
-      destination.kind !== 'address' ||
-      !/^https?:\/\//i.test(destination.address) ||
-      !URL.canParse(destination.address)
-    )
-      continue;
-    if (document.site.origin === '' || new URL(destination.address).origin !== document.site.origin)
-      found.add(destination.address);
+  const { menus, site } = document;
+  for (const { to, value } of [...childrenOf(menus, site.id)].flatMap((menu) => linksIn(document, menu))) {
+    if (to !== 'address' || !/^https?:\/\//i.test(value) || !URL.canParse(value)) continue;
+    if (site.origin === '' || new URL(value).origin !== site.origin) found.add(value);
   }
   return [...found].slice(0, MOST_LINKS);
 }

@@ -2,7 +2,7 @@ import express, { type IRouter, type NextFunction, type Request, type Response }
 import { can, refusal } from '@zorvik/core';
 import { LARGEST_PICTURE_FILE, routes } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
-import { insertPicture, maybePicture } from '../repositories/pictures.ts';
+import { insertFiles, maybeFile } from '../repositories/files.ts';
 import { sendRefusal } from './sendRefusal.ts';
 import { siteHead } from './sites.ts';
 
@@ -28,7 +28,7 @@ export function pictureRoutes(router: IRouter, deps: Deps): void {
       if (!made.ok) return sendRefusal(response, made.refusal);
       const { picture, files } = made.value;
       await database.transaction((tx) =>
-        insertPicture(tx, head.value.id, picture.file, files, now().toISOString()),
+        insertFiles(tx, head.value.id, picture.file, files, now().toISOString()),
       );
       response.status(201).json(picture);
       return undefined;
@@ -40,7 +40,7 @@ export function pictureRoutes(router: IRouter, deps: Deps): void {
     const head = await siteHead(deps, String(request.params.siteKey));
     if (!head.ok) return sendRefusal(response, head.refusal);
     const name = String(request.params.name);
-    const found = await maybePicture(database, head.value.id, name);
+    const found = await maybeFile(database, head.value.id, name);
     if (found === null) return sendRefusal(response, refusal('noPicture', { name }));
     response
       .set({

@@ -2,16 +2,18 @@ import {
   childrenOf,
   exceptionWords,
   faceOf,
+  linksIn,
   nodeAt,
-  preorder,
   type Id,
   type SiteDocument,
 } from '@zorvik/core';
 
-/** One item that leads to a page. */
+/** One link to a page. */
 export interface PagePlace {
   readonly menu: Id;
   readonly item: Id;
+  /** The part of the item's panel that has the link; null: the item itself. */
+  readonly part: Id | null;
   /** From 1. */
   readonly level: number;
   /** What is special about it there. */
@@ -21,36 +23,35 @@ export interface PagePlace {
 let last: { readonly of: readonly unknown[]; readonly places: ReadonlyMap<Id, readonly PagePlace[]> } | null =
   null;
 
-/** Where each page appears in the menus, in their order. O(items) once for each state of them. */
+/** Where each page appears in the menus, in their order. O(items + parts) once for each state of them. */
 export function pagePlaces(
   stored: SiteDocument,
   document: SiteDocument,
 ): ReadonlyMap<Id, readonly PagePlace[]> {
-  const of = [document.items, document.sharedLinks, document.menus];
+  const of = [document.items, document.sharedLinks, document.parts, document.menus];
   if (last?.of.every((one, at) => one === of[at]) === true) return last.places;
   const places = new Map<Id, PagePlace[]>();
-  const below = (id: Id): Iterable<Id> => childrenOf(document.items, id);
   for (const menu of childrenOf(document.menus, document.site.id)) {
-    for (const { node: item, depth } of preorder<Id>(below(menu), below)) {
-      const shown = nodeAt(document.items, item);
-      const face = faceOf(document, shown);
-      if (face.destination.kind !== 'page') continue;
-      const isFollowed = shown.exception !== undefined;
-      const words = [
-        ...(isFollowed
-          ? ['followed', ...exceptionWords(stored, item)]
-          : face.label === null
-            ? []
-            : ['own label']),
-        ...(face.heldBack === true ? ['unpublished'] : []),
-        ...(face.hiddenOn === undefined ? [] : [`not on ${face.hiddenOn.join(', ')}`]),
-      ];
-      const known = places.get(face.destination.page);
-      const place = { menu, item, level: depth + 1, words };
-      if (known === undefined) places.set(face.destination.page, [place]);
+    for (const { to, value: page, item, part, level } of linksIn(document, menu)) {
+      if (to !== 'page') continue;
+      const words = part === null ? wordsOf(stored, document, item) : ['in its panel'];
+      const known = places.get(page);
+      const place = { menu, item, part, level, words };
+      if (known === undefined) places.set(page, [place]);
       else known.push(place);
     }
   }
   last = { of, places };
   return places;
+}
+
+function wordsOf(stored: SiteDocument, document: SiteDocument, item: Id): string[] {
+  const shown = nodeAt(document.items, item);
+  const { label, heldBack, hiddenOn } = faceOf(document, shown);
+  const own = label === null ? [] : ['own label'];
+  return [
+    ...(shown.exception === undefined ? own : ['followed', ...exceptionWords(stored, item)]),
+    ...(heldBack === true ? ['unpublished'] : []),
+    ...(hiddenOn === undefined ? [] : [`not on ${hiddenOn.join(', ')}`]),
+  ];
 }

@@ -42,7 +42,9 @@ export function useItemSigns(item: () => Item) {
   /** The same page twice in a menu is allowed, and remarked quietly. */
   function isUsedTwice(page: Id): boolean {
     const { document } = copy;
-    return document !== null && (pageUse(document).get(page)?.get(menuOf(document, item().id).id) ?? 0) > 1;
+    return (
+      document !== null && (pageUse(document).get(page)?.get(menuOf(document, item().id).id)?.items ?? 0) > 1
+    );
   }
 
   return computed((): readonly Sign[] => {

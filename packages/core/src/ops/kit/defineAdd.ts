@@ -15,7 +15,7 @@ import {
 import { childrenOf, hasSpot, withNode, type Forest, type Rooted } from '../../model/forest.ts';
 import { nameOf } from '../../model/labelOf.ts';
 import { closed } from '../../schema/shapes.ts';
-import type { Applied, OperationKind } from './operationKind.ts';
+import { written, type Applied, type OperationKind } from './operationKind.ts';
 import { AfterShape } from './spotShape.ts';
 
 /**
@@ -86,6 +86,7 @@ export function defineAdd<K extends string, I extends string, F extends ForestNa
     invert: ({ after, branch }) => ({ kind: inverse, after, branch }),
     describe,
     touches: ({ branch }) => branch.map(({ id }) => ({ forest: name, id })),
+    writes: ({ branch }) => branch.map((fields) => written<F>(name, fields)),
 
     overwritten(document, operation) {
       const forest: Forest<Rooted> = forestOf<ForestName>(document, name);

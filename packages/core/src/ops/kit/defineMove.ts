@@ -67,6 +67,7 @@ export function defineMove<K extends string, F extends ForestName>(
     invert: ({ id, from, to }) => ({ kind, id, from: to, to: from }),
     describe,
     touches: ({ id }) => [{ forest: name, id }],
+    writes: () => [],
 
     overwritten(document, { id, to }) {
       const node = forestOf<ForestName>(document, name).nodes.get(id) as NodeOf[F] | undefined;

@@ -47,6 +47,7 @@ export function defineRemove<K extends string, I extends string, F extends Fores
     invert: ({ after, branch }) => ({ kind: inverse, after, branch }),
     describe,
     touches: ({ branch }) => branch.map(({ id }) => ({ forest: name, id })),
+    writes: () => [],
 
     overwritten(document, operation) {
       const { id } = topOf(operation);

@@ -14,7 +14,7 @@ import {
 import { withNodeChanged } from '../../model/forest.ts';
 import { closed, IdShape, someOf } from '../../schema/shapes.ts';
 import { missing } from './missing.ts';
-import type { Applied, OperationKind } from './operationKind.ts';
+import { written, type Applied, type Fields, type OperationKind } from './operationKind.ts';
 
 /**
  * The fields of a node that an update may name: all but its identity and its place. Null takes a field away
@@ -77,6 +77,7 @@ export function defineUpdate<K extends string, F extends ForestName>(
     invert: ({ id, set, was }) => ({ kind, id, set: was, was: set }),
     describe,
     touches: ({ id }) => [{ forest: name, id }],
+    writes: ({ set }) => [written<F>(name, set as Fields<F>)],
 
     overwritten(document, { id, set }) {
       const node = forestOf(document, name).nodes.get(id);

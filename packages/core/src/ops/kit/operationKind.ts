@@ -2,7 +2,7 @@ import type { TSchema } from 'typebox';
 import type { Id } from '../../base/ids.ts';
 import type { Result } from '../../base/result.ts';
 import type { Sentence } from '../../base/sentences.ts';
-import type { ForestName, SiteDocument } from '../../model/document.ts';
+import type { ForestName, NodeOf, SiteDocument } from '../../model/document.ts';
 import type { Spot } from '../../model/forest.ts';
 
 /** Something that an operation writes: a row to save, a node to look at again. */
@@ -10,6 +10,16 @@ export interface Touched {
   readonly forest: ForestName;
   readonly id: Id;
 }
+
+/** Fields of one node: all of them, or those that an update names; null for one that is taken away. */
+export type Fields<F extends ForestName> = {
+  readonly [K in keyof NodeOf[F]]?: NodeOf[F][K] | null | undefined;
+};
+
+/** Fields with the forest whose nodes they belong to. */
+export type Written = {
+  readonly [F in ForestName]: { readonly forest: F; readonly fields: Fields<F> };
+}[ForestName];
 
 /**
  * What an operation did: the document after it, and the operation as it took effect. The latter has its old
@@ -32,6 +42,8 @@ export interface OperationKind<O extends { readonly kind: string }, Inverse = un
   /** What it does, in a sentence; `document` is the one before it. */
   readonly describe: (document: SiteDocument, operation: O) => Sentence;
   readonly touches: (operation: O) => readonly Touched[];
+  /** The fields that it writes: of added nodes all, of changed ones those that change. */
+  readonly writes: (operation: O) => readonly Written[];
   /**
    * What no longer is as this operation left it, so that taking it back would take back another's work; null:
    * all stands.
@@ -49,4 +61,10 @@ export interface OperationKind<O extends { readonly kind: string }, Inverse = un
   readonly shift: (forest: ForestName, spot: Spot, operation: O) => Spot;
   /** The same operation with its own spots led through `through`. */
   readonly rebase: (operation: O, through: (forest: ForestName, spot: Spot) => Spot) => O;
+}
+
+/** Pairs fields with their forest. */
+export function written<F extends ForestName>(forest: F, fields: Fields<F>): Written {
+  // What pairs a forest with fields of its own nodes is one of the union; the compiler cannot see it.
+  return { forest, fields } as unknown as Written;
 }

@@ -3,7 +3,7 @@ import { mdiClose } from '@mdi/js';
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { addPages, childrenOf, counted, nameOf, shownAddress, type Id, type Page } from '@zorvik/core';
-import { pageUse, whereUsed } from '../../composables/pageUse.ts';
+import { timesUsed, whereUsed } from '../../composables/pageUse.ts';
 import { useFoundPages, type PageFilter } from '../../composables/useFoundPages.ts';
 import { useSpotForNew } from '../../composables/useSpotForNew.ts';
 import { ROW_HEIGHT, useVirtualRows } from '../../composables/useVirtualRows.ts';
@@ -138,10 +138,10 @@ function press(event: KeyboardEvent): void {
 
 function useOf({ id }: Page): { readonly count: number; readonly words: string } | null {
   const { document } = copy;
-  const counts = document === null ? undefined : pageUse(document).get(id);
-  if (document === null || counts === undefined) return null;
+  const count = document === null ? 0 : timesUsed(document, id);
+  if (document === null || count === 0) return null;
   return {
-    count: [...counts.values()].reduce((sum, one) => sum + one, 0),
+    count,
     words: `In ${whereUsed(document, id).join(', ')}`,
   };
 }

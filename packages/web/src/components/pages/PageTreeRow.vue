@@ -76,7 +76,7 @@ onBeforeUnmount(() => release?.());
     <span role="gridcell" class="menus">
       <button
         v-for="place in places"
-        :key="place.item"
+        :key="place.part ?? place.item"
         type="button"
         tabindex="-1"
         :class="{ followed: place.words.includes('followed'), hidden: place.words.includes('hidden') }"
@@ -85,6 +85,7 @@ onBeforeUnmount(() => release?.());
       >
         {{ menuName(place.menu) }}
         <span class="number">{{ place.level }}</span>
+        <template v-if="place.part !== null">panel</template>
       </button>
     </span>
   </div>

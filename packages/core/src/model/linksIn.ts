@@ -1,0 +1,44 @@
+import type { Id } from '../base/ids.ts';
+import { branchOf } from './branchOf.ts';
+import { eachRef } from '../refs/refsOf.ts';
+import type { RefRole, VisitRef } from '../refs/ref.ts';
+import { preorder } from '../walk/preorder.ts';
+import type { SiteDocument } from './document.ts';
+import { faceOf } from './faceOf.ts';
+import { childrenOf, nodeAt } from './forest.ts';
+
+/** One link that visitors of a menu can follow. */
+export interface MenuLink {
+  readonly item: Id;
+  /** The level of the item, from 1. */
+  readonly level: number;
+  /** The part of the item's panel that has the link; null: the item itself. */
+  readonly part: Id | null;
+  readonly to: 'page' | 'address';
+  /** The id of a page, or an address. */
+  readonly value: string;
+}
+
+const LINKS: readonly RefRole[] = ['link'];
+
+/**
+ * All links of a menu from top to bottom: of its items, be it through a shared link, and of the parts and the
+ * text of their panels. O(items + parts).
+ */
+export function linksIn(document: SiteDocument, menu: Id): MenuLink[] {
+  const { items, parts } = document;
+  const links: MenuLink[] = [];
+  const below = (id: Id): Iterable<Id> => childrenOf(items, id);
+  for (const { node: item, depth } of preorder<Id>(below(menu), below)) {
+    const noting =
+      (part: Id | null): VisitRef =>
+      (to, value) => {
+        if (to === 'page' || to === 'address') links.push({ item, level: depth + 1, part, to, value });
+      };
+    // A shared link has its destination in the same field.
+    eachRef('items', faceOf(document, nodeAt(items, item)), noting(null), LINKS);
+    for (const row of childrenOf(parts, item))
+      for (const part of branchOf(parts, row)) eachRef('parts', part, noting(part.id), LINKS);
+  }
+  return links;
+}

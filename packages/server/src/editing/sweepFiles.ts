@@ -1,0 +1,38 @@
+import { filesIn, filesNamed } from '@zorvik/core';
+import { othersTurn } from '../othersTurn.ts';
+import { filesToSweep, removeFiles } from '../repositories/files.ts';
+import { editsBetween } from '../repositories/log.ts';
+import { lockSite, siteFacts } from '../repositories/sites.ts';
+import { caughtUp, type EditingDeps } from './saveEdit.ts';
+
+/** How many edits are looked through before others get their turn. */
+const PIECE = 200;
+
+/**
+ * Removes files that were uploaded before a time and that neither the working copy, a preset, an edition nor
+ * the log names any more; gives how many uploads went. What the log names can still come back by undo. The
+ * site's row is held only when there is something to remove.
+ */
+export async function sweepFiles(
+  { database, cache }: Pick<EditingDeps, 'database' | 'cache'>,
+  siteId: string,
+  before: string,
+): Promise<number> {
+  const old = await filesToSweep(database, siteId, before);
+  if (old.length === 0) return 0;
+  const { key } = await siteFacts(database, siteId);
+  return database.transaction(async (tx) => {
+    const head = await lockSite(tx, key, null);
+    if (head === null) return 0;
+    const { document } = await caughtUp(tx, await cache.at(tx, head), head.revision);
+    const unused = new Set(old);
+    for (const file of filesIn(document)) unused.delete(file);
+    for (let at = 0; at < head.revision && unused.size > 0; at += PIECE) {
+      for (const { operations } of await editsBetween(tx, siteId, at, at + PIECE))
+        for (const operation of operations) for (const file of filesNamed(operation)) unused.delete(file);
+      await othersTurn();
+    }
+    if (unused.size > 0) await removeFiles(tx, siteId, [...unused]);
+    return unused.size;
+  });
+}
