@@ -63,6 +63,7 @@ describe('the architecture', () => {
     'ops',
     'diff',
     'panel',
+    'parts',
     'resolve',
     'fit',
     'render',

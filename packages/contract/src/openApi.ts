@@ -1,4 +1,4 @@
-import { catalogue, EDIT_VERSION, operationKinds, type ErrorCode } from '@zorvik/core';
+import { catalogue, EDIT_VERSION, operationKinds, partKinds, type ErrorCode } from '@zorvik/core';
 import type { Route } from './route.ts';
 import { deliveryRoutes, routes } from './routes.ts';
 import { referring, sharedShapes } from './sharedShapes.ts';
@@ -58,17 +58,18 @@ export function openApi(): Json {
   };
 }
 
-/** With a discriminator that says which component each kind of operation is. */
+/** With discriminators that say which component each kind of operation, and each kind of part, is. */
 function described(schemas: Record<string, unknown>): Record<string, unknown> {
-  const mapping = Object.fromEntries(
-    Object.keys(operationKinds).map((kind) => [
-      kind,
-      component(kind.charAt(0).toUpperCase() + kind.slice(1)),
-    ]),
-  );
+  const byKind = (kinds: readonly string[], ending = ''): Json => ({
+    propertyName: 'kind',
+    mapping: Object.fromEntries(
+      kinds.map((kind) => [kind, component(`${kind.charAt(0).toUpperCase()}${kind.slice(1)}${ending}`)]),
+    ),
+  });
   return {
     ...schemas,
-    Operation: { ...(schemas.Operation as Json), discriminator: { propertyName: 'kind', mapping } },
+    Operation: { ...(schemas.Operation as Json), discriminator: byKind(Object.keys(operationKinds)) },
+    Part: { ...(schemas.Part as Json), discriminator: byKind(partKinds, 'Part') },
   };
 }
 

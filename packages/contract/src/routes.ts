@@ -12,6 +12,8 @@ import {
   MenuShape,
   OwnFieldShape,
   PageShape,
+  partField,
+  partFieldNames,
   partFields,
   partKinds,
   SharedLinkShape,
@@ -85,7 +87,12 @@ export type ResolvedItemData = {
 };
 const RESOLVED_ITEM = 'ResolvedItem';
 const { heldBack: _, own, ...shownSettings } = settingFields;
-const { destination: __, source: ___, menu: ____, body: _____, ...shownOfParts } = partFields;
+/** The fields of parts that visitors get as they are stored. */
+const shownOfParts = Object.fromEntries(
+  partFieldNames
+    .filter((name) => partField(name).isResolved !== true)
+    .map((name) => [name, partFields[name]]),
+);
 const text = { type: 'string' };
 const RESOLVED_PART = 'ResolvedPart';
 

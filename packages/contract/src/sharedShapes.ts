@@ -16,6 +16,7 @@ import {
   PageShape,
   PageSourceShape,
   PartShape,
+  partShapes,
   PartSketchShape,
   PictureShape,
   PlacementShape,
@@ -84,14 +85,12 @@ const namedShapes = (): Readonly<Record<string, unknown>> => ({
   SharedLink: SharedLinkShape,
   OwnField: OwnFieldShape,
   IgnoredFinding: LeftFindingShape,
+  ...Object.fromEntries(
+    Object.entries(partShapes).map(([kind, shape]) => [`${capitalised(kind)}Part`, shape]),
+  ),
   Part: PartShape,
   Preset: PresetShape,
-  ...Object.fromEntries(
-    Object.values(operationKinds).map(({ kind, shape }) => [
-      `${kind.charAt(0).toUpperCase()}${kind.slice(1)}`,
-      shape,
-    ]),
-  ),
+  ...Object.fromEntries(Object.values(operationKinds).map(({ kind, shape }) => [capitalised(kind), shape])),
   Operation: OperationShape,
   Edit: EditShape,
   LoggedEdit: LoggedEditShape,
@@ -106,6 +105,8 @@ const namedShapes = (): Readonly<Record<string, unknown>> => ({
   ResolvedMenu: ResolvedMenuShape,
   Error: ErrorEnvelopeShape,
 });
+
+const capitalised = (name: string): string => `${name.charAt(0).toUpperCase()}${name.slice(1)}`;
 
 /** What a schema says, without the id under which others refer to it. */
 const textOf = (schema: unknown): string =>

@@ -32,9 +32,9 @@ import {
   shiftPart,
 } from '../src/commands/composing.ts';
 import { addCell, shapeCell } from '../src/commands/panelCells.ts';
-import { addableKinds } from '../src/commands/partBeginnings.ts';
 import { removePreset, savePreset, shippedPresets, usePreset } from '../src/commands/presets.ts';
-import { panelOf } from '../src/model/panelOf.ts';
+import { ownerOf } from '../src/model/partRoots.ts';
+import { addableKinds } from '../src/schema/part.ts';
 import { planPage } from '../src/commands/planPage.ts';
 import { makeAlike, setItems } from '../src/commands/settings.ts';
 import { addShared, createLink, detachItem, removeLink, shareItem } from '../src/commands/sharedLinks.ts';
@@ -75,7 +75,7 @@ function randomCommand(
     ) ?? item;
   const parts = [...document.parts.nodes.keys()];
   const part = pick(random, parts) ?? '';
-  const owner = part === '' ? item : panelOf(document, part);
+  const owner = part === '' ? item : ownerOf(document, part).id;
   const link = pick(random, [...document.sharedLinks.nodes.keys()]) ?? '';
   const commands: ((context: CommandContext) => Result<Edit>)[] = [
     (context) => addPages(context, { pages: [page], depth: 2, spot }),

@@ -5,7 +5,7 @@ import { seededRandom } from '../src/base/seededRandom.ts';
 import { forestNames, type ForestName, type NodeOf, type SiteDocument } from '../src/model/document.ts';
 import { readStored } from '../src/model/stored.ts';
 import { isEqual } from '../src/base/isEqual.ts';
-import type { Path } from '../src/refs/ref.ts';
+import type { Path } from '../src/schema/ref.ts';
 import { looksLikeAddress, refsOf } from '../src/refs/refsOf.ts';
 import { replacedAt, valueAt } from '../src/refs/replacedAt.ts';
 import { kindOf } from '../src/ops/registry.ts';

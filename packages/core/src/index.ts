@@ -67,25 +67,34 @@ export { MenuShape, type Menu } from './schema/menu.ts';
 export { ItemShape, DestinationShape, type Item, type Destination, type AgreedFacts } from './schema/item.ts';
 export { deviceClasses, type DeviceClass } from './schema/deviceClass.ts';
 export {
-  PageSourceShape,
-  contentKinds,
+  addableKinds,
+  definitionOf,
+  fieldsOf,
   GRID_COLUMNS,
-  HIGHEST_ROW,
   heldBy,
+  HIGHEST_ROW,
   LEAST_ROW,
   MOST_PAGES,
+  PageSourceShape,
   partFacts,
+  partField,
+  partFieldNames,
   partFields,
   partKinds,
   PartShape,
+  partShapes,
   partWords,
   pictureRatios,
+  type FieldNames,
   type PageSource,
   type Part,
   type PartFacts,
   type PartField,
   type PartKind,
+  type PartOf,
 } from './schema/part.ts';
+export type { Choice, Control } from './schema/parts/control.ts';
+export type { Field, Fields, PartDefinition } from './schema/parts/definePart.ts';
 export { RichTextShape, MOST_BLOCKS, type Block, type RichText, type Run } from './schema/richText.ts';
 export {
   LARGEST_PICTURE,
@@ -127,7 +136,7 @@ export { ancestors } from './walk/ancestors.ts';
 export { mapTree } from './walk/mapTree.ts';
 
 export { refsOf } from './refs/refsOf.ts';
-export type { Path, Ref, RefRole, RefTarget } from './refs/ref.ts';
+export type { Path, Ref, RefRole, RefTarget } from './schema/ref.ts';
 
 export {
   newDocument,
@@ -165,7 +174,7 @@ export { storedOrder } from './model/storedOrder.ts';
 export { findBreach } from './model/findBreach.ts';
 export { breachAmong, type NodeName } from './model/breachAmong.ts';
 export { partProblem } from './model/partProblem.ts';
-export { panelOf } from './model/panelOf.ts';
+export { ownerOf } from './model/partRoots.ts';
 export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces.ts';
 export { toStored, readStored } from './model/stored.ts';
 
@@ -201,7 +210,7 @@ export { renderMenu, renderPanel, formOf, type RenderChoices, type MenuForm } fr
 export { isFetched } from './render/panelHtml.ts';
 export { renderStyles } from './render/renderStyles.ts';
 export { navigationScript } from './render/navigationScript.ts';
-export { escapeHtml } from './render/escape.ts';
+export { escapeHtml } from './base/escape.ts';
 
 export { balanceColumns, packColumns } from './panel/balanceColumns.ts';
 export { dropdownWith, type DropdownChanges } from './panel/dropdownWith.ts';
@@ -284,7 +293,6 @@ export * from './commands/pages.ts';
 export { keepInColumn } from './commands/panels.ts';
 export * from './commands/composing.ts';
 export { addCell, enclosing, shapeCell } from './commands/panelCells.ts';
-export { addableKinds } from './commands/partBeginnings.ts';
 export {
   panelSketch,
   partsFrom,

@@ -253,8 +253,12 @@ describe('what a panel is part of', () => {
       rich.items.nodes.get(shop)!,
       ...['Seeds', 'Tools'].map((label) => rich.items.nodes.get(site.id(label))!),
     ];
-    const lost: Part = { ...parts.at(-1)!, id: 'c00000000000lost', kind: 'menu', menu: 'm000000gone' };
-    delete (lost as { item?: string }).item;
+    const lost: Part = {
+      id: 'c00000000000lost',
+      parent: parts.at(-1)!.parent,
+      kind: 'menu',
+      menu: 'm000000gone',
+    };
     const pasted = after(rich, (context) =>
       pasteItems(context, [branch], { parent: site.menu, after: null }, [[...parts, lost]]),
     );

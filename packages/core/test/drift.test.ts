@@ -39,6 +39,7 @@ import {
   withNodesLast,
 } from '../src/model/forest.ts';
 import { labelOf } from '../src/model/labelOf.ts';
+import { newPart, type UnplacedPart } from '../src/model/newPart.ts';
 import { latestSince } from '../src/model/latestSince.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
 import type { Edit } from '../src/ops/edit.ts';
@@ -186,13 +187,13 @@ const linkedText = (to: Destination): RichText => [
   { kind: 'listed', runs: [{ text: 'this', bold: true, to }] },
 ];
 /** The panel of Tools with one more row, of one cell with one part. */
-const withPart = (document: SiteDocument, facts: Omit<Part, 'id' | 'parent'>): SiteDocument => {
+const withPart = (document: SiteDocument, facts: UnplacedPart): SiteDocument => {
   const at = document.parts.nodes.size;
   const [row, cell] = [`crow${at}`, `ccell${at}`];
   const parts: Part[] = [
     { id: row, parent: item('/tools'), kind: 'row' },
     { id: cell, parent: row, kind: 'cell', span: 12 },
-    { ...facts, id: `cpart${at}`, parent: cell },
+    newPart(`cpart${at}`, cell, facts),
   ];
   const made = { ...document, parts: withNodesLast(document.parts, parts) };
   expect(findBreach(made)).toBeNull();

@@ -9,7 +9,8 @@ import {
   planSketch,
   readStored,
   sketchOf,
-  type Part,
+  type PartFacts,
+  type PartKind,
   type SiteDocument,
 } from '@zorvik/core';
 import { contextOf, outlined } from '@zorvik/core/testing';
@@ -25,7 +26,7 @@ const menu = [...sample.menus.nodes.values()].find(({ key }) => key === 'menu-1'
 const output = json.write({ name: 'Main', sketches: sketchOf(sample, childrenOf(sample.items, menu)) });
 
 /** What is composed below a parent, without ids. */
-function composed(document: SiteDocument, parent: string): Partial<Part>[] {
+function composed(document: SiteDocument, parent: string): (PartFacts & { kind: PartKind })[] {
   const owner =
     [...childrenOf(document.items, parent)].find((id) => childrenOf(document.parts, id).size > 0) ?? '';
   const places = new Map([...childrenOf(document.items, owner)].map((id, at) => [id, at]));

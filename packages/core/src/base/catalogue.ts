@@ -173,6 +173,11 @@ const entries = {
     status: 422,
     sentence: 'That is {length|# character|# characters} long; {what} can have up to {most#}. Shorten it.',
   },
+  badAction: {
+    status: 422,
+    sentence:
+      'A form can’t be sent to “{address}”. Use a path such as /search, or an address that starts with https://.',
+  },
   badAddress: {
     status: 422,
     sentence: '“{address}” is not a valid link. Use /path, https://…, mailto: or tel:.',

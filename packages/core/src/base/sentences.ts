@@ -97,8 +97,20 @@ const history = {
 
 const phrases = { ...history, ...fixedPhrases, ...nounPhrases, ...findingPhrases, ...fixPhrases };
 
+/** Names of things that are declared elsewhere, such as the kinds of parts: see `knowPhrases`. */
+export type NameCode = `${'part' | 'named'}${Capitalize<string>}`;
+const names: Record<string, string> = {};
+
+/**
+ * Takes over how things are called that are declared in other rooms, so that what says all about a kind of
+ * thing also says its name. Done once for each, when its declaration is loaded.
+ */
+export function knowPhrases(more: Readonly<Record<NameCode, string>>): void {
+  Object.assign(names, more);
+}
+
 /** Every code that may stand in the log. */
-export type PhraseCode = keyof typeof phrases;
+export type PhraseCode = keyof typeof phrases | NameCode;
 /** The codes of sentences in the history. */
 export type SentenceCode = keyof typeof history | keyof typeof fixedPhrases;
 /** All codes in the order of the catalogues. */
@@ -125,7 +137,8 @@ export function sentence(code: SentenceCode, params: Params): Sentence {
  * elsewhere.
  */
 export function inWords({ code, params }: Phrase): string {
-  const template: string = Object.hasOwn(phrases, code) ? phrases[code as PhraseCode] : phrases.otherChange;
+  const known: Readonly<Record<string, string>> = Object.hasOwn(names, code) ? names : phrases;
+  const template = Object.hasOwn(known, code) ? (known[code] ?? '') : phrases.otherChange;
   return fillIn(template, params, inWords, () => '…');
 }
 

@@ -1,6 +1,6 @@
 import { mintId, type Id } from '../base/ids.ts';
 import { plainLine } from '../base/plainLine.ts';
-import { refusal, type Refusal } from '../base/refusal.ts';
+import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import { branchOf } from '../model/branchOf.ts';
@@ -8,8 +8,10 @@ import type { SiteDocument } from '../model/document.ts';
 import { faceOf } from '../model/faceOf.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
-import { panelOf } from '../model/panelOf.ts';
+import { newPart, type UnplacedPart } from '../model/newPart.ts';
+import { ownerOf } from '../model/partRoots.ts';
 import { partPhrase, partSentence } from '../ops/addPart.ts';
+import { valueProblem } from '../model/valueProblem.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
@@ -19,17 +21,16 @@ import { notYetShown, partsIn } from '../panel/shownApart.ts';
 import {
   GRID_COLUMNS,
   heldBy,
-  PARAMETER_PATTERN,
+  partField,
   partWords,
   type Part,
   type PartFacts,
   type PartField,
   type PartKind,
 } from '../schema/part.ts';
-import { LONGEST_LABEL } from '../schema/shapes.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { faceUpdate } from './faceUpdate.ts';
-import { beginnings } from './partBeginnings.ts';
+import { beginningOf } from './beginningOf.ts';
 import { enclosing, cellsOf, spanned } from './panelCells.ts';
 import { additions, removal } from './panelParts.ts';
 import { stepAlong } from './spots.ts';
@@ -45,7 +46,7 @@ export function composePanel(context: CommandContext, owner: Id): Result<Edit> {
   const label = labelOf(document, item);
   if (childrenOf(document.parts, owner).size > 0) return no(refusal('changesNothing', { label }));
   const begun = firstRow(context, owner);
-  const rows = begun.length > 0 ? begun : rowOf(context, owner, GRID_COLUMNS, []);
+  const rows = begun.length > 0 ? begun : rowOf(context, owner);
   return makeEdit(context, [...asPanel(document, owner), ...additions(rows, owner)], {
     sentence: sentence('panelComposed', { label }),
   });
@@ -59,9 +60,7 @@ function firstRow(context: CommandContext, owner: Id): Part[] {
   const { document } = context;
   if (childrenOf(document.parts, owner).size > 0 || childrenOf(document.items, owner).size === 0) return [];
   const columns = faceOf(document, nodeAt(document.items, owner)).dropdown?.panel?.columns;
-  return rowOf(context, owner, GRID_COLUMNS, [
-    { kind: 'groups', ...(columns === undefined ? {} : { columns }) },
-  ]);
+  return rowOf(context, owner, [{ kind: 'groups', ...(columns === undefined ? {} : { columns }) }]);
 }
 
 /** The operation that lets an item drop as a panel, if it does not yet. */
@@ -85,19 +84,16 @@ export function makePlain(context: CommandContext, owner: Id): Result<Edit> {
   );
 }
 
+/** A row with one cell that takes all its columns. */
 function rowOf(
   { random }: CommandContext,
   owner: Id,
-  span: number,
-  contents: readonly Omit<Part, 'id' | 'parent'>[],
+  contents: readonly UnplacedPart[] = [],
+  only: Part['only'] | null = null,
 ): Part[] {
-  const row: Part = { id: mintId('part', random), parent: owner, kind: 'row' };
-  const cell: Part = { id: mintId('part', random), parent: row.id, kind: 'cell', span };
-  return [
-    row,
-    cell,
-    ...contents.map((one): Part => ({ ...one, id: mintId('part', random), parent: cell.id })),
-  ];
+  const row = newPart(mintId('part', random), owner, only === null ? { kind: 'row' } : { kind: 'row', only });
+  const cell = newPart(mintId('part', random), row.id, { kind: 'cell', span: GRID_COLUMNS });
+  return [row, cell, ...contents.map((one) => newPart(mintId('part', random), cell.id, one))];
 }
 
 /** Adds a row behind another part's row, or last. */
@@ -115,15 +111,15 @@ export function addRow(
     (beside === null
       ? childrenOf(document.parts, owner).last()
       : (enclosing(document, beside, 'row')?.id ?? null));
-  const [row, ...rest] = rowOf(context, owner, GRID_COLUMNS, []);
+  const branch = rowOf(context, owner, [], only);
+  const [row] = branch;
   if (row === undefined) return no(refusal('nothingChosen'));
-  const branch = [only === null ? row : { ...row, only }, ...rest];
   const operations: Operation[] = [
     ...asPanel(document, owner),
     ...additions(begun, owner),
     { kind: 'addPart', after, branch },
   ];
-  return makeEdit(context, operations, { sentence: partSentence('partAdded', document, row) });
+  return makeEdit(context, operations, { sentence: partSentence('added', document, row) });
 }
 
 /** Takes a part out, with what stands in it; what a cell took goes to the one beside it. */
@@ -138,7 +134,7 @@ export function removePartOf(context: CommandContext, id: Id): Result<Edit> {
   const left = spansWithout(spans, cells.indexOf(part));
   const others = cells.filter((one) => one !== part);
   return makeEdit(context, [removal(document, id), ...spanned(others, left)], {
-    sentence: partSentence('partRemoved', document, part),
+    sentence: partSentence('removed', document, part),
   });
 }
 
@@ -154,11 +150,11 @@ export function duplicatePart(context: CommandContext, id: Id): Result<Edit> {
     .map((one): Part => {
       const copy = mintId('part', random);
       copyOf.set(one.id, copy);
-      return { ...one, id: copy, parent: copyOf.get(one.parent) ?? one.parent };
+      return newPart(copy, copyOf.get(one.parent) ?? one.parent, one);
     });
   const [top, ...rest] = copies;
   if (top === undefined) return no(refusal('shownAlready', { label: partWords.groups }));
-  const words = { sentence: partSentence('partDuplicated', document, part) };
+  const words = { sentence: partSentence('duplicated', document, part) };
   if (part.kind !== 'cell') return makeEdit(context, [{ kind: 'addPart', after: id, branch: copies }], words);
   const { cells, spans } = cellsOf(document, part.parent);
   const at = cells.indexOf(part);
@@ -168,7 +164,11 @@ export function duplicatePart(context: CommandContext, id: Id): Result<Edit> {
     context,
     [
       ...spanned(cells, made.spans),
-      { kind: 'addPart', after: id, branch: [{ ...top, span: made.own }, ...rest] },
+      {
+        kind: 'addPart',
+        after: id,
+        branch: [newPart(top.id, top.parent, { ...top, span: made.own }), ...rest],
+      },
     ],
     words,
   );
@@ -185,8 +185,8 @@ export function shiftPart(context: CommandContext, id: Id, way: 'up' | 'down'): 
   const naming = (one: Id): string => nameOf(document, 'parts', one);
   const step = stepAlong(parts, [id], way, naming);
   if (step.ok) return movePartTo(context, id, step.value.spot);
-  const holders = partsIn(document, panelOf(document, id)).filter(({ kind }) =>
-    heldBy[kind].includes(part.kind),
+  const holders = partsIn(document, ownerOf(document, id).id).filter(({ kind }) =>
+    heldBy(kind).includes(part.kind),
   );
   const at = holders.findIndex((one) => one.id === part.parent);
   const next = holders[at + (way === 'up' ? -1 : 1)];
@@ -234,7 +234,7 @@ export function movePartTo(context: CommandContext, id: Id, to: Spot): Result<Ed
 export function setPart(context: CommandContext, id: Id, typed: PartChanges): Result<Edit> {
   const part = context.document.parts.nodes.get(id);
   if (part === undefined) return no(missing('parts', id));
-  const checked = checkFacts(typed);
+  const checked = checkFields(part.kind, typed);
   if (!checked.ok) return checked;
   const set = checked.value;
   const was = Object.fromEntries(Object.keys(set).map((field) => [field, part[field as PartField] ?? null]));
@@ -244,33 +244,20 @@ export function setPart(context: CommandContext, id: Id, typed: PartChanges): Re
 }
 
 /**
- * Facts as they are kept: lines without what does not show; what is empty is taken away where it need not be
- * there.
+ * Fields as they are kept: lines without what does not show; what is empty is taken away. What does not have
+ * the shape of its field is refused.
  */
-function checkFacts(typed: PartChanges): Result<PartChanges> {
-  const set: Record<string, unknown> = { ...typed };
-  for (const name of ['text', 'alt'] as const) {
-    if (typed[name] == null) continue;
-    const line = plainLine(typed[name]);
-    if (line.length > LONGEST_LABEL)
-      return no(
-        refusal('tooLong', {
-          what: name === 'alt' ? 'a picture’s text' : 'a text',
-          length: line.length,
-          most: LONGEST_LABEL,
-        }),
-      );
-    set[name] = line === '' ? null : line;
+function checkFields(kind: PartKind, typed: PartChanges): Result<PartChanges> {
+  const set: Record<string, unknown> = {};
+  for (const name of Object.keys(typed) as PartField[]) {
+    const field = partField(name);
+    const given: unknown = typed[name];
+    const isLine = field.control.kind === 'line' && typeof given === 'string';
+    const value = isLine ? plainLine(given) : given;
+    set[name] = value === '' || (Array.isArray(value) && value.length === 0) ? null : value;
+    const problem = set[name] === null ? null : valueProblem(partWords[kind], field, set[name]);
+    if (problem !== null) return no(problem);
   }
-  if (typed.parameter != null && !new RegExp(PARAMETER_PATTERN, 'u').test(typed.parameter))
-    return no(
-      refusal('badValue', {
-        given: typed.parameter,
-        what: 'the name of a parameter',
-        expected: 'letters, digits, - _ and . after a letter',
-      }),
-    );
-  if (typed.hiddenOn?.length === 0) set.hiddenOn = null;
   return ok(set as PartChanges);
 }
 
@@ -286,7 +273,7 @@ function spotIn(document: SiteDocument, owner: Id, chosen: Id | null, kind: Part
     part !== undefined;
     part = parts.nodes.get(part.parent)
   ) {
-    if (heldBy[part.kind].includes(kind))
+    if (heldBy(part.kind).includes(kind))
       return { parent: part.id, after: behind ?? childrenOf(parts, part.id).last() };
     if (part.kind === 'row') {
       const cell = childrenOf(parts, part.id).last();
@@ -308,20 +295,16 @@ export function addPartOf(
 ): Result<Edit> {
   const { document, random } = context;
   if (!document.items.nodes.has(owner)) return no(missing('items', owner));
-  const contents = beginnings[kind]?.(context, owner);
-  if (contents === undefined) return no(refusal('wrongPartPlace', { what: partWords[kind], place: 'cell' }));
-  if (!Array.isArray(contents)) return no(contents as Refusal);
-  const [first, ...within] = contents as readonly Omit<Part, 'id' | 'parent'>[];
+  const contents = beginningOf(document, owner, kind);
+  if ('code' in contents) return no(contents);
+  const [first, ...inner] = contents;
   if (first === undefined) return no(refusal('nothingChosen'));
   const spot = spotIn(document, owner, chosen, kind);
   const begun = spot === null ? firstRow(context, owner) : [];
-  const row = spot === null ? rowOf(context, owner, GRID_COLUMNS, []) : [];
+  const row = spot === null ? rowOf(context, owner) : [];
   const parent = spot?.parent ?? row.at(-1)?.id ?? owner;
-  const top: Part = { ...first, ...facts, id: mintId('part', random), parent };
-  const branch = [
-    top,
-    ...within.map((one): Part => ({ ...one, id: mintId('part', random), parent: top.id })),
-  ];
+  const top = newPart(mintId('part', random), parent, { ...first, ...facts });
+  const branch = [top, ...inner.map((one) => newPart(mintId('part', random), top.id, one))];
   const operations: Operation[] =
     spot === null
       ? additions([...begun, ...row, ...branch], owner, childrenOf(document.parts, owner).last())

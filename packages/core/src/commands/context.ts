@@ -7,7 +7,7 @@ import { branchOf } from '../model/branchOf.ts';
 import { childrenOf } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { menuOf } from '../model/menuOf.ts';
-import { addressProblem } from '../ops/addressProblem.ts';
+import { newProblem } from '../ops/newProblem.ts';
 import { applyEdit } from '../ops/applyEdit.ts';
 import { EDIT_VERSION, type Edit } from '../ops/edit.ts';
 import { kindOf, type Operation } from '../ops/registry.ts';
@@ -74,7 +74,9 @@ export function makeEdit(
     operations,
   };
   const unsafe =
-    edit.undoes === null ? operations.map(addressProblem).find((problem) => problem !== null) : undefined;
+    edit.undoes === null
+      ? operations.map((one) => newProblem(document, one)).find((problem) => problem !== null)
+      : undefined;
   if (unsafe != null) return no(unsafe);
   const applied = applyEdit(document, edit);
   if (!applied.ok) return applied;

@@ -4,8 +4,7 @@ import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
-import { nameOf } from '../model/labelOf.ts';
-import { panelOf } from '../model/panelOf.ts';
+import { ownerOf } from '../model/partRoots.ts';
 import { partSentence } from '../ops/addPart.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
@@ -55,7 +54,7 @@ export function shapeCell(context: CommandContext, id: Id, span: number): Result
   if (shaped === spans && span < (cell.span ?? 1)) return no(refusal('narrowestAlready'));
   if (shaped === spans) return no(refusal('widestAlready', { span: cell.span ?? 1, columns: GRID_COLUMNS }));
   const words = sentence('cellShaped', {
-    label: nameOf(document, 'items', panelOf(document, id)),
+    label: ownerOf(document, id).name,
     span: shaped[at] ?? span,
   });
   return makeEdit(context, spanned(cells, shaped), { sentence: words });
@@ -75,6 +74,6 @@ export function addCell(context: CommandContext, beside: Id): Result<Edit> {
   // What is free stands at the end of the row.
   const after = made.spans === spans ? (cells.at(-1)?.id ?? null) : (cells[at]?.id ?? null);
   return makeEdit(context, [...spanned(cells, made.spans), { kind: 'addPart', after, branch: [part] }], {
-    sentence: partSentence('partAdded', document, part),
+    sentence: partSentence('added', document, part),
   });
 }

@@ -2,6 +2,7 @@ import { mintId, type Id, type RandomBits } from '../base/ids.ts';
 import { branchOf } from '../model/branchOf.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, spotOf } from '../model/forest.ts';
+import { newPart } from '../model/newPart.ts';
 import { lostRef } from '../model/lostRef.ts';
 import type { Operation } from '../ops/registry.ts';
 import type { Part } from '../schema/part.ts';
@@ -17,7 +18,7 @@ export function panelCopies(copyOf: ReadonlyMap<Id, Id>, partsOf: PartsOf, rando
       const id = mintId('part', random);
       made.set(part.id, id);
       const shown = part.item === undefined ? {} : { item: copyOf.get(part.item) ?? part.item };
-      return { ...part, id, parent: made.get(part.parent) ?? copy, ...shown };
+      return newPart(id, made.get(part.parent) ?? copy, { ...part, ...shown });
     });
     return additions(parts, copy);
   });

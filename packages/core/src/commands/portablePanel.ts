@@ -3,7 +3,7 @@ import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import type { PageIndex } from '../model/pageIndex.ts';
 import { partRefs } from '../refs/partRefs.ts';
-import type { Path } from '../refs/ref.ts';
+import type { Path } from '../schema/ref.ts';
 import { replacedAt, valueAt } from '../refs/replacedAt.ts';
 import type { Destination } from '../schema/item.ts';
 import type { PartSketch, PortableSketch } from '../schema/preset.ts';

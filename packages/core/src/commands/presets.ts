@@ -6,6 +6,7 @@ import type { SiteDocument } from '../model/document.ts';
 import { faceOf } from '../model/faceOf.ts';
 import { childrenOf, nodeAt, spotOf } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
+import { newPart } from '../model/newPart.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Part } from '../schema/part.ts';
@@ -186,7 +187,7 @@ export function partsFrom(
         : kind === 'group' && item !== undefined
           ? { item }
           : {};
-    made.push({ ...facts, ...named, id, parent: next.parent, kind });
+    made.push(newPart(id, next.parent, { ...facts, ...named, kind }));
     for (const one of parts.toReversed()) stack.push({ sketch: one, parent: id });
   }
   return made;

@@ -5,7 +5,7 @@ import type { NodeOf, SiteDocument } from '../model/document.ts';
 import type { Forest, Rooted } from '../model/forest.ts';
 import type { Item } from '../schema/item.ts';
 import type { Page } from '../schema/page.ts';
-import type { Ref } from '../refs/ref.ts';
+import type { Ref } from '../schema/ref.ts';
 import { refsOf } from '../refs/refsOf.ts';
 import type { DriftSources } from './menuDrift.ts';
 import { isSameInWalk } from './menuShape.ts';

@@ -1,5 +1,5 @@
 import type { SiteDocument } from '../model/document.ts';
-import type { RefRole, VisitRef } from '../refs/ref.ts';
+import type { RefRole, VisitRef } from '../schema/ref.ts';
 import { eachRef } from '../refs/refsOf.ts';
 import type { Page } from '../schema/page.ts';
 

@@ -1,5 +1,5 @@
 import { eachRef } from '../refs/refsOf.ts';
-import type { VisitRef } from '../refs/ref.ts';
+import type { VisitRef } from '../schema/ref.ts';
 import type { SiteDocument } from './document.ts';
 
 /** The stored files that a document names, by their hashes: in panels and in presets. O(parts + presets). */

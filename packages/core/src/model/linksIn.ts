@@ -1,7 +1,7 @@
 import type { Id } from '../base/ids.ts';
 import { branchOf } from './branchOf.ts';
 import { eachRef } from '../refs/refsOf.ts';
-import type { RefRole, VisitRef } from '../refs/ref.ts';
+import type { RefRole, VisitRef } from '../schema/ref.ts';
 import { preorder } from '../walk/preorder.ts';
 import type { SiteDocument } from './document.ts';
 import { faceOf } from './faceOf.ts';

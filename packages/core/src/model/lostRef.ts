@@ -1,4 +1,4 @@
-import type { RefRole, RefTarget } from '../refs/ref.ts';
+import type { RefRole, RefTarget } from '../schema/ref.ts';
 import { eachRef } from '../refs/refsOf.ts';
 import type { ForestName, NodeOf, SiteDocument } from './document.ts';
 

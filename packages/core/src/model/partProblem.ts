@@ -1,15 +1,16 @@
 import { refusal, type Refusal } from '../base/refusal.ts';
 import { heldBy, partFacts, partFieldNames, partWords, type Part } from '../schema/part.ts';
 import { lostRef } from './lostRef.ts';
+import { holderAt } from './partRoots.ts';
 import type { SiteDocument } from './document.ts';
 
-/** What is wrong with a part where it is to stand: its place, its facts, or what it names; null: nothing. */
+/** What is wrong with a part where it is to stand: its place, its fields, or what it names; null: nothing. */
 export function partProblem(document: SiteDocument, part: Part): Refusal | null {
   const { kind, parent } = part;
   const what = partWords[kind];
-  const holder = document.parts.nodes.get(parent)?.kind ?? 'item';
-  if (!heldBy[holder].includes(kind))
-    return refusal('wrongPartPlace', { what, place: holder === 'item' ? 'panel' : partWords[holder] });
+  const holder = holderAt(document, parent);
+  if (!heldBy(holder).includes(kind))
+    return refusal('wrongPartPlace', { what, place: holder === 'panel' ? 'panel' : partWords[holder] });
   const { always, maybe } = partFacts[kind];
   const lacking = always.find((field) => part[field] === undefined);
   if (lacking !== undefined) return refusal('wrongPart', { what, problem: `it has no ${lacking}` });

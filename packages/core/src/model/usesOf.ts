@@ -1,6 +1,6 @@
 import type { Id } from '../base/ids.ts';
 import { eachRef } from '../refs/refsOf.ts';
-import type { Path, RefRole, RefTarget } from '../refs/ref.ts';
+import type { Path, RefRole, RefTarget } from '../schema/ref.ts';
 import type { ForestName, NodeOf, SiteDocument } from './document.ts';
 
 /** A node that refers to something, and where in it. */

@@ -1,9 +1,9 @@
 import { capitalised } from '../base/capitalised.ts';
 import type { Phrase } from '../base/fillIn.ts';
-import { phrase, sentence, type SentenceCode, type Sentence } from '../base/sentences.ts';
+import { phrase, sentence, type Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
-import { nameOf, partName } from '../model/labelOf.ts';
-import { panelOf } from '../model/panelOf.ts';
+import { partName } from '../model/labelOf.ts';
+import { ownerOf, type PartDeed } from '../model/partRoots.ts';
 import { partProblem } from '../model/partProblem.ts';
 import { PartShape, partWords, type Part } from '../schema/part.ts';
 import { defineAdd, topOf, type Branch } from './kit/defineAdd.ts';
@@ -16,16 +16,14 @@ export const addPart = defineAdd(
   'removePart',
   'parts',
   PartShape,
-  (document, operation) => partSentence('partAdded', document, topOf(operation)),
+  (document, operation) => partSentence('added', document, topOf(operation)),
   partProblem,
 );
 
 /** What was done to a part, in a sentence. */
-export function partSentence(code: SentenceCode, document: SiteDocument, part: Part): Sentence {
-  return sentence(code, {
-    what: partPhrase(document, part),
-    label: nameOf(document, 'items', panelOf(document, part.parent)),
-  });
+export function partSentence(deed: PartDeed, document: SiteDocument, part: Part): Sentence {
+  const { root, name } = ownerOf(document, part.parent);
+  return sentence(root.sentences[deed], { what: partPhrase(document, part), label: name });
 }
 
 /** A part as it is called in a sentence: what it is, and by its name if it has one. */

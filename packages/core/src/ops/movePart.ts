@@ -13,7 +13,7 @@ export const movePart = defineMove(
     const part = document.parts.nodes.get(id);
     return part === undefined
       ? sentence('partMoved', { what: phrase('somePart'), label: id })
-      : partSentence('partMoved', document, part);
+      : partSentence('moved', document, part);
   },
   partProblem,
 );

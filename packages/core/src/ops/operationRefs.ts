@@ -1,6 +1,6 @@
 import type { ForestName, NodeOf } from '../model/document.ts';
 import { eachRef } from '../refs/refsOf.ts';
-import type { VisitRef } from '../refs/ref.ts';
+import type { VisitRef } from '../schema/ref.ts';
 import type { Fields } from './kit/operationKind.ts';
 import { kindOf, type Operation } from './registry.ts';
 

@@ -4,7 +4,7 @@ import { sentence } from '../base/sentences.ts';
 import type { ForestName, SiteDocument } from '../model/document.ts';
 import { childrenOf } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
-import { panelOf } from '../model/panelOf.ts';
+import { ownerOf } from '../model/partRoots.ts';
 import { usesOf } from '../model/usesOf.ts';
 import { MenuShape, type Menu } from '../schema/menu.ts';
 import { topOf, type Branch } from './kit/defineAdd.ts';
@@ -33,7 +33,7 @@ function stillHolds(document: SiteDocument, menus: readonly Menu[]): Refusal | n
     if (part !== undefined)
       return refusal('shownInPanel', {
         label: name,
-        item: nameOf(document, 'items', panelOf(document, part)),
+        item: ownerOf(document, part).name,
       });
     const [follower] = users(['items', 'menus']);
     if (follower !== undefined)

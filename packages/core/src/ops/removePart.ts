@@ -7,5 +7,5 @@ import { defineRemove } from './kit/defineRemove.ts';
 export type RemovePart = Branch<'removePart', 'parts'>;
 
 export const removePart = defineRemove('removePart', 'addPart', 'parts', PartShape, (document, operation) =>
-  partSentence('partRemoved', document, topOf(operation)),
+  partSentence('removed', document, topOf(operation)),
 );

@@ -15,7 +15,7 @@ export const updatePart = defineUpdate(
     const part = document.parts.nodes.get(id);
     return part === undefined
       ? sentence('partChanged', { what: phrase('somePart'), label: id })
-      : partSentence('partChanged', document, part);
+      : partSentence('changed', document, part);
   },
   partProblem,
 );

@@ -12,7 +12,7 @@ import {
   type Ref,
   type RefRole,
   type VisitRef,
-} from './ref.ts';
+} from '../schema/ref.ts';
 
 /**
  * The references of a node: every id, address and file name in it, apart from its own id and its parent, each
@@ -122,7 +122,8 @@ const tables: { readonly [F in ForestName]: PreparedTable<NodeOf[F]> } = {
     },
     facts: { role: 'memory', find: inText },
   }),
-  parts: partTable as PreparedTable<NodeOf['parts']>,
+  // The fields of all kinds of parts are those that a part may have.
+  parts: partTable as unknown as PreparedTable<NodeOf['parts']>,
   // What a preset names need not be there any more: what is not is left out when it is used.
   presets: prepared<NodeOf['presets']>({ rows: { role: 'source', find: inRows } }),
 };

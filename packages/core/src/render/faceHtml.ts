@@ -2,8 +2,8 @@ import { isSafeAddress } from '../base/address.ts';
 import type { ResolvedItem } from '../resolve/resolved.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import type { Activation, Badge } from '../schema/settings.ts';
-import { classAttribute, prefixed } from './attributes.ts';
-import { escapeHtml } from './escape.ts';
+import { classAttribute, prefixed } from '../parts/attributes.ts';
+import { escapeHtml } from '../base/escape.ts';
 
 /** The classes of an item's `li`, as an attribute with a space before it; empty where it needs none. */
 export function entryClass({ cssClass = '', hiddenOn, branchHiddenOn }: ResolvedItem, drop = ''): string {

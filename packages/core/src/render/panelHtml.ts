@@ -1,5 +1,6 @@
 import type { ResolvedItem } from '../resolve/resolved.ts';
-import { rowsHtml, type PanelAround, type Piece } from './partHtml.ts';
+import type { Piece } from '../parts/partHandler.ts';
+import { rowsHtml, type PanelAround } from './partHtml.ts';
 
 /** Whether an entry of a bar drops as a panel. */
 export function hasPanel({ columns, rows }: ResolvedItem): boolean {

@@ -1,6 +1,6 @@
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import type { Place } from '../schema/placement.ts';
-import { escapeHtml } from './escape.ts';
+import { escapeHtml } from '../base/escape.ts';
 import { entryClass, faceHtml } from './faceHtml.ts';
 import {
   dropClasses,
@@ -11,7 +11,7 @@ import {
   panelStart,
   stackedRows,
 } from './panelHtml.ts';
-import type { Piece } from './partHtml.ts';
+import type { Piece } from '../parts/partHandler.ts';
 
 /** How a menu is written as HTML. */
 export interface RenderChoices {

@@ -10,7 +10,7 @@ import type { OwnField } from '../schema/ownField.ts';
 import { settingNames, type Settings } from '../schema/settings.ts';
 import { mapTree } from '../walk/mapTree.ts';
 import type { CompareTitles } from './followedPages.ts';
-import { hrefOf } from './hrefOf.ts';
+import { hrefOf } from '../model/hrefOf.ts';
 import type { OwnValues, ResolvedItem, ResolvedMenu } from './resolved.ts';
 import { resolvePanel, type PanelSources } from './resolvePanel.ts';
 

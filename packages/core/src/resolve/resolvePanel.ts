@@ -1,17 +1,17 @@
-import { isPagePath, isSafeAddress } from '../base/address.ts';
+import { isPagePath } from '../base/address.ts';
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, type Forest } from '../model/forest.ts';
-import { panelColumns } from '../panel/panelColumns.ts';
 import { shownApart } from '../panel/shownApart.ts';
+import type { ResolvesIn } from '../parts/partHandler.ts';
+import { handlerOf } from '../parts/partHandlers.ts';
 import type { PanelFacts } from '../schema/dropdown.ts';
 import type { Page } from '../schema/page.ts';
-import type { PageSource, Part } from '../schema/part.ts';
-import type { Run } from '../schema/richText.ts';
+import { partField, partFieldNames, type PageSource, type Part } from '../schema/part.ts';
 import { mapTree } from '../walk/mapTree.ts';
 import { followedPages, type CompareTitles } from './followedPages.ts';
-import { hrefOf } from './hrefOf.ts';
-import type { ResolvedItem, ResolvedPage, ResolvedPart, ResolvedRun } from './resolved.ts';
+import { hrefOf } from '../model/hrefOf.ts';
+import type { ResolvedItem, ResolvedPage, ResolvedPart } from './resolved.ts';
 
 export interface PanelSources {
   readonly document: SiteDocument;
@@ -38,7 +38,7 @@ export function resolvePanel(
     (id) => childrenOf(parts, id),
     (id, inner) => {
       const part = nodeAt(parts, id);
-      const made = resolvePart(sources, part, inner, children, left, facts);
+      const made = resolvePart(sources, part, inner, { children, left, panel: facts });
       if (part.kind === 'groups' && made !== null) left = [];
       return made;
     },
@@ -49,79 +49,31 @@ function resolvePart(
   sources: PanelSources,
   part: Part,
   inner: readonly ResolvedPart[],
-  children: readonly ResolvedItem[],
-  left: readonly ResolvedItem[],
-  facts: PanelFacts,
+  { children, left, panel }: Pick<ResolvesIn, 'children' | 'left' | 'panel'>,
 ): ResolvedPart | null {
-  const { document, keepsEmpty } = sources;
-  const { destination, source, menu, body, parent: _, ...plain } = part;
-  const href = destination === undefined ? null : hrefOf(document, destination);
-  const base: ResolvedPart = {
-    ...plain,
+  const { document, keepsEmpty, itemsOf } = sources;
+  const href = part.destination === undefined ? null : hrefOf(document, part.destination);
+  const base = {
+    ...plainFields(part),
     ...(href === null ? {} : { href }),
     ...(inner.length > 0 ? { parts: inner } : {}),
+  } as ResolvedPart;
+  const pagesIn = (source: PageSource): ResolvedPage[] => pagesOf(document, source, sources.compareTitles);
+  const within = { document, base, children, left, panel, itemsOf, pagesOf: pagesIn };
+  const { part: resolved, isEmpty } = handlerOf(part.kind).resolve?.(part as never, within) ?? {
+    part: base,
+    isEmpty: false,
   };
-  const orEmpty = (isFull: boolean, made: ResolvedPart): ResolvedPart | null =>
-    isFull || keepsEmpty ? made : null;
-  switch (part.kind) {
-    case 'row':
-    case 'tabs':
-    case 'tab':
-    case 'links':
-      return orEmpty(inner.length > 0, base);
-    case 'cell':
-      // An empty cell keeps the place of those beside it.
-      return base;
-    case 'group':
-      return orEmpty(
-        children.some(({ id }) => id === part.item),
-        base,
-      );
-    case 'groups': {
-      const { groups, sizes } = panelColumns(left, {
-        ...facts,
-        ...(part.columns === undefined ? {} : { columns: part.columns }),
-      });
-      let from = 0;
-      const columns = sizes.map((size) => groups.slice((from += size) - size, from).map(({ id }) => id));
-      return orEmpty(left.length > 0, { ...base, groups: columns });
-    }
-    case 'picture':
-      return orEmpty(part.picture !== undefined, base);
-    case 'link':
-    case 'button':
-    case 'video':
-      return orEmpty(href !== null, base);
-    case 'text':
-      return {
-        ...base,
-        body: (body ?? []).map((block) => ({
-          ...block,
-          runs: block.runs.map((run) => resolveRun(document, run)),
-        })),
-      };
-    case 'pages': {
-      const pages = source === undefined ? [] : pagesOf(document, source, sources.compareTitles);
-      return orEmpty(pages.length > 0, { ...base, pages });
-    }
-    case 'menu': {
-      const items = menu === undefined ? [] : sources.itemsOf(menu);
-      return orEmpty(items.length > 0, { ...base, items });
-    }
-    case 'search': {
-      const { address, ...rest } = base;
-      return address !== undefined && isSafeAddress(address) ? base : orEmpty(false, rest);
-    }
-    case 'heading':
-    case 'divider':
-      return base;
-  }
+  return isEmpty && !keepsEmpty ? null : resolved;
 }
 
-function resolveRun(document: SiteDocument, { to, ...run }: Run): ResolvedRun {
-  const href = to === undefined ? null : hrefOf(document, to);
-  return href === null ? run : { ...run, href };
+/** The fields of a part that visitors get as they are stored. */
+function plainFields({ parent: _, ...part }: Part): Record<string, unknown> {
+  const fields: Record<string, unknown> = { ...part };
+  for (const name of resolvedFields) delete fields[name];
+  return fields;
 }
+const resolvedFields = partFieldNames.filter((name) => partField(name).isResolved === true);
 
 /**
  * What was found is kept as long as the pages are the same: a panel is drawn at each letter that is typed

@@ -3,7 +3,7 @@ import { no, type Result } from '../base/result.ts';
 import { quoted } from '../base/sentences.ts';
 import { takeBack } from '../history/takeBack.ts';
 import type { SiteDocument } from '../model/document.ts';
-import { addressProblem } from '../ops/addressProblem.ts';
+import { newProblem } from '../ops/newProblem.ts';
 import { applyEdit } from '../ops/applyEdit.ts';
 import type { Edit, LoggedEdit } from '../ops/edit.ts';
 import { standing } from '../ops/standing.ts';
@@ -29,7 +29,7 @@ export type Accepted = { readonly document: SiteDocument; readonly edit: Edit };
 export function acceptEdit(document: SiteDocument, edit: Edit, { since, undone }: Past): Result<Accepted> {
   if (edit.undoes === null) {
     for (const operation of edit.operations) {
-      const problem = addressProblem(operation);
+      const problem = newProblem(document, operation);
       if (problem !== null) return no(problem);
     }
     return applyEdit(document, ledThrough(edit, since));

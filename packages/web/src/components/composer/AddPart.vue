@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js';
 import { computed } from 'vue';
-import { addableKinds, heldBy, type PartKind } from '@zorvik/core';
+import { addableKinds, definitionOf, heldBy, type PartKind } from '@zorvik/core';
 import { useComposing } from '../../composables/useComposing.ts';
 import { useComposer } from '../../stores/composer.ts';
 
@@ -9,35 +9,20 @@ import { useComposer } from '../../stores/composer.ts';
 const composer = useComposer();
 const composing = useComposing();
 const emit = defineEmits<{ left: [] }>();
-const about: Readonly<Partial<Record<PartKind, readonly [string, string]>>> = {
-  group: ['Link group', 'one child item and its links'],
-  groups: ['Remaining groups', 'all other child items, balanced in columns'],
-  links: ['Link list', 'links in this panel only'],
-  link: ['Link', 'another link in this list'],
-  heading: ['Heading', 'a line above other parts'],
-  text: ['Text', 'paragraphs and lists'],
-  picture: ['Picture', 'uploaded; may extend to the edge'],
-  button: ['Button', 'a call to action'],
-  divider: ['Divider', 'a line between parts'],
-  search: ['Search', 'a field that searches the site'],
-  pages: ['Live list', 'newest, most visited, A to Z; links or cards'],
-  menu: ['Menu', 'another menu, as a list'],
-  video: ['Video', 'preview image with a link'],
-  tabs: ['Tabs', 'several views, one at a time'],
-  tab: ['Tab', 'another tab'],
-};
 /** Links stand in lists and tabs in tabs alone: they are offered there. */
+const isSpecial = (kind: PartKind): boolean => !definitionOf(kind).standsIn.includes('cell');
 const kinds = computed(() => {
   const selected = composer.part;
-  const holder =
-    selected === null
-      ? null
-      : [selected, ...composer.parts.filter(({ id }) => id === selected.parent)].find(
-          ({ kind }) => kind === 'links' || kind === 'tabs',
-        );
-  const special = holder === null || holder === undefined ? [] : heldBy[holder.kind];
-  return [...special, ...addableKinds.filter((kind) => kind !== 'link' && kind !== 'tab')];
+  const around =
+    selected === null ? [] : [selected, ...composer.parts.filter(({ id }) => id === selected.parent)];
+  const holder = around.find(({ kind }) => addableKinds.includes(kind) && heldBy(kind).some(isSpecial));
+  const special = holder === undefined ? [] : heldBy(holder.kind).filter(isSpecial);
+  return [...special, ...addableKinds.filter((kind) => !isSpecial(kind))].map((kind) => {
+    const { name, about } = definitionOf(kind);
+    return { kind, name: capitalised(name), about };
+  });
 });
+const capitalised = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
 function add(kind: PartKind): void {
   composer.isAdding = false;
@@ -58,9 +43,9 @@ function add(kind: PartKind): void {
     </template>
     <section aria-label="Add a part">
       <v-list density="compact" class="kinds">
-        <v-list-item v-for="kind in kinds" :key="kind" @click="add(kind)">
-          <span class="name">{{ about[kind]?.[0] }}</span>
-          <span class="mute">{{ about[kind]?.[1] }}</span>
+        <v-list-item v-for="one in kinds" :key="one.kind" @click="add(one.kind)">
+          <span class="name">{{ one.name }}</span>
+          <span class="mute">{{ one.about }}</span>
         </v-list-item>
       </v-list>
     </section>

@@ -1,6 +1,6 @@
 import { isPagePath, isSafeAddress } from '../base/address.ts';
-import { nodeAt } from '../model/forest.ts';
-import type { SiteDocument } from '../model/document.ts';
+import { nodeAt } from './forest.ts';
+import type { SiteDocument } from './document.ts';
 import type { Destination } from '../schema/item.ts';
 
 /**

@@ -1,4 +1,4 @@
-import { escapeHtml } from './escape.ts';
+import { escapeHtml } from '../base/escape.ts';
 
 /**
  * Classes as an attribute with a space before it; empty where there are none. Each name comes with a space

@@ -1,4 +1,4 @@
-import type { Destination } from '../schema/item.ts';
+import type { Destination } from './item.ts';
 
 /** What a reference leads to. `node`: to a page or an item, and perhaps to the site. */
 export type RefTarget = 'page' | 'menu' | 'item' | 'sharedLink' | 'node' | 'address' | 'file';

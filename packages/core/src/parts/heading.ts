@@ -1,0 +1,8 @@
+import { linkTo, opening, textOf } from './html.ts';
+import type { PartHandler } from './partHandler.ts';
+
+export const heading: PartHandler<'heading'> = {
+  html: (part, within, classes) => [
+    `<${opening('h3', part, within, ` zv-title${classes}`)}>${linkTo(part, textOf(part))}</h3>`,
+  ],
+};

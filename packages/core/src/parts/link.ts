@@ -1,0 +1,7 @@
+import { linkTo, opening, textOf } from './html.ts';
+import { linked, type PartHandler } from './partHandler.ts';
+
+export const link: PartHandler<'link'> = {
+  resolve: linked,
+  html: (part, within) => [`<${opening('li', part, within, '')}>${linkTo(part, textOf(part))}</li>`],
+};

@@ -1,0 +1,12 @@
+import { opening, titleOf } from './html.ts';
+import { holder, type PartHandler } from './partHandler.ts';
+
+export const links: PartHandler<'links'> = {
+  resolve: holder,
+  html: (part, within, classes) => [
+    `<${opening('div', part, within, ` zv-own${classes}`)}>${titleOf(part)}<ul>`,
+    ...within.inside(part),
+    '</ul>',
+    '</div>',
+  ],
+};

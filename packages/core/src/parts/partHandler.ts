@@ -1,0 +1,71 @@
+import type { Id } from '../base/ids.ts';
+import type { SiteDocument } from '../model/document.ts';
+import type { ResolvedItem, ResolvedPage, ResolvedPart } from '../resolve/resolved.ts';
+import type { PanelFacts } from '../schema/dropdown.ts';
+import type { PageSource, PartKind, PartOf } from '../schema/part.ts';
+
+/** HTML, or items to be written as a list of links at that place. */
+export type Piece = string | { readonly list: readonly ResolvedItem[]; readonly className?: string };
+
+/** What a part is resolved from. */
+export interface ResolvesIn {
+  readonly document: SiteDocument;
+  /** The part with all that needs no looking up, its address and the parts in it. */
+  readonly base: ResolvedPart;
+  /** The children of the item whose panel it is, and those of them that no other part shows. */
+  readonly children: readonly ResolvedItem[];
+  readonly left: readonly ResolvedItem[];
+  readonly panel: PanelFacts;
+  readonly pagesOf: (source: PageSource) => readonly ResolvedPage[];
+  readonly itemsOf: (menu: Id) => readonly ResolvedItem[];
+}
+
+/** A part as a visitor gets it. What is empty is left out, unless somebody is composing. */
+export interface Resolved {
+  readonly part: ResolvedPart;
+  readonly isEmpty: boolean;
+}
+
+/** Where a part is written. */
+export interface WritesIn {
+  /** What DOM ids within the panel begin with. */
+  readonly prefix: string;
+  /** The children of the panel's item, by their ids. */
+  readonly children: ReadonlyMap<string, ResolvedItem>;
+  /** Marks each part with its id, for composing. */
+  readonly marks: boolean;
+  /** What the names of picture files are put behind. */
+  readonly pictures: string;
+  /** What stands in a part, as pieces. */
+  readonly inside: (part: ResolvedPart) => Piece[];
+}
+
+/** How one kind of part is shown. */
+export interface PartHandler<K extends PartKind = PartKind> {
+  /** Fills in what it takes from elsewhere; not there: it takes nothing, and is never empty. */
+  readonly resolve?: (part: PartOf<K>, within: ResolvesIn) => Resolved;
+  /** `classes`: those that all kinds have, each with a space before it. */
+  readonly html: (part: ResolvedPart, within: WritesIn, classes: string) => Piece[];
+  /** The rules that the parts of this kind need; none where there are none. Equal rules are written once. */
+  readonly css?: (parts: readonly ResolvedPart[]) => readonly string[];
+}
+
+/** What is never empty. */
+export function shown(part: ResolvedPart): Resolved {
+  return { part, isEmpty: false };
+}
+
+/** What is shown when something is in it. */
+export function shownIf(isFull: boolean, part: ResolvedPart): Resolved {
+  return { part, isEmpty: !isFull };
+}
+
+/** What holds parts is empty without any. */
+export function holder(_: unknown, { base }: ResolvesIn): Resolved {
+  return shownIf((base.parts ?? []).length > 0, base);
+}
+
+/** What is nothing without its link. */
+export function linked(_: unknown, { base }: ResolvesIn): Resolved {
+  return shownIf(base.href !== undefined, base);
+}

@@ -1,0 +1,46 @@
+import type { PartKind } from '../schema/part.ts';
+import { button } from './button.ts';
+import { cell } from './cell.ts';
+import { divider } from './divider.ts';
+import { group } from './group.ts';
+import { groups } from './groups.ts';
+import { heading } from './heading.ts';
+import { link } from './link.ts';
+import { links } from './links.ts';
+import { menu } from './menu.ts';
+import { pages } from './pages.ts';
+import { picture } from './picture.ts';
+import { row } from './row.ts';
+import { search } from './search.ts';
+import { tab } from './tab.ts';
+import { tabs } from './tabs.ts';
+import { text } from './text.ts';
+import { video } from './video.ts';
+import type { PartHandler } from './partHandler.ts';
+
+/** How each kind of part is shown; a kind that is missing fails the type check. */
+export const partHandlers: { readonly [K in PartKind]: PartHandler<K> } = {
+  row,
+  cell,
+  group,
+  groups,
+  links,
+  link,
+  heading,
+  text,
+  picture,
+  button,
+  divider,
+  search,
+  pages,
+  menu,
+  video,
+  tabs,
+  tab,
+};
+
+/** The same, for a kind that is known only when it runs. */
+export function handlerOf(kind: PartKind): PartHandler {
+  // Each handler is asked about parts of its own kind alone.
+  return partHandlers[kind] as PartHandler;
+}

@@ -1,0 +1,16 @@
+import { container } from './html.ts';
+import { holder, type PartHandler } from './partHandler.ts';
+
+/** The panel marks which row is its first and its last; on its own a row is neither. */
+export const row: PartHandler<'row'> = {
+  resolve: holder,
+  html: (part, within, classes) => {
+    const { height, only } = part;
+    const own = `${height === undefined ? '' : ` zv-h${height}`}${only === undefined ? '' : ` zv-only-${only}`}`;
+    return container(part, within, ` zv-r${classes}${own}`);
+  },
+  css: (parts) => {
+    const heights = [...new Set(parts.flatMap(({ height }) => height ?? []))].sort((a, b) => a - b);
+    return heights.map((height) => `.zv-h${height}{min-block-size:${height}px}`);
+  },
+};

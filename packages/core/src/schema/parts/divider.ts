@@ -1,0 +1,13 @@
+import { definePart, IN_CELLS } from './definePart.ts';
+import { hiddenOn } from './fields.ts';
+
+/** A line between parts. */
+export const divider = definePart({
+  kind: 'divider',
+  name: 'divider',
+  about: 'a line between parts',
+  standsIn: IN_CELLS,
+  always: {},
+  maybe: { hiddenOn },
+  begin: () => [{ kind: 'divider' }],
+});

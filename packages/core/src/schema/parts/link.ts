@@ -1,0 +1,13 @@
+import { definePart } from './definePart.ts';
+import { destination, opensNewTab, text } from './fields.ts';
+
+/** One link of a link list. */
+export const link = definePart({
+  kind: 'link',
+  name: 'link',
+  about: 'another link in this list',
+  standsIn: ['links'],
+  always: { text: text('Text'), destination: destination() },
+  maybe: { opensNewTab },
+  begin: () => [{ kind: 'link', text: 'Link', destination: { kind: 'undecided' } }],
+});

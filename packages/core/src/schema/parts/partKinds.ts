@@ -1,0 +1,39 @@
+import { button } from './button.ts';
+import { cell } from './cell.ts';
+import type { PartDefinition } from './definePart.ts';
+import { divider } from './divider.ts';
+import { group } from './group.ts';
+import { groups } from './groups.ts';
+import { headingPart } from './heading.ts';
+import { link } from './link.ts';
+import { links } from './links.ts';
+import { menuPart } from './menu.ts';
+import { pages } from './pages.ts';
+import { picturePart } from './picture.ts';
+import { row } from './row.ts';
+import { search } from './search.ts';
+import { tab } from './tab.ts';
+import { tabs } from './tabs.ts';
+import { textPart } from './text.ts';
+import { video } from './video.ts';
+
+/** Every kind of part, in the order in which they are offered. All else about parts is derived from this. */
+export const partDefinitions = {
+  row,
+  cell,
+  group,
+  groups,
+  links,
+  link,
+  heading: headingPart,
+  text: textPart,
+  picture: picturePart,
+  button,
+  divider,
+  search,
+  pages,
+  menu: menuPart,
+  video,
+  tabs,
+  tab,
+} as const satisfies Readonly<Record<string, PartDefinition>>;

@@ -1,0 +1,39 @@
+import Type from 'typebox';
+import { definePart, IN_CELLS, type Field } from './definePart.ts';
+import { alt, destination, hiddenOn, isOrnament, isRounded, opensNewTab, picture, ratio } from './fields.ts';
+
+const WholeShape = Type.Literal('whole');
+const YesShape = Type.Literal(true);
+
+/** The picture is seen whole within its ratio; not there: it fills it. */
+const fit: Field<typeof WholeShape> = {
+  shape: WholeShape,
+  control: { kind: 'flag', label: 'Fit', off: 'cover', on: 'contain', value: 'whole', needs: 'ratio' },
+};
+/** The picture reaches the edges of the panel that its cell stands at. */
+const isBled: Field<typeof YesShape> = {
+  shape: YesShape,
+  control: { kind: 'flag', label: 'Extends to', off: 'its cell', on: 'the panel’s edge', value: true },
+};
+
+/** An uploaded picture. */
+export const picturePart = definePart({
+  kind: 'picture',
+  name: 'picture',
+  about: 'uploaded; may extend to the edge',
+  standsIn: IN_CELLS,
+  always: {},
+  maybe: {
+    picture: picture(),
+    alt,
+    isOrnament,
+    destination: destination(),
+    opensNewTab,
+    ratio,
+    fit,
+    isRounded,
+    isBled,
+    hiddenOn,
+  },
+  begin: () => [{ kind: 'picture' }],
+});

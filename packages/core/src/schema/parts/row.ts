@@ -1,0 +1,35 @@
+import Type from 'typebox';
+import { definePart, type Field } from './definePart.ts';
+import { hiddenOn } from './fields.ts';
+
+/** The smallest minimum height of a row, in px. */
+export const LEAST_ROW = 40;
+/** The greatest minimum height of a row, in px. */
+export const HIGHEST_ROW = 800;
+
+const HeightShape = Type.Integer({ minimum: LEAST_ROW, maximum: HIGHEST_ROW });
+const OnlyShape = Type.Enum(['medium', 'narrow'] as const);
+
+/** At least so high, in px. */
+const height: Field<typeof HeightShape> = {
+  shape: HeightShape,
+  control: {
+    kind: 'number',
+    label: 'Min. height (px)',
+    placeholder: 'auto',
+    unit: 'px',
+    least: LEAST_ROW,
+    most: HIGHEST_ROW,
+  },
+};
+/** It is what the panel shows on this device class where it has content of its own there, and nowhere else. */
+const only: Field<typeof OnlyShape> = { shape: OnlyShape, control: { kind: 'none', label: 'Only on' } };
+
+/** A row of a panel: a grid of twelve columns. */
+export const row = definePart({
+  kind: 'row',
+  name: 'row',
+  standsIn: ['panel'],
+  always: {},
+  maybe: { height, only, hiddenOn },
+});

@@ -1,0 +1,14 @@
+import { definePart } from './definePart.ts';
+import { hiddenOn } from './fields.ts';
+
+/** Several views, one at a time. Tabs do not stand in tabs. */
+export const tabs = definePart({
+  kind: 'tabs',
+  name: 'tabs',
+  oneOf: 'tabs',
+  about: 'several views, one at a time',
+  standsIn: ['cell'],
+  always: {},
+  maybe: { hiddenOn },
+  begin: () => [{ kind: 'tabs' }, { kind: 'tab', text: 'First' }, { kind: 'tab', text: 'Second' }],
+});
