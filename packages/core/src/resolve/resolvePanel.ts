@@ -68,12 +68,10 @@ function resolvePart(
 }
 
 /** The fields of a part that visitors get as they are stored. */
-function plainFields({ parent: _, ...part }: Part): Record<string, unknown> {
-  const fields: Record<string, unknown> = { ...part };
-  for (const name of resolvedFields) delete fields[name];
-  return fields;
+function plainFields({ parent: _, ...part }: Part): object {
+  return Object.fromEntries(Object.entries(part).filter(([name]) => !resolvedFields.has(name)));
 }
-const resolvedFields = partFieldNames.filter((name) => partField(name).isResolved === true);
+const resolvedFields = new Set<string>(partFieldNames.filter((name) => partField(name).isResolved === true));
 
 /**
  * What was found is kept as long as the pages are the same: a panel is drawn at each letter that is typed

@@ -1,4 +1,4 @@
-import Type, { type Static, type TSchema } from 'typebox';
+import Type, { type TSchema } from 'typebox';
 import { capitalised } from '../base/capitalised.ts';
 import { knowPhrases } from '../base/sentences.ts';
 import type { Field, Fields, PartDefinition } from './parts/definePart.ts';
@@ -16,7 +16,7 @@ export type PartKind = keyof Definitions;
 /** What a composed panel is made of: rows of cells that hold parts. */
 export const partKinds = Object.keys(partDefinitions) as PartKind[];
 
-type Values<F> = { [N in keyof F]: F[N] extends Field<infer S> ? Static<S> : never };
+type Values<F> = { [N in keyof F]: F[N] extends Field<infer V> ? V : never };
 type Always<K extends PartKind> = Values<Definitions[K]['always']>;
 type Maybe<K extends PartKind> = Partial<Values<Definitions[K]['maybe']>>;
 type FieldOf<K extends PartKind> = keyof Always<K> | keyof Maybe<K>;
@@ -33,9 +33,14 @@ type FieldValue<N> = {
 /** The fields of a part, whatever its kind. */
 export type PartFacts = { [N in PartField]?: FieldValue<N> };
 
+/** The same type as one object, which is cheaper to check than what it is put together from. */
+type Flat<T> = { [N in keyof T]: T[N] };
+
 /** A part of one kind. What other kinds have, it has not. */
-export type PartOf<K extends PartKind> = { id: string; parent: string; kind: K } & Always<K> &
-  Maybe<K> & { [N in Exclude<PartField, FieldOf<K>>]?: never };
+export type PartOf<K extends PartKind> = Flat<
+  { id: string; parent: string; kind: K } & Always<K> &
+    Maybe<K> & { [N in Exclude<PartField, FieldOf<K>>]?: never }
+>;
 
 /** A row, a cell, or a part of a panel. */
 export type Part = { [K in PartKind]: PartOf<K> }[PartKind];

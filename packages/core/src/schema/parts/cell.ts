@@ -1,5 +1,5 @@
-import Type from 'typebox';
-import { definePart, type Field } from './definePart.ts';
+import Type, { type Static } from 'typebox';
+import { definePart, field } from './definePart.ts';
 import { hiddenOn } from './fields.ts';
 
 /** Columns of the grid that a row is parted into. */
@@ -9,15 +9,13 @@ const SpanShape = Type.Integer({ minimum: 1, maximum: GRID_COLUMNS });
 const DirectionShape = Type.Literal('across');
 
 /** How many of the grid's columns it takes. */
-const span: Field<typeof SpanShape> = {
-  shape: SpanShape,
+const span = field<Static<typeof SpanShape>>(SpanShape, {
   control: { kind: 'span', label: `Width (of ${GRID_COLUMNS} columns, Alt ← →)` },
-};
+});
 /** Its parts stand side by side; not there: one below the other. */
-const direction: Field<typeof DirectionShape> = {
-  shape: DirectionShape,
+const direction = field<Static<typeof DirectionShape>>(DirectionShape, {
   control: { kind: 'flag', label: 'Direction', off: 'top to bottom', on: 'side by side', value: 'across' },
-};
+});
 
 /** A part of a row, which holds all other kinds. */
 export const cell = definePart({

@@ -1,4 +1,4 @@
-import type { Static, TSchema } from 'typebox';
+import type { TSchema } from 'typebox';
 import type { Id } from '../../base/ids.ts';
 import type { Refusal } from '../../base/refusal.ts';
 import type { Destination } from '../item.ts';
@@ -6,13 +6,28 @@ import type { FindRefs, RefRole } from '../ref.ts';
 import type { Control } from './control.ts';
 
 /** One field of a kind of part: what its values are, and how somebody sets it. */
-export interface Field<S extends TSchema = TSchema> {
-  readonly shape: S;
+export interface Field<V = unknown> {
+  readonly shape: TSchema;
   readonly control: Control;
   /** What its values refer to; not there: to nothing. */
-  readonly refs?: { readonly role: RefRole; readonly find: FindRefs<Static<S>> };
+  readonly refs?: { readonly role: RefRole; readonly find: FindRefs<never> };
   /** Visitors get what it stands for, such as an address for a destination, and not the value itself. */
   readonly isResolved?: true;
+  /** For the compiler alone: the type of its values. */
+  readonly valueType?: V;
+}
+
+/**
+ * A field with values of a shape. Their type is given and not derived from the shape here: deriving it in
+ * general takes the compiler seconds for every file that uses it.
+ */
+export function field<V>(
+  shape: TSchema,
+  rest: Pick<Field, 'control' | 'isResolved'> & {
+    readonly refs?: { readonly role: RefRole; readonly find: FindRefs<V> };
+  },
+): Field<V> {
+  return { shape, ...rest };
 }
 
 /** Fields by their names. */

@@ -1,11 +1,11 @@
-import Type from 'typebox';
+import Type, { type Static } from 'typebox';
 import { inDestination } from '../ref.ts';
 import { MOST_COLUMNS } from '../dropdown.ts';
 import { deviceClasses } from '../deviceClass.ts';
 import { DestinationShape } from '../item.ts';
 import { PictureShape } from '../picture.ts';
 import { LinkAddressShape, LONGEST_LABEL } from '../shapes.ts';
-import type { Field } from './definePart.ts';
+import { field, type Field } from './definePart.ts';
 
 /** Fields that several kinds of part have. A field of one name has one shape, whatever kind it belongs to (a law). */
 const TextShape = Type.String({ minLength: 1, maxLength: LONGEST_LABEL });
@@ -14,33 +14,31 @@ const YesShape = Type.Literal(true);
 const ColumnsShape = Type.Integer({ minimum: 1, maximum: MOST_COLUMNS });
 const HeadingShape = Type.Enum(['plain', 'none'] as const);
 const OneLevelShape = Type.Literal(1);
-const ParameterShape = Type.String({ pattern: '^[A-Za-z][A-Za-z0-9_.-]{0,39}$' });
+export const ParameterShape = Type.String({ pattern: '^[A-Za-z][A-Za-z0-9_.-]{0,39}$' });
 /** Width to height that a picture is cropped to. */
 export const pictureRatios = ['1/1', '4/3', '3/2', '16/9', '3/4'] as const;
 const RatioShape = Type.Enum(pictureRatios);
 
 /** Device classes on which it is not shown. */
-export const hiddenOn: Field<typeof HiddenOnShape> = {
-  shape: HiddenOnShape,
+export const hiddenOn = field<Static<typeof HiddenOnShape>>(HiddenOnShape, {
   control: { kind: 'devices', label: 'Shown on' },
-};
+});
 
 /** Its words: a label, a heading, a name. */
-export const text = (label: string): Field<typeof TextShape> => ({
-  shape: TextShape,
-  control: { kind: 'line', label },
-});
+export const text = (label: string): Field<Static<typeof TextShape>> =>
+  field<Static<typeof TextShape>>(TextShape, {
+    control: { kind: 'line', label },
+  });
 
 /** Where it links to. */
-export const destination = (label = 'Link'): Field<typeof DestinationShape> => ({
-  shape: DestinationShape,
-  control: { kind: 'destination', label },
-  refs: { role: 'link', find: inDestination },
-  isResolved: true,
-});
+export const destination = (label = 'Link'): Field<Static<typeof DestinationShape>> =>
+  field<Static<typeof DestinationShape>>(DestinationShape, {
+    control: { kind: 'destination', label },
+    refs: { role: 'link', find: inDestination },
+    isResolved: true,
+  });
 
-export const opensNewTab: Field<typeof YesShape> = {
-  shape: YesShape,
+export const opensNewTab = field<Static<typeof YesShape>>(YesShape, {
   control: {
     kind: 'flag',
     label: 'Opens in',
@@ -49,18 +47,17 @@ export const opensNewTab: Field<typeof YesShape> = {
     value: true,
     needs: 'destination',
   },
-};
-
-/** An uploaded picture; not there: none was given yet, and nothing of it is delivered. */
-export const picture = (label = 'Picture'): Field<typeof PictureShape> => ({
-  shape: PictureShape,
-  control: { kind: 'picture', label },
-  refs: { role: 'source', find: ({ file }, visit, path) => visit('file', file, [...path, 'file']) },
 });
 
+/** An uploaded picture; not there: none was given yet, and nothing of it is delivered. */
+export const picture = (label = 'Picture'): Field<Static<typeof PictureShape>> =>
+  field<Static<typeof PictureShape>>(PictureShape, {
+    control: { kind: 'picture', label },
+    refs: { role: 'source', find: ({ file }, visit, path) => visit('file', file, [...path, 'file']) },
+  });
+
 /** What a picture says to those who do not see it. */
-export const alt: Field<typeof TextShape> = {
-  shape: TextShape,
+export const alt = field<Static<typeof TextShape>>(TextShape, {
   control: {
     kind: 'line',
     label: 'Alt text',
@@ -68,43 +65,38 @@ export const alt: Field<typeof TextShape> = {
     needs: 'picture',
     advice: 'Add alt text, or mark the picture as decorative.',
   },
-};
+});
 
 /** A picture says nothing: it is there for its looks. */
-export const isOrnament: Field<typeof YesShape> = {
-  shape: YesShape,
+export const isOrnament = field<Static<typeof YesShape>>(YesShape, {
   control: { kind: 'flag', label: 'Picture is', off: 'informative', on: 'decorative', value: true },
-};
+});
 
 /** What a picture is cropped to; not there: it keeps its own ratio. */
-export const ratio: Field<typeof RatioShape> = {
-  shape: RatioShape,
+export const ratio = field<Static<typeof RatioShape>>(RatioShape, {
   control: {
     kind: 'choice',
     label: 'Crop',
     usual: 'none',
     choices: pictureRatios.map((value) => ({ value, label: value.replace('/', ':') })),
   },
-};
+});
 
-export const isRounded: Field<typeof YesShape> = {
-  shape: YesShape,
+export const isRounded = field<Static<typeof YesShape>>(YesShape, {
   control: { kind: 'flag', label: 'Corners', off: 'square', on: 'rounded', value: true },
-};
+});
 
 /** In how many columns groups, or pages, stand. */
-export const columns: Field<typeof ColumnsShape> = {
-  shape: ColumnsShape,
+export const columns = field<Static<typeof ColumnsShape>>(ColumnsShape, {
   control: {
     kind: 'choice',
     label: 'Columns',
     choices: Array.from({ length: MOST_COLUMNS }, (_, at) => ({ value: at + 1, label: String(at + 1) })),
   },
-};
+});
 
 /** A heading of groups that leads nowhere, or none; not there: it leads where its item does. */
-export const heading: Field<typeof HeadingShape> = {
-  shape: HeadingShape,
+export const heading = field<Static<typeof HeadingShape>>(HeadingShape, {
   control: {
     kind: 'choice',
     label: 'Heading',
@@ -114,28 +106,26 @@ export const heading: Field<typeof HeadingShape> = {
       { value: 'none', label: 'none' },
     ],
   },
-};
-
-/** Only the first level of links below a heading; not there: two. */
-export const levels: Field<typeof OneLevelShape> = {
-  shape: OneLevelShape,
-  control: { kind: 'flag', label: 'Levels', off: 'all', on: '1', value: 1 },
-};
-
-/** Where a form sends what was typed. */
-export const address = (label: string): Field<typeof LinkAddressShape> => ({
-  shape: LinkAddressShape,
-  control: { kind: 'line', label },
-  refs: { role: 'link', find: (value, visit, path) => visit('address', value, path) },
 });
 
+/** Only the first level of links below a heading; not there: two. */
+export const levels = field<Static<typeof OneLevelShape>>(OneLevelShape, {
+  control: { kind: 'flag', label: 'Levels', off: 'all', on: '1', value: 1 },
+});
+
+/** Where a form sends what was typed. */
+export const address = (label: string): Field<Static<typeof LinkAddressShape>> =>
+  field<Static<typeof LinkAddressShape>>(LinkAddressShape, {
+    control: { kind: 'line', label },
+    refs: { role: 'link', find: (value, visit, path) => visit('address', value, path) },
+  });
+
 /** Under which name a form sends what was typed. */
-export const parameter: Field<typeof ParameterShape> = {
-  shape: ParameterShape,
+export const parameter = field<Static<typeof ParameterShape>>(ParameterShape, {
   control: {
     kind: 'line',
     label: 'Query parameter',
     size: 'small',
     expected: { what: 'the name of a parameter', expected: 'letters, digits, - _ and . after a letter' },
   },
-};
+});

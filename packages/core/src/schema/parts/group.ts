@@ -1,14 +1,14 @@
+import type { Static } from 'typebox';
 import { refusal } from '../../base/refusal.ts';
 import { IdShape } from '../shapes.ts';
-import { definePart, IN_CELLS, type Field } from './definePart.ts';
+import { definePart, IN_CELLS, field } from './definePart.ts';
 import { heading, hiddenOn, levels } from './fields.ts';
 
 /** The child item whose links it shows. One that is gone shows nothing. */
-const item: Field<typeof IdShape> = {
-  shape: IdShape,
+const item = field<Static<typeof IdShape>>(IdShape, {
   control: { kind: 'child', label: 'Child item' },
   refs: { role: 'source', find: (value, visit, path) => visit('item', value, path) },
-};
+});
 
 /** One child item and its links. */
 export const group = definePart({

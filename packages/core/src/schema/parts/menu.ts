@@ -1,14 +1,14 @@
+import type { Static } from 'typebox';
 import { refusal } from '../../base/refusal.ts';
 import { IdShape } from '../shapes.ts';
-import { definePart, IN_CELLS, type Field } from './definePart.ts';
+import { definePart, IN_CELLS, field } from './definePart.ts';
 import { hiddenOn, text } from './fields.ts';
 
-const menu: Field<typeof IdShape> = {
-  shape: IdShape,
+const menu = field<Static<typeof IdShape>>(IdShape, {
   control: { kind: 'menu', label: 'Menu' },
   refs: { role: 'source', find: (value, visit, path) => visit('menu', value, path) },
   isResolved: true,
-};
+});
 
 /** Another menu, as a list. */
 export const menuPart = definePart({

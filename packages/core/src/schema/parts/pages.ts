@@ -2,7 +2,7 @@ import Type, { type Static } from 'typebox';
 import { followOrders, MOST_LEVELS } from '../follow.ts';
 import { PageKindShape } from '../page.ts';
 import { closed, IdShape } from '../shapes.ts';
-import { definePart, IN_CELLS, type Field } from './definePart.ts';
+import { definePart, IN_CELLS, field } from './definePart.ts';
 import { columns, hiddenOn, text } from './fields.ts';
 
 /** The most pages in a live list. */
@@ -33,8 +33,7 @@ export type PageSource = Static<typeof PageSourceShape>;
 
 const LookShape = Type.Literal('cards');
 
-const source: Field<typeof PageSourceShape> = {
-  shape: PageSourceShape,
+const source = field<Static<typeof PageSourceShape>>(PageSourceShape, {
   control: { kind: 'source', label: 'Pages' },
   refs: {
     role: 'source',
@@ -43,12 +42,11 @@ const source: Field<typeof PageSourceShape> = {
     },
   },
   isResolved: true,
-};
+});
 /** Cards with picture, title and summary; not there: links. */
-const look: Field<typeof LookShape> = {
-  shape: LookShape,
+const look = field<Static<typeof LookShape>>(LookShape, {
   control: { kind: 'flag', label: 'Show as', off: 'links', on: 'cards', value: 'cards' },
-};
+});
 
 const NEWEST = { depth: 20, order: 'date', limit: 3 } as const;
 

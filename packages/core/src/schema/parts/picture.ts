@@ -1,20 +1,18 @@
-import Type from 'typebox';
-import { definePart, IN_CELLS, type Field } from './definePart.ts';
+import Type, { type Static } from 'typebox';
+import { definePart, IN_CELLS, field } from './definePart.ts';
 import { alt, destination, hiddenOn, isOrnament, isRounded, opensNewTab, picture, ratio } from './fields.ts';
 
 const WholeShape = Type.Literal('whole');
 const YesShape = Type.Literal(true);
 
 /** The picture is seen whole within its ratio; not there: it fills it. */
-const fit: Field<typeof WholeShape> = {
-  shape: WholeShape,
+const fit = field<Static<typeof WholeShape>>(WholeShape, {
   control: { kind: 'flag', label: 'Fit', off: 'cover', on: 'contain', value: 'whole', needs: 'ratio' },
-};
+});
 /** The picture reaches the edges of the panel that its cell stands at. */
-const isBled: Field<typeof YesShape> = {
-  shape: YesShape,
+const isBled = field<Static<typeof YesShape>>(YesShape, {
   control: { kind: 'flag', label: 'Extends to', off: 'its cell', on: 'the panel’s edge', value: true },
-};
+});
 
 /** An uploaded picture. */
 export const picturePart = definePart({

@@ -1,5 +1,5 @@
-import Type from 'typebox';
-import { definePart, type Field } from './definePart.ts';
+import Type, { type Static } from 'typebox';
+import { definePart, field } from './definePart.ts';
 import { hiddenOn } from './fields.ts';
 
 /** The smallest minimum height of a row, in px. */
@@ -11,8 +11,7 @@ const HeightShape = Type.Integer({ minimum: LEAST_ROW, maximum: HIGHEST_ROW });
 const OnlyShape = Type.Enum(['medium', 'narrow'] as const);
 
 /** At least so high, in px. */
-const height: Field<typeof HeightShape> = {
-  shape: HeightShape,
+const height = field<Static<typeof HeightShape>>(HeightShape, {
   control: {
     kind: 'number',
     label: 'Min. height (px)',
@@ -21,9 +20,9 @@ const height: Field<typeof HeightShape> = {
     least: LEAST_ROW,
     most: HIGHEST_ROW,
   },
-};
+});
 /** It is what the panel shows on this device class where it has content of its own there, and nowhere else. */
-const only: Field<typeof OnlyShape> = { shape: OnlyShape, control: { kind: 'none', label: 'Only on' } };
+const only = field<Static<typeof OnlyShape>>(OnlyShape, { control: { kind: 'none', label: 'Only on' } });
 
 /** A row of a panel: a grid of twelve columns. */
 export const row = definePart({

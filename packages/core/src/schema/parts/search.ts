@@ -1,18 +1,17 @@
-import Type from 'typebox';
+import Type, { type Static } from 'typebox';
 import { closed } from '../shapes.ts';
-import { definePart, IN_CELLS, type Field } from './definePart.ts';
-import { address, hiddenOn, parameter, text } from './fields.ts';
+import { definePart, IN_CELLS, field } from './definePart.ts';
+import { address, hiddenOn, parameter, ParameterShape, text } from './fields.ts';
 import { wrongAction } from './wrongAction.ts';
 
 const ScopeShape = Type.Object(
-  { name: parameter.shape, value: Type.String({ minLength: 1, maxLength: 200 }) },
+  { name: ParameterShape, value: Type.String({ minLength: 1, maxLength: 200 }) },
   closed,
 );
 /** What else it sends, such as the part of the site to search in. */
-const scope: Field<typeof ScopeShape> = {
-  shape: ScopeShape,
+const scope = field<Static<typeof ScopeShape>>(ScopeShape, {
   control: { kind: 'pair', label: 'Limit to (optional)', placeholder: 'name=value' },
-};
+});
 
 /** A field that searches the site. */
 export const search = definePart({

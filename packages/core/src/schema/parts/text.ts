@@ -1,11 +1,11 @@
+import type { Static } from 'typebox';
 import { inDestination } from '../ref.ts';
 import { RichTextShape } from '../richText.ts';
-import { definePart, IN_CELLS, type Field } from './definePart.ts';
+import { definePart, IN_CELLS, field } from './definePart.ts';
 import { hiddenOn } from './fields.ts';
 
 /** Paragraphs and lists. */
-const body: Field<typeof RichTextShape> = {
-  shape: RichTextShape,
+const body = field<Static<typeof RichTextShape>>(RichTextShape, {
   control: { kind: 'body', label: 'Text' },
   refs: {
     role: 'link',
@@ -17,7 +17,7 @@ const body: Field<typeof RichTextShape> = {
       ),
   },
   isResolved: true,
-};
+});
 
 /** Paragraphs and lists, with bold, italics and links. */
 export const textPart = definePart({
