@@ -4,27 +4,21 @@ import {
   EditShape,
   IdShape,
   KeyShape,
-  ItemShape,
-  LeftFindingShape,
   LabelShape,
   LanguageShape,
   LoggedEditShape,
-  MenuShape,
-  OwnFieldShape,
-  PageShape,
   partField,
   partFieldNames,
   partFields,
   partKinds,
-  SharedLinkShape,
-  PartShape,
-  PlacementShape,
-  PresetShape,
   recordOf,
   SentenceShape,
   settingFields,
   SiteShape,
   StoredDocumentShape,
+  forestNames,
+  forests,
+  type DocumentPiece,
 } from '@zorvik/core';
 import { PersonNameShape, PersonShape, ServerMessageShape } from './messages.ts';
 import { pictureRoutes } from './pictures.ts';
@@ -212,34 +206,27 @@ export const ImportLineShape = Type.Union([
 export type ImportLine = Static<typeof ImportLineShape>;
 
 /** Lines of a site that is read in pieces. The last one says that it is whole. */
-export const SiteLineShape = Type.Union([
-  Type.Object(
-    {
-      head: Type.Object(
-        {
-          epoch: EpochShape,
-          revision: whole,
-          format: whole,
-          site: SiteShape,
-          edition: Type.Union([EditionSummaryShape, Type.Null()]),
-        },
-        closed,
-      ),
-    },
-    closed,
-  ),
-  Type.Object({ forest: Type.Literal('pages'), nodes: Type.Array(PageShape) }, closed),
-  Type.Object({ forest: Type.Literal('menus'), nodes: Type.Array(MenuShape) }, closed),
-  Type.Object({ forest: Type.Literal('items'), nodes: Type.Array(ItemShape) }, closed),
-  Type.Object({ forest: Type.Literal('placements'), nodes: Type.Array(PlacementShape) }, closed),
-  Type.Object({ forest: Type.Literal('sharedLinks'), nodes: Type.Array(SharedLinkShape) }, closed),
-  Type.Object({ forest: Type.Literal('ownFields'), nodes: Type.Array(OwnFieldShape) }, closed),
-  Type.Object({ forest: Type.Literal('leftFindings'), nodes: Type.Array(LeftFindingShape) }, closed),
-  Type.Object({ forest: Type.Literal('parts'), nodes: Type.Array(PartShape) }, closed),
-  Type.Object({ forest: Type.Literal('presets'), nodes: Type.Array(PresetShape) }, closed),
-  Type.Object({ isWhole: Type.Literal(true) }, closed),
-]);
-export type SiteLine = Static<typeof SiteLineShape>;
+const SiteHeadShape = Type.Object(
+  {
+    epoch: EpochShape,
+    revision: whole,
+    format: whole,
+    site: SiteShape,
+    edition: Type.Union([EditionSummaryShape, Type.Null()]),
+  },
+  closed,
+);
+export type SiteLine =
+  { readonly head: Static<typeof SiteHeadShape> } | DocumentPiece | { readonly isWhole: true };
+export const SiteLineShape = Type.Unsafe<SiteLine>(
+  Type.Union([
+    Type.Object({ head: SiteHeadShape }, closed),
+    ...forestNames.map((name) =>
+      Type.Object({ forest: Type.Literal(name), nodes: Type.Array(forests[name].shape) }, closed),
+    ),
+    Type.Object({ isWhole: Type.Literal(true) }, closed),
+  ]),
+);
 
 const newSite = {
   name: Type.String({ minLength: 1, maxLength: 120 }),

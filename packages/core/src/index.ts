@@ -127,6 +127,7 @@ export {
   type SettingName,
   type Settings,
 } from './schema/settings.ts';
+export { forests, ofEachForest, type ForestDefinition } from './schema/forests.ts';
 export { readPanel } from './schema/readPanel.ts';
 export { readSettings } from './schema/readSettings.ts';
 export { FORMAT, StoredDocumentShape, type StoredDocument } from './schema/format.ts';

@@ -12,7 +12,7 @@ afterEach(() => server.close());
 
 const stored = (seed: number, key: string, id: string): StoredDocument => {
   const one = toStored(randomDocument(seededRandom(seed), { pages: 15, menus: 2, items: 20 }));
-  const inSite = <N extends { parent: string }>(nodes: N[]): N[] =>
+  const inSite = <N extends { parent: string }>(nodes: readonly N[]): N[] =>
     nodes.map((node) => ({ ...node, parent: node.parent === one.site.id ? id : node.parent }));
   return {
     ...one,

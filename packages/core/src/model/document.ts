@@ -1,42 +1,9 @@
 import type { Id } from '../base/ids.ts';
-import type { Item } from '../schema/item.ts';
-import type { LeftFinding } from '../schema/leftFinding.ts';
-import type { Menu } from '../schema/menu.ts';
-import type { OwnField } from '../schema/ownField.ts';
-import type { Page } from '../schema/page.ts';
-import type { Part } from '../schema/part.ts';
-import type { Placement } from '../schema/placement.ts';
-import type { Preset } from '../schema/preset.ts';
-import type { SharedLink } from '../schema/sharedLink.ts';
+import { forests, ofEachForest, type ForestName, type NodeOf } from '../schema/forests.ts';
 import type { Site } from '../schema/site.ts';
 import { emptyForest, type Forest } from './forest.ts';
 
-/** What stands in each forest of a document. */
-export interface NodeOf {
-  readonly pages: Page;
-  readonly menus: Menu;
-  readonly items: Item;
-  readonly placements: Placement;
-  readonly sharedLinks: SharedLink;
-  readonly ownFields: OwnField;
-  readonly leftFindings: LeftFinding;
-  readonly parts: Part;
-  readonly presets: Preset;
-}
-/** The name of a forest. */
-export type ForestName = keyof NodeOf;
-/** The names of all forests, in the order in which they can be read: what is referred to comes first. */
-export const forestNames = [
-  'pages',
-  'menus',
-  'items',
-  'placements',
-  'sharedLinks',
-  'ownFields',
-  'leftFindings',
-  'parts',
-  'presets',
-] as const satisfies readonly ForestName[];
+export { forestNames, type ForestName, type NodeOf } from '../schema/forests.ts';
 
 /**
  * A site as it is edited: immutable, normalised, structure shared between versions. A menu is the root of its
@@ -46,18 +13,7 @@ export type SiteDocument = { readonly site: Site } & { readonly [F in ForestName
 
 /** A site without pages and menus. */
 export function newDocument(site: Site): SiteDocument {
-  return {
-    site,
-    pages: emptyForest(),
-    menus: emptyForest(),
-    items: emptyForest(),
-    placements: emptyForest(),
-    sharedLinks: emptyForest(),
-    ownFields: emptyForest(),
-    leftFindings: emptyForest(),
-    parts: emptyForest(),
-    presets: emptyForest(),
-  };
+  return { site, ...ofEachForest(() => emptyForest<never>()) };
 }
 
 /** The forest of that name, typed by it. */
@@ -76,7 +32,7 @@ export function withForest<F extends ForestName>(
 
 /** Whether something may have `parent` as its parent in that forest. */
 export function isParent(document: SiteDocument, name: ForestName, parent: Id): boolean {
-  if (name === 'items') return document.menus.nodes.has(parent) || document.items.nodes.has(parent);
-  if (name === 'parts') return document.items.nodes.has(parent) || document.parts.nodes.has(parent);
-  return parent === document.site.id || (name === 'pages' && document.pages.nodes.has(parent));
+  return forests[name].under.some((holder) =>
+    holder === 'site' ? parent === document.site.id : document[holder].nodes.has(parent),
+  );
 }

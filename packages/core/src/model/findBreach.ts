@@ -1,7 +1,7 @@
 import type { Id } from '../base/ids.ts';
 import { breachOfNode } from './breachOfNode.ts';
 import { forestNames, forestOf, isParent, type ForestName, type SiteDocument } from './document.ts';
-import { rootsOf } from './rootsOf.ts';
+import { rootsOf } from './storedOrder.ts';
 
 /**
  * The first invariant that a document breaks, in words; null when it is sound. Every operation keeps them (a

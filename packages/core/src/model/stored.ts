@@ -1,4 +1,5 @@
 import { FORMAT, type StoredDocument } from '../schema/format.ts';
+import { ofEachForest } from '../schema/forests.ts';
 import {
   forestNames,
   newDocument,
@@ -16,15 +17,7 @@ export function toStored(document: SiteDocument): StoredDocument {
   return {
     format: FORMAT,
     site: document.site,
-    pages: [...storedOrder(document, 'pages')],
-    menus: [...storedOrder(document, 'menus')],
-    items: [...storedOrder(document, 'items')],
-    placements: [...storedOrder(document, 'placements')],
-    sharedLinks: [...storedOrder(document, 'sharedLinks')],
-    ownFields: [...storedOrder(document, 'ownFields')],
-    leftFindings: [...storedOrder(document, 'leftFindings')],
-    parts: [...storedOrder(document, 'parts')],
-    presets: [...storedOrder(document, 'presets')],
+    ...ofEachForest((name) => [...storedOrder(document, name)] as never[]),
   };
 }
 

@@ -1,14 +1,6 @@
-import Type, { type Static } from 'typebox';
-import { ItemShape } from './item.ts';
-import { LeftFindingShape } from './leftFinding.ts';
-import { MenuShape } from './menu.ts';
-import { OwnFieldShape } from './ownField.ts';
-import { PageShape } from './page.ts';
-import { PartShape } from './part.ts';
-import { PlacementShape } from './placement.ts';
-import { PresetShape } from './preset.ts';
-import { SharedLinkShape } from './sharedLink.ts';
-import { SiteShape } from './site.ts';
+import Type from 'typebox';
+import { forests, ofEachForest, type ForestName, type NodeOf } from './forests.ts';
+import { SiteShape, type Site } from './site.ts';
 import { closed } from './shapes.ts';
 
 /**
@@ -17,25 +9,19 @@ import { closed } from './shapes.ts';
  */
 export const FORMAT = 4;
 
-/**
- * A whole site as plain data: each list in preorder, so that a parent comes before its children and siblings
- * in their order.
- */
-export const StoredDocumentShape = Type.Object(
-  {
-    format: Type.Integer({ minimum: 1 }),
-    site: SiteShape,
-    pages: Type.Array(PageShape),
-    menus: Type.Array(MenuShape),
-    items: Type.Array(ItemShape),
-    placements: Type.Array(PlacementShape),
-    sharedLinks: Type.Array(SharedLinkShape),
-    ownFields: Type.Array(OwnFieldShape),
-    leftFindings: Type.Array(LeftFindingShape),
-    parts: Type.Array(PartShape),
-    presets: Type.Array(PresetShape),
-  },
-  closed,
-);
 /** A whole site as plain data. */
-export type StoredDocument = Static<typeof StoredDocumentShape>;
+export type StoredDocument = { readonly format: number; readonly site: Site } & {
+  readonly [F in ForestName]: readonly NodeOf[F][];
+};
+
+/** Each list is in preorder, so that a parent comes before its children and siblings in their order. */
+export const StoredDocumentShape = Type.Unsafe<StoredDocument>(
+  Type.Object(
+    {
+      format: Type.Integer({ minimum: 1 }),
+      site: SiteShape,
+      ...ofEachForest((name) => Type.Array(forests[name].shape)),
+    },
+    closed,
+  ),
+);

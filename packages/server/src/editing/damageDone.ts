@@ -1,17 +1,10 @@
 import {
   breachAmong,
   forestNames,
-  ItemShape,
+  forests,
   kindOf,
-  LeftFindingShape,
-  MenuShape,
-  OwnFieldShape,
-  PageShape,
-  PartShape,
-  PlacementShape,
-  PresetShape,
+  ofEachForest,
   refusal,
-  SharedLinkShape,
   type Edit,
   type ForestName,
   type Id,
@@ -22,17 +15,9 @@ import {
 import { checkStoredOf, problemIn, type Check } from '../shapeCheck.ts';
 import { othersTurn } from '../othersTurn.ts';
 
-const checks: Readonly<Record<ForestName, Check>> = {
-  pages: checkStoredOf(PageShape),
-  menus: checkStoredOf(MenuShape),
-  items: checkStoredOf(ItemShape),
-  placements: checkStoredOf(PlacementShape),
-  sharedLinks: checkStoredOf(SharedLinkShape),
-  ownFields: checkStoredOf(OwnFieldShape),
-  leftFindings: checkStoredOf(LeftFindingShape),
-  parts: checkStoredOf(PartShape),
-  presets: checkStoredOf(PresetShape),
-};
+const checks: Readonly<Record<ForestName, Check>> = ofEachForest((name) =>
+  checkStoredOf(forests[name].shape),
+);
 
 /**
  * What an edit would damage, as a refusal; null: nothing. The last defence before it is stored: every node

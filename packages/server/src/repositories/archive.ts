@@ -2,11 +2,12 @@ import { createGunzip, createGzip } from 'node:zlib';
 import type { Readable, Writable } from 'node:stream';
 import { type Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { sql, type SQL } from 'drizzle-orm';
+import { getTableName, sql, type SQL } from 'drizzle-orm';
 import { extract, pack, type Header } from 'tar-stream';
-import { no, ok, refusal, type Result } from '@zorvik/core';
+import { forestNames, no, ok, refusal, type Result } from '@zorvik/core';
 import { rowsOf, type Database } from '../db/database.ts';
 import { CHANNEL, type Notice } from '../db/notices.ts';
+import { nodeTables } from './nodes.ts';
 import { othersTurn } from '../othersTurn.ts';
 
 /**
@@ -14,17 +15,7 @@ import { othersTurn } from '../othersTurn.ts';
  * docs/archive.md. Tables come in the order in which their references allow them to be filled; each has the
  * columns that its pieces are ordered by.
  */
-const tables = {
-  sites: ['id'],
-  pages: ['site_id', 'id'],
-  menus: ['site_id', 'id'],
-  items: ['site_id', 'id'],
-  placements: ['site_id', 'id'],
-  shared_links: ['site_id', 'id'],
-  own_fields: ['site_id', 'id'],
-  left_findings: ['site_id', 'id'],
-  parts: ['site_id', 'id'],
-  presets: ['site_id', 'id'],
+const others = {
   readings: ['site_id'],
   edits: ['site_id', 'revision'],
   edit_bodies: ['site_id', 'revision'],
@@ -34,9 +25,13 @@ const tables = {
   editions: ['site_id', 'number'],
   edition_files: ['site_id', 'number', 'path'],
   pictures: ['site_id', 'name'],
-} as const satisfies Record<string, readonly string[]>;
-export type TableName = keyof typeof tables;
-export const tableNames = Object.keys(tables) as TableName[];
+} satisfies Record<string, string[]>;
+const tables: ReadonlyMap<string, readonly string[]> = new Map([
+  ['sites', ['id']],
+  ...forestNames.map((name): [string, string[]] => [getTableName(nodeTables[name]), ['site_id', 'id']]),
+  ...Object.entries(others),
+]);
+export const tableNames: readonly string[] = [...tables.keys()];
 
 /**
  * Version of the archive's format. One more whenever a table or column changes; then `upgrades` says how an
@@ -54,7 +49,7 @@ export interface Manifest {
 }
 
 /** Rows of one piece: at most this many, and few enough that large bodies do not pile up. */
-const PIECE: Readonly<Partial<Record<TableName, number>>> = { edit_bodies: 4, checkpoints: 1, blobs: 50 };
+const PIECE: Readonly<Record<string, number>> = { edit_bodies: 4, checkpoints: 1, blobs: 50 };
 const MOST_ROWS = 1000;
 /** An entry larger than this, in bytes, is none of ours. */
 const LARGEST_ENTRY = 256 * 1_048_576;
@@ -110,7 +105,7 @@ export async function writeArchive(database: Database, now: Date, to: Writable):
   );
 }
 
-async function countOf(tx: Database, name: TableName): Promise<number> {
+async function countOf(tx: Database, name: string): Promise<number> {
   const [row] = await rowsOf<{ count: number }>(
     tx,
     sql`select count(*)::int as count from ${sql.identifier(name)}`,
@@ -122,8 +117,8 @@ async function countOf(tx: Database, name: TableName): Promise<number> {
  * A table's rows as JSON lines, in pieces, ordered by its key: each piece goes on behind the last row of the
  * one before.
  */
-async function* piecesOf(tx: Database, name: TableName): AsyncGenerator<string> {
-  const key = tables[name].map((column) => sql.identifier(column));
+async function* piecesOf(tx: Database, name: string): AsyncGenerator<string> {
+  const key = (tables.get(name) ?? []).map((column) => sql.identifier(column));
   const columns = sql.join(key, sql`, `);
   const most = PIECE[name] ?? MOST_ROWS;
   let last: Record<string, unknown> | null = null;
@@ -141,8 +136,8 @@ async function* piecesOf(tx: Database, name: TableName): AsyncGenerator<string> 
   }
 }
 
-function behind(name: TableName, row: Readonly<Record<string, unknown>>): SQL[] {
-  return tables[name].map((column) => sql`${row[column]}`);
+function behind(name: string, row: Readonly<Record<string, unknown>>): SQL[] {
+  return (tables.get(name) ?? []).map((column) => sql`${row[column]}`);
 }
 
 /**
@@ -305,7 +300,7 @@ function isTooDeep(row: unknown): boolean {
 
 async function fillTable(tx: Database, path: string, text: string, version: number): Promise<void> {
   const [name = ''] = path.split('/');
-  if (!tableNames.includes(name as TableName))
+  if (!tableNames.includes(name))
     throw new Refused('badArchive', { problem: `it has a part ${path}, which this Zorvik does not know` });
   const rows = text
     .split('\n')

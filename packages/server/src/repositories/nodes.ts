@@ -15,7 +15,8 @@ import {
 } from '../db/schema.ts';
 import { othersTurn } from '../othersTurn.ts';
 
-const tables = {
+/** The table of each forest; one that is missing fails the type check. */
+export const nodeTables = {
   pages,
   menus,
   items,
@@ -47,11 +48,11 @@ export async function loadDocument(database: Database, siteId: string): Promise<
   const lists: Partial<Record<ForestName, unknown[]>> = {};
   const ranks: (readonly [string, string])[] = [];
   for (const name of forestNames) {
-    const { id, parent, rank, fields } = tables[name];
+    const { id, parent, rank, fields } = nodeTables[name];
     const rows = await database
       .select({ id, parent, rank, fields })
-      .from(tables[name])
-      .where(eq(tables[name].siteId, siteId))
+      .from(nodeTables[name])
+      .where(eq(nodeTables[name].siteId, siteId))
       .orderBy(asc(rank), asc(id));
     lists[name] = rows.map((row) => ({ id: row.id, parent: row.parent, ...row.fields }));
     for (const row of rows) ranks.push([row.id, row.rank]);
@@ -89,7 +90,7 @@ export async function writeNodes(
   { added, changed }: RowsToWrite,
   onWritten?: Progress,
 ): Promise<void> {
-  const table = tables[forest];
+  const table = nodeTables[forest];
   const of = added.length + changed.length;
   let done = 0;
   for (const [rows, onConflict] of [
@@ -123,6 +124,6 @@ export async function deleteNodes(
   if (ids.length === 0) return;
   await rowsOf(
     tx,
-    sql`delete from ${tables[forest]} where site_id = ${siteId} and id in (select json_array_elements_text(${JSON.stringify(ids)}::json))`,
+    sql`delete from ${nodeTables[forest]} where site_id = ${siteId} and id in (select json_array_elements_text(${JSON.stringify(ids)}::json))`,
   );
 }
