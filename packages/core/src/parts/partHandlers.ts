@@ -12,6 +12,7 @@ import { pages } from './pages.ts';
 import { picture } from './picture.ts';
 import { row } from './row.ts';
 import { search } from './search.ts';
+import { spacer } from './spacer.ts';
 import { tab } from './tab.ts';
 import { tabs } from './tabs.ts';
 import { text } from './text.ts';
@@ -31,6 +32,7 @@ export const partHandlers: { readonly [K in PartKind]: PartHandler<K> } = {
   picture,
   button,
   divider,
+  spacer,
   search,
   pages,
   menu,

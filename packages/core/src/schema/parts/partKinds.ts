@@ -12,6 +12,7 @@ import { pages } from './pages.ts';
 import { picturePart } from './picture.ts';
 import { row } from './row.ts';
 import { search } from './search.ts';
+import { spacer } from './spacer.ts';
 import { tab } from './tab.ts';
 import { tabs } from './tabs.ts';
 import { textPart } from './text.ts';
@@ -30,6 +31,7 @@ export const partDefinitions = {
   picture: picturePart,
   button,
   divider,
+  spacer,
   search,
   pages,
   menu: menuPart,
