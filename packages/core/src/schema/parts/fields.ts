@@ -4,6 +4,7 @@ import { MOST_COLUMNS } from '../dropdown.ts';
 import { deviceClasses } from '../deviceClass.ts';
 import { DestinationShape } from '../item.ts';
 import { PictureShape } from '../picture.ts';
+import { RichTextShape } from '../richText.ts';
 import { LinkAddressShape, LONGEST_LABEL } from '../shapes.ts';
 import { field, type Field } from './definePart.ts';
 
@@ -28,6 +29,22 @@ export const hiddenOn = field<Static<typeof HiddenOnShape>>(HiddenOnShape, {
 export const text = (label: string): Field<Static<typeof TextShape>> =>
   field<Static<typeof TextShape>>(TextShape, {
     control: { kind: 'line', label },
+  });
+
+/** Paragraphs and lists, with links in them. */
+export const body = (label: string): Field<Static<typeof RichTextShape>> =>
+  field<Static<typeof RichTextShape>>(RichTextShape, {
+    control: { kind: 'body', label },
+    refs: {
+      role: 'link',
+      find: (blocks, visit, path) =>
+        blocks.forEach(({ runs }, block) =>
+          runs.forEach(({ to }, run) => {
+            if (to !== undefined) inDestination(to, visit, [...path, block, 'runs', run, 'to']);
+          }),
+        ),
+    },
+    isResolved: true,
   });
 
 /** Where it links to. */
