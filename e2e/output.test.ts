@@ -180,6 +180,22 @@ describe('menus that are hard to fit', () => {
             parts: [
               { id: 'press', kind: 'button', text: 'Book a place', href: '/book' },
               { id: 'search', kind: 'search', text: 'Search', address: '/search', parameter: 'q' },
+              { id: 'spacer', kind: 'spacer', space: 24 },
+              {
+                id: 'form',
+                kind: 'form',
+                label: 'Your e-mail address',
+                text: 'Sign up',
+                address: '/newsletter',
+                parameter: 'email',
+                needsConsent: true,
+                body: [
+                  {
+                    kind: 'paragraph',
+                    runs: [{ text: 'I agree to the ' }, { text: 'privacy notice', href: '/privacy' }],
+                  },
+                ],
+              },
             ],
           },
         ],
@@ -208,6 +224,17 @@ describe('menus that are hard to fit', () => {
     );
   const emulate = (media: string, features: readonly { name: string; value: string }[] = []): Promise<void> =>
     (browser.driver as Driver).sendDevToolsCommand('Emulation.setEmulatedMedia', { media, features });
+
+  it('have a sign-up form that axe finds nothing in, open, on wide and narrow screens', async () => {
+    for (const width of [1280, 360]) {
+      await browser.resize(width, 800);
+      await show([panel, entry('a', 'Visit')]);
+      await browser.driver.executeScript("document.querySelector('.zv button[aria-expanded]').click()");
+      await person.eventually('the panel is open', async () => (await person.find('.zv-form')).isDisplayed());
+      expect(await violations(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])).toEqual([]);
+    }
+    await browser.resize(1280, 800);
+  });
 
   it('keep the arrow of a long label beside it and on the screen, and the badge of forty characters inside, at every width', async () => {
     await show([
@@ -275,7 +302,7 @@ describe('menus that are hard to fit', () => {
     await emulate('print');
     expect(await shown('.zv-panel')).toBe('none');
     await emulate('', [{ name: 'forced-colors', value: 'active' }]);
-    for (const css of ['.zv-press', '.zv-search button', '.zv-button', '.zv-badge']) {
+    for (const css of ['.zv-press', '.zv-search button', '.zv-form button', '.zv-button', '.zv-badge']) {
       const edge = await driver.executeScript<string[]>(
         `const { borderTopWidth, borderTopStyle, borderTopColor, backgroundColor } = getComputedStyle(document.querySelector('${css}')); return [borderTopWidth, borderTopStyle, String(borderTopColor !== backgroundColor)]`,
       );

@@ -433,6 +433,39 @@ describe('the HTML of composed panels', () => {
     );
   });
 
+  it('has sign-up forms: a labelled e-mail field, what one agrees to, a button, and a picture', () => {
+    const to = { kind: 'address' as const, address: '/privacy?a=1&b' };
+    const facts: PartFacts = {
+      label: 'E-mail <address>',
+      text: 'Sign up',
+      body: [{ kind: 'paragraph', runs: [{ text: 'See our ' }, { text: 'privacy page', to }] }],
+      picture: { file: 'b'.repeat(32), width: 300, height: 200 },
+    };
+    const plain = filled(composed, 'form', facts);
+    const { id } = nth(plain, 'form');
+    const [field] = /<input id="([^"]+)" type="email" name="email" autocomplete="email" required>/.exec(
+      html(plain),
+    ) ?? [''];
+    expect(field).not.toBe('');
+    const made = html(plain);
+    expect(made).toContain('method="post" action="/newsletter"');
+    expect(made).toMatch(
+      new RegExp(`<label for="[^"]+-${id}">E-mail &lt;address&gt;</label><input id="[^"]+-${id}"`),
+    );
+    expect(made).toContain('See our <a href="/privacy?a=1&amp;b">privacy page</a>');
+    expect(made).toContain(`src="${'b'.repeat(32)}-300.webp"`);
+    expect(made).not.toContain('checkbox');
+    const ticked = html(after(plain, (context) => setPart(context, id, { needsConsent: true })));
+    expect(ticked).toMatch(
+      /<input type="checkbox" id="([^"]+)-consent" name="consent" value="yes" required><label for="\1-consent">/,
+    );
+    expect(why(plain, (context) => setPart(context, id, { address: 'tel:+491234567' }))).toBe('badAction');
+    expect(why(plain, (context) => setPart(context, id, { address: null }))).toBe('wrongPart');
+    const wide = after(plain, (context) => addPartOf(context, shop, nth(composed, 'cell').id, 'spacer'));
+    expect(html(wide)).toContain('class="zv-space24"');
+    expect(renderStyles(wide.site, [resolveMenu(wide, site.menu)])).toContain('.zv-space24{block-size:24px}');
+  });
+
   it('takes no address that no link may lead to, and delivers none that an older document holds: neither as HTML nor as JSON', () => {
     const script = { kind: 'address', address: 'javascript:alert(1)' } as const;
     const unsafe: readonly (readonly [PartKind, PartFacts])[] = [

@@ -19,6 +19,7 @@ import { dropdownWith } from '../panel/dropdownWith.ts';
 import { spansWithCell, spansWithout } from '../panel/shapeCells.ts';
 import { notYetShown, partsIn } from '../panel/shownApart.ts';
 import {
+  fieldsOf,
   GRID_COLUMNS,
   heldBy,
   partField,
@@ -250,7 +251,7 @@ export function setPart(context: CommandContext, id: Id, typed: PartChanges): Re
 function checkFields(kind: PartKind, typed: PartChanges): Result<PartChanges> {
   const set: Record<string, unknown> = {};
   for (const name of Object.keys(typed) as PartField[]) {
-    const field = partField(name);
+    const field = fieldsOf(kind)[name] ?? partField(name);
     const given: unknown = typed[name];
     const isLine = field.control.kind === 'line' && typeof given === 'string';
     const value = isLine ? plainLine(given) : given;

@@ -2,6 +2,7 @@ import type { PartKind } from '../schema/part.ts';
 import { button } from './button.ts';
 import { cell } from './cell.ts';
 import { divider } from './divider.ts';
+import { form } from './form.ts';
 import { group } from './group.ts';
 import { groups } from './groups.ts';
 import { heading } from './heading.ts';
@@ -34,6 +35,7 @@ export const partHandlers: { readonly [K in PartKind]: PartHandler<K> } = {
   divider,
   spacer,
   search,
+  form,
   pages,
   menu,
   video,

@@ -2,6 +2,7 @@ import { button } from './button.ts';
 import { cell } from './cell.ts';
 import type { PartDefinition } from './definePart.ts';
 import { divider } from './divider.ts';
+import { form } from './form.ts';
 import { group } from './group.ts';
 import { groups } from './groups.ts';
 import { headingPart } from './heading.ts';
@@ -33,6 +34,7 @@ export const partDefinitions = {
   divider,
   spacer,
   search,
+  form,
   pages,
   menu: menuPart,
   video,

@@ -1,0 +1,46 @@
+import { escapeHtml } from '../base/escape.ts';
+import { canSendTo } from '../schema/parts/wrongAction.ts';
+import { imageOf, opening, roundedClass, textOf } from './html.ts';
+import { shownIf, type PartHandler } from './partHandler.ts';
+import { pictureCss } from './pictureCss.ts';
+import { lineOf, resolveBody } from './prose.ts';
+
+const CSS = `.zv-form{display:grid;gap:.5rem;padding:.25rem .5rem}
+.zv-form label{font-weight:600}
+.zv-form>input{box-sizing:border-box;inline-size:100%;min-block-size:2.75rem;padding:.25rem .75rem;border:1px solid currentColor;border-radius:var(--_radius);background:var(--_paper);color:inherit;font:inherit}
+.zv-consent{display:flex;gap:.5rem;align-items:start;font-size:.85em;font-weight:400}
+.zv-form .zv-consent label{font-weight:400}
+.zv-consent input{flex:none;inline-size:1.25rem;block-size:1.25rem;margin:0;accent-color:var(--_accent)}
+.zv-consent a{color:var(--_accent)}
+.zv-form button{justify-self:start;min-block-size:2.75rem;padding:.375rem 1.1rem;border:1px solid #0000;border-radius:var(--_radius);background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);font:inherit;font-weight:600;cursor:pointer}
+.zv-bar .zv-form button::after{content:none}
+.zv-form button:hover{background:var(--zv-button-hover,var(--_ink))}
+@media (forced-colors:active){.zv-form button{border-color:ButtonText}}`;
+
+export const form: PartHandler<'form'> = {
+  resolve({ address, body }, { base, document }) {
+    const { address: _, ...waiting } = base;
+    const part = canSendTo(address) ? base : waiting;
+    const consent = body === undefined ? {} : { body: resolveBody(document, body) };
+    return shownIf(canSendTo(address), { ...part, ...consent });
+  },
+  html(part, within, classes) {
+    const { address, label = '', parameter = 'email', body, needsConsent, picture } = part;
+    const id = `${within.prefix}-${part.id}`;
+    const action = address === undefined ? '' : ` method="post" action="${escapeHtml(address)}"`;
+    const image =
+      picture === undefined
+        ? ''
+        : `<div class="zv-picture${roundedClass(part)}">${imageOf(picture, '', within)}</div>`;
+    const line = body === undefined ? '' : lineOf(body);
+    const ticked = `<input type="checkbox" id="${id}-consent" name="consent" value="yes" required><label for="${id}-consent">${line}</label>`;
+    const consent =
+      line === ''
+        ? ''
+        : `<div class="zv-consent">${needsConsent === true ? ticked : `<span>${line}</span>`}</div>`;
+    return [
+      `<${opening('form', part, within, ` zv-form${classes}`)}${action}>${image}<label for="${id}">${escapeHtml(label)}</label><input id="${id}" type="email" name="${escapeHtml(parameter)}" autocomplete="email" required>${consent}<button type="submit">${textOf(part)}</button></form>`,
+    ];
+  },
+  css: (parts) => [...(parts.some(({ picture }) => picture !== undefined) ? [pictureCss] : []), CSS],
+};
