@@ -19,14 +19,18 @@ const needsConsent = field<Static<typeof YesShape>>(YesShape, {
   },
 });
 
+/** Under which name the address is sent. */
+const fieldName = { ...parameter, control: { ...parameter.control, label: 'Field name' } };
+const rounded = { ...isRounded, control: { ...isRounded.control, needs: 'picture' } };
+
 /** A sign-up form: one field for an e-mail address, a line about consent, a button. */
 export const form = definePart({
   kind: 'form',
   name: 'sign-up form',
-  about: 'an e-mail field with a consent line',
+  about: 'e-mail field and consent line',
   standsIn: IN_CELLS,
-  always: { label, text: text('Button'), address: address('Send to'), parameter },
-  maybe: { body: body('Consent line'), needsConsent, picture: picture(), isRounded, hiddenOn },
+  always: { label, text: text('Button'), address: address('Send to'), parameter: fieldName },
+  maybe: { body: body('Consent line'), needsConsent, picture: picture(), isRounded: rounded, hiddenOn },
   begin: () => [
     {
       kind: 'form',

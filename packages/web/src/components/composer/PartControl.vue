@@ -52,7 +52,7 @@ const set = (next: unknown): string | null => change({ [props.name]: next } as P
 const keepLine = keepBy(`${props.name} ${props.part.id}`, (context, typed) =>
   setPart(context, props.part.id, { [props.name]: typed.trim() === '' ? null : typed.trim() } as PartChanges),
 );
-const keepBody = (body: RichText): string | null => change({ body }, `body ${props.part.id}`);
+const keepBody = (body: RichText | null): string | null => change({ body }, `body ${props.part.id}`);
 
 function keepNumber(typed: string): string | null {
   const { kind } = control.value;
@@ -116,6 +116,8 @@ const pageAt = (address: string): string | null =>
   <RichTextField
     v-if="control.kind === 'body'"
     class="wide"
+    :label="control.label"
+    :may-be-empty="partFacts[part.kind].maybe.includes(name)"
     :value="part.body ?? []"
     :page-address="pageAddress"
     :page-at="pageAt"

@@ -14,10 +14,13 @@ import { docOf, richTextOf } from './richTextDoc.ts';
  * are no others to be in.
  */
 const props = defineProps<{
+  label: string;
   value: RichText;
   pageAddress: (page: string) => string | null;
   pageAt: (address: string) => string | null;
-  keep: (body: RichText) => string | null;
+  /** The text may be taken away: `keep` gets null then. */
+  mayBeEmpty: boolean;
+  keep: (body: RichText | null) => string | null;
 }>();
 const place = useTemplateRef<HTMLDivElement>('place');
 const editor = shallowRef<Editor | null>(null);
@@ -41,13 +44,15 @@ function asLine(body: RichText | null): string {
     typeof value === 'object' && value !== null && !Array.isArray(value)
       ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => FIELDS.indexOf(a) - FIELDS.indexOf(b)))
       : value;
-  return body === null ? '' : JSON.stringify(body, inOrder);
+  return body === null || body.length === 0 ? '' : JSON.stringify(body, inOrder);
 }
 
 const { typed, problem, meanwhile, begin, input, composing, end } = useTyping({
   value: () => asLine(props.value),
   keep(line, isFinal) {
-    if (line === '') return isFinal ? 'The text needs at least one visible character.' : null;
+    if (line === '' && !props.mayBeEmpty)
+      return isFinal ? 'The text needs at least one visible character.' : null;
+    if (line === '') return isFinal ? props.keep(null) : null;
     return props.keep(JSON.parse(line) as RichText);
   },
 });
@@ -69,7 +74,7 @@ onMounted(() => {
       }),
     ],
     content: docOf(props.value, props.pageAddress),
-    editorProps: { attributes: { 'aria-label': 'Text', role: 'textbox', 'aria-multiline': 'true' } },
+    editorProps: { attributes: { 'aria-label': props.label, role: 'textbox', 'aria-multiline': 'true' } },
     onFocus: begin,
     onUpdate: () => {
       begin();
@@ -130,6 +135,7 @@ function link(picked: Picked): void {
 <template>
   <div class="rich" @keydown.stop>
     <div class="tools" role="toolbar" aria-label="Text formatting">
+      <span class="label">{{ label }}</span>
       <button
         v-for="one in buttons"
         :key="one.name"
@@ -182,6 +188,12 @@ function link(picked: Picked): void {
   gap: 2px;
   padding: 2px;
   border-bottom: 1px solid var(--line);
+}
+.label {
+  align-self: center;
+  margin-inline: 7px 6px;
+  color: var(--mute);
+  font-size: 0.75rem;
 }
 .tools button {
   display: inline-grid;
