@@ -19,6 +19,12 @@ export function randomOperation(random: RandomBits, document: SiteDocument): Ope
 type Maker = (random: RandomBits, document: SiteDocument) => Operation | null;
 
 const makers: readonly Maker[] = [
+  (random, { site: { id, name, direction } }) => ({
+    kind: 'updateSite',
+    id,
+    set: below(random, 2) === 0 ? { name: `Site ${below(random, 9)}` } : { direction: 'rtl' },
+    was: below(random, 2) === 0 ? { name } : { direction },
+  }),
   (random, document) => move(random, document, 'items', 'moveItem'),
   (random, document) => move(random, document, 'pages', 'movePage'),
   (random, document) => move(random, document, 'menus', 'moveMenu'),

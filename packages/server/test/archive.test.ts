@@ -107,7 +107,7 @@ describe('an archive', () => {
   it('is a plain tar of JSON lines, which any tool can read', () => {
     const text = gunzipSync(archive).toString('latin1');
     expect(text.slice(0, 20)).toContain('zorvik-archive.json');
-    expect(text).toContain('{"format":"zorvik-archive","version":5,"madeAt":"2026-11-23T12:00:00.000Z"');
+    expect(text).toContain('{"format":"zorvik-archive","version":6,"madeAt":"2026-11-23T12:00:00.000Z"');
     expect(text).toContain('items/000001.jsonl');
   });
 
@@ -185,7 +185,7 @@ describe('an archive', () => {
       rows[of] = (rows[of] ?? 0) + kept.length;
       return [name, kept.map((line) => `${line}\n`).join('')];
     });
-    changed[0] = manifest({ version: 5, rows: { ...JSON.parse(entries[0]![1]).rows, ...rows } });
+    changed[0] = manifest({ version: 6, rows: { ...JSON.parse(entries[0]![1]).rows, ...rows } });
     return tarOf(changed);
   };
   const bad: readonly (readonly [string, () => Buffer | Promise<Buffer>, RegExp])[] = [
@@ -201,7 +201,7 @@ describe('an archive', () => {
     [
       'of a newer version',
       () => tarOf([manifest({ version: 99 })]),
-      /has version 99, and this Zorvik reads up to 5/,
+      /has version 99, and this Zorvik reads up to 6/,
     ],
     [
       'with a part that nobody knows',

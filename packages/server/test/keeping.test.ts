@@ -46,6 +46,28 @@ const anItem = start.items.find(
   ({ parent }) => start.items.filter((one) => one.parent === parent).length > 3,
 )!.id;
 
+describe('the site itself', () => {
+  it('is changed by an edit like anything else: rows, list and log agree, from its first state on', async () => {
+    const { revision, document } = await read();
+    const { id, name } = document.site;
+    const set = { name: 'Meadow and wood', breakpoints: { medium: 600, wide: 1100 } };
+    const edit = editOf(revision, [{ kind: 'updateSite', id, set, was: {} }], { session: MINE });
+    await save(edit);
+    expect((await read()).document.site).toEqual({ ...document.site, ...set });
+    server.deps.cache.forget(id);
+    expect((await read()).document.site, 'from its row').toEqual({ ...document.site, ...set });
+    const { body } = await request(server.app).get('/api/v1/sites').expect(200);
+    expect(body.sites.map((one: { name: string }) => one.name)).toContain('Meadow and wood');
+    await save(await undo(edit));
+    expect((await read()).document.site.name).toBe(name);
+    await replayEqualsRows(server.deps.database, id, (await read()).revision);
+    const wrong = editOf((await read()).revision, [
+      { kind: 'updateSite', id, set: { key: 'x' } as never, was: {} },
+    ]);
+    await save(wrong, 400);
+  });
+});
+
 describe('the answer to an edit', () => {
   it('is the first one for ever: what was refused once stays refused, although it could be kept now', async () => {
     const { revision, document } = await read();

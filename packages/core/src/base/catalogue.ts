@@ -173,6 +173,11 @@ const entries = {
     status: 422,
     sentence: 'That is {length|# character|# characters} long; {what} can have up to {most#}. Shorten it.',
   },
+  badBreakpoints: {
+    status: 422,
+    sentence:
+      'Wide screens can’t start at {wide} px while medium ones start at {medium} px. Use a larger width for wide.',
+  },
   badAction: {
     status: 422,
     sentence:

@@ -92,6 +92,8 @@ const history = {
   undone: 'Undid: {sentence}',
   redone: 'Redid: {sentence}',
   wentBack: 'Restored the state after: {sentence}',
+  siteRenamed: 'Renamed the site “{was}” to “{label}”',
+  siteChanged: 'Changed the settings of the site',
   wentToStart: 'Restored the empty site',
 } as const;
 

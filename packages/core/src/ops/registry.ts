@@ -33,6 +33,7 @@ import { updatePart, type UpdatePart } from './updatePart.ts';
 import { updatePlacement, type UpdatePlacement } from './updatePlacement.ts';
 import { updatePreset, type UpdatePreset } from './updatePreset.ts';
 import { updateSharedLink, type UpdateSharedLink } from './updateSharedLink.ts';
+import { updateSite, type UpdateSite } from './updateSite.ts';
 
 /** Every operation there is. A kind that is missing in `operationKinds` fails the type check there. */
 export type Operation =
@@ -69,7 +70,8 @@ export type Operation =
   | RemovePart
   | AddPreset
   | UpdatePreset
-  | RemovePreset;
+  | RemovePreset
+  | UpdateSite;
 
 type KindTable = {
   readonly [K in Operation['kind']]: OperationKind<Extract<Operation, { kind: K }>, Operation>;
@@ -111,6 +113,7 @@ export const operationKinds: KindTable = {
   addPreset,
   updatePreset,
   removePreset,
+  updateSite,
 };
 
 /**

@@ -28,6 +28,8 @@ export const sites = pgTable(
     key: text('key').notNull(),
     format: integer('format').notNull(),
     facts: jsonb('facts').$type<Record<string, unknown>>().notNull(),
+    /** The facts before the first edit that changed them, from which the log replays; null: none did. */
+    firstFacts: jsonb('first_facts').$type<Record<string, unknown>>(),
     revision: bigint('revision', { mode: 'number' }).notNull(),
     /** Changes when the site is restored from an archive: revisions of another epoch mean nothing. */
     epoch: text('epoch')

@@ -11,7 +11,7 @@ import {
 import { othersTurn } from '../othersTurn.ts';
 import { maybeCheckpoint, oldestToKeep, putCheckpoint } from '../repositories/checkpoints.ts';
 import { editsBetween } from '../repositories/log.ts';
-import { siteFacts } from '../repositories/sites.ts';
+import { firstFacts } from '../repositories/sites.ts';
 import type { EditingDeps } from './saveEdit.ts';
 
 const pack = promisify(gzip);
@@ -67,7 +67,7 @@ export async function logStart(
   siteId: string,
 ): Promise<{ revision: number; document: SiteDocument }> {
   const checkpoint = await maybeCheckpoint(database, siteId);
-  if (checkpoint === null) return { revision: 0, document: newDocument(await siteFacts(database, siteId)) };
+  if (checkpoint === null) return { revision: 0, document: newDocument(await firstFacts(database, siteId)) };
   return {
     revision: checkpoint.revision,
     document: readStored(JSON.parse(checkpoint.text) as StoredDocument),

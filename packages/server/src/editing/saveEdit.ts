@@ -19,7 +19,7 @@ import {
 import type { Database } from '../db/database.ts';
 import { appendEdit, bodyOf, editById, editsSince, editsToSend, keepRefusal } from '../repositories/log.ts';
 import { deleteNodes, writeNodes, type NodeRow, type Progress } from '../repositories/nodes.ts';
-import { insertSite, lockSite, setRevision, type SiteHead } from '../repositories/sites.ts';
+import { insertSite, lockSite, setFacts, setRevision, type SiteHead } from '../repositories/sites.ts';
 import { damageDone } from './damageDone.ts';
 import { othersTurn } from '../othersTurn.ts';
 import { ranksFor } from './ranksFor.ts';
@@ -123,6 +123,8 @@ export async function keepDecided(
       body.catch(() => undefined);
       if (isLarge) await othersTurn();
       const ranks = await writeTouched(tx, present, decided.value.document, logged, onWritten);
+      if (decided.value.document.site !== present.document.site)
+        await setFacts(tx, decided.value.document.site);
       await appendEdit(tx, head.id, logged, await body);
       await setRevision(tx, head, logged.revision);
       const after = withEdit(present, logged, decided.value.document, ranks);

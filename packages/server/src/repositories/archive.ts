@@ -37,7 +37,7 @@ export const tableNames: readonly string[] = [...tables.keys()];
  * Version of the archive's format. One more whenever a table or column changes; then `upgrades` says how an
  * older row becomes a newer one.
  */
-export const ARCHIVE_VERSION = 5;
+export const ARCHIVE_VERSION = 6;
 const MANIFEST = 'zorvik-archive.json';
 
 export interface Manifest {

@@ -93,6 +93,24 @@ export async function notify(database: Database, notice: Notice): Promise<void> 
   await rowsOf(database, sql`select pg_notify(${CHANNEL}, ${JSON.stringify(notice)})`);
 }
 
+/** Writes what is known of a site besides its nodes; what was known first is kept for the log. */
+export async function setFacts(tx: Database, { id, key: _, ...facts }: Site): Promise<void> {
+  await rowsOf(
+    tx,
+    sql`update sites set first_facts = coalesce(first_facts, facts), facts = ${JSON.stringify(facts)}::jsonb where id = ${id}`,
+  );
+}
+
+/** What was known of a site when its log began. */
+export async function firstFacts(database: Database, id: string): Promise<Site> {
+  const [row] = await database
+    .select({ id: sites.id, key: sites.key, facts: sites.facts, first: sites.firstFacts })
+    .from(sites)
+    .where(eq(sites.id, id));
+  if (row === undefined) throw new Error(`The site ${id} has no row.`);
+  return { id: row.id, key: row.key, ...(row.first ?? row.facts) } as Site;
+}
+
 /** What is known of a site besides its nodes. */
 export async function siteFacts(database: Database, id: string): Promise<Site> {
   const [row] = await database
