@@ -1,6 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { EDIT_VERSION, type StoredDocument } from '@zorvik/core';
+import { EDIT_VERSION, refsOf, type StoredDocument } from '@zorvik/core';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
 
@@ -143,7 +143,7 @@ const NEW = 'p0000000000newest';
  * The site changes in ten places that the main menu carries: seven addresses, two pages that go, and one that
  * comes.
  */
-async function change({ site, pages, items, menus }: StoredDocument): Promise<void> {
+async function change({ site, pages, items, menus, parts }: StoredDocument): Promise<void> {
   const { revision } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as {
     revision: number;
   };
@@ -152,23 +152,26 @@ async function change({ site, pages, items, menus }: StoredDocument): Promise<vo
     const above = items.find(({ id }) => id === parent);
     return above === undefined ? parent : menuOf(above.parent);
   };
+  const at = (id = ''): StoredDocument['pages'][number] => {
+    const page = pages.find((one) => one.id === id);
+    if (page === undefined) throw new Error(`There is no page ${id}.`);
+    return page;
+  };
   const hasChildren = (page: string): boolean => pages.some(({ parent }) => parent === page);
+  // What a panel links to as well would be two differences.
+  const inPanels = new Set(parts.flatMap((part) => refsOf('parts', part)).map(({ value }) => value));
   const linked = items.flatMap(({ destination, parent, link, agreed }) =>
     destination.kind === 'page' &&
     link === undefined &&
     agreed !== null &&
     menuOf(parent) === main &&
+    !inPanels.has(destination.page) &&
     !hasChildren(destination.page)
       ? [destination.page]
       : [],
   );
   const [first, second, ...rest] = [...new Set(linked)];
   const others = rest.slice(0, 7);
-  const at = (id = ''): StoredDocument['pages'][number] => {
-    const page = pages.find((one) => one.id === id);
-    if (page === undefined) throw new Error(`There is no page ${id}.`);
-    return page;
-  };
   const { parent } = at(others[0]);
   const operations = [
     ...others.map((id) => ({
