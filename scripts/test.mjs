@@ -74,8 +74,8 @@ function staticChecks() {
 }
 
 /**
- * Test files that run side by side, whatever the runner thinks of the machine: it leaves one of two cores idle.
- * Journeys wait for the browser much of the time: a third one uses what two leave.
+ * Test files that run side by side, whatever the runner thinks of the machine: it leaves one of two cores
+ * idle. Journeys wait for the browser much of the time: a third one uses what two leave.
  */
 const UNIT_WORKERS = 2;
 const JOURNEY_WORKERS = 3;

@@ -1,4 +1,11 @@
-import { catalogue, EDIT_VERSION, operationKinds, partKinds, type ErrorCode } from '@zorvik/core';
+import {
+  capitalised,
+  catalogue,
+  EDIT_VERSION,
+  operationKinds,
+  partKinds,
+  type ErrorCode,
+} from '@zorvik/core';
 import type { Route } from './route.ts';
 import { deliveryRoutes, routes } from './routes.ts';
 import { referring, sharedShapes } from './sharedShapes.ts';
@@ -62,9 +69,7 @@ export function openApi(): Json {
 function described(schemas: Record<string, unknown>): Record<string, unknown> {
   const byKind = (kinds: readonly string[], ending = ''): Json => ({
     propertyName: 'kind',
-    mapping: Object.fromEntries(
-      kinds.map((kind) => [kind, component(`${kind.charAt(0).toUpperCase()}${kind.slice(1)}${ending}`)]),
-    ),
+    mapping: Object.fromEntries(kinds.map((kind) => [kind, component(`${capitalised(kind)}${ending}`)])),
   });
   return {
     ...schemas,

@@ -1,6 +1,7 @@
 import type { TSchema } from 'typebox';
 import {
   BadgeShape,
+  capitalised,
   DestinationShape,
   DropdownShape,
   EditShape,
@@ -105,8 +106,6 @@ const namedShapes = (): Readonly<Record<string, unknown>> => ({
   ResolvedMenu: ResolvedMenuShape,
   Error: ErrorEnvelopeShape,
 });
-
-const capitalised = (name: string): string => `${name.charAt(0).toUpperCase()}${name.slice(1)}`;
 
 /** What a schema says, without the id under which others refer to it. */
 const textOf = (schema: unknown): string =>

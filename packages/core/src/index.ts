@@ -25,6 +25,7 @@ export {
   shownAddress,
 } from './base/address.ts';
 export { directionOf } from './base/directionOf.ts';
+export { capitalised } from './base/capitalised.ts';
 export { isEqual } from './base/isEqual.ts';
 export { Table } from './base/table.ts';
 export { Sequence } from './base/sequence.ts';
@@ -166,6 +167,7 @@ export { faceOf, type Face } from './model/faceOf.ts';
 export { usersOf } from './model/usersOf.ts';
 export type { Sketch, SketchTarget } from './model/sketch.ts';
 export { itemsOf } from './model/itemsOf.ts';
+export { partsIn } from './model/partsIn.ts';
 export { filesIn } from './model/filesIn.ts';
 export { linksIn, type MenuLink } from './model/linksIn.ts';
 export { changesBetween, withChanges, type DocumentChanges } from './model/documentChanges.ts';
@@ -216,7 +218,7 @@ export { escapeHtml } from './base/escape.ts';
 export { balanceColumns, packColumns } from './panel/balanceColumns.ts';
 export { dropdownWith, type DropdownChanges } from './panel/dropdownWith.ts';
 export { freeColumns, shapeCells, spansWithCell, spansWithout } from './panel/shapeCells.ts';
-export { notYetShown, partsIn, shownApart } from './panel/shownApart.ts';
+export { notYetShown, shownApart } from './panel/shownApart.ts';
 export { sweepPanel, type PanelSweep, type WidthRange } from './panel/sweepPanel.ts';
 export { panelColumns, type PanelColumns } from './panel/panelColumns.ts';
 export {

@@ -325,6 +325,18 @@ const cases: Readonly<
       address: '/seeds/dill',
       parameter: 'q',
     }),
+  'panel-consent': () =>
+    gone(
+      withPart(start, {
+        kind: 'form',
+        label: 'E-mail',
+        text: 'Sign up',
+        address: '/newsletter',
+        parameter: 'email',
+        body: linkedText(toPage('/tools/rakes')),
+      }),
+      '/tools/rakes',
+    ),
   kind: () => site.set(start, '/seeds/corn', { kind: 'category' }),
   anchor: () =>
     site.set(anchored(start, 'sowing'), '/seeds/corn', { anchors: [{ id: 'harvest', title: 'Harvest' }] }),

@@ -192,8 +192,8 @@ const DAY = 86_400_000;
 const UPLOAD_REST = DAY;
 
 /**
- * Takes the oldest of each site's log away, and the uploaded files that nothing names any more, one site after the
- * other. What fails for one is told, and tried again the next day.
+ * Takes the oldest of each site's log away, and the uploaded files that nothing names any more, one site
+ * after the other. What fails for one is told, and tried again the next day.
  */
 async function compactAll(deps: Deps, days: number): Promise<void> {
   for (const id of await siteIds(deps.database).catch(() => [])) {

@@ -6,11 +6,14 @@ import { childrenOf, nodeAt } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { menuOf } from '../model/menuOf.ts';
 import type { UnplacedPart } from '../model/newPart.ts';
-import { notYetShown, partsIn } from '../panel/shownApart.ts';
+import { partsIn } from '../model/partsIn.ts';
+import { notYetShown } from '../panel/shownApart.ts';
 import { definitionOf, partWords, type PartKind } from '../schema/part.ts';
 import type { BeginsIn } from '../schema/parts/definePart.ts';
 
-/** What a part of a kind is made with when somebody adds it to the panel of an item, until they say otherwise. */
+/**
+ * What a part of a kind is made with when somebody adds it to the panel of an item, until they say otherwise.
+ */
 export function beginningOf(
   document: SiteDocument,
   owner: Id,

@@ -1,7 +1,7 @@
 import { mintId, type Id } from '../base/ids.ts';
 import { plainLine } from '../base/plainLine.ts';
 import { refusal } from '../base/refusal.ts';
-import { no, ok, type Result } from '../base/result.ts';
+import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import { branchOf } from '../model/branchOf.ts';
 import type { SiteDocument } from '../model/document.ts';
@@ -11,18 +11,17 @@ import { labelOf, nameOf } from '../model/labelOf.ts';
 import { newPart, type UnplacedPart } from '../model/newPart.ts';
 import { ownerOf } from '../model/partRoots.ts';
 import { partPhrase, partSentence } from '../ops/addPart.ts';
-import { valueProblem } from '../model/valueProblem.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { dropdownWith } from '../panel/dropdownWith.ts';
 import { spansWithCell, spansWithout } from '../panel/shapeCells.ts';
-import { notYetShown, partsIn } from '../panel/shownApart.ts';
+import { partsIn } from '../model/partsIn.ts';
+import { notYetShown } from '../panel/shownApart.ts';
 import {
   fieldsOf,
   GRID_COLUMNS,
   heldBy,
-  partField,
   partWords,
   type Part,
   type PartFacts,
@@ -235,31 +234,23 @@ export function movePartTo(context: CommandContext, id: Id, to: Spot): Result<Ed
 export function setPart(context: CommandContext, id: Id, typed: PartChanges): Result<Edit> {
   const part = context.document.parts.nodes.get(id);
   if (part === undefined) return no(missing('parts', id));
-  const checked = checkFields(part.kind, typed);
-  if (!checked.ok) return checked;
-  const set = checked.value;
+  // Whether they are values of their fields is asked of every edit that is made.
+  const set = keptFields(part.kind, typed);
   const was = Object.fromEntries(Object.keys(set).map((field) => [field, part[field as PartField] ?? null]));
   return makeEdit(context, [{ kind: 'updatePart', id, set, was }], {
     label: nameOf(context.document, 'parts', id),
   });
 }
 
-/**
- * Fields as they are kept: lines without what does not show; what is empty is taken away. What does not have
- * the shape of its field is refused.
- */
-function checkFields(kind: PartKind, typed: PartChanges): Result<PartChanges> {
-  const set: Record<string, unknown> = {};
-  for (const name of Object.keys(typed) as PartField[]) {
-    const field = fieldsOf(kind)[name] ?? partField(name);
-    const given: unknown = typed[name];
-    const isLine = field.control.kind === 'line' && typeof given === 'string';
+/** Fields as they are kept: lines without what does not show; what is empty is taken away. */
+function keptFields(kind: PartKind, typed: PartChanges): PartChanges {
+  const fields = fieldsOf(kind);
+  const kept = Object.entries(typed).map(([name, given]: [string, unknown]) => {
+    const isLine = fields[name]?.control.kind === 'line' && typeof given === 'string';
     const value = isLine ? plainLine(given) : given;
-    set[name] = value === '' || (Array.isArray(value) && value.length === 0) ? null : value;
-    const problem = set[name] === null ? null : valueProblem(partWords[kind], field, set[name]);
-    if (problem !== null) return no(problem);
-  }
-  return ok(set as PartChanges);
+    return [name, value === '' || (Array.isArray(value) && value.length === 0) ? null : value];
+  });
+  return Object.fromEntries(kept) as PartChanges;
 }
 
 /**

@@ -12,7 +12,7 @@ import { labelOf, nameOf } from '../model/labelOf.ts';
 import { pageFace } from '../model/pageFace.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
-import { partsIn } from '../panel/shownApart.ts';
+import { partsIn } from '../model/partsIn.ts';
 import type { Destination, Item } from '../schema/item.ts';
 import type { Part } from '../schema/part.ts';
 import { MOST_BROUGHT } from './bringIn.ts';

@@ -14,7 +14,7 @@ import { deviceClasses } from '../schema/deviceClass.ts';
 import type { Place } from '../schema/placement.ts';
 import type { Follow } from '../schema/follow.ts';
 import type { Menu } from '../schema/menu.ts';
-import { partsIn } from '../panel/shownApart.ts';
+import { partsIn } from '../model/partsIn.ts';
 import { placementOf } from '../resolve/placementOf.ts';
 import { itemsToAdd, MOST_BROUGHT, type PlannedItem } from './bringIn.ts';
 import { checkLabel } from './checkLabel.ts';

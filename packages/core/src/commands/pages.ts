@@ -17,6 +17,7 @@ import { LONGEST_ADDRESS } from '../schema/shapes.ts';
 import { checkLabel } from './checkLabel.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { freeAddress } from './planPage.ts';
+import { plannedPage } from './plannedPage.ts';
 import { anchorOutside, stepAlong, stepIn, stepOut, type Step } from './spots.ts';
 import { topmost } from './topmost.ts';
 
@@ -28,19 +29,13 @@ export function addPageAt(context: CommandContext, typed: string, spot: Spot): R
   const under = spot.parent === document.site.id ? null : spot.parent;
   if (under !== null && !document.pages.nodes.has(under)) return no(missing('pages', under));
   const address = freeAddress(document, under, title.value);
-  const page: Page = {
+  const planned = plannedPage({
     id: mintId('page', random),
     parent: spot.parent,
-    key: address,
-    kind: 'page',
     title: title.value,
     address,
-    state: 'draft',
-    language: null,
-    template: null,
-    planned: true,
-    since: latestSince(document) + 1,
-  };
+  });
+  const page: Page = { ...planned, since: latestSince(document) + 1 };
   return makeEdit(context, [{ kind: 'addPage', after: spot.after, branch: [page] }]);
 }
 

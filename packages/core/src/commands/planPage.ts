@@ -9,10 +9,10 @@ import { nameOf } from '../model/labelOf.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Item } from '../schema/item.ts';
-import type { Page } from '../schema/page.ts';
 import { checkLabel } from './checkLabel.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { keyFrom } from './menus.ts';
+import { plannedPage } from './plannedPage.ts';
 
 /** A page that the site has not yet, as a person names it. */
 export interface PlannedPage {
@@ -37,18 +37,7 @@ export function planPage(context: CommandContext, { title: typed, under, spot }:
   const after = childrenOf(document.pages, parent).last();
   const known = latestSince(document);
   const address = freeAddress(document, under, title.value);
-  const page: Page = {
-    id,
-    parent,
-    key: address,
-    kind: 'page',
-    title: title.value,
-    address,
-    state: 'draft',
-    language: null,
-    template: null,
-    planned: true,
-  };
+  const page = plannedPage({ id, parent, title: title.value, address });
   const item: Item = {
     id: mintId('item', random),
     parent: spot.parent,

@@ -6,7 +6,7 @@ import { agreedFacts } from '../model/agreedFacts.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
-import { partsIn } from '../panel/shownApart.ts';
+import { partsIn } from '../model/partsIn.ts';
 import type { AddItem } from '../ops/addItem.ts';
 import { topOf } from '../ops/kit/defineAdd.ts';
 import type { MoveItem } from '../ops/moveItem.ts';

@@ -1,11 +1,9 @@
-import type { Params } from '../base/fillIn.ts';
+import type { Params, Phrase } from '../base/fillIn.ts';
 import type { FixCode } from '../base/findingWords.ts';
 import { derivedId, type Id } from '../base/ids.ts';
 import { isEqual } from '../base/isEqual.ts';
-import type { Phrase } from '../base/fillIn.ts';
-import { branchOf } from '../model/branchOf.ts';
-import { childrenOf } from '../model/forest.ts';
 import { nameOf, partName } from '../model/labelOf.ts';
+import { partsIn } from '../model/partsIn.ts';
 import { partPhrase } from '../ops/addPart.ts';
 import { partRefs } from '../refs/partRefs.ts';
 import { valueAt } from '../refs/replacedAt.ts';
@@ -31,17 +29,9 @@ export function panelFindings(
   place: PanelPlace,
   seek: Successors,
 ): readonly Finding[] {
-  const { parts } = sources.stored;
-  const found: Finding[] = [];
-  for (const row of childrenOf(parts, place.item)) {
-    for (const part of branchOf(parts, row)) {
-      for (const link of linksOf(part)) {
-        const finding = new LinkInPanel(sources, place, part, link, seek).finding();
-        if (finding !== null) found.push(finding);
-      }
-    }
-  }
-  return found;
+  return partsIn(sources.stored, place.item).flatMap((part) =>
+    linksOf(part).flatMap((link) => new LinkInPanel(sources, place, part, link, seek).finding() ?? []),
+  );
 }
 
 type Link = Extract<Destination, { kind: 'page' | 'address' }>;
@@ -121,14 +111,14 @@ class LinkInPanel {
     const { page, isGone } = known;
     const lead = page === null || this.isAction ? [] : [this.leadThere('linkAndFollow', page, {}, !isGone)];
     if (isGone) return this.tell('addressGone', null, { address }, 'gone', [...lead, this.without()]);
-    // What a search sends still arrives.
+    // What a form sends still arrives.
     if (page === null || this.isAction) return null;
     return this.tell('addressRedirects', page.id, { was: address, now: page.address }, page.address, lead);
   }
 
-  /** The address is where a search is sent, and not a link. */
+  /** The address is where a form is sent, and not a link. */
   private get isAction(): boolean {
-    return this.part.address !== undefined;
+    return this.link.kind === 'address' && this.link.address === this.part.address;
   }
 
   /** The part goes where it is nothing without its link, else the link alone. */

@@ -1,5 +1,5 @@
 import type { SiteDocument } from '../model/document.ts';
-import type { RefRole, VisitRef } from '../schema/ref.ts';
+import { LINKS, type VisitRef } from '../schema/ref.ts';
 import { eachRef } from '../refs/refsOf.ts';
 import type { Page } from '../schema/page.ts';
 
@@ -19,12 +19,10 @@ export interface Successors {
   readonly concerns: (page: Page) => boolean;
 }
 
-const LINKS: readonly RefRole[] = ['link'];
-
 /**
- * What became of the gone pages and the plain addresses that items and panels link to. Only what is wanted is looked
- * for, in one pass over the pages, and none where nothing is: an index of all pages would cost more than all
- * the rest of drift. O(items + parts), and O(pages) where something is.
+ * What became of the gone pages and the plain addresses that items and panels link to. Only what is wanted is
+ * looked for, in one pass over the pages, and none where nothing is: an index of all pages would cost more
+ * than all the rest of drift. O(items + parts), and O(pages) where something is.
  */
 export function successors(document: SiteDocument): Successors {
   const { pages, site } = document;

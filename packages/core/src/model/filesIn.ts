@@ -1,13 +1,11 @@
 import { eachRef } from '../refs/refsOf.ts';
-import type { VisitRef } from '../schema/ref.ts';
+import { notesFiles } from '../schema/ref.ts';
 import type { SiteDocument } from './document.ts';
 
 /** The stored files that a document names, by their hashes: in panels and in presets. O(parts + presets). */
 export function filesIn({ parts, presets }: SiteDocument): Set<string> {
   const files = new Set<string>();
-  const note: VisitRef = (to, value) => {
-    if (to === 'file') files.add(value);
-  };
+  const note = notesFiles(files);
   for (const part of parts.nodes.values()) eachRef('parts', part, note);
   for (const preset of presets.nodes.values()) eachRef('presets', preset, note);
   return files;

@@ -1,11 +1,11 @@
 import type { Id } from '../base/ids.ts';
-import { branchOf } from './branchOf.ts';
 import { eachRef } from '../refs/refsOf.ts';
-import type { RefRole, VisitRef } from '../schema/ref.ts';
+import { LINKS, type VisitRef } from '../schema/ref.ts';
 import { preorder } from '../walk/preorder.ts';
 import type { SiteDocument } from './document.ts';
 import { faceOf } from './faceOf.ts';
 import { childrenOf, nodeAt } from './forest.ts';
+import { partsIn } from './partsIn.ts';
 
 /** One link that visitors of a menu can follow. */
 export interface MenuLink {
@@ -19,8 +19,6 @@ export interface MenuLink {
   readonly value: string;
 }
 
-const LINKS: readonly RefRole[] = ['link'];
-
 /**
  * All links of a menu from top to bottom: of its items, be it through a shared link, and of the parts and the
  * text of their panels. O(items + parts).
@@ -28,17 +26,19 @@ const LINKS: readonly RefRole[] = ['link'];
 export function linksIn(document: SiteDocument, menu: Id): MenuLink[] {
   const { items, parts } = document;
   const links: MenuLink[] = [];
+  const hasPanels = parts.nodes.size > 0;
   const below = (id: Id): Iterable<Id> => childrenOf(items, id);
   for (const { node: item, depth } of preorder<Id>(below(menu), below)) {
-    const noting =
-      (part: Id | null): VisitRef =>
-      (to, value) => {
-        if (to === 'page' || to === 'address') links.push({ item, level: depth + 1, part, to, value });
-      };
+    let part: Id | null = null;
+    const note: VisitRef = (to, value) => {
+      if (to === 'page' || to === 'address') links.push({ item, level: depth + 1, part, to, value });
+    };
     // A shared link has its destination in the same field.
-    eachRef('items', faceOf(document, nodeAt(items, item)), noting(null), LINKS);
-    for (const row of childrenOf(parts, item))
-      for (const part of branchOf(parts, row)) eachRef('parts', part, noting(part.id), LINKS);
+    eachRef('items', faceOf(document, nodeAt(items, item)), note, LINKS);
+    for (const one of hasPanels ? partsIn(document, item) : []) {
+      part = one.id;
+      eachRef('parts', one, note, LINKS);
+    }
   }
   return links;
 }

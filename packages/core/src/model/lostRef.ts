@@ -1,4 +1,4 @@
-import type { RefRole, RefTarget } from '../schema/ref.ts';
+import { NEEDS, type RefTarget } from '../schema/ref.ts';
 import { eachRef } from '../refs/refsOf.ts';
 import type { ForestName, NodeOf, SiteDocument } from './document.ts';
 
@@ -9,8 +9,6 @@ export interface LostRef {
 }
 
 const forests = { page: 'pages', menu: 'menus', sharedLink: 'sharedLinks' } as const;
-
-const NEEDS: readonly RefRole[] = ['link', 'source'];
 
 /**
  * The first page, menu or shared link that a node needs and that does not exist; null: all are there. What a

@@ -1,6 +1,6 @@
 import type { Id } from '../base/ids.ts';
 import { eachRef } from '../refs/refsOf.ts';
-import type { Path, RefRole, RefTarget } from '../schema/ref.ts';
+import { NEEDS, type Path, type RefRole, type RefTarget } from '../schema/ref.ts';
 import type { ForestName, NodeOf, SiteDocument } from './document.ts';
 
 /** A node that refers to something, and where in it. */
@@ -15,9 +15,9 @@ export interface Use {
 /** Forests of what visitors get. Presets and ignored findings are kept whatever they name. */
 const onSite = ['menus', 'items', 'placements', 'sharedLinks', 'parts'] as const;
 
-const USES: readonly RefRole[] = ['link', 'source'];
-
-/** Links to these, and what takes its content from them, in no particular order. O(document without pages). */
+/**
+ * Links to these, and what takes its content from them, in no particular order. O(document without pages).
+ */
 export function usesOf(document: SiteDocument, target: RefTarget, ids: ReadonlySet<Id>): Use[] {
   const uses: Use[] = [];
   for (const forest of onSite) {
@@ -28,7 +28,7 @@ export function usesOf(document: SiteDocument, target: RefTarget, ids: ReadonlyS
         (to, value, role, path) => {
           if (to === target && ids.has(value)) uses.push({ forest, id: node.id, value, role, path });
         },
-        USES,
+        NEEDS,
       );
     }
   }

@@ -1,10 +1,64 @@
 import type { Refusal } from '../base/refusal.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { valueProblem } from '../model/valueProblem.ts';
+import {
+  definitionOf,
+  fieldsOf,
+  partField,
+  partWords,
+  type PartField,
+  type PartKind,
+} from '../schema/part.ts';
 import { addressProblem } from './addressProblem.ts';
-import { partValueProblem } from './partValues.ts';
 import type { Operation } from './registry.ts';
 
-/** What is wrong with an operation that somebody makes now; null: nothing. Past ones are not asked: they replay. */
+/**
+ * What is wrong with an operation that somebody makes now; null: nothing. `apply` does not ask: logs from
+ * before a rule must replay, and what they hold can be undone. So the editor refuses what the server would
+ * refuse, by the same shapes. Shapes come first: only what has its shape can be asked for its addresses.
+ * O(size of the operation).
+ */
 export function newProblem(document: SiteDocument, operation: Operation): Refusal | null {
-  return addressProblem(operation) ?? partValueProblem(document, operation);
+  const parts = partsWritten(document, operation);
+  return first(parts, misshapen) ?? addressProblem(operation) ?? first(parts, unfit);
+}
+
+/** The fields that an operation sets of a part, and its kind; null: the part is not there any more. */
+interface PartWritten {
+  readonly kind: PartKind | null;
+  readonly fields: Readonly<Record<string, unknown>>;
+}
+
+function partsWritten(document: SiteDocument, operation: Operation): readonly PartWritten[] {
+  if (operation.kind === 'updatePart')
+    return [{ kind: document.parts.nodes.get(operation.id)?.kind ?? null, fields: operation.set }];
+  if (operation.kind !== 'addPart') return [];
+  return operation.branch.map(({ id: _, parent: __, kind, ...fields }) => ({ kind, fields }));
+}
+
+function first(
+  parts: readonly PartWritten[],
+  problemOf: (part: PartWritten) => Refusal | null,
+): Refusal | null {
+  for (const part of parts) {
+    const problem = problemOf(part);
+    if (problem !== null) return problem;
+  }
+  return null;
+}
+
+/** A value that has not the shape of its field. */
+function misshapen({ kind, fields }: PartWritten): Refusal | null {
+  for (const [name, value] of Object.entries(fields)) {
+    if (value === null || value === undefined) continue;
+    const field = (kind === null ? undefined : fieldsOf(kind)[name]) ?? partField(name as PartField);
+    const problem = valueProblem(kind === null ? 'part' : partWords[kind], field, value);
+    if (problem !== null) return problem;
+  }
+  return null;
+}
+
+/** Values that their kind does not take. */
+function unfit({ kind, fields }: PartWritten): Refusal | null {
+  return kind === null ? null : (definitionOf(kind).check?.(fields) ?? null);
 }

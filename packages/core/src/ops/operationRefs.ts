@@ -1,6 +1,6 @@
 import type { ForestName, NodeOf } from '../model/document.ts';
 import { eachRef } from '../refs/refsOf.ts';
-import type { VisitRef } from '../schema/ref.ts';
+import { notesFiles, type VisitRef } from '../schema/ref.ts';
 import type { Fields } from './kit/operationKind.ts';
 import { kindOf, type Operation } from './registry.ts';
 
@@ -17,9 +17,7 @@ export function operationRefs(operation: Operation, visit: VisitRef): void {
  */
 export function filesNamed(operation: Operation): Set<string> {
   const files = new Set<string>();
-  const note: VisitRef = (to, value) => {
-    if (to === 'file') files.add(value);
-  };
+  const note = notesFiles(files);
   operationRefs(operation, note);
   operationRefs(kindOf(operation).invert(operation), note);
   return files;

@@ -6,6 +6,7 @@ import { refusal } from '../base/refusal.ts';
 import { sentence } from '../base/sentences.ts';
 import { siteFields, type SiteFields } from '../schema/site.ts';
 import { closed, IdShape, someOf } from '../schema/shapes.ts';
+import { differing, valuesOf } from './kit/namedFields.ts';
 import type { OperationKind } from './kit/operationKind.ts';
 
 /** Changes fields of the site itself; its id and its key stay. Both sides name the same fields. */
@@ -20,8 +21,8 @@ const someFields = someOf(siteFields);
 
 /**
  * The site is no node of a forest: it touches none, and whoever stores the document stores the site where it
- * is another one. Everything else is as with other updates: later wins on a field, and undo knows whose change
- * came after.
+ * is another one. Everything else is as with other updates: later wins on a field, and undo knows whose
+ * change came after.
  */
 export const updateSite: OperationKind<UpdateSite, UpdateSite> = {
   kind: 'updateSite',
@@ -58,15 +59,3 @@ export const updateSite: OperationKind<UpdateSite, UpdateSite> = {
   shift: (_, spot) => spot,
   rebase: (operation) => operation,
 };
-
-/** Those of the named fields that would change. */
-function differing(site: SiteFields, named: Partial<SiteFields>): Partial<SiteFields> {
-  return Object.fromEntries(
-    Object.entries(named).filter(([field, value]) => !isEqual(site[field as keyof SiteFields], value)),
-  );
-}
-
-/** The present values of the fields that `named` names. */
-function valuesOf(site: SiteFields, named: Partial<SiteFields>): Partial<SiteFields> {
-  return Object.fromEntries(Object.keys(named).map((field) => [field, site[field as keyof SiteFields]]));
-}

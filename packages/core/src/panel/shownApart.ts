@@ -1,13 +1,7 @@
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
-import { branchOf } from '../model/branchOf.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
-import type { Part } from '../schema/part.ts';
-
-/** All parts of an item's panel, in preorder. O(parts). */
-export function partsIn({ parts }: SiteDocument, owner: Id): Part[] {
-  return [...childrenOf(parts, owner)].flatMap((row) => branchOf(parts, row));
-}
+import { partsIn } from '../model/partsIn.ts';
 
 /** The child items of a panel's item that a group of their own shows. */
 export function shownApart(document: SiteDocument, owner: Id): Set<Id> {

@@ -1,7 +1,6 @@
 import { escapeHtml } from '../base/escape.ts';
-import { canSendTo } from '../schema/parts/wrongAction.ts';
-import { imageOf, opening, roundedClass, textOf } from './html.ts';
-import { shownIf, type PartHandler } from './partHandler.ts';
+import { actionOf, imageOf, opening, roundedClass, textOf } from './html.ts';
+import { sendable, type PartHandler } from './partHandler.ts';
 import { pictureCss } from './pictureCss.ts';
 import { lineOf, resolveBody } from './prose.ts';
 
@@ -18,16 +17,14 @@ const CSS = `.zv-form{display:grid;gap:.5rem;padding:.25rem .5rem}
 @media (forced-colors:active){.zv-form button{border-color:ButtonText}}`;
 
 export const form: PartHandler<'form'> = {
-  resolve({ address, body }, { base, document }) {
-    const { address: _, ...waiting } = base;
-    const part = canSendTo(address) ? base : waiting;
-    const consent = body === undefined ? {} : { body: resolveBody(document, body) };
-    return shownIf(canSendTo(address), { ...part, ...consent });
+  resolve(part, within) {
+    const sent = sendable(part, within);
+    if (part.body === undefined) return sent;
+    return { ...sent, part: { ...sent.part, body: resolveBody(within.document, part.body) } };
   },
   html(part, within, classes) {
-    const { address, label = '', parameter = 'email', body, needsConsent, picture } = part;
+    const { label = '', parameter = 'email', body, needsConsent, picture } = part;
     const id = `${within.prefix}-${part.id}`;
-    const action = address === undefined ? '' : ` method="post" action="${escapeHtml(address)}"`;
     const image =
       picture === undefined
         ? ''
@@ -39,7 +36,7 @@ export const form: PartHandler<'form'> = {
         ? ''
         : `<div class="zv-consent">${needsConsent === true ? ticked : `<span>${line}</span>`}</div>`;
     return [
-      `<${opening('form', part, within, ` zv-form${classes}`)}${action}>${image}<label for="${id}">${escapeHtml(label)}</label><input id="${id}" type="email" name="${escapeHtml(parameter)}" autocomplete="email" required>${consent}<button type="submit">${textOf(part)}</button></form>`,
+      `<${opening('form', part, within, ` zv-form${classes}`)} method="post"${actionOf(part)}>${image}<label for="${id}">${escapeHtml(label)}</label><input id="${id}" type="email" name="${escapeHtml(parameter)}" autocomplete="email" required>${consent}<button type="submit">${textOf(part)}</button></form>`,
     ];
   },
   css: (parts) => [...(parts.some(({ picture }) => picture !== undefined) ? [pictureCss] : []), CSS],

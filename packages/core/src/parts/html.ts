@@ -36,6 +36,11 @@ export function groupPieces({ heading, levels }: ResolvedPart, items: readonly R
   return [{ list, className: 'zv-heads' }];
 }
 
+/** Where a form is sent, as an attribute with a space before it; nothing while that is not known. */
+export function actionOf({ address }: ResolvedPart): string {
+  return address === undefined ? '' : ` action="${escapeHtml(address)}"`;
+}
+
 export function textOf({ text = '' }: ResolvedPart): string {
   return escapeHtml(text);
 }

@@ -3,6 +3,7 @@ import type { SiteDocument } from '../model/document.ts';
 import type { ResolvedItem, ResolvedPage, ResolvedPart } from '../resolve/resolved.ts';
 import type { PanelFacts } from '../schema/dropdown.ts';
 import type { PageSource, PartKind, PartOf } from '../schema/part.ts';
+import { canSendTo } from '../schema/parts/wrongAction.ts';
 
 /** HTML, or items to be written as a list of links at that place. */
 export type Piece = string | { readonly list: readonly ResolvedItem[]; readonly className?: string };
@@ -58,6 +59,12 @@ export function shown(part: ResolvedPart): Resolved {
 /** What is shown when something is in it. */
 export function shownIf(isFull: boolean, part: ResolvedPart): Resolved {
   return { part, isEmpty: !isFull };
+}
+
+/** A form that cannot be sent is none: older documents may have any address. */
+export function sendable({ address }: { readonly address: string }, { base }: ResolvesIn): Resolved {
+  const { address: _, ...waiting } = base;
+  return canSendTo(address) ? shown(base) : shownIf(false, waiting);
 }
 
 /** What holds parts is empty without any. */

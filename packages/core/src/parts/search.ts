@@ -1,7 +1,6 @@
 import { escapeHtml } from '../base/escape.ts';
-import { canSendTo } from '../schema/parts/wrongAction.ts';
-import { opening, textOf } from './html.ts';
-import { shownIf, type PartHandler } from './partHandler.ts';
+import { actionOf, opening, textOf } from './html.ts';
+import { sendable, type PartHandler } from './partHandler.ts';
 
 const MAGNIFIER =
   '<svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true"><path d="M10 4a6 6 0 1 0 3.7 10.7l5.3 5.3 1.4-1.4-5.3-5.3A6 6 0 0 0 10 4Zm0 2a4 4 0 1 1 0 8 4 4 0 0 1 0-8Z" fill="currentColor"/></svg>';
@@ -15,22 +14,17 @@ const CSS = `.zv-search{display:grid;grid-template-columns:minmax(0,1fr) auto;ga
 @media (forced-colors:active){.zv-search button{border-color:ButtonText}}`;
 
 export const search: PartHandler<'search'> = {
-  resolve({ address }, { base }) {
-    const { address: _, ...waiting } = base;
-    // Older documents may have any address; a search that cannot be sent is none.
-    return canSendTo(address) ? shownIf(true, base) : shownIf(false, waiting);
-  },
+  resolve: sendable,
   html(part, within, classes) {
-    const { address, parameter = 'q', scope } = part;
+    const { parameter = 'q', scope } = part;
     const id = `${within.prefix}-${part.id}`;
-    const action = address === undefined ? '' : ` action="${escapeHtml(address)}"`;
     const hidden =
       scope === undefined
         ? ''
         : `<input type="hidden" name="${escapeHtml(scope.name)}" value="${escapeHtml(scope.value)}">`;
     const form = opening('form', part, within, ` zv-search${classes}`);
     return [
-      `<${form} role="search"${action}><label for="${id}">${textOf(part)}</label><input id="${id}" type="search" name="${escapeHtml(parameter)}">${hidden}<button type="submit" aria-label="${textOf(part)}">${MAGNIFIER}</button></form>`,
+      `<${form} role="search"${actionOf(part)}><label for="${id}">${textOf(part)}</label><input id="${id}" type="search" name="${escapeHtml(parameter)}">${hidden}<button type="submit" aria-label="${textOf(part)}">${MAGNIFIER}</button></form>`,
     ];
   },
   css: () => [CSS],

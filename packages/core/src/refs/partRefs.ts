@@ -21,7 +21,9 @@ export const partTable = prepared<PartFacts>(
   ) as RefTable<PartFacts>,
 );
 
-/** Calls `visit` for each reference of a part, a sketched part, or some fields of one; not of what it holds. */
+/**
+ * Calls `visit` for each reference of a part, a sketched part, or some fields of one; not of what it holds.
+ */
 export function eachPartRef(
   part: PartFacts | PartSketch | PortableSketch,
   visit: VisitRef,

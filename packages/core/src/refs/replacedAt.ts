@@ -1,6 +1,8 @@
 import type { Path } from '../schema/ref.ts';
 
-/** A value with what is at a path replaced; `undefined` removes a field. Only what lies on the way is copied. */
+/**
+ * A value with what is at a path replaced; `undefined` removes a field. Only what lies on the way is copied.
+ */
 export function replacedAt<V>(value: V, [step, ...rest]: Path, next: unknown): V {
   if (step === undefined) return next as V;
   if (Array.isArray(value))

@@ -52,9 +52,12 @@ export function definitionOf(kind: PartKind): PartDefinition {
 
 /** The fields of a kind, in the order of its form. */
 export function fieldsOf(kind: PartKind): Fields {
+  return fieldsByKind[kind];
+}
+const fieldsByKind = ofEachKind((kind): Fields => {
   const { always, maybe } = definitionOf(kind);
   return { ...always, ...maybe };
-}
+});
 
 /** The fields of all kinds, each once. */
 const allFields = Object.assign({}, ...partKinds.map(fieldsOf)) as Record<PartField, Field>;

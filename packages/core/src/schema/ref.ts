@@ -13,6 +13,11 @@ export type RefTarget = 'page' | 'menu' | 'item' | 'sharedLink' | 'node' | 'addr
  */
 export type RefRole = 'link' | 'source' | 'own' | 'memory';
 
+/** What visitors follow. */
+export const LINKS: readonly RefRole[] = ['link'];
+/** What has to be there: what visitors follow, and what is shown. */
+export const NEEDS: readonly RefRole[] = ['link', 'source'];
+
 /** The way to a value inside a node: names of fields and places in lists. */
 export type Path = readonly (string | number)[];
 
@@ -27,6 +32,13 @@ export interface Ref {
 
 /** Is told of each reference. */
 export type VisitRef = (to: RefTarget, value: string, role: RefRole, path: Path) => void;
+
+/** Collects the stored files that are referred to, by their hashes. */
+export function notesFiles(files: Set<string>): VisitRef {
+  return (to, value) => {
+    if (to === 'file') files.add(value);
+  };
+}
 
 /** Finds the references in the value of one field, which all have the same role. */
 export type FindRefs<V> = (

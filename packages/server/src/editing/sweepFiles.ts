@@ -2,7 +2,7 @@ import { filesIn, filesNamed } from '@zorvik/core';
 import { othersTurn } from '../othersTurn.ts';
 import { filesToSweep, removeFiles } from '../repositories/files.ts';
 import { editsBetween } from '../repositories/log.ts';
-import { lockSite, siteFacts } from '../repositories/sites.ts';
+import { lockSite, siteKey } from '../repositories/sites.ts';
 import { caughtUp, type EditingDeps } from './saveEdit.ts';
 
 /** How many edits are looked through before others get their turn. */
@@ -19,8 +19,8 @@ export async function sweepFiles(
   before: string,
 ): Promise<number> {
   const old = await filesToSweep(database, siteId, before);
-  if (old.length === 0) return 0;
-  const { key } = await siteFacts(database, siteId);
+  const key = old.length === 0 ? null : await siteKey(database, siteId);
+  if (key === null) return 0;
   return database.transaction(async (tx) => {
     const head = await lockSite(tx, key, null);
     if (head === null) return 0;

@@ -111,14 +111,10 @@ export async function firstFacts(database: Database, id: string): Promise<Site> 
   return { id: row.id, key: row.key, ...(row.first ?? row.facts) } as Site;
 }
 
-/** What is known of a site besides its nodes. */
-export async function siteFacts(database: Database, id: string): Promise<Site> {
-  const [row] = await database
-    .select({ id: sites.id, key: sites.key, facts: sites.facts })
-    .from(sites)
-    .where(eq(sites.id, id));
-  if (row === undefined) throw new Error(`The site ${id} has no row.`);
-  return { id: row.id, key: row.key, ...row.facts } as Site;
+/** The key of a site; null: there is no such site. */
+export async function siteKey(database: Database, id: string): Promise<string | null> {
+  const [row] = await database.select({ key: sites.key }).from(sites).where(eq(sites.id, id));
+  return row?.key ?? null;
 }
 
 export async function siteIds(database: Database): Promise<string[]> {

@@ -14,6 +14,7 @@ import {
 import { withNodeChanged } from '../../model/forest.ts';
 import { closed, IdShape, someOf } from '../../schema/shapes.ts';
 import { missing } from './missing.ts';
+import { differing, valuesOf } from './namedFields.ts';
 import { written, type Applied, type Fields, type OperationKind } from './operationKind.ts';
 
 /**
@@ -62,8 +63,8 @@ export function defineUpdate<K extends string, F extends ForestName>(
       const forest = forestOf(document, name);
       const node = forest.nodes.get(operation.id);
       if (node === undefined) return no(missing(name, operation.id));
-      const set = differing<F>(node, operation.set);
-      const was = valuesOf<F>(node, set);
+      const set = differing(node, operation.set);
+      const was = valuesOf(node, set);
       if (Object.keys(set).length === 0) return ok({ document, operation: { ...operation, set, was } });
       const changed = withFields<F>(node, set, maybe);
       const reason = refuses(document, changed);
@@ -81,7 +82,7 @@ export function defineUpdate<K extends string, F extends ForestName>(
 
     overwritten(document, { id, set }) {
       const node = forestOf(document, name).nodes.get(id);
-      return node !== undefined && isEqual(valuesOf<F>(node, set), set) ? null : { forest: name, id };
+      return node !== undefined && isEqual(valuesOf(node, set), set) ? null : { forest: name, id };
     },
 
     claims: ({ id, set }) => Object.keys(set).map((field) => `${name} ${id} ${field}`),
@@ -89,24 +90,6 @@ export function defineUpdate<K extends string, F extends ForestName>(
     shift: (_, spot) => spot,
     rebase: (operation) => operation,
   };
-}
-
-/** Those of the named fields that would change. */
-function differing<F extends ForestName>(node: NodeOf[F], named: FieldsOf<F>): FieldsOf<F> {
-  return Object.fromEntries(
-    Object.entries(named).filter(([field, value]) => !isEqual(valueOf<F>(node, field), value)),
-  ) as FieldsOf<F>;
-}
-
-/** The present values of the fields that `named` names. */
-function valuesOf<F extends ForestName>(node: NodeOf[F], named: FieldsOf<F>): FieldsOf<F> {
-  return Object.fromEntries(
-    Object.keys(named).map((field) => [field, valueOf<F>(node, field)]),
-  ) as FieldsOf<F>;
-}
-
-function valueOf<F extends ForestName>(node: NodeOf[F], field: string): unknown {
-  return (node as unknown as Record<string, unknown>)[field] ?? null;
 }
 
 function withFields<F extends ForestName>(node: NodeOf[F], set: FieldsOf<F>, maybe: TProperties): NodeOf[F] {

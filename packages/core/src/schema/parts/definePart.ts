@@ -62,7 +62,10 @@ export interface PartDefinition<
   readonly kind: K;
   /** What it is called: “link list”. */
   readonly name: string;
-  /** The same within a sentence, where it is one of several, such as “a link list”; not there: “a” and its name. */
+  /**
+   * The same within a sentence, where it is one of several, such as “a link list”; not there: “a” and its
+   * name.
+   */
   readonly oneOf?: string;
   /** What it is good for, where it is offered. What has no such words cannot be added by itself. */
   readonly about?: string;
@@ -78,7 +81,10 @@ export interface PartDefinition<
   readonly check?: (part: Readonly<Record<string, unknown>>) => Refusal | null;
 }
 
-/** Says all about one kind of part. Adding a kind: this, a file in `parts/`, and a line in each of the two lists. */
+/**
+ * Says all about one kind of part. Adding a kind: this, a file in `parts/`, and a line in each of the two
+ * lists.
+ */
 export function definePart<const K extends string, A extends Fields, M extends Fields>(
   definition: PartDefinition<K, A, M>,
 ): PartDefinition<K, A, M> {

@@ -8,7 +8,10 @@ import { RichTextShape } from '../richText.ts';
 import { LinkAddressShape, LONGEST_LABEL } from '../shapes.ts';
 import { field, type Field } from './definePart.ts';
 
-/** Fields that several kinds of part have. A field of one name has one shape, whatever kind it belongs to (a law). */
+/**
+ * Fields that several kinds of part have. A field of one name has one shape, whatever kind it belongs to (a
+ * law).
+ */
 export const TextShape = Type.String({ minLength: 1, maxLength: LONGEST_LABEL });
 const HiddenOnShape = Type.Array(Type.Enum(deviceClasses), { minItems: 1, maxItems: 3, uniqueItems: true });
 const YesShape = Type.Literal(true);

@@ -21,7 +21,9 @@ const height = field<Static<typeof HeightShape>>(HeightShape, {
     most: HIGHEST_ROW,
   },
 });
-/** It is what the panel shows on this device class where it has content of its own there, and nowhere else. */
+/**
+ * It is what the panel shows on this device class where it has content of its own there, and nowhere else.
+ */
 const only = field<Static<typeof OnlyShape>>(OnlyShape, { control: { kind: 'none', label: 'Only on' } });
 
 /** A row of a panel: a grid of twelve columns. */

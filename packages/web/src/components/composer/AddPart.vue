@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js';
 import { computed } from 'vue';
-import { addableKinds, definitionOf, heldBy, type PartKind } from '@zorvik/core';
+import { addableKinds, capitalised, definitionOf, heldBy, type PartKind } from '@zorvik/core';
 import { useComposing } from '../../composables/useComposing.ts';
 import { useComposer } from '../../stores/composer.ts';
 
@@ -22,7 +22,6 @@ const kinds = computed(() => {
     return { kind, name: capitalised(name), about };
   });
 });
-const capitalised = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 
 function add(kind: PartKind): void {
   composer.isAdding = false;

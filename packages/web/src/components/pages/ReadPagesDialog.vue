@@ -47,7 +47,7 @@ async function read(): Promise<void> {
   progress.value = null;
   if (answer.kind !== 'reply') {
     problem.value = signal.aborted ? STOPPED : problemOf(answer, 'nothing was changed');
-    // Stopped at the very end it may have been kept after all: then it is shown, and undo takes it back.
+    // Stopped at the last moment, it may have been kept after all: then it is shown, and undo takes it back.
     await copy.catchUp();
     return;
   }
