@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { withNodesLast, type Part } from '@zorvik/core';
+import { driftOf, nodeAt, withNodeChanged, withNodesLast, type Part } from '@zorvik/core';
 import { outlined } from '@zorvik/core/testing';
 import { dropSpot } from '../src/composables/dropSpot.ts';
 import { outlineRows } from '../src/composables/outlineRows.ts';
 import { pageRows } from '../src/composables/pageRows.ts';
+import { driftPicture } from '../src/composables/driftRows.ts';
 import { pagePlaces } from '../src/composables/pagePlaces.ts';
 import { pageUse, whereUsed } from '../src/composables/pageUse.ts';
 import { forgivingSearch } from '../src/workers/findPages.ts';
@@ -169,6 +170,36 @@ describe('where pages are used', () => {
       { menu, item: ids.get('= /a'), part: 'cbutton', level: 1, words: ['in its panel'] },
     ]);
     expect(places.get(ids.get('/a') ?? '')?.map(({ part }) => part)).toEqual([null, 'ctext']);
+  });
+});
+
+describe('pages beside a menu', () => {
+  it('leave an item as it is where only its panel has a broken link, and say so beside it', () => {
+    const { document, ids, menu } = outlined('= /a', '/a A\n/b B');
+    const item = ids.get('= /a') ?? '';
+    const parts: Part[] = [
+      { id: 'crow', parent: item, kind: 'row' },
+      { id: 'ccell', parent: 'crow', kind: 'cell', span: 12 },
+      {
+        id: 'cbutton',
+        parent: 'ccell',
+        kind: 'button',
+        text: 'x',
+        destination: { kind: 'page', page: ids.get('/b') ?? '', anchor: null },
+      },
+    ];
+    const gone = { ...nodeAt(document.pages, ids.get('/b') ?? ''), state: 'gone' as const };
+    const site = {
+      ...document,
+      parts: withNodesLast(document.parts, parts),
+      pages: withNodeChanged(document.pages, gone),
+    };
+    const findings = driftOf({ stored: site, filled: site });
+    expect(findings.map(({ kind, part }) => [kind, part])).toEqual([['pageGone', 'cbutton']]);
+    const { pages, items, lines } = driftPicture(site, site, menu, findings);
+    expect(items.map(({ id, finding }) => [id, finding?.part])).toEqual([[item, 'cbutton']]);
+    expect(pages.map(({ label, finding }) => [label, finding])).toEqual([['A', null]]);
+    expect(lines.map(({ tone, finding }) => [tone, finding])).toEqual([['agrees', null]]);
   });
 });
 

@@ -43,26 +43,33 @@ export function driftPicture(
   findings: readonly Finding[],
 ): DriftPicture {
   const byItem = new Map<Id, Finding>();
+  const byPanel = new Map<Id, Finding>();
   const byPage = new Map<Id, Finding>();
   for (const finding of findings) {
-    if (finding.kind !== 'pageNew' && !byItem.has(finding.at)) byItem.set(finding.at, finding);
+    const marked = finding.part === undefined ? byItem : byPanel;
+    if (finding.kind !== 'pageNew' && !marked.has(finding.at)) marked.set(finding.at, finding);
     if (finding.kind === 'pageNew' && finding.page !== null) byPage.set(finding.page, finding);
     for (const item of finding.items ?? []) byItem.set(item, finding);
   }
-  const items = itemRows(stored, document, menu, byItem, byPage);
+  // What is amiss in its panel leaves an item as it is: it is marked where nothing else is to be said of it.
+  const items = itemRows(stored, document, menu, new Map([...byPanel, ...byItem]), byPage);
+  const own = (row: DriftRow): Finding | null => (row.finding?.part === undefined ? row.finding : null);
   const wanted = new Set<Id>(byPage.keys());
   for (const { id } of items) {
     const page = id === null ? null : pageOf(document, id);
     if (page !== null && nodeAt(document.pages, page).state !== 'gone') wanted.add(page);
   }
   const byTarget = new Map<Id, Finding>();
-  for (const { id, finding } of items) {
-    const page = id === null || finding === null ? null : pageOf(document, id);
+  for (const row of items) {
+    const finding = own(row);
+    const page = row.id === null || finding === null ? null : pageOf(document, row.id);
     if (page !== null && finding !== null) byTarget.set(page, finding);
   }
   const pages = pageRows(document, wanted, new Map([...byTarget, ...byPage]));
   const rowOf = new Map(pages.map(({ id }, at) => [id, at]));
-  const lines = items.flatMap(({ id, finding }, to): DriftLine[] => {
+  const lines = items.flatMap((row, to): DriftLine[] => {
+    const { id } = row;
+    const finding = own(row);
     const page = id === null ? (finding?.page ?? null) : pageOf(document, id);
     if (page === null) return [];
     const from = rowOf.get(page) ?? null;

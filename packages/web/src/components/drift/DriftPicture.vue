@@ -90,21 +90,29 @@ const itemTags: Partial<Record<FindingKind, string>> = {
   kindChanged: 'new kind',
 };
 const ownItems = computed(() => new Set(props.chosen?.items ?? []));
-const isChosen = ({ finding, id }: DriftRow): boolean =>
-  finding !== null &&
-  finding.id === props.chosen?.id &&
-  (ownItems.value.size === 0 || id === null || ownItems.value.has(id) || props.chosen.page === id);
+/** The row of a finding; that of the item where the finding is about a part of its panel. */
+const isAbout = ({ finding, id }: DriftRow, chosen: Finding | null): boolean =>
+  chosen !== null && (finding?.id === chosen.id || (chosen.part !== undefined && chosen.at === id));
+const isChosen = (row: DriftRow): boolean => isAbout(row, props.chosen) && isOneOf(row);
+const isOneOf = ({ id }: DriftRow): boolean =>
+  ownItems.value.size === 0 || id === null || ownItems.value.has(id) || props.chosen?.page === id;
 const toneFor = ({ finding }: DriftRow): string =>
-  finding === null ? '' : finding.kind === 'pageNew' ? 'new' : toneOf(finding);
+  finding === null
+    ? ''
+    : finding.kind === 'pageNew'
+      ? 'new'
+      : finding.part === undefined
+        ? toneOf(finding)
+        : 'look';
+const itemTag = ({ kind, part }: Finding): string | undefined =>
+  part === undefined ? itemTags[kind] : `in its panel: ${itemTags[kind] ?? ''}`;
 
 /** What is chosen is brought into sight on the menu's side. */
 watch(
   () => props.chosen?.id,
   async () => {
     await nextTick();
-    const at = props.picture.items.findIndex(
-      (row) => row.finding !== null && row.finding.id === props.chosen?.id,
-    );
+    const at = props.picture.items.findIndex((row) => isAbout(row, props.chosen));
     const element = scroller.value;
     if (at < 0 || element === null) return;
     const y = HEAD + at * ROW;
@@ -189,7 +197,7 @@ watch(
         >
           <span class="label">{{ row.id === null ? `${row.label} would go here` : row.label }}</span>
           <span v-if="row.id !== null && row.finding !== null" class="remark">
-            {{ itemTags[row.finding.kind] }}
+            {{ itemTag(row.finding) }}
           </span>
         </div>
       </section>

@@ -85,7 +85,7 @@ onBeforeUnmount(() => release?.());
       >
         {{ menuName(place.menu) }}
         <span class="number">{{ place.level }}</span>
-        <template v-if="place.part !== null">panel</template>
+        <span v-if="place.part !== null" class="in-panel">in a panel</span>
       </button>
     </span>
   </div>
@@ -200,6 +200,9 @@ button.fold:hover {
 }
 .menus .hidden {
   text-decoration: line-through;
+}
+.menus .in-panel {
+  margin-inline-start: 4px;
 }
 .menus .number {
   color: var(--mute);
