@@ -67,7 +67,7 @@ describe('what the site is served', () => {
     );
     const every = readStored(
       JSON.parse(
-        await readFile(new URL('../packages/core/laws/samples/format-4.json', import.meta.url), 'utf8'),
+        await readFile(new URL('../packages/core/laws/samples/format-5.json', import.meta.url), 'utf8'),
       ) as { format: number },
     );
     const menu = [...every.menus.nodes.values()].find(({ key }) => key === 'menu-1')?.id ?? '';

@@ -61,6 +61,7 @@ describe('the architecture', () => {
     'refs',
     'model',
     'ops',
+    'upgrades',
     'diff',
     'panel',
     'parts',

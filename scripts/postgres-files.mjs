@@ -13,5 +13,6 @@ export const POSTGRES_FILES = [
   'simulation',
   'together',
   'twoProcesses',
+  'upgrades',
 ].map((name) => `packages/server/test/${name}.test.ts`);
 POSTGRES_FILES.push('e2e/twoProcesses.test.ts');

@@ -17,6 +17,8 @@ await ensureBuilt();
 await ensureTestData();
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
+/** TypeScript's native compiler, which is many times faster; what reads .vue files has to have the other one. */
+const nativeCompiler = join(root, 'node_modules', 'typescript7', 'bin', 'tsc');
 const seconds = (from) => Math.round((performance.now() - from) / 1000);
 const begin = performance.now();
 
@@ -55,19 +57,16 @@ const kept = (tool) => ['--cache', '--cache-strategy', 'content', '--cache-locat
  */
 function staticChecks() {
   const types = (what, tool, project, name) => () =>
-    run(what, bin(tool), [
-      '-p',
-      project,
-      '--incremental',
-      '--tsBuildInfoFile',
-      `build/types/${name}.tsbuildinfo`,
-    ]);
+    run(what, tool, ['-p', project, '--incremental', '--tsBuildInfoFile', `build/types/${name}.tsbuildinfo`]);
   return Promise.all([
-    run('lint', bin('eslint'), ['.', '--max-warnings', '0', ...kept('eslint')]),
     inTurn(
-      types('types of core', 'tsc', 'packages/core', 'core'),
-      types('types of the rest', 'tsc', 'tsconfig.node.json', 'node'),
-      types('types of the editor', 'vue-tsc', 'packages/web', 'web'),
+      () => run('lint', bin('eslint'), ['.', '--max-warnings', '0', ...kept('eslint')]),
+      () => run('lint with types', process.execPath, ['scripts/lint-types.mjs']),
+    ),
+    inTurn(
+      types('types of core', nativeCompiler, 'packages/core', 'core'),
+      types('types of the rest', nativeCompiler, 'tsconfig.node.json', 'node'),
+      types('types of the editor', bin('vue-tsc'), 'packages/web', 'web'),
       () => run('format', bin('prettier'), ['--check', '.', '--log-level', 'warn', ...kept('prettier')]),
     ),
   ]).then((outcomes) => outcomes.every(Boolean));

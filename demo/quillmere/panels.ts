@@ -129,7 +129,7 @@ export function withPanels(
                   text: 'Search the seed house',
                   address: '/search',
                   parameter: 'q',
-                  scope: { name: 'in', value: 'shop' },
+                  extraParameter: { name: 'in', value: 'shop' },
                 },
               ],
             },

@@ -30,7 +30,8 @@ describe('laws of every operation', () => {
         document = applied.value.document;
       }
     }
-    expect([...seen].sort(), 'every kind came up').toEqual(Object.keys(operationKinds).sort());
+    const made = Object.values(operationKinds).filter(({ onlyInLogs }) => onlyInLogs !== true);
+    expect([...seen].sort(), 'every kind came up').toEqual(made.map(({ kind }) => kind).sort());
   });
 
   it('keeps every invariant of the document, whatever is tried', () => {

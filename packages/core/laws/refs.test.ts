@@ -13,7 +13,7 @@ import { randomOperation } from '../testing/randomOperation.ts';
 import { randomDocument } from '../testing/randomDocument.ts';
 
 const sample = readStored(
-  JSON.parse(readFileSync(new URL('samples/format-4.json', import.meta.url), 'utf8')) as { format: number },
+  JSON.parse(readFileSync(new URL('samples/format-5.json', import.meta.url), 'utf8')) as { format: number },
 );
 
 /** Documents with all that a site can have in them. */

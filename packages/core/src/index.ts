@@ -198,6 +198,9 @@ export { settingPhrase } from './ops/updateItem.ts';
 export type { Touched } from './ops/kit/operationKind.ts';
 export type { ImportPages } from './ops/importPages.ts';
 
+export { latestFormat, upgraded, type Upgraded } from './upgrades/upgraded.ts';
+export { upgradeSteps, type UpgradeStep } from './upgrades/upgradeSteps.ts';
+
 export { diffPages, type IncomingPage, type DiffChoices } from './diff/diffPages.ts';
 export { diffReading, type ReadingDiff, type RecognisedBy } from './diff/diffReading.ts';
 export { compareMenus, changeInWords, type MenuChange } from './diff/compareMenus.ts';

@@ -419,7 +419,7 @@ describe('the HTML of composed panels', () => {
     document = filled(document, 'search', {
       text: hostile,
       address: '/search',
-      scope: { name: 'in', value: '"><script>' },
+      extraParameter: { name: 'in', value: '"><script>' },
     });
     document = filled(document, 'picture', {
       picture: { file: 'a'.repeat(32), width: 1200, height: 800 },

@@ -5,7 +5,7 @@ import type { Presence } from './announcing/presence.ts';
 import type { PublicSide } from './delivery/publicSide.ts';
 import type { OpenReading } from './reading/siteReader.ts';
 import type { PictureMaker } from './editing/pictureMaker.ts';
-import type { EditingDeps } from './editing/saveEdit.ts';
+import type { EditingDeps } from './editing/editingDeps.ts';
 
 /** All that the application stands on; `main.ts` makes it for real, tests make it with what they need. */
 export interface Deps extends EditingDeps {

@@ -107,7 +107,7 @@ describe('an archive', () => {
   it('is a plain tar of JSON lines, which any tool can read', () => {
     const text = gunzipSync(archive).toString('latin1');
     expect(text.slice(0, 20)).toContain('zorvik-archive.json');
-    expect(text).toContain('{"format":"zorvik-archive","version":6,"madeAt":"2026-11-23T12:00:00.000Z"');
+    expect(text).toContain('{"format":"zorvik-archive","version":7,"madeAt":"2026-11-23T12:00:00.000Z"');
     expect(text).toContain('items/000001.jsonl');
   });
 

@@ -2,7 +2,8 @@ import { no, ok, refusal, seededRandom, toStored, type LoggedEdit, type Result }
 import { judge, randomDocument, simulate, type SimulatedServer, type Verdict } from '@zorvik/core/testing';
 import type { OpenDatabase } from '../src/db/openDatabase.ts';
 import { currentSite } from '../src/editing/currentSite.ts';
-import { saveEdit, type EditingDeps } from '../src/editing/saveEdit.ts';
+import type { EditingDeps } from '../src/editing/editingDeps.ts';
+import { saveEdit } from '../src/editing/saveEdit.ts';
 import { siteCache } from '../src/editing/siteCache.ts';
 import { storeDocument } from '../src/editing/storeDocument.ts';
 import { editsToSend, ownEdits } from '../src/repositories/log.ts';

@@ -1,11 +1,12 @@
 import { get } from 'node:http';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
-import type { Edit } from '@zorvik/core';
+import { readStored, toStored, upgraded, type Edit, type StoredDocument } from '@zorvik/core';
 import type { ServerMessage } from '@zorvik/contract';
 import { maybeSite } from '../src/repositories/sites.ts';
 import { readQuillmere, startProcess, stopProcess, type Run } from './processes.ts';
 import { replayEqualsRows } from './replayEqualsRows.ts';
+import { frozenSite, storeFrozenSite } from './storeFrozenSite.ts';
 import { postgres, testDatabase, type TestDatabase } from './testDatabase.ts';
 import { editOf } from './testServer.ts';
 
@@ -62,6 +63,23 @@ describe.skipIf(postgres === '')('two processes on one database', () => {
     const [one, two] = await Promise.all(runs.map(({ address }) => readQuillmere(address)));
     expect(two).toEqual(one);
     expect(one!.revision).toBe(revision + 80);
+  });
+
+  it('upgrade a site of an older format once, although both are asked for it at once', async () => {
+    const kept = await database.open();
+    await storeFrozenSite(kept.database, frozenSite);
+    const { id, key } = frozenSite.end.site;
+    const answers = await Promise.all(
+      [0, 1, 0, 1].map(async (at) => {
+        const reply = await fetch(`${runs[at]!.address}/api/v1/sites/${key}`);
+        return (await reply.json()) as { revision: number; document: StoredDocument };
+      }),
+    );
+    const wanted = toStored(upgraded(readStored(frozenSite.end)).document);
+    for (const { revision, document } of answers)
+      expect([revision, document]).toEqual([frozenSite.edits.length + 1, wanted]);
+    await replayEqualsRows(kept.database, id, frozenSite.edits.length + 1);
+    await kept.close();
   });
 
   it('tell each other’s windows, and deliver what the other published', async () => {

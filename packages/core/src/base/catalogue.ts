@@ -157,6 +157,25 @@ const entries = {
     status: 409,
     sentence: 'The history no longer goes back that far. Compare with an edition instead.',
   },
+  beforeUpgrade: {
+    status: 409,
+    sentence:
+      'Can’t undo: this change was made before Zorvik was updated. Restore an earlier state from the history instead.',
+  },
+  wrongFormat: {
+    status: 409,
+    sentence:
+      'This change converts the site from format {from} to {to}, but the site has format {format}. Reload this window.',
+  },
+  onlyInLogs: {
+    status: 422,
+    sentence: 'A new change can’t contain “{kind}”. Reload this window to get the latest Zorvik.',
+  },
+  newerSite: {
+    status: 503,
+    sentence:
+      'This site was converted by a newer Zorvik (format {format}), and this one reads up to format {known}. Update Zorvik on this server.',
+  },
   nothingToUndo: { status: 409, sentence: 'There is nothing to undo yet.' },
   nothingToRedo: { status: 409, sentence: 'There is nothing to redo.' },
   alreadyFirst: { status: 409, sentence: '“{label}” is already first on its level.' },

@@ -94,6 +94,7 @@ const history = {
   wentBack: 'Restored the state after: {sentence}',
   siteRenamed: 'Renamed the site “{was}” to “{label}”',
   siteChanged: 'Changed the settings of the site',
+  siteUpgraded: 'Converted the site for a newer Zorvik',
   wentToStart: 'Restored the empty site',
 } as const;
 

@@ -23,6 +23,8 @@ export function takeBack(
   edit: Edit,
   since: readonly KnownEdit[],
 ): Result<{ readonly operations: readonly Operation[]; readonly sentence: Sentence }> {
+  // Taken back, it would bring nodes of the older format back.
+  if (since.some(isUpgrade)) return no(refusal('beforeUpgrade'));
   const obstacle = firstContested(edit, since) ?? overwrittenIn(document, edit);
   if (obstacle !== null) return no(standsInTheWay(document, obstacle, since));
   const inverse = { ...edit, operations: invertEdit(edit) };
@@ -35,6 +37,8 @@ export function takeBack(
     sentence: sentence(isRedo ? 'redone' : 'undone', { sentence: original }),
   });
 }
+
+const isUpgrade = ({ operations }: Edit): boolean => operations.some(({ kind }) => kind === 'setFormat');
 
 /**
  * The first thing of which something that still stands decided the same since: taking `edit` back would take

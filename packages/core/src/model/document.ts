@@ -1,4 +1,5 @@
 import type { Id } from '../base/ids.ts';
+import { FORMAT } from '../schema/format.ts';
 import { forests, ofEachForest, type ForestName, type NodeOf } from '../schema/forests.ts';
 import type { Site } from '../schema/site.ts';
 import { emptyForest, type Forest } from './forest.ts';
@@ -9,11 +10,15 @@ export { forestNames, type ForestName, type NodeOf } from '../schema/forests.ts'
  * A site as it is edited: immutable, normalised, structure shared between versions. A menu is the root of its
  * items, an item of the parts of its panel, the site of all else.
  */
-export type SiteDocument = { readonly site: Site } & { readonly [F in ForestName]: Forest<NodeOf[F]> };
+export type SiteDocument = {
+  /** The version that its nodes are written in: an older one until the site is upgraded. */
+  readonly format: number;
+  readonly site: Site;
+} & { readonly [F in ForestName]: Forest<NodeOf[F]> };
 
 /** A site without pages and menus. */
-export function newDocument(site: Site): SiteDocument {
-  return { site, ...ofEachForest(() => emptyForest<never>()) };
+export function newDocument(site: Site, format = FORMAT): SiteDocument {
+  return { format, site, ...ofEachForest(() => emptyForest<never>()) };
 }
 
 /** The forest of that name, typed by it. */

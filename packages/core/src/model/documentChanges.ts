@@ -24,6 +24,7 @@ export interface ForestChanges {
  * worker.
  */
 export interface DocumentChanges {
+  readonly format: number;
   readonly site: Site;
   readonly forests: readonly ForestChanges[];
 }
@@ -46,12 +47,15 @@ export function changesBetween(before: SiteDocument | null, after: SiteDocument)
     );
     return [{ forest, nodes, orders }];
   });
-  return { site: after.site, forests };
+  return { format: after.format, site: after.site, forests };
 }
 
 /** The document with the changes in it. */
-export function withChanges(document: SiteDocument | null, { site, forests }: DocumentChanges): SiteDocument {
-  let made: SiteDocument = { ...(document ?? newDocument(site)), site };
+export function withChanges(
+  document: SiteDocument | null,
+  { format, site, forests }: DocumentChanges,
+): SiteDocument {
+  let made: SiteDocument = { ...(document ?? newDocument(site)), format, site };
   for (const { forest, nodes, orders } of forests) {
     const before = made[forest] as Forest<NodeOf[ForestName]>;
     const after = {

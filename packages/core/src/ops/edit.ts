@@ -5,7 +5,7 @@ import { closed, IdShape, SentenceShape } from '../schema/shapes.ts';
 import { operationKinds, type Operation } from './registry.ts';
 
 /** Version of the protocol that edits are written in. */
-export const EDIT_VERSION = 6;
+export const EDIT_VERSION = 7;
 
 /** One intention of a person as a unit of saving and of undo: it applies wholly or not at all. */
 export interface Edit {
@@ -61,11 +61,19 @@ const editFields = {
 
 /** An edit as it is sent. */
 export const EditShape = Type.Unsafe<Edit>(Type.Object(editFields, closed));
+/** An operation of a log: it may be older than the shapes that new ones have to have. */
+const LoggedOperationShape = Type.Unsafe<Operation>({
+  type: 'object',
+  required: ['kind'],
+  properties: { kind: { type: 'string', maxLength: 64 } },
+});
+
 /** An edit as the log gives it. */
 export const LoggedEditShape = Type.Unsafe<LoggedEdit>(
   Type.Object(
     {
       ...editFields,
+      operations: Type.Array(LoggedOperationShape),
       revision: Type.Integer({ minimum: 1 }),
       at: Type.String({ maxLength: 40 }),
       actor: Type.String({ maxLength: 80 }),

@@ -1,4 +1,4 @@
-import type { Refusal } from '../base/refusal.ts';
+import { refusal, type Refusal } from '../base/refusal.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { valueProblem } from '../model/valueProblem.ts';
 import {
@@ -10,7 +10,7 @@ import {
   type PartKind,
 } from '../schema/part.ts';
 import { addressProblem } from './addressProblem.ts';
-import type { Operation } from './registry.ts';
+import { kindOf, type Operation } from './registry.ts';
 
 /**
  * What is wrong with an operation that somebody makes now; null: nothing. `apply` does not ask: logs from
@@ -19,6 +19,7 @@ import type { Operation } from './registry.ts';
  * O(size of the operation).
  */
 export function newProblem(document: SiteDocument, operation: Operation): Refusal | null {
+  if (kindOf(operation).onlyInLogs === true) return refusal('onlyInLogs', { kind: operation.kind });
   const parts = partsWritten(document, operation);
   return first(parts, misshapen) ?? addressProblem(operation) ?? first(parts, unfit);
 }
@@ -47,12 +48,16 @@ function first(
   return null;
 }
 
+const wordFor = (kind: PartKind | null): string => (kind === null ? 'part' : partWords[kind]);
+
 /** A value that has not the shape of its field. */
 function misshapen({ kind, fields }: PartWritten): Refusal | null {
   for (const [name, value] of Object.entries(fields)) {
     if (value === null || value === undefined) continue;
     const field = (kind === null ? undefined : fieldsOf(kind)[name]) ?? partField(name as PartField);
-    const problem = valueProblem(kind === null ? 'part' : partWords[kind], field, value);
+    if (field === undefined)
+      return refusal('wrongPart', { what: wordFor(kind), problem: `it cannot have ${name}` });
+    const problem = valueProblem(wordFor(kind), field, value);
     if (problem !== null) return problem;
   }
   return null;

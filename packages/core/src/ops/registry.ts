@@ -25,6 +25,7 @@ import { removePart, type RemovePart } from './removePart.ts';
 import { removePlacement, type RemovePlacement } from './removePlacement.ts';
 import { removePreset, type RemovePreset } from './removePreset.ts';
 import { removeSharedLink, type RemoveSharedLink } from './removeSharedLink.ts';
+import { setFormat, type SetFormat } from './setFormat.ts';
 import { updateItem, type UpdateItem } from './updateItem.ts';
 import { updateMenu, type UpdateMenu } from './updateMenu.ts';
 import { updateOwnField, type UpdateOwnField } from './updateOwnField.ts';
@@ -71,7 +72,8 @@ export type Operation =
   | AddPreset
   | UpdatePreset
   | RemovePreset
-  | UpdateSite;
+  | UpdateSite
+  | SetFormat;
 
 type KindTable = {
   readonly [K in Operation['kind']]: OperationKind<Extract<Operation, { kind: K }>, Operation>;
@@ -114,6 +116,7 @@ export const operationKinds: KindTable = {
   updatePreset,
   removePreset,
   updateSite,
+  setFormat,
 };
 
 /**

@@ -16,12 +16,12 @@ const CSS = `.zv-search{display:grid;grid-template-columns:minmax(0,1fr) auto;ga
 export const search: PartHandler<'search'> = {
   resolve: sendable,
   html(part, within, classes) {
-    const { parameter = 'q', scope } = part;
+    const { parameter = 'q', extraParameter } = part;
     const id = `${within.prefix}-${part.id}`;
     const hidden =
-      scope === undefined
+      extraParameter === undefined
         ? ''
-        : `<input type="hidden" name="${escapeHtml(scope.name)}" value="${escapeHtml(scope.value)}">`;
+        : `<input type="hidden" name="${escapeHtml(extraParameter.name)}" value="${escapeHtml(extraParameter.value)}">`;
     const form = opening('form', part, within, ` zv-search${classes}`);
     return [
       `<${form} role="search"${actionOf(part)}><label for="${id}">${textOf(part)}</label><input id="${id}" type="search" name="${escapeHtml(parameter)}">${hidden}<button type="submit" aria-label="${textOf(part)}">${MAGNIFIER}</button></form>`,

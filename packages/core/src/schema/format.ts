@@ -4,10 +4,10 @@ import { SiteShape, type Site } from './site.ts';
 import { closed } from './shapes.ts';
 
 /**
- * Version of the stored document. Raising it needs an upgrade in model/readStored.ts and a frozen sample in
+ * Version of the stored document. Raising it needs a step in upgrades/upgradeSteps.ts and a frozen sample in
  * laws/samples/.
  */
-export const FORMAT = 4;
+export const FORMAT = 5;
 
 /** A whole site as plain data. */
 export type StoredDocument = { readonly format: number; readonly site: Site } & {

@@ -68,8 +68,8 @@ export const partFieldNames = Object.keys(allFields) as PartField[];
 export const partFields = mapped(allFields, ({ shape }) => shape);
 
 /** The field of that name. */
-export function partField(name: PartField): Field {
-  return allFields[name];
+export function partField<N extends string>(name: N): N extends PartField ? Field : Field | undefined {
+  return allFields[name as unknown as PartField];
 }
 
 /** The names of the fields that a kind always has, and of those that it may have. */

@@ -26,7 +26,10 @@ export const sites = pgTable(
   {
     id: text('id').primaryKey(),
     key: text('key').notNull(),
+    /** The format of its nodes; an edit that upgrades the site raises it. */
     format: integer('format').notNull(),
+    /** The format before the first upgrade, from which the log replays; null: there was none. */
+    firstFormat: integer('first_format'),
     facts: jsonb('facts').$type<Record<string, unknown>>().notNull(),
     /** The facts before the first edit that changed them, from which the log replays; null: none did. */
     firstFacts: jsonb('first_facts').$type<Record<string, unknown>>(),

@@ -11,8 +11,8 @@ import {
 import { othersTurn } from '../othersTurn.ts';
 import { maybeCheckpoint, oldestToKeep, putCheckpoint } from '../repositories/checkpoints.ts';
 import { editsBetween } from '../repositories/log.ts';
-import { firstFacts } from '../repositories/sites.ts';
-import type { EditingDeps } from './saveEdit.ts';
+import { siteAtFirst } from '../repositories/sites.ts';
+import type { EditingDeps } from './editingDeps.ts';
 
 const pack = promisify(gzip);
 
@@ -67,7 +67,10 @@ export async function logStart(
   siteId: string,
 ): Promise<{ revision: number; document: SiteDocument }> {
   const checkpoint = await maybeCheckpoint(database, siteId);
-  if (checkpoint === null) return { revision: 0, document: newDocument(await firstFacts(database, siteId)) };
+  if (checkpoint === null) {
+    const { site, format } = await siteAtFirst(database, siteId);
+    return { revision: 0, document: newDocument(site, format) };
+  }
   return {
     revision: checkpoint.revision,
     document: readStored(JSON.parse(checkpoint.text) as StoredDocument),

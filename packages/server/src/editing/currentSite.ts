@@ -1,26 +1,17 @@
-import { no, ok, refusal, type Result } from '@zorvik/core';
-import { lockSite, type SiteHead } from '../repositories/sites.ts';
-import { caughtUp, type EditingDeps } from './saveEdit.ts';
-import type { KnownSite } from './siteCache.ts';
-
-export interface CurrentSite {
-  readonly head: SiteHead;
-  readonly site: KnownSite;
-}
+import { no, refusal, type Result } from '@zorvik/core';
+import { lockSite } from '../repositories/sites.ts';
+import type { EditingDeps } from './editingDeps.ts';
+import { presentSite, type CurrentSite } from './presentSite.ts';
 
 /**
  * A site as it is now. Its row is held while it is read: rows that another process is just writing would be
  * of one revision, and the row's number of another.
  */
-export async function currentSite(
-  { database, cache }: EditingDeps,
-  siteKey: string,
-): Promise<Result<CurrentSite>> {
-  const found = await database.transaction(async (tx): Promise<CurrentSite | null> => {
+export async function currentSite(deps: EditingDeps, siteKey: string): Promise<Result<CurrentSite>> {
+  const found = await deps.database.transaction(async (tx): Promise<Result<CurrentSite>> => {
     const head = await lockSite(tx, siteKey, null);
-    return head === null ? null : { head, site: await caughtUp(tx, await cache.at(tx, head), head.revision) };
+    return head === null ? no(refusal('unknownSite', { key: siteKey })) : presentSite(tx, deps, head);
   });
-  if (found === null) return no(refusal('unknownSite', { key: siteKey }));
-  cache.keep(found.site);
-  return ok(found);
+  if (found.ok) deps.cache.keep(found.value.site);
+  return found;
 }

@@ -6,6 +6,7 @@ import {
   quoted,
   refusal,
   sentence,
+  upgraded,
   type Accepted,
   type Edit,
   type Id,
@@ -14,7 +15,8 @@ import {
   type Sentence,
 } from '@zorvik/core';
 import { editsSince } from '../repositories/log.ts';
-import { keepDecided, type EditingDeps, type Saved } from './saveEdit.ts';
+import type { EditingDeps } from './editingDeps.ts';
+import { keepDecided, type Saved } from './saveEdit.ts';
 
 export interface ToGoBack {
   /** The id of the edit that this makes: the same again gives the same answer. */
@@ -70,7 +72,11 @@ export function goBack(
         sentence: words,
         operations,
       };
-      return applyEdit(present.document, edit);
+      const back = applyEdit(present.document, edit);
+      // The state to go back to may be of an older format: then it is upgraded as it was at its time.
+      if (!back.ok || back.value.document.format === present.document.format) return back;
+      const again = upgraded(back.value.document, deps.upgrades).operations;
+      return applyEdit(present.document, { ...edit, operations: [...operations, ...again] });
     },
   });
 }

@@ -19,7 +19,8 @@ import { AddressTree, findBadUtf8, sitemapReader, type PageList } from '@zorvik/
 import type { Progress } from '../repositories/nodes.ts';
 import { currentSite } from './currentSite.ts';
 import { othersTurn } from '../othersTurn.ts';
-import { saveEdit, type EditingDeps, type SaveChoices } from './saveEdit.ts';
+import type { EditingDeps } from './editingDeps.ts';
+import { saveEdit, type SaveChoices } from './saveEdit.ts';
 
 /** The most addresses that one reading takes. */
 const MOST_PAGES = 200_000;

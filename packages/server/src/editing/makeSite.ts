@@ -14,7 +14,7 @@ import {
 } from '@zorvik/core';
 import type { NewSite } from '@zorvik/contract';
 import { insertSite, maybeSite } from '../repositories/sites.ts';
-import type { EditingDeps } from './saveEdit.ts';
+import type { EditingDeps } from './editingDeps.ts';
 
 /**
  * The facts of a new site. A key that was asked for must be free; one made of the name gets a number when it

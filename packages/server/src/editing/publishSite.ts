@@ -4,7 +4,8 @@ import { contentOf } from '../delivery/editionFiles.ts';
 import { insertEdition } from '../repositories/editions.ts';
 import { filesByHash } from '../repositories/files.ts';
 import { lockSite, setEdition } from '../repositories/sites.ts';
-import { caughtUp, type EditingDeps } from './saveEdit.ts';
+import type { EditingDeps } from './editingDeps.ts';
+import { presentSite } from './presentSite.ts';
 
 export interface ToPublish {
   readonly note: string;
@@ -17,16 +18,22 @@ export interface ToPublish {
  * Makes an edition of the working copy: the numbered, immutable state that the site is served from now on.
  */
 export async function publishSite(
-  { database, cache, now, deliveryAddress }: EditingDeps & { readonly deliveryAddress: string },
+  deps: EditingDeps & { readonly deliveryAddress: string },
   siteKey: string,
   { note, revision, actor }: ToPublish,
 ): Promise<Result<EditionSummary>> {
+  const { database, now, deliveryAddress } = deps;
   return database.transaction(async (tx): Promise<Result<EditionSummary>> => {
     const head = await lockSite(tx, siteKey, null);
     if (head === null) return no(refusal('unknownSite', { key: siteKey }));
     if (head.revision !== revision)
       return no(refusal('staleView', { revision: head.revision, seen: revision }));
-    const { document } = await caughtUp(tx, await cache.at(tx, head), revision);
+    const present = await presentSite(tx, deps, head);
+    if (!present.ok) return present;
+    const {
+      site: { document },
+      head: { revision: presentRevision },
+    } = present.value;
     const { files, uploads, items } = contentOf(
       document,
       `${deliveryAddress}${DELIVERY}/sites/${siteKey}/pictures/`,
@@ -37,7 +44,7 @@ export async function publishSite(
     }));
     const edition = {
       number: (head.edition ?? 0) + 1,
-      revision,
+      revision: presentRevision,
       at: now().toISOString(),
       actor,
       note,

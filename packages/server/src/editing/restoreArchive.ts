@@ -1,5 +1,5 @@
 import type { Readable } from 'node:stream';
-import { readStored, StoredDocumentShape, toStored, type Result } from '@zorvik/core';
+import { readStored, StoredDocumentShape, toStored, upgraded, type Result } from '@zorvik/core';
 import type { Database } from '../db/database.ts';
 import { readArchive, type Manifest } from '../repositories/archive.ts';
 import { gapInLog } from '../repositories/log.ts';
@@ -25,7 +25,8 @@ async function problemOf(tx: Database, siteId: string): Promise<string | null> {
   if (gap !== null) return gap;
   const { stored } = await loadDocument(tx, siteId);
   try {
-    return problemIn(checkDocument, toStored(readStored(stored)), 'its document')?.message ?? null;
+    const { document } = upgraded(readStored(stored));
+    return problemIn(checkDocument, toStored(document), 'its document')?.message ?? null;
   } catch (error) {
     // What cannot be read at all is thrown, since stored data is ours and never bad; here it comes from
     // outside.

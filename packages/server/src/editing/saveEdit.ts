@@ -1,14 +1,11 @@
 import {
   acceptEdit,
-  applyEdit,
-  forestNames,
   kindOf,
   no,
   ok,
   refusal,
   type Accepted,
   type Edit,
-  type ForestName,
   type Id,
   type LoggedEdit,
   type Past,
@@ -17,19 +14,14 @@ import {
   type SiteDocument,
 } from '@zorvik/core';
 import type { Database } from '../db/database.ts';
-import { appendEdit, bodyOf, editById, editsSince, editsToSend, keepRefusal } from '../repositories/log.ts';
-import { deleteNodes, writeNodes, type NodeRow, type Progress } from '../repositories/nodes.ts';
-import { insertSite, lockSite, setFacts, setRevision, type SiteHead } from '../repositories/sites.ts';
+import { editById, editsSince, editsToSend, keepRefusal } from '../repositories/log.ts';
+import type { Progress } from '../repositories/nodes.ts';
+import { insertSite, lockSite, type SiteHead } from '../repositories/sites.ts';
 import { damageDone } from './damageDone.ts';
-import { othersTurn } from '../othersTurn.ts';
-import { ranksFor } from './ranksFor.ts';
-import { withEdit, type KnownSite, type SiteCache } from './siteCache.ts';
-
-export interface EditingDeps {
-  readonly database: Database;
-  readonly cache: SiteCache;
-  readonly now: () => Date;
-}
+import type { EditingDeps } from './editingDeps.ts';
+import { presentSite } from './presentSite.ts';
+import type { KnownSite } from './siteCache.ts';
+import { MOST_NODES, writeEdit } from './writeEdit.ts';
 
 export interface SaveChoices {
   /** The revision that the sender knows; without it, the edit's base. The answer has what came after it. */
@@ -90,58 +82,39 @@ export interface ToDecide extends SaveChoices {
  * then.
  */
 export async function keepDecided(
-  { database, cache, now }: EditingDeps,
+  deps: EditingDeps,
   siteKey: string,
   wanted: ToDecide,
 ): Promise<Result<Saved>> {
   const { id, actor, decide, known, epoch, newSite, onWritten } = wanted;
-  const { result, site } = await database.transaction(
+  const { result, site } = await deps.database.transaction(
     async (tx): Promise<{ result: Result<Saved>; site: KnownSite | null }> => {
       if (newSite !== undefined) await insertSite(tx, newSite);
-      const head = await lockSite(tx, siteKey, id);
-      if (head === null) return { result: no(refusal('unknownSite', { key: siteKey })), site: null };
-      if (epoch !== undefined && epoch !== head.epoch)
+      const locked = await lockSite(tx, siteKey, id);
+      if (locked === null) return { result: no(refusal('unknownSite', { key: siteKey })), site: null };
+      if (epoch !== undefined && epoch !== locked.epoch)
         return { result: no(refusal('otherHistory')), site: null };
-      if (head.refused !== null) return { result: no(head.refused), site: null };
-      if (head.known !== null) return { result: ok(await answerAgain(tx, head, id, known)), site: null };
-      const present = await caughtUp(tx, await cache.at(tx, head), head.revision);
+      if (locked.refused !== null) return { result: no(locked.refused), site: null };
+      if (locked.known !== null) return { result: ok(await answerAgain(tx, locked, id, known)), site: null };
+      const found = await presentSite(tx, deps, locked);
+      if (!found.ok) return { result: found, site: null };
+      const { site: present, head } = found.value;
+      const at = deps.now().toISOString();
       const decided = await sound(present.document, await decide(tx, present));
       if (!decided.ok) {
-        await keepRefusal(tx, head.id, id, decided.refusal, now().toISOString());
+        await keepRefusal(tx, head.id, id, decided.refusal, at);
         return { result: decided, site: present };
       }
-      const isLarge = hasGrown(present.document, decided.value.document);
-      if (isLarge) await othersTurn();
-      const logged: LoggedEdit = {
-        ...decided.value.edit,
-        revision: head.revision + 1,
-        at: now().toISOString(),
-        actor,
-      };
-      const body = bodyOf(logged);
-      // What fails first is told; the body must not go unhandled then.
-      body.catch(() => undefined);
-      if (isLarge) await othersTurn();
-      const ranks = await writeTouched(tx, present, decided.value.document, logged, onWritten);
-      if (decided.value.document.site !== present.document.site)
-        await setFacts(tx, decided.value.document.site);
-      await appendEdit(tx, head.id, logged, await body);
-      await setRevision(tx, head, logged.revision);
-      const after = withEdit(present, logged, decided.value.document, ranks);
+      const after = await writeEdit(tx, present, decided.value, { actor, at, onWritten });
       return {
-        result: ok({ epoch: head.epoch, revision: logged.revision, edits: toSend(after, known) }),
+        result: ok({ epoch: head.epoch, revision: after.revision, edits: toSend(after, known) }),
         site: after,
       };
     },
   );
   // Only now is it committed: a transaction that failed must leave the cache as it was.
-  if (site !== null) cache.keep(site);
+  if (site !== null) deps.cache.keep(site);
   return result;
-}
-
-/** Whether a site has many more nodes, or many fewer, after an edit: then writing it takes a while. */
-function hasGrown(before: SiteDocument, after: SiteDocument): boolean {
-  return forestNames.some((name) => Math.abs(after[name].nodes.size - before[name].nodes.size) > MOST_NODES);
 }
 
 /** What was decided, unless it would damage the site. */
@@ -149,9 +122,6 @@ async function sound(before: SiteDocument, decided: Result<Accepted>): Promise<R
   const damage = decided.ok ? await damageDone(before, decided.value.document, decided.value.edit) : null;
   return damage === null ? decided : no(damage);
 }
-
-/** Edits that write more nodes than this are not sent along: to load the whole site is less. */
-const MOST_NODES = 5000;
 
 /**
  * What a sender who knows a revision is told of the log, from memory: all that it misses, or the last edit
@@ -197,66 +167,4 @@ async function undoneBy(tx: Database, present: KnownSite, { undoes }: Edit): Pro
   if (undoes === null) return null;
   const edit = present.tail.find(({ id }) => id === undoes) ?? (await editById(tx, present.id, undoes));
   return edit === null ? null : { edit, since: await since(tx, present, edit.revision) };
-}
-
-/** A site brought up to the revision of its row by what other processes have logged. */
-export async function caughtUp(tx: Database, site: KnownSite, revision: number): Promise<KnownSite> {
-  let current = site;
-  for (const edit of site.revision === revision ? [] : await editsSince(tx, site.id, site.revision)) {
-    const applied = applyEdit(current.document, edit);
-    if (!applied.ok)
-      throw new Error(
-        `The log of ${site.id} does not replay at revision ${edit.revision}: ${applied.refusal.message}`,
-      );
-    let { ranks } = current;
-    for (const [forest, ids] of touchedBy(edit))
-      ranks = ranks.withAll(ranksFor(applied.value.document, forest, ids, ranks));
-    current = withEdit(current, edit, applied.value.document, ranks);
-  }
-  return current;
-}
-
-/** Writes the rows of every node that the edit touched, and gives the ranks after it. */
-async function writeTouched(
-  tx: Database,
-  { id: siteId, ranks }: KnownSite,
-  document: SiteDocument,
-  edit: Edit,
-  onWritten?: Progress,
-): Promise<KnownSite['ranks']> {
-  let current = ranks;
-  for (const [forest, ids] of touchedBy(edit)) {
-    const given = ranksFor(document, forest, ids, current);
-    current = current.withAll(given);
-    const gone: string[] = [];
-    const added: NodeRow[] = [];
-    const changed: NodeRow[] = [];
-    for (const id of ids) {
-      const node = document[forest].nodes.get(id);
-      if (node === undefined) {
-        gone.push(id);
-        current = current.without(id);
-        continue;
-      }
-      // Of fifty thousand, taking fields out of copies took a second; what is undefined is not written.
-      const fields = { ...node, id: undefined, parent: undefined };
-      const isThere = ranks.get(id) !== undefined;
-      (isThere ? changed : added).push({ id, parent: node.parent, rank: given.get(id) ?? '', fields });
-    }
-    await writeNodes(tx, siteId, forest, { added, changed }, onWritten);
-    await deleteNodes(tx, siteId, forest, gone);
-  }
-  return current;
-}
-
-function touchedBy({ operations }: Edit): Map<ForestName, Set<string>> {
-  const touched = new Map<ForestName, Set<string>>();
-  for (const operation of operations) {
-    for (const { forest, id } of kindOf(operation).touches(operation)) {
-      const ids = touched.get(forest);
-      if (ids === undefined) touched.set(forest, new Set([id]));
-      else ids.add(id);
-    }
-  }
-  return touched;
 }

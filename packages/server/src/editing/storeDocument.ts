@@ -9,6 +9,7 @@ import {
   readStored,
   sentence,
   spotOf,
+  upgraded,
   type Edit,
   type Forest,
   type Id,
@@ -22,7 +23,8 @@ import {
 import { insertFiles } from '../repositories/files.ts';
 import { makePicture } from './makePicture.ts';
 import { publishSite } from './publishSite.ts';
-import { saveEdit, type EditingDeps } from './saveEdit.ts';
+import type { EditingDeps } from './editingDeps.ts';
+import { saveEdit } from './saveEdit.ts';
 
 /**
  * Stores a whole document as a new site, through the log like everything else, with the pictures that it
@@ -35,7 +37,7 @@ export async function storeDocument(
   actor: string,
   pictures: readonly Buffer[] = [],
 ): Promise<void> {
-  const document = readStored(stored);
+  const { document } = upgraded(readStored(stored));
   const { site } = document;
   const session = mintId('session', random);
   const edit = (base: number, words: Edit['sentence'], operations: readonly Operation[]): Edit => ({

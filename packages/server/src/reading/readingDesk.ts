@@ -2,7 +2,8 @@ import { diffReading, no, ok, refusal, type Placing, type ReadingDiff, type Resu
 import type { TreePage } from '@zorvik/formats';
 import type { ReadingPlan } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
-import { currentSite, type CurrentSite } from '../editing/currentSite.ts';
+import { currentSite } from '../editing/currentSite.ts';
+import type { CurrentSite } from '../editing/presentSite.ts';
 import { keepPlan, noteReading, takeDue, tellReading } from '../repositories/readings.ts';
 import type { SiteReader } from './siteReader.ts';
 

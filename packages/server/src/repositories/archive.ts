@@ -37,7 +37,7 @@ export const tableNames: readonly string[] = [...tables.keys()];
  * Version of the archive's format. One more whenever a table or column changes; then `upgrades` says how an
  * older row becomes a newer one.
  */
-export const ARCHIVE_VERSION = 6;
+export const ARCHIVE_VERSION = 7;
 const MANIFEST = 'zorvik-archive.json';
 
 export interface Manifest {
@@ -146,7 +146,10 @@ function behind(name: string, row: Readonly<Record<string, unknown>>): SQL[] {
  */
 const upgrades: Readonly<
   Record<number, (name: string, row: Record<string, unknown>) => Record<string, unknown>>
-> = {};
+> = {
+  // Before sites were upgraded once and for all, their rows said the format that they were created in.
+  6: (name, row) => (name === 'sites' ? { ...row, format: Math.max(Number(row.format), 4) } : row),
+};
 
 export interface ToRestore {
   /** Whether what is there may go; without it, only an empty database is filled. */

@@ -101,14 +101,26 @@ export async function setFacts(tx: Database, { id, key: _, ...facts }: Site): Pr
   );
 }
 
-/** What was known of a site when its log began. */
-export async function firstFacts(database: Database, id: string): Promise<Site> {
+/** Says which format a site is in; the one that it was created in is kept for the log. */
+export async function setFormat(tx: Database, id: string, format: number): Promise<void> {
+  await rowsOf(
+    tx,
+    sql`update sites set first_format = coalesce(first_format, format), format = ${format} where id = ${id}`,
+  );
+}
+
+/** A site as it was when its log began: what was known of it, and its format. */
+export async function siteAtFirst(database: Database, id: string): Promise<{ site: Site; format: number }> {
+  const { key, facts, firstFacts, format, firstFormat } = sites;
   const [row] = await database
-    .select({ id: sites.id, key: sites.key, facts: sites.facts, first: sites.firstFacts })
+    .select({ key, facts, firstFacts, format, firstFormat })
     .from(sites)
     .where(eq(sites.id, id));
   if (row === undefined) throw new Error(`The site ${id} has no row.`);
-  return { id: row.id, key: row.key, ...(row.first ?? row.facts) } as Site;
+  return {
+    site: { id, key: row.key, ...(row.firstFacts ?? row.facts) } as Site,
+    format: row.firstFormat ?? row.format,
+  };
 }
 
 /** The key of a site; null: there is no such site. */

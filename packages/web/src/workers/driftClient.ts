@@ -75,15 +75,16 @@ export function driftClient(): DriftClient {
   };
 }
 
-function piecesOf({ site, forests }: DocumentChanges): DocumentChanges[] {
+function piecesOf({ format, site, forests }: DocumentChanges): DocumentChanges[] {
   const pieces: DocumentChanges[] = [];
   for (const { forest, nodes, orders } of forests) {
     for (let at = 0; at < Math.max(nodes.length, orders.length); at += PIECE) {
       pieces.push({
+        format,
         site,
         forests: [{ forest, nodes: nodes.slice(at, at + PIECE), orders: orders.slice(at, at + PIECE) }],
       });
     }
   }
-  return pieces.length === 0 ? [{ site, forests: [] }] : pieces;
+  return pieces.length === 0 ? [{ format, site, forests: [] }] : pieces;
 }

@@ -66,7 +66,7 @@ export function defineUpdate<K extends string, F extends ForestName>(
       const set = differing(node, operation.set);
       const was = valuesOf(node, set);
       if (Object.keys(set).length === 0) return ok({ document, operation: { ...operation, set, was } });
-      const changed = withFields<F>(node, set, maybe);
+      const changed = withFields<F>(node, set, always);
       const reason = refuses(document, changed);
       if (reason !== null) return no(reason);
       return ok({
@@ -92,9 +92,10 @@ export function defineUpdate<K extends string, F extends ForestName>(
   };
 }
 
-function withFields<F extends ForestName>(node: NodeOf[F], set: FieldsOf<F>, maybe: TProperties): NodeOf[F] {
+/** Null takes a field away unless every node has it; also one that only documents of older formats have. */
+function withFields<F extends ForestName>(node: NodeOf[F], set: FieldsOf<F>, always: TProperties): NodeOf[F] {
   const kept = Object.entries({ ...node, ...set }).filter(
-    ([field, value]) => value !== null || !(field in maybe),
+    ([field, value]) => value !== null || field in always || !(field in set),
   );
   return Object.fromEntries(kept) as unknown as NodeOf[F];
 }

@@ -33,6 +33,11 @@ export interface Applied<O> {
 /** Everything about one kind of operation. Kinds are plain data with pure functions; none keeps anything. */
 export interface OperationKind<O extends { readonly kind: string }, Inverse = unknown> {
   readonly kind: O['kind'];
+  /**
+   * It is applied where it stands in a log, but no new edit may hold it: a kind that has been retired, or one
+   * that the server alone makes.
+   */
+  readonly onlyInLogs?: true;
   /** JSON Schema of the operation; the server checks every operation that arrives against it. */
   readonly shape: TSchema;
   /** Applies it wholly or says why not. When nothing changes, the document comes back itself. */

@@ -6,7 +6,7 @@ const WholeShape = Type.Literal('whole');
 const YesShape = Type.Literal(true);
 
 /** The picture is seen whole within its ratio; not there: it fills it. */
-const fit = field<Static<typeof WholeShape>>(WholeShape, {
+const cropping = field<Static<typeof WholeShape>>(WholeShape, {
   control: { kind: 'flag', label: 'Fit', off: 'cover', on: 'contain', value: 'whole', needs: 'ratio' },
 });
 /** The picture reaches the edges of the panel that its cell stands at. */
@@ -28,7 +28,7 @@ export const picturePart = definePart({
     destination: destination(),
     opensNewTab,
     ratio,
-    fit,
+    cropping,
     isRounded,
     isBled,
     hiddenOn,

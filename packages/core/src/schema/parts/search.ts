@@ -4,12 +4,12 @@ import { definePart, IN_CELLS, field } from './definePart.ts';
 import { address, hiddenOn, parameter, ParameterShape, text } from './fields.ts';
 import { wrongAction } from './wrongAction.ts';
 
-const ScopeShape = Type.Object(
+const ExtraParameterShape = Type.Object(
   { name: ParameterShape, value: Type.String({ minLength: 1, maxLength: 200 }) },
   closed,
 );
 /** What else it sends, such as the part of the site to search in. */
-const scope = field<Static<typeof ScopeShape>>(ScopeShape, {
+const extraParameter = field<Static<typeof ExtraParameterShape>>(ExtraParameterShape, {
   control: { kind: 'pair', label: 'Limit to (optional)', placeholder: 'name=value' },
 });
 
@@ -21,7 +21,7 @@ export const search = definePart({
   about: 'a field that searches the site',
   standsIn: IN_CELLS,
   always: { text: text('Name'), address: address('Search page'), parameter },
-  maybe: { scope, hiddenOn },
+  maybe: { extraParameter, hiddenOn },
   begin: () => [{ kind: 'search', text: 'Search', address: '/search', parameter: 'q' }],
   check: wrongAction,
 });

@@ -1,0 +1,23 @@
+import type { SiteDocument } from '../model/document.ts';
+import { ONLY_MORE_LISTS } from '../model/stored.ts';
+import type { Operation } from '../ops/registry.ts';
+import { renamePartFields } from './renamePartFields.ts';
+
+/** How the document of a site gets from one format to the next. */
+export interface UpgradeStep {
+  /** The format that it leads to, from the one before. */
+  readonly to: number;
+  /**
+   * What changes in the document. A step is frozen once it has been released: what it meant to write, it must
+   * write for ever, since sites that nobody has opened since are upgraded years later.
+   */
+  readonly operations: (document: SiteDocument) => readonly Operation[];
+}
+
+/** All steps, oldest first. What is older than the first is read as the format that it begins at. */
+export const upgradeSteps: readonly UpgradeStep[] = [
+  {
+    to: ONLY_MORE_LISTS + 1,
+    operations: renamePartFields({ fit: 'cropping', scope: 'extraParameter' }),
+  },
+];
