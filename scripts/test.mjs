@@ -12,9 +12,6 @@ import { ensureBuilt, ensureInstalled, ensureTestData } from './setup.mjs';
 
 process.chdir(root);
 await ensureInstalled();
-ensureBrowser();
-await ensureBuilt();
-await ensureTestData();
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 /** TypeScript's native compiler, which is many times faster; what reads .vue files has to have the other one. */
@@ -139,6 +136,9 @@ async function postgresTests() {
 }
 
 const checking = staticChecks();
+ensureBrowser();
+await ensureBuilt();
+await ensureTestData();
 const runs = [
   await tests(['core', 'server', 'web'], { name: 'units' }),
   ...(await postgresTests()),

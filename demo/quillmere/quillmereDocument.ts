@@ -1,5 +1,4 @@
 import {
-  deviceClasses,
   mintId,
   newDocument,
   nodeAt,
@@ -68,8 +67,6 @@ export function quillmereDocument(): StoredDocument {
     parent: site.id,
     menu: menus[at]?.id ?? '',
     place,
-    templates: null,
-    deviceClasses: place === 'drawer' ? (['narrow'] as const).slice() : [...deviceClasses],
   }));
   const items = menuOutlines.flatMap(({ outline }, at) =>
     itemsOf(outline, menus[at]?.id ?? '', withPages, idOf, random),

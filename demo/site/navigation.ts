@@ -1,41 +1,58 @@
 /** What a site needs of its delivered navigation. */
 export interface Navigation {
   /**
-   * The HTML of menus by key, with the link to `path` marked as the current page; empty where there is none.
+   * The HTML of menus by key, with marks on the links to `path` and to what is above it; empty where there is
+   * none.
    */
   readonly menus: (keys: readonly string[], path: string) => Promise<ReadonlyMap<string, string>>;
   readonly file: (path: string) => Promise<string>;
 }
 
+/** How many answers are kept; those asked for least lately go first. */
+const MOST_KNOWN = 400;
+
 /**
  * Asks the delivery address, each time with the tag of what it has: what has not changed costs a 304. When
- * nobody answers, the last known navigation stays, since a site must not go down with its editor.
+ * nobody answers, the last known navigation stays, since a site must not go down with its editor: for a page
+ * that nobody has asked for before, what another page was given, without its marks.
  */
 export function navigationFrom(base: string): Navigation {
   const known = new Map<string, { readonly etag: string; readonly text: string }>();
+  const latest = new Map<string, string>();
+  const keep = (path: string, etag: string, text: string): void => {
+    known.delete(path);
+    known.set(path, { etag, text });
+    latest.set(withoutQuery(path), text);
+    for (const oldest of known.keys()) {
+      if (known.size <= MOST_KNOWN) break;
+      known.delete(oldest);
+    }
+  };
   const file = async (path: string): Promise<string> => {
     const present = known.get(path);
     const headers = present === undefined ? {} : { 'If-None-Match': present.etag };
     const reply = await fetch(`${base}/${path}`, { headers }).catch(() => null);
-    if (reply === null || reply.status === 304) return present?.text ?? '';
+    if (reply === null) return present?.text ?? withoutMarks(latest.get(withoutQuery(path)) ?? '');
+    if (reply.status === 304) return present?.text ?? '';
     const text = await reply.text();
     if (!reply.ok) return '';
-    known.set(path, { etag: reply.headers.get('ETag') ?? '', text });
+    keep(path, reply.headers.get('ETag') ?? '', text);
     return text;
   };
   return {
     file,
     async menus(keys, path) {
-      const texts = await Promise.all(keys.map((key) => file(`menus/${key}.html`)));
-      return new Map(keys.map((key, at) => [key, withCurrent(texts[at] ?? '', path)]));
+      const page = encodeURIComponent(path);
+      const texts = await Promise.all(keys.map((key) => file(`menus/${key}.html?page=${page}`)));
+      return new Map(keys.map((key, at) => [key, texts[at] ?? '']));
     },
   };
 }
 
-/** The substitution that the delivery documents: the link whose address is the page's gets `aria-current`. */
-function withCurrent(html: string, path: string): string {
-  return html.replaceAll(
-    `<a href="${path.replaceAll('&', '&amp;').replaceAll('"', '&quot;')}"`,
-    (link) => `${link} aria-current="page"`,
-  );
+function withoutQuery(path: string): string {
+  return path.replace(/\?.*$/, '');
+}
+
+function withoutMarks(html: string): string {
+  return html.replaceAll(/ aria-current="\w+"/g, '');
 }

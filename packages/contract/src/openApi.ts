@@ -190,5 +190,6 @@ const queryWords: Readonly<Record<string, string>> = {
   before: 'Return entries before this revision.',
   about: 'Return only entries about the page, item, menu or part with this id.',
   replace: 'Whether existing data may be replaced.',
+  page: 'The path of the current page: links to it, and to pages above it, are marked.',
   trust: 'The kind of evidence that decides between contradicting positions.',
 };

@@ -424,6 +424,9 @@ export const routes = {
   },
 } as const satisfies Record<string, Route>;
 
+/** The page that is marked as the current one, by its path. */
+const pageQuery = Type.Object({ page: Type.Optional(Type.String({ maxLength: 2048 })) }, closed);
+
 /** What the public reads. Outside of the editor's API: any origin may ask. */
 export const deliveryRoutes = {
   menu: {
@@ -437,6 +440,7 @@ export const deliveryRoutes = {
     method: 'GET',
     path: `${DELIVERY}/sites/:siteKey/menus/:menuKey.html`,
     summary: 'The same as HTML, for use in a template.',
+    query: pageQuery,
     status: 200,
     reply: Type.String(),
     replyType: 'text/html',
@@ -445,6 +449,7 @@ export const deliveryRoutes = {
     method: 'GET',
     path: `${DELIVERY}/sites/:siteKey/panels/:menuKey/:itemId.html`,
     summary: 'The content of a panel that is loaded when first opened.',
+    query: pageQuery,
     status: 200,
     reply: Type.String(),
     replyType: 'text/html',

@@ -213,10 +213,21 @@ export { placementOf } from './resolve/placementOf.ts';
 export { filesShown } from './resolve/filesShown.ts';
 
 export { renderMenu, renderPanel, formOf, type RenderChoices, type MenuForm } from './render/renderMenu.ts';
+export {
+  renderEdition,
+  resolvedMenus,
+  type Edition,
+  type EditionChoices,
+  type EditionFile,
+} from './render/renderEdition.ts';
+export { pageTable, type PageRow } from './render/pageTable.ts';
+export { currentMarks, markPlaces, type MarkPlaces } from './render/currentMarks.ts';
+export { splice, type Insert } from './render/splice.ts';
 export { isFetched } from './render/panelHtml.ts';
 export { renderStyles } from './render/renderStyles.ts';
 export { navigationScript } from './render/navigationScript.ts';
 export { escapeHtml } from './base/escape.ts';
+export { pathKey } from './base/pathKey.ts';
 
 export { balanceColumns, packColumns } from './panel/balanceColumns.ts';
 export { dropdownWith, type DropdownChanges } from './panel/dropdownWith.ts';

@@ -553,7 +553,7 @@ describe('the HTML of composed panels', () => {
   it('is fetched when it is opened first, where that is wanted and the item leads somewhere', () => {
     const fetched = after(composed, (context) => setPartsFetched(context));
     const menu = resolveMenu(fetched, site.menu);
-    const made = renderMenu(menu, { place: 'bar', fetches: true });
+    const made = renderMenu(menu, { place: 'bar', panels: 'panels/menu' });
     expect(made).toContain(`data-zv-from="panels/menu/${shop}.html"></div>`);
     expect(made).not.toContain('Herbs');
     expect(renderMenu(menu, { place: 'bar' }), 'but not where it is composed').toContain('Herbs');

@@ -57,8 +57,6 @@ export function outlined(items: string, pages = ''): Outlined {
     parent: siteFixture.id,
     menu,
     place: 'bar' as const,
-    templates: null,
-    deviceClasses: ['wide' as const],
   };
   const document: SiteDocument = {
     ...start,

@@ -60,8 +60,6 @@ export function randomDocument(
     parent: site.id,
     menu: id,
     place: at % 2 === 0 ? ('bar' as const) : ('footer' as const),
-    templates: null,
-    deviceClasses: ['narrow' as const, 'wide' as const],
   }));
   const complete = { ...withMenus, placements: withNodesLast(start.placements, placements) };
   const itemList = randomItems(

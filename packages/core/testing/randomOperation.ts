@@ -135,7 +135,7 @@ const makers: readonly Maker[] = [
           kind: 'addPlacement',
           after: null,
           branch: [
-            { id, parent: document.site.id, menu, place: 'side', templates: ['post'], deviceClasses: [] },
+            { id, parent: document.site.id, menu, place: 'side' },
           ],
         };
   },

@@ -201,7 +201,7 @@ describe('an archive', () => {
     [
       'of a newer version',
       () => tarOf([manifest({ version: 99 })]),
-      /has version 99, and this Zorvik reads up to 6/,
+      /has version 99, and this Zorvik reads up to 7/,
     ],
     [
       'with a part that nobody knows',

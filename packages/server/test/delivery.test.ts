@@ -2,6 +2,8 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { toStored, type Operation } from '@zorvik/core';
 import { outlined } from '@zorvik/core/testing';
+import { markedFiles } from '../src/delivery/markedFiles.ts';
+import { readyFile } from '../src/delivery/sendFile.ts';
 import { editOf, testServer, type TestServer } from './testServer.ts';
 
 const { document, ids, menu } = outlined('Seeds > /seeds\n  Spring > /seeds/spring\nBulbs > /bulbs');
@@ -99,6 +101,50 @@ describe('delivery', () => {
     ).toBe(3);
     expect(gzip.text).toBe(plain.text);
     expect(plain.headers.vary).toBe('Accept-Encoding');
+  });
+
+  it('marks the current page and what is above it where it is asked to', async () => {
+    const plain = await get('menus/menu.html').expect(200);
+    const spring = await get('menus/menu.html?page=/seeds/spring/').expect(200);
+    expect(spring.text).toContain('<a aria-current="page" href="/seeds/spring">');
+    expect(spring.text).toMatch(/<a aria-current="true" href="\/seeds">/);
+    expect(spring.text.replaceAll(/ aria-current="\w+"/g, '')).toBe(plain.text);
+    const same = await get('menus/menu.html?page=%2Fseeds%2Fspring%3Ffrom%3Dmail%23top');
+    expect([same.text, same.headers.etag]).toEqual([spring.text, spring.headers.etag]);
+    expect(spring.headers.etag).not.toBe(plain.headers.etag);
+    await get('menus/menu.html?page=/seeds/spring')
+      .set('If-None-Match', spring.headers.etag ?? '')
+      .expect(304);
+    const packed = await get('menus/menu.html?page=/seeds/spring').set('Accept-Encoding', 'gzip').expect(200);
+    expect([packed.headers['content-encoding'], packed.text]).toEqual(['gzip', spring.text]);
+  });
+
+  it('gives every page that is not there the same answer, and keeps none of them', async () => {
+    const plain = await get('menus/menu.html').expect(200);
+    for (const page of [
+      '/nowhere',
+      '',
+      '/%',
+      '%00',
+      '/seeds/../bulbs',
+      'https://evil.example/seeds',
+      '/'.repeat(2000),
+    ]) {
+      const { text, headers } = await get(`menus/menu.html?page=${encodeURIComponent(page)}`).expect(200);
+      expect([text, headers.etag], page).toEqual([plain.text, plain.headers.etag]);
+    }
+    await get('menus/menu?page=/seeds').expect(200).expect('Content-Type', /json/);
+    await get('.pages').expect(404);
+    const file = readyFile({
+      type: 'text/html',
+      hash: 'x',
+      bytes: Buffer.from(plain.text),
+      gzip: null,
+      brotli: null,
+    });
+    const mark = markedFiles(1_000_000);
+    for (let at = 0; at < 1000; at += 1) expect(await mark(file, `/made-up/${at}`, new Set())).toBe(file);
+    expect(await mark(file, '/bulbs', new Set())).toBe(await mark(file, '/bulbs', new Set()));
   });
 
   it('answers any origin and host', async () => {

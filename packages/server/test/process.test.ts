@@ -110,6 +110,7 @@ describe.skipIf(postgres !== '')('a process', () => {
   it('says which port is taken', async () => {
     const run = await start('ports');
     const port = new URL(run.address).port;
+    await putQuillmere(join(folder, 'ports-too'));
     expect(await refused('ports-too', { PORT: port })).toBe(
       `The port ${port} is used by another program. Stop that program, or set PORT to a free port.`,
     );

@@ -2,13 +2,15 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { sql } from 'drizzle-orm';
 import request from 'supertest';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { quillmereDocument } from '../../../demo/quillmere/quillmereDocument.ts';
 import type { StoredDocument } from '@zorvik/core';
 import type { Reading } from '@zorvik/contract';
 import { rowsOf } from '../src/db/database.ts';
 import { createApp } from '../src/app.ts';
 import { ReadingDesk } from '../src/reading/readingDesk.ts';
+import { sites } from '../src/db/schema.ts';
+import { storeDocument } from '../src/editing/storeDocument.ts';
 import { testServer, type TestServer } from './testServer.ts';
 
 const HOUR = 3_600_000;
@@ -33,9 +35,7 @@ let pages: readonly string[];
 let site: Server;
 let origin: string;
 
-beforeEach(async () => {
-  clock = Date.parse('2026-11-23T10:00:00Z');
-  pages = ['/', '/one'];
+beforeAll(async () => {
   site = createServer((asked, response) => {
     const isThere = pages.includes(asked.url ?? '');
     const links = pages.map((path) => `<a href="${path}">${path}</a>`).join('');
@@ -45,11 +45,19 @@ beforeEach(async () => {
   });
   await new Promise<void>((done) => site.listen(0, '127.0.0.1', done));
   origin = `http://127.0.0.1:${(site.address() as AddressInfo).port}`;
-  server = await testServer(start, { readable: new Set([origin]), now: () => new Date(clock) });
+  server = await testServer(null, { readable: new Set([origin]), now: () => new Date(clock) });
+});
+beforeEach(async () => {
+  clock = Date.parse('2026-11-23T10:00:00Z');
+  pages = ['/', '/one'];
+  const { database, cache } = server.deps;
+  await database.delete(sites);
+  cache.forget(start.site.id);
+  await storeDocument(server.deps, start, server.deps.random, 'Zorvik');
   desk = new ReadingDesk(server.deps);
 });
-afterEach(async () => {
-  desk.close();
+afterEach(() => desk.close());
+afterAll(async () => {
   site.closeAllConnections();
   await new Promise((done) => site.close(done));
   await server.close();

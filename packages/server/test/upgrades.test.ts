@@ -110,7 +110,7 @@ describe('a site of an older format', () => {
     const { sentence, actor, operations } = log.at(-1)!;
     expect([sentence.code, actor]).toEqual(['siteUpgraded', 'Zorvik']);
     expect(new Set(operations.map(({ kind }) => kind))).toEqual(
-      new Set(['addItem', 'updatePart', 'updatePreset', 'removePlacement', 'setFormat']),
+      new Set(['addItem', 'updatePart', 'updatePreset', 'addPlacement', 'removePlacement', 'setFormat']),
     );
   });
 

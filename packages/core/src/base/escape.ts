@@ -19,3 +19,11 @@ const replacements: Readonly<Record<string, string>> = {
   '"': '&quot;',
   "'": '&#39;',
 };
+
+/** The text that `escapeHtml` made this of. */
+export function unescapeHtml(html: string): string {
+  return html.replaceAll(ESCAPED, (found) => originals.get(found) ?? found);
+}
+
+const ESCAPED = /&(?:amp|lt|gt|quot|#39);/g;
+const originals = new Map(Object.entries(replacements).map(([text, html]) => [html, text]));

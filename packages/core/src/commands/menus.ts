@@ -10,7 +10,6 @@ import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { sentence } from '../base/sentences.ts';
-import { deviceClasses } from '../schema/deviceClass.ts';
 import type { Place } from '../schema/placement.ts';
 import type { Follow } from '../schema/follow.ts';
 import type { Menu } from '../schema/menu.ts';
@@ -72,8 +71,6 @@ export function createMenu(
     parent: site.id,
     menu: id,
     place,
-    templates: null,
-    deviceClasses: [...deviceClasses],
   };
   const filling = fillingOf(context, fill, id);
   const count = filling.reduce((sum, one) => sum + (one.kind === 'addItem' ? one.branch.length : 0), 0);
@@ -149,8 +146,6 @@ export function placeMenu(context: CommandContext, id: Id, place: Place): Result
     parent: document.site.id,
     menu: id,
     place,
-    templates: null,
-    deviceClasses: [...deviceClasses],
   };
   return makeEdit(context, [
     { kind: 'addPlacement', after: childrenOf(document.placements, document.site.id).last(), branch: [made] },

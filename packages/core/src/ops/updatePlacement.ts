@@ -4,7 +4,7 @@ import { placementFields } from '../schema/placement.ts';
 import { missingMenu } from './addPlacement.ts';
 import { defineUpdate, type Update } from './kit/defineUpdate.ts';
 
-/** Changes where a menu stands: its place, templates, device classes. */
+/** Puts a menu that is in a place into another one. */
 export type UpdatePlacement = Update<'updatePlacement', 'placements'>;
 
 export const updatePlacement = defineUpdate(

@@ -23,8 +23,16 @@ export interface RenderChoices {
   readonly marks?: boolean;
   /** What the names of picture files are put behind: where they are served. */
   readonly pictures?: string;
-  /** Panels that are to be fetched when they are opened are left out; `renderPanel` gives their content. */
-  readonly fetches?: boolean;
+  /**
+   * What all ids, and the names of radio buttons, begin with: one for each time that a menu is placed, so that
+   * it may stand twice on a page. Not there: made of the menu's key.
+   */
+  readonly prefix?: string;
+  /**
+   * Where panels are fetched from when they are opened first, such as `panels/main`; those that are to be
+   * fetched are left out then, and `renderPanel` gives their content. Not there: all are in the HTML.
+   */
+  readonly panels?: string;
 }
 
 /**
@@ -34,7 +42,7 @@ export interface RenderChoices {
  * O(items).
  */
 export function renderMenu(menu: ResolvedMenu, choices: RenderChoices): string {
-  const prefix = `zv-${menu.key}`;
+  const prefix = prefixOf(menu, choices);
   const form = formOf(choices.place);
   const start = `<nav class="zv zv-${form}" id="${prefix}" aria-label="${escapeHtml(menu.name)}" lang="${escapeHtml(menu.language)}" dir="${menu.direction}">`;
   const top: Piece[] = menu.items.length > 0 ? [{ list: menu.items }] : [];
@@ -47,7 +55,7 @@ export function renderMenu(menu: ResolvedMenu, choices: RenderChoices): string {
 
 /** What stands in the panel of an item: the fragment that is fetched when it is opened first. */
 export function renderPanel(menu: ResolvedMenu, item: ResolvedItem, choices: RenderChoices): string {
-  const prefix = `zv-${menu.key}`;
+  const prefix = prefixOf(menu, choices);
   const context = { ...choices, menu, prefix, isTop: false, isUnfolded: true };
   return joined(
     panelPieces(item, {
@@ -57,6 +65,10 @@ export function renderPanel(menu: ResolvedMenu, item: ResolvedItem, choices: Ren
     }),
     context,
   );
+}
+
+function prefixOf({ key }: ResolvedMenu, { prefix = `zv-${key}` }: RenderChoices): string {
+  return prefix;
 }
 
 interface Writing extends RenderChoices {
@@ -77,7 +89,7 @@ interface Entry {
 /** Pieces, and all below the items in them, as HTML. */
 function joined(
   pieces: readonly Piece[],
-  { place, prefix, isTop, isUnfolded, marks = false, pictures = '', fetches = false }: Writing,
+  { place, prefix, isTop, isUnfolded, marks = false, pictures = '', panels }: Writing,
 ): string {
   const out: string[] = [];
   const stack: (string | Entry)[] = [];
@@ -115,12 +127,10 @@ function joined(
     stack.push('</li>');
     if (drops && branch !== null) {
       stack.push('</div>');
-      const isLater = fetches && isFetched(item);
-      if (!isLater)
+      const address = panels !== undefined && isFetched(item) ? `${panels}/${item.id}.html` : null;
+      if (address === null)
         push(panelPieces(item, { id: branch, marks, pictures }), { isTop: false, isUnfolded: true });
-      out.push(
-        panelStart(branch, item, isLater ? `panels/${prefix.slice('zv-'.length)}/${item.id}.html` : null),
-      );
+      out.push(panelStart(branch, item, address));
       continue;
     }
     const stacked =

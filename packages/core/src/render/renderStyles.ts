@@ -22,7 +22,8 @@ function basicStyles({ breakpoints }: Pick<Site, 'breakpoints'>): string {
 .zv li>:is(a,button){cursor:pointer}
 .zv li>:is(a,button):hover{background:var(--_tint)}
 .zv li>:is(a,button):focus-visible{outline:2px solid var(--_accent);outline-offset:-2px}
-.zv [aria-current]{color:var(--_accent);text-decoration:underline .16em;text-underline-offset:.5em}
+.zv [aria-current]{color:var(--_accent)}
+.zv [aria-current=page]{text-decoration:underline .16em;text-underline-offset:.5em}
 /* A list: all levels visible, each one indented. */
 .zv-list ul ul{padding-inline-start:1rem}
 .zv-list a:hover{text-decoration:underline}

@@ -2,7 +2,6 @@ import Type, { type Static } from 'typebox';
 import { capitalised } from '../base/capitalised.ts';
 import type { Phrase } from '../base/fillIn.ts';
 import { phrase } from '../base/sentences.ts';
-import { deviceClasses } from './deviceClass.ts';
 import { closed, IdShape } from './shapes.ts';
 
 /** Where on a page a menu can stand. */
@@ -15,9 +14,6 @@ export type Place = (typeof places)[number];
 export const placementFields = {
   menu: IdShape,
   place: PlaceShape,
-  /** Templates it stands on; null: all. */
-  templates: Type.Union([Type.Array(Type.String({ maxLength: 80 }), { maxItems: 200 }), Type.Null()]),
-  deviceClasses: Type.Array(Type.Enum(deviceClasses), { maxItems: 3 }),
 };
 
 /** A menu put in a place; its parent is the site, its order that within the place. */

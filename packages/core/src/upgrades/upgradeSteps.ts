@@ -1,6 +1,7 @@
 import type { SiteDocument } from '../model/document.ts';
 import { ONLY_MORE_LISTS } from '../model/stored.ts';
 import type { Operation } from '../ops/registry.ts';
+import { renewPlacements } from './renewPlacements.ts';
 import { renamePartFields } from './renamePartFields.ts';
 
 /** How the document of a site gets from one format to the next. */
@@ -14,10 +15,12 @@ export interface UpgradeStep {
   readonly operations: (document: SiteDocument) => readonly Operation[];
 }
 
+const withNewPartFields = renamePartFields({ fit: 'cropping', scope: 'extraParameter' });
+
 /** All steps, oldest first. What is older than the first is read as the format that it begins at. */
 export const upgradeSteps: readonly UpgradeStep[] = [
   {
     to: ONLY_MORE_LISTS + 1,
-    operations: renamePartFields({ fit: 'cropping', scope: 'extraParameter' }),
+    operations: (document) => [...withNewPartFields(document), ...renewPlacements(document)],
   },
 ];

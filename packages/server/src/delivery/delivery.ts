@@ -1,21 +1,17 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { refusal, type Refusal } from '@zorvik/core';
+import { pathKey, refusal, type Refusal } from '@zorvik/core';
 import { DELIVERY } from '@zorvik/contract';
-import type { LoadEdition, PackedFile } from './loadEdition.ts';
+import type { LoadEdition, LoadedEdition } from './loadEdition.ts';
+import { markedFiles } from './markedFiles.ts';
+import { pagePaths, type PagePaths } from './pagePaths.ts';
+import { preflight, readyFile, refuse, send, sizeOf, type ReadyFile } from './sendFile.ts';
 
-/** One way to send a file: its bytes and their strong tag. */
-interface Variant {
-  readonly bytes: Uint8Array;
-  readonly etag: string;
-  readonly headers: Readonly<Record<string, string>>;
+/** A site's current edition, ready to be sent. */
+interface ReadySite {
+  readonly files: ReadonlyMap<string, ReadyFile>;
+  readonly pages: PagePaths;
 }
-interface ReadyFile {
-  readonly plain: Variant;
-  readonly gzip: Variant;
-  readonly brotli: Variant;
-  readonly tags: ReadonlySet<string>;
-}
-type ReadySite = ReadonlyMap<string, ReadyFile>;
+type Answer = ReadySite | { readonly refusal: Refusal };
 
 /** What the public reads: the current edition of each site and nothing else, from memory. */
 export interface Delivery {
@@ -29,41 +25,42 @@ export interface Delivery {
   readonly forgetAll: () => void;
 }
 
-/** A site's key (with any other text nothing need be looked up), and the file. */
-const PATH = /^\/sites\/([a-z][a-z0-9-]{0,39})\/([^?]+)(?:\?.*)?$/;
-
-/**
- * For browsers and caches between: ask again each time, which costs a 304. A published change is seen at
- * once.
- */
-const CACHE = 'public, no-cache';
+/** A site's key (with any other text nothing need be looked up), the file, and what is asked about it. */
+const PATH = /^\/sites\/([a-z][a-z0-9-]{0,39})\/([^?]+)(?:\?(.*))?$/;
 
 /** How much of editions is kept in memory, in bytes; those asked for least lately go first. */
 const MOST_BYTES = 64 * 1_048_576;
 
-/** `load` gives the current edition of a site; it is asked when nothing of that site is in memory. */
+/**
+ * `load` gives the current edition of a site; it is asked when nothing of that site is in memory. The site used
+ * last is kept whatever its size.
+ */
 export function delivery(load: LoadEdition, most = MOST_BYTES): Delivery {
-  const ready = new Map<string, Promise<ReadySite | Refusal>>();
+  const ready = new Map<string, Promise<Answer>>();
   const sizes = new Map<string, number>();
+  const marked = markedFiles(most);
   const drop = (key: string): void => {
     ready.delete(key);
     sizes.delete(key);
   };
-  const siteAt = (key: string): Promise<ReadySite | Refusal> => {
+  const siteAt = (key: string): Promise<Answer> => {
     const present = ready.get(key);
     if (present !== undefined) {
       ready.delete(key);
       ready.set(key, present);
       return present;
     }
-    const loading = loadSite(load, key);
+    const loading = load(key).then(readySite);
     ready.set(key, loading);
     // What is not there may come to be, and what failed may work next time: only good answers are kept.
     loading
       .then((site) => {
         if (ready.get(key) !== loading) return;
-        if (!(site instanceof Map)) return drop(key);
-        sizes.set(key, sizeOf(site));
+        if ('refusal' in site) return drop(key);
+        sizes.set(
+          key,
+          [...site.files.values()].reduce((sum, file) => sum + sizeOf(file), site.pages.size),
+        );
         shrink();
       })
       .catch(() => drop(key));
@@ -89,118 +86,35 @@ export function delivery(load: LoadEdition, most = MOST_BYTES): Delivery {
           refusal('unknownPath', { method: request.method ?? '', path: DELIVERY }),
           404,
         );
-      const [, siteKey, path] = PATH.exec(asked) ?? [];
+      const [, siteKey, path, query] = PATH.exec(asked) ?? [];
       if (siteKey === undefined || path === undefined)
         return refuse(response, refusal('unknownPath', { method: 'GET', path: `${DELIVERY}${asked}` }), 404);
       const site = await siteAt(siteKey).catch(() => null);
       if (site === null) return refuse(response, refusal('serverAway'), 503);
-      if (!(site instanceof Map)) return refuse(response, site as Refusal, 404);
-      const file = site.get(path) as ReadyFile | undefined;
+      if ('refusal' in site) return refuse(response, site.refusal, 404);
+      const file = site.files.get(path);
       if (file === undefined) return refuse(response, unknownFile(site, path), 404);
-      send(request, response, file);
+      const page = query === undefined ? null : new URLSearchParams(query).get('page');
+      if (page === null || !path.endsWith('.html')) return send(request, response, file);
+      const key = pathKey(page);
+      send(request, response, await marked(file, key, site.pages.above(key)));
     },
   };
 }
 
-async function loadSite(load: LoadEdition, key: string): Promise<ReadySite | Refusal> {
-  const edition = await load(key);
-  return edition.kind === 'refused'
-    ? edition.refusal
-    : new Map(edition.files.map((file) => [file.path, readyFile(file)]));
-}
-
-function sizeOf(site: ReadySite): number {
-  return [...site.values()].reduce(
-    (sum, { plain, gzip, brotli }) => sum + plain.bytes.length + gzip.bytes.length + brotli.bytes.length,
-    0,
-  );
-}
-
-function readyFile({ bytes, gzip, brotli, hash, type }: PackedFile): ReadyFile {
-  const variant = (body: Uint8Array, encoding: string): Variant => {
-    const etag = `"${hash.slice(0, 20)}${encoding === '' ? '' : `-${encoding}`}"`;
-    const headers = {
-      'Content-Type': type,
-      'Content-Length': String(body.length),
-      ...(encoding === '' ? {} : { 'Content-Encoding': encoding }),
-      ...cacheHeaders(etag),
-    };
-    return { bytes: body, etag, headers };
-  };
-  const plain = variant(bytes, '');
-  const variants = {
-    plain,
-    gzip: gzip === null ? plain : variant(gzip, 'gzip'),
-    brotli: brotli === null ? plain : variant(brotli, 'br'),
-  };
-  return { ...variants, tags: new Set(Object.values(variants).map(({ etag }) => etag)) };
-}
-
-function cacheHeaders(etag: string): Record<string, string> {
+function readySite(edition: LoadedEdition): Answer {
+  if (edition.kind === 'refused') return { refusal: edition.refusal };
   return {
-    ETag: etag,
-    'Cache-Control': CACHE,
-    Vary: 'Accept-Encoding',
-    'Access-Control-Allow-Origin': '*',
-    'Cross-Origin-Resource-Policy': 'cross-origin',
-    'X-Content-Type-Options': 'nosniff',
+    files: new Map(edition.files.map((file) => [file.path, readyFile(file)])),
+    pages: pagePaths(edition.pages),
   };
 }
 
-function send(request: IncomingMessage, response: ServerResponse, file: ReadyFile): void {
-  const asked = request.headers['if-none-match'];
-  const chosen = variantFor(request.headers['accept-encoding'], file);
-  const known =
-    asked === undefined
-      ? undefined
-      : asked.trim() === '*'
-        ? chosen.etag
-        : tagsIn(asked).find((tag) => file.tags.has(tag));
-  if (known !== undefined) {
-    response.writeHead(304, cacheHeaders(known)).end();
-    return;
-  }
-  response.writeHead(200, chosen.headers).end(request.method === 'HEAD' ? undefined : chosen.bytes);
-}
-
-function variantFor(accepted: string | undefined, { plain, gzip, brotli }: ReadyFile): Variant {
-  if (accepted === undefined) return plain;
-  if (/\bbr\b(?!\s*;\s*q=0(?:\.0*)?(?:,|\s|$))/.test(accepted)) return brotli;
-  return /\bgzip\b(?!\s*;\s*q=0(?:\.0*)?(?:,|\s|$))/.test(accepted) ? gzip : plain;
-}
-
-/** The tags of an If-None-Match header; a weak one compares like a strong one here (RFC 9110, 13.1.2). */
-function tagsIn(header: string): string[] {
-  return header.split(',').map((tag) => tag.trim().replace(/^W\//, ''));
-}
-
-function preflight(response: ServerResponse): void {
-  response
-    .writeHead(204, {
-      'Access-Control-Allow-Origin': '*',
-      'Access-Control-Allow-Methods': 'GET, HEAD',
-      'Access-Control-Allow-Headers': 'If-None-Match',
-      'Access-Control-Max-Age': '86400',
-    })
-    .end();
-}
-
-function unknownFile(site: ReadySite, path: string): Refusal {
+function unknownFile({ files }: ReadySite, path: string): Refusal {
   const [, menu] = /^menus\/([^/]+?)(?:\.html)?$/.exec(path) ?? [];
   if (menu === undefined) return refusal('unknownPath', { method: 'GET', path });
-  const known = [...site.keys()]
+  const known = [...files.keys()]
     .filter((one) => one.startsWith('menus/') && !one.endsWith('.html'))
     .map((one) => one.slice('menus/'.length));
   return refusal('unknownMenu', { key: menu, known: known.join(', ') || 'none' });
-}
-
-export function refuse(response: ServerResponse, { code, message, params }: Refusal, status: number): void {
-  response
-    .writeHead(status, {
-      'Content-Type': 'application/json; charset=utf-8',
-      'Cache-Control': 'no-store',
-      'Access-Control-Allow-Origin': '*',
-      'X-Content-Type-Options': 'nosniff',
-    })
-    .end(JSON.stringify({ error: { code, message, params } }));
 }

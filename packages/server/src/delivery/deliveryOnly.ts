@@ -1,7 +1,8 @@
 import type { RequestListener } from 'node:http';
 import { refusal } from '@zorvik/core';
 import { DELIVERY } from '@zorvik/contract';
-import { refuse, type Delivery } from './delivery.ts';
+import type { Delivery } from './delivery.ts';
+import { refuse } from './sendFile.ts';
 
 /** What stands at the delivery address: editions, a sign of life, and nothing else. */
 export function deliveryOnly({ answer }: Pick<Delivery, 'answer'>): RequestListener {

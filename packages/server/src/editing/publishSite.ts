@@ -1,6 +1,6 @@
 import { DELIVERY, type EditionSummary } from '@zorvik/contract';
-import { no, ok, refusal, type Result } from '@zorvik/core';
-import { contentOf } from '../delivery/editionFiles.ts';
+import { no, ok, refusal, renderEdition, type Result } from '@zorvik/core';
+import { PAGES } from '../delivery/loadEdition.ts';
 import { insertEdition } from '../repositories/editions.ts';
 import { filesByHash } from '../repositories/files.ts';
 import { lockSite, setEdition } from '../repositories/sites.ts';
@@ -34,10 +34,11 @@ export async function publishSite(
       site: { document },
       head: { revision: presentRevision },
     } = present.value;
-    const { files, uploads, items } = contentOf(
-      document,
-      `${deliveryAddress}${DELIVERY}/sites/${siteKey}/pictures/`,
-    );
+    const { files, pages, uploads, items } = renderEdition(document, {
+      compareTitles: new Intl.Collator(document.site.language, { numeric: true }).compare,
+      pictures: `${deliveryAddress}${DELIVERY}/sites/${siteKey}/pictures/`,
+    });
+    const table = { path: PAGES, type: 'application/json; charset=utf-8', body: JSON.stringify(pages) };
     const kept = (await filesByHash(tx, head.id, uploads)).map(({ name, ...file }) => ({
       ...file,
       path: `pictures/${name}`,
@@ -50,7 +51,7 @@ export async function publishSite(
       note,
       items,
     };
-    await insertEdition(tx, head.id, edition, [...files, ...kept]);
+    await insertEdition(tx, head.id, edition, [...files, table, ...kept]);
     await setEdition(tx, head, edition.number);
     return ok(edition);
   });

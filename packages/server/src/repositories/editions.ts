@@ -1,15 +1,9 @@
 import { createHash } from 'node:crypto';
 import { and, desc, eq, sql } from 'drizzle-orm';
 import type { EditionSummary } from '@zorvik/contract';
+import type { EditionFile } from '@zorvik/core';
 import { rowsOf, type Database } from '../db/database.ts';
 import { blobs, editionFiles, editions } from '../db/schema.ts';
-
-/** A file of an edition, at its path below the site's delivery address. */
-export interface EditionFile {
-  readonly path: string;
-  readonly type: string;
-  readonly body: string;
-}
 
 /** A file of an edition whose bytes are kept already, under their hash. */
 export interface HeldFile {

@@ -26,7 +26,7 @@ export function editionRoutes(router: IRouter, deps: Deps): void {
     if (edition === null) return no(refusal('notThere', { what: 'edition', id: params.number ?? '' }));
     const files = await filesOf(database, head.value.id, number);
     const menus = files
-      .filter(({ type }) => type.startsWith('application/json'))
+      .filter(({ path, type }) => path.startsWith('menus/') && type.startsWith('application/json'))
       .map(({ bytes }) => JSON.parse(bytes.toString('utf8')) as MenuData);
     return ok({ edition, menus });
   });

@@ -2,10 +2,8 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
   changeInWords,
-  childrenOf,
   compareMenus,
-  nodeAt,
-  resolveMenu,
+  resolvedMenus,
   type ResolvedMenu,
   type SiteDocument,
 } from '@zorvik/core';
@@ -80,13 +78,8 @@ export const useEditions = defineStore('editions', () => {
 });
 
 function differencesOf(document: SiteDocument, published: readonly ResolvedMenu[]): MenuDifference[] {
-  const ids = [...childrenOf(document.menus, document.site.id)];
-  const now = ids.map((id) =>
-    resolveMenu(document, id, {
-      compareTitles: new Intl.Collator(document.site.language, { numeric: true }).compare,
-    }),
-  );
-  const present = now.map((menu): MenuDifference => {
+  const now = resolvedMenus(document, new Intl.Collator(document.site.language, { numeric: true }).compare);
+  const present = now.map(({ menu }): MenuDifference => {
     const before = published.find(({ key }) => key === menu.key) ?? null;
     const sentences = compareMenus(before, menu).map(changeInWords);
     return {
@@ -96,7 +89,7 @@ function differencesOf(document: SiteDocument, published: readonly ResolvedMenu[
     };
   });
   const gone = published
-    .filter(({ key }) => !ids.some((id) => nodeAt(document.menus, id).key === key))
+    .filter(({ key }) => !now.some(({ menu }) => menu.key === key))
     .map(({ key, name }): MenuDifference => ({ key, name, sentences: ['Menu deleted'] }));
   return [...present, ...gone].filter(({ sentences }) => sentences.length > 0);
 }

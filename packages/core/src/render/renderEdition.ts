@@ -1,0 +1,91 @@
+import type { SiteDocument } from '../model/document.ts';
+import { childrenOf } from '../model/forest.ts';
+import { filesShown } from '../resolve/filesShown.ts';
+import type { CompareTitles } from '../resolve/followedPages.ts';
+import { placementOf } from '../resolve/placementOf.ts';
+import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
+import { resolveMenu } from '../resolve/resolveMenu.ts';
+import { withFollowed } from '../resolve/withFollowed.ts';
+import { preorder } from '../walk/preorder.ts';
+import { navigationScript } from './navigationScript.ts';
+import { pageTable, type PageRow } from './pageTable.ts';
+import { isFetched } from './panelHtml.ts';
+import { formOf, renderMenu, renderPanel } from './renderMenu.ts';
+import { renderStyles } from './renderStyles.ts';
+
+/** A file as the site is served it, at its path below the site's delivery address. */
+export interface EditionFile {
+  readonly path: string;
+  readonly type: string;
+  readonly body: string;
+}
+
+/** All that an edition consists of. */
+export interface Edition {
+  readonly files: readonly EditionFile[];
+  /** The pages that visitors can be on: a parent before its children. */
+  readonly pages: readonly PageRow[];
+  /** The hashes of the uploaded files that it shows. */
+  readonly uploads: readonly string[];
+  /** How many items visitors get, over all menus. */
+  readonly items: number;
+}
+
+/** How an edition is made. */
+export interface EditionChoices {
+  /** Orders titles in the site's language. */
+  readonly compareTitles: CompareTitles;
+  /** What the names of picture files are put behind: where they are served. */
+  readonly pictures: string;
+}
+
+const HTML = 'text/html; charset=utf-8';
+const JSON_TYPE = 'application/json; charset=utf-8';
+
+/**
+ * Everything that a site is served of a document: each menu as data and as HTML, the panels that are fetched,
+ * the style sheet, the script. A menu that stands in no place is written as a list. O(pages + items).
+ */
+export function renderEdition(stored: SiteDocument, { compareTitles, pictures }: EditionChoices): Edition {
+  const document = withFollowed(stored, compareTitles);
+  const menus = resolvedMenus(document, compareTitles);
+  const placed = menus.map(({ id, menu }) => ({ menu, place: placementOf(document, id)?.place ?? 'inPage' }));
+  const all = menus.map(({ menu }) => menu);
+  const files: EditionFile[] = [
+    { path: 'navigation.css', type: 'text/css; charset=utf-8', body: renderStyles(document.site, all) },
+    { path: 'navigation.js', type: 'text/javascript; charset=utf-8', body: navigationScript },
+  ];
+  for (const { menu, place } of placed) {
+    const { key, items } = menu;
+    files.push({ path: `menus/${key}`, type: JSON_TYPE, body: JSON.stringify(menu) });
+    const html = renderMenu(menu, { place, pictures, panels: `panels/${key}` });
+    files.push({ path: `menus/${key}.html`, type: HTML, body: html });
+    for (const item of formOf(place) === 'bar' ? items.filter(isFetched) : [])
+      files.push({
+        path: `panels/${key}/${item.id}.html`,
+        type: HTML,
+        body: renderPanel(menu, item, { place, pictures }),
+      });
+  }
+  return {
+    files,
+    pages: pageTable(document),
+    uploads: [...new Set(all.flatMap((menu) => [...filesShown(menu)]))],
+    items: all.reduce((sum, menu) => sum + countOf(menu), 0),
+  };
+}
+
+/** All menus of a document whose live lists are filled, as visitors get them, in their order. */
+export function resolvedMenus(
+  document: SiteDocument,
+  compareTitles: CompareTitles,
+): { readonly id: string; readonly menu: ResolvedMenu }[] {
+  return [...childrenOf(document.menus, document.site.id)].map((id) => ({
+    id,
+    menu: resolveMenu(document, id, { compareTitles }),
+  }));
+}
+
+function countOf({ items }: ResolvedMenu): number {
+  return [...preorder<ResolvedItem>(items, ({ children }) => children)].length;
+}
