@@ -64,31 +64,39 @@ function outbox(): Promise<Opened | null> {
 }
 
 /**
- * What is put in while a window is going (typing that becomes an edit when it is hidden) is noted in
- * localStorage as well, which is written at once: a window that is loaded anew gives up what IndexedDB has
- * not committed yet. Whoever opens the outbox next takes it in.
+ * What is put in while a window is going (typing that becomes an edit when it is hidden), or began to be put in
+ * a moment before, is noted in localStorage as well, which is written at once: a window that is loaded anew
+ * gives up what IndexedDB has not committed yet. Whoever opens the outbox next takes it in.
  */
 const LATE = 'zorvik-late ';
 
 /** The window is going. Browsers say so before they call it hidden. */
 let isGoing = false;
-window.addEventListener('pagehide', () => (isGoing = true), { capture: true });
+/** What is being put in: it may have begun a moment before the window goes, and is not committed yet. */
+const comingIn = new Map<Id, Posted>();
+window.addEventListener(
+  'pagehide',
+  () => {
+    isGoing = true;
+    comingIn.forEach(noteLate);
+  },
+  { capture: true },
+);
 window.addEventListener('pageshow', () => (isGoing = false), { capture: true });
 
-function noteLate(posted: Posted): string | null {
-  if (!isGoing && document.visibilityState !== 'hidden') return null;
-  const key = `${LATE}${posted.edit.id}`;
+function noteLate(posted: Posted): void {
   try {
-    localStorage.setItem(key, JSON.stringify(posted));
-    return key;
+    localStorage.setItem(`${LATE}${posted.edit.id}`, JSON.stringify(posted));
   } catch {
     // It is too large, or the browser keeps nothing: then IndexedDB has to do.
-    return null;
   }
 }
 
 async function takeInLate(database: Opened): Promise<void> {
-  const keys = Object.keys(localStorage).filter((key) => key.startsWith(LATE));
+  // What this window itself is just putting in needs nobody else to do it.
+  const keys = Object.keys(localStorage).filter(
+    (key) => key.startsWith(LATE) && !comingIn.has(key.slice(LATE.length)),
+  );
   if (keys.length === 0) return;
   const transaction = database.transaction('edits', 'readwrite');
   const known = new Set((await transaction.store.getAll()).map(({ edit }) => edit.id));
@@ -128,11 +136,14 @@ let refusedInMemory: RefusedEdit[] = [];
 
 /** Whether the edit is safe in the browser now; if not, it is in this tab alone. */
 export async function putInOutbox(posted: Posted): Promise<boolean> {
-  const late = noteLate(posted);
+  const { id } = posted.edit;
+  comingIn.set(id, posted);
+  if (isGoing || document.visibilityState === 'hidden') noteLate(posted);
   const database = await outbox();
   const key = await database?.add('edits', posted).catch(() => undefined);
+  comingIn.delete(id);
   if (key === undefined) inMemory.push(posted);
-  else if (late !== null) localStorage.removeItem(late);
+  else localStorage.removeItem(`${LATE}${id}`);
   return key !== undefined;
 }
 
