@@ -1,0 +1,115 @@
+import { readFileSync } from 'node:fs';
+import { gunzipSync } from 'node:zlib';
+import type { Driver } from 'selenium-webdriver/chrome.js';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import {
+  readStored,
+  renderMenu,
+  renderStyles,
+  resolvedMenus,
+  withFollowed,
+  type Place,
+  type StoredDocument,
+} from '@zorvik/core';
+import { changesIn, differing, galleryOf, inState, lookAt, stylesAt, type Look } from './looks.ts';
+import { enterStage, type Stage } from './stage.ts';
+
+/**
+ * What two documents were delivered as before the style sheet was made of rules and the classes were spelled
+ * out: Quillmere, and one that has every setting and every kind of part.
+ */
+interface Frozen {
+  readonly document: StoredDocument;
+  readonly css: string;
+  readonly fragments: readonly { readonly menu: string; readonly place: Place; readonly html: string }[];
+}
+const frozen = JSON.parse(
+  gunzipSync(readFileSync(new URL('samples/looks-before.json.gz', import.meta.url))).toString('utf8'),
+) as Frozen[];
+const byCode = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
+
+/** The same documents as they are delivered now. */
+function now({ document: stored, fragments }: Frozen): Look {
+  const document = withFollowed(readStored(stored), byCode);
+  const menus = resolvedMenus(document, byCode).map(({ menu }) => menu);
+  return {
+    css: renderStyles(document.site, menus),
+    body: fragments
+      .map(({ menu: key, place }) => {
+        const menu = menus.find((one) => one.key === key);
+        return menu === undefined ? '' : renderMenu(menu, { place, pictures: '/p/' });
+      })
+      .join('\n'),
+  };
+}
+
+const states = {
+  normal: (css: string) => css,
+  hover: (css: string) => inState(css, 'hover'),
+  focus: (css: string) => inState(css, 'focus'),
+};
+type State = keyof typeof states;
+const pages = new Map(
+  frozen.flatMap((one, at) => {
+    const before: Look = { css: one.css, body: one.fragments.map(({ html }) => html).join('\n') };
+    const after = now(one);
+    const other = { ...after, css: after.css.replace('.75rem', '.76rem') };
+    return Object.entries(states).flatMap(([state, change]) =>
+      Object.entries({ before, after, other }).map(([name, look]): [string, Look] => [
+        `${name}-${at}-${state}`,
+        { ...look, css: change(look.css) },
+      ]),
+    );
+  }),
+);
+
+let browser: Stage['browser'];
+let gallery: Awaited<ReturnType<typeof galleryOf>>;
+beforeAll(async () => {
+  ({ browser } = await enterStage());
+  gallery = await galleryOf(pages);
+});
+afterAll(() => gallery.close());
+
+/** What is different between two pages, a line for each element and property; nothing: they are the same. */
+async function differences(
+  names: readonly [string, string],
+  width: number,
+  isOpen: boolean,
+): Promise<string[]> {
+  const driver = browser.driver as Driver;
+  await browser.resize(width, 900);
+  const [first, second] = names.map((name) => gallery.address(name)) as [string, string];
+  const before = await lookAt(driver, first, isOpen);
+  const after = await lookAt(driver, second, isOpen);
+  expect(before.styles.length).toBeGreaterThan(200);
+  const at = differing(before, after);
+  if (at === null) return ['the pages have not the same elements'];
+  if (at.length === 0) return before.picture === after.picture ? [] : ['the pictures differ'];
+  const some = at.slice(0, 12);
+  const is = await stylesAt(driver, some);
+  await lookAt(driver, first, isOpen);
+  const was = await stylesAt(driver, some);
+  return some.flatMap((one, index) =>
+    changesIn(was[index] ?? '', is[index] ?? '').map(
+      (change) => `${one} ${before.styles[one]?.[0]}: ${change}`,
+    ),
+  );
+}
+
+describe('what is delivered looks as it did', () => {
+  const cases = frozen.flatMap((_, at) => [
+    ...[390, 900, 1280].map((width) => [at, width, true, 'normal'] as const),
+    [at, 1280, false, 'normal'] as const,
+    [at, 1280, false, 'hover'] as const,
+    [at, 1280, true, 'focus'] as const,
+  ]);
+
+  it.each(cases)('document %i at %i px, open: %s, state: %s', async (at, width, isOpen, state: State) => {
+    expect(await differences([`before-${at}-${state}`, `after-${at}-${state}`], width, isOpen)).toEqual([]);
+  });
+
+  it('which would be seen if it did not', async () => {
+    expect(await differences(['before-1-normal', 'other-1-normal'], 1280, true)).not.toEqual([]);
+  });
+});
