@@ -349,7 +349,7 @@ describe('parts', () => {
     await person.eventually('it is not seen beside', async () => {
       await driver.switchTo().frame(await driver.findElement(By.css('iframe.narrow')));
       const shown = await driver.executeScript<string[]>(
-        `return [...document.querySelectorAll('[aria-expanded=true]~.zv-panel .zv-r')].filter((row) => row.checkVisibility()).map((row) => row.textContent)`,
+        `return [...document.querySelectorAll('[aria-expanded=true]~.zv-panel .zv-panel-row')].filter((row) => row.checkVisibility()).map((row) => row.textContent)`,
       );
       await driver.switchTo().defaultContent();
       return shown.length === 1 && shown[0] === 'Heading';

@@ -97,6 +97,26 @@ async function differences(
   );
 }
 
+describe('the classes of what is delivered', () => {
+  it('are all in the documentation', () => {
+    const page = readFileSync(new URL('../docs/delivery.md', import.meta.url), 'utf8');
+    const plain = (name: string): string => name.replaceAll(/\d+/g, '#').replace(/^(zv-badge)-.*/, '$1');
+    const known = new Set([...page.matchAll(/`(zv[\w-]*)`/g)].map(([, name = '']) => plain(name)));
+    const families = ['zv-medium-', 'zv-narrow-', 'zv-hidden-', 'zv-branch-hidden-', 'zv-arrow-hidden-'];
+    const used = frozen.flatMap((one) =>
+      [...now(one).body.matchAll(/class="([^"]*)"/g)].flatMap(([, names = '']) => names.split(' ')),
+    );
+    expect(new Set(used).size).toBeGreaterThan(60);
+    const unknown = new Set(
+      used
+        .filter((name) => name.startsWith('zv') && !families.some((family) => name.startsWith(family)))
+        .map(plain)
+        .filter((name) => !known.has(name)),
+    );
+    expect([...unknown]).toEqual([]);
+  });
+});
+
 describe('what is delivered looks as it did', () => {
   const cases = frozen.flatMap((_, at) => [
     ...[390, 900, 1280].map((width) => [at, width, true, 'normal'] as const),

@@ -82,7 +82,7 @@ describe('what the site is served', () => {
       'zv-picture',
       'zv-prose',
       'zv-groups',
-      'zv-own',
+      'zv-links',
       'zv-cards',
     ])
       expect(parts).toContain(name);
@@ -302,7 +302,13 @@ describe('menus that are hard to fit', () => {
     await emulate('print');
     expect(await shown('.zv-panel')).toBe('none');
     await emulate('', [{ name: 'forced-colors', value: 'active' }]);
-    for (const css of ['.zv-press', '.zv-search button', '.zv-form button', '.zv-button', '.zv-badge']) {
+    for (const css of [
+      '.zv-action-link',
+      '.zv-search button',
+      '.zv-form button',
+      '.zv-button',
+      '.zv-badge',
+    ]) {
       const edge = await driver.executeScript<string[]>(
         `const { borderTopWidth, borderTopStyle, borderTopColor, backgroundColor } = getComputedStyle(document.querySelector('${css}')); return [borderTopWidth, borderTopStyle, String(borderTopColor !== backgroundColor)]`,
       );

@@ -96,7 +96,7 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
       timer = setTimeout(act, wait);
     };
     const topEntry = (target: EventTarget | null): Element | null =>
-      target instanceof Element ? target.closest('.zv-bar>ul>li,.zv-flyouts li:has(>button)') : null;
+      target instanceof Element ? target.closest('.zv-bar>ul>li,.zv-drops-flyouts li:has(>button)') : null;
 
     nav.addEventListener('click', ({ target }) => {
       const button = target instanceof Element ? target.closest<HTMLElement>('button[aria-expanded]') : null;

@@ -102,7 +102,7 @@ describe('settings of items', () => {
       ),
     );
     expect(html(one)).toContain(
-      '<li class="a b zv-no-narrow"><a href="/tools" class="zv-button" title="&quot;Tip&quot;"><svg viewBox="0 0 24 24" aria-hidden="true" fill="#1f5a3a"><path d="M2 2h20v20H2Z"/></svg><i class="zv-unseen">Tools</i><small>A &lt;line&gt;</small><b class="zv-badge zv-badge-ffffff-1f5a3a">New &amp; &lt;b&gt;</b></a></li>',
+      '<li class="a b zv-hidden-narrow"><a href="/tools" class="zv-button" title="&quot;Tip&quot;"><svg viewBox="0 0 24 24" aria-hidden="true" fill="#1f5a3a"><path d="M2 2h20v20H2Z"/></svg><i class="zv-visually-hidden">Tools</i><small>A &lt;line&gt;</small><b class="zv-badge zv-badge-ffffff-1f5a3a">New &amp; &lt;b&gt;</b></a></li>',
     );
     expect(resolveMenu(one, menu).items[1]).toMatchObject({
       label: 'Tools',
@@ -112,7 +112,7 @@ describe('settings of items', () => {
     });
     const css = renderStyles(one.site, [resolveMenu(one, menu)]);
     expect(css).toContain('.zv-badge.zv-badge-ffffff-1f5a3a{color:#ffffff;background:#1f5a3a}');
-    expect(css).toContain('@media (max-width:767.98px){.zv.zv .zv-no-narrow');
+    expect(css).toContain('@media (max-width:767.98px){.zv.zv .zv-hidden-narrow');
     expect(
       renderStyles(start.site, [resolveMenu(start, menu)]),
       'sites without settings get no rules for them',
@@ -130,7 +130,7 @@ describe('settings of items', () => {
     );
     const mixed = html(after(set({ activation: { narrow: 'open', wide: 'follow' } }, '= /seeds')));
     expect(mixed).toMatch(
-      /<a href="\/seeds" class="zv-no-narrow">Seeds<\/a><button [^>]*class="zv-quiet-wide zv-no-narrow" aria-label="Seeds"><\/button><button [^>]*class="zv-no-medium zv-no-wide">Seeds<\/button><ul/,
+      /<a href="\/seeds" class="zv-hidden-narrow">Seeds<\/a><button [^>]*class="zv-arrow-hidden-wide zv-hidden-narrow" aria-label="Seeds"><\/button><button [^>]*class="zv-hidden-medium zv-hidden-wide">Seeds<\/button><ul/,
     );
     expect(html(after(set({ activation: { narrow: 'open' } }, '= /seeds')), 'footer')).not.toContain(
       'button',

@@ -172,20 +172,20 @@ describe('the HTML of a menu', () => {
     ]);
     const html = renderMenu(menu, { place: 'bar' });
     expect(html).toContain(
-      '<li class="zv-drop zv-g12 zv-i900 zv-n-list" data-zv-opens="press"><a href="/seeds">',
+      '<li class="zv-drops-panel zv-gap-12 zv-inner-width-900 zv-narrow-list" data-zv-opens="press"><a href="/seeds">',
     );
     expect(html).toContain(
-      '<div class="zv-panel zv-c2" id="zv-main-i00000000000000x" data-zv-panel="page item"><ul><li><a href="/x">Spring</a><ul>',
+      '<div class="zv-panel zv-columns-2" id="zv-main-i00000000000000x" data-zv-panel="page item"><ul><li><a href="/x">Spring</a><ul>',
     );
     expect(html.match(/<button/g), 'one for each top entry, one in the flyout').toHaveLength(4);
     expect(treeIn(html)).toEqual(plainTree(menu.items));
     const styles = renderStyles({ breakpoints: { medium: 768, wide: 1024 } }, [menu]);
     for (const rule of [
-      '.zv-c2{--_columns:2}',
-      '.zv-g12{--_drop:12px}',
-      '.zv-i900>.zv-c2{',
-      '.zv-row',
-      '.zv-flyouts',
+      '.zv-columns-2{--_columns:2}',
+      '.zv-gap-12{--_drop:12px}',
+      '.zv-inner-width-900>.zv-columns-2{',
+      '.zv-drops-row',
+      '.zv-drops-flyouts',
     ])
       expect(styles).toContain(rule);
     expect(

@@ -134,9 +134,7 @@ const makers: readonly Maker[] = [
       : {
           kind: 'addPlacement',
           after: null,
-          branch: [
-            { id, parent: document.site.id, menu, place: 'side' },
-          ],
+          branch: [{ id, parent: document.site.id, menu, place: 'side' }],
         };
   },
   (random, document) => move(random, document, 'sharedLinks', 'moveSharedLink'),

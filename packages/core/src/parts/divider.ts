@@ -2,9 +2,9 @@ import { opening } from './html.ts';
 import type { PartHandler } from './partHandler.ts';
 
 const CSS =
-  '.zv .zv-line{inline-size:100%;margin:.25rem 0;border:0;border-block-start:1px solid var(--_edge)}';
+  '.zv .zv-divider{inline-size:100%;margin:.25rem 0;border:0;border-block-start:1px solid var(--_edge)}';
 
 export const divider: PartHandler<'divider'> = {
-  html: (part, within, classes) => [`<${opening('hr', part, within, ` zv-line${classes}`)}>`],
+  html: (part, within, classes) => [`<${opening('hr', part, within, ` zv-divider${classes}`)}>`],
   css: () => [CSS],
 };

@@ -17,9 +17,13 @@ export const groups: PartHandler<'groups'> = {
       const isAfterEmpty = at > 0 && columns[at - 1]?.length === 0;
       return items.length === 0
         ? []
-        : [`<div${isAfterEmpty ? ` class="zv-at${at + 1}"` : ''}>`, ...groupPieces(part, items), '</div>'];
+        : [
+            `<div${isAfterEmpty ? ` class="zv-at-column-${at + 1}"` : ''}>`,
+            ...groupPieces(part, items),
+            '</div>',
+          ];
     });
-    const own = ` zv-groups zv-c${Math.max(1, columns.length)}${classes}`;
+    const own = ` zv-groups zv-columns-${Math.max(1, columns.length)}${classes}`;
     return [`<${opening('div', part, within, own)}>`, ...filled, '</div>'];
   },
 };

@@ -13,7 +13,7 @@ export function opening(tag: string, part: ResolvedPart, within: WritesIn, class
 
 /** An element around what stands in a part. */
 export function container(part: ResolvedPart, within: WritesIn, classes: string): Piece[] {
-  const all = classes + prefixed('zv-no-', part.hiddenOn);
+  const all = classes + prefixed('zv-hidden-', part.hiddenOn);
   return [`<${opening('div', part, within, all)}>`, ...within.inside(part), '</div>'];
 }
 
@@ -33,7 +33,7 @@ export function groupPieces({ heading, levels }: ResolvedPart, items: readonly R
     heading === 'plain'
       ? cutItems.map((item) => (item.children.length > 0 ? { ...item, href: null } : item))
       : cutItems;
-  return [{ list, className: 'zv-heads' }];
+  return [{ list, className: 'zv-headed' }];
 }
 
 /** Where a form is sent, as an attribute with a space before it; nothing while that is not known. */

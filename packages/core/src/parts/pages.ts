@@ -20,13 +20,13 @@ export const pages: PartHandler<'pages'> = {
     const { look, columns = 1 } = part;
     const entries = (part.pages ?? []).map(look === 'cards' ? cardOf : linkOf);
     const list = look === 'cards' ? 'zv-cards' : 'zv-plain-list';
-    const several = columns > 1 ? ` zv-k${columns}` : '';
+    const several = columns > 1 ? ` zv-pages-columns-${columns}` : '';
     const inner = `${titleOf(part)}<ul class="${list}${several}">${entries.join('')}</ul>`;
     return element(part, within, ` zv-pages${classes}`, inner);
   },
   css: (parts) => {
     const counts = [...new Set(parts.flatMap(({ columns = 1 }) => (columns > 1 ? [columns] : [])))].sort();
-    return [CSS, ...counts.map((count) => `.zv-k${count}{--_k:${count}}`)];
+    return [CSS, ...counts.map((count) => `.zv-pages-columns-${count}{--_k:${count}}`)];
   },
 };
 

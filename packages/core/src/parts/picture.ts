@@ -7,7 +7,7 @@ export const picture: PartHandler<'picture'> = {
   resolve: (part, { base }) => shownIf(part.picture !== undefined, base),
   html(part, within, classes) {
     const { isOrnament, alt = '', isBled, cropping } = part;
-    const looks = `${roundedClass(part)}${isBled === true ? ' zv-bled' : ''}${cropping === undefined ? '' : ' zv-whole'}${ratioClass(part)}`;
+    const looks = `${roundedClass(part)}${isBled === true ? ' zv-full-bleed' : ''}${cropping === undefined ? '' : ' zv-contained'}${ratioClass(part)}`;
     const image =
       part.picture === undefined ? '' : imageOf(part.picture, isOrnament === true ? '' : alt, within);
     return element(part, within, ` zv-picture${looks}${classes}`, pictureLink(part, image));

@@ -6,11 +6,11 @@ export const row: PartHandler<'row'> = {
   resolve: holder,
   html: (part, within, classes) => {
     const { height, only } = part;
-    const own = `${height === undefined ? '' : ` zv-h${height}`}${only === undefined ? '' : ` zv-only-${only}`}`;
-    return container(part, within, ` zv-r${classes}${own}`);
+    const own = `${height === undefined ? '' : ` zv-height-${height}`}${only === undefined ? '' : ` zv-only-${only}`}`;
+    return container(part, within, ` zv-panel-row${classes}${own}`);
   },
   css: (parts) => {
     const heights = [...new Set(parts.flatMap(({ height }) => height ?? []))].sort((a, b) => a - b);
-    return heights.map((height) => `.zv-h${height}{min-block-size:${height}px}`);
+    return heights.map((height) => `.zv-height-${height}{min-block-size:${height}px}`);
   },
 };

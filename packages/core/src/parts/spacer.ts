@@ -2,9 +2,9 @@ import { element } from './html.ts';
 import type { PartHandler } from './partHandler.ts';
 
 export const spacer: PartHandler<'spacer'> = {
-  html: (part, within, classes) => element(part, within, ` zv-space${part.space ?? 0}${classes}`, ''),
+  html: (part, within, classes) => element(part, within, ` zv-spacer-${part.space ?? 0}${classes}`, ''),
   css: (parts) => {
     const heights = [...new Set(parts.flatMap(({ space }) => space ?? []))].sort((a, b) => a - b);
-    return heights.map((height) => `.zv-space${height}{block-size:${height}px}`);
+    return heights.map((height) => `.zv-spacer-${height}{block-size:${height}px}`);
   },
 };

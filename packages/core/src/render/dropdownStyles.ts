@@ -39,13 +39,13 @@ export function dropdownStyles(
 
 function rowStyles(wider: string): string {
   return `/* A row of links across the bar. */
-${wider}{.zv-bar{position:relative}.zv-bar>ul>li.zv-row{position:static}.zv-bar>ul>li.zv-row>ul{inset-inline:0;inline-size:auto;max-inline-size:none}.zv-bar button[aria-expanded=true]~ul:is(.zv-row>ul),.zv-bar:not([data-zv-on])>ul>li.zv-row:is(:hover,:focus-within)>ul{display:flex;flex-wrap:wrap;gap:var(--_gap);align-items:start}}
+${wider}{.zv-bar{position:relative}.zv-bar>ul>li.zv-drops-row{position:static}.zv-bar>ul>li.zv-drops-row>ul{inset-inline:0;inline-size:auto;max-inline-size:none}.zv-bar button[aria-expanded=true]~ul:is(.zv-drops-row>ul),.zv-bar:not([data-zv-on])>ul>li.zv-drops-row:is(:hover,:focus-within)>ul{display:flex;flex-wrap:wrap;gap:var(--_gap);align-items:start}}
 `;
 }
 
 function flyoutStyles(wider: string): string {
   return `/* Flyouts: each level opens next to its parent. */
-${wider}{.zv-bar>ul>li.zv-flyouts>ul{overflow:visible;max-block-size:none}.zv-flyouts ul li{position:relative;flex-wrap:nowrap}.zv-bar .zv-flyouts ul ul{position:absolute;z-index:11;inset-block-start:-.4rem;inset-inline-start:100%;min-inline-size:12rem;inline-size:max-content;max-inline-size:min(20rem,40vw);padding:.375rem;${SURFACE}}.zv-bar .zv-flyouts li[data-zv-end]>ul{inset-inline:auto 100%}.zv-bar .zv-flyouts ul button::after{rotate:-45deg;margin-block-end:0}[dir=rtl] .zv-flyouts ul button::after{rotate:135deg}}
+${wider}{.zv-bar>ul>li.zv-drops-flyouts>ul{overflow:visible;max-block-size:none}.zv-drops-flyouts ul li{position:relative;flex-wrap:nowrap}.zv-bar .zv-drops-flyouts ul ul{position:absolute;z-index:11;inset-block-start:-.4rem;inset-inline-start:100%;min-inline-size:12rem;inline-size:max-content;max-inline-size:min(20rem,40vw);padding:.375rem;${SURFACE}}.zv-bar .zv-drops-flyouts li[data-zv-end]>ul{inset-inline:auto 100%}.zv-bar .zv-drops-flyouts ul button::after{rotate:-45deg;margin-block-end:0}[dir=rtl] .zv-drops-flyouts ul button::after{rotate:135deg}}
 `;
 }
 
@@ -57,6 +57,6 @@ function listStyles(tops: readonly ResolvedItem[], wider: string): string {
   const counts = [...new Set(lists.flatMap(({ columns }) => columns ?? []))];
   if (lists.length === 0) return '';
   return `/* Lists with their own width, alignment or columns. */
-${wider}{${widths.map((width) => `.zv-bar>ul>li.zv-w${width}>ul{inline-size:${width}px;max-inline-size:calc(100vw - 1rem)}`).join('')}.zv-bar>ul>li.zv-end>ul{inset-inline:auto 0}.zv-bar>ul>li.zv-centre>ul{inset-inline-start:50%;translate:-50%}[dir=rtl]>ul>li.zv-centre>ul{translate:50%}${counts.map((count) => `.zv-bar>ul>li.zv-l${count}>ul{columns:${count};max-inline-size:calc(100vw - 1rem)}`).join('')}${counts.length === 0 ? '' : '.zv-bar>ul>li>ul>li{break-inside:avoid}'}}
+${wider}{${widths.map((width) => `.zv-bar>ul>li.zv-width-${width}>ul{inline-size:${width}px;max-inline-size:calc(100vw - 1rem)}`).join('')}.zv-bar>ul>li.zv-align-end>ul{inset-inline:auto 0}.zv-bar>ul>li.zv-align-centre>ul{inset-inline-start:50%;translate:-50%}[dir=rtl]>ul>li.zv-align-centre>ul{translate:50%}${counts.map((count) => `.zv-bar>ul>li.zv-list-columns-${count}>ul{columns:${count};max-inline-size:calc(100vw - 1rem)}`).join('')}${counts.length === 0 ? '' : '.zv-bar>ul>li>ul>li{break-inside:avoid}'}}
 `;
 }

@@ -8,7 +8,7 @@ import { escapeHtml } from '../base/escape.ts';
 /** The classes of an item's `li`, as an attribute with a space before it; empty where it needs none. */
 export function entryClass({ cssClass = '', hiddenOn, branchHiddenOn }: ResolvedItem, drop = ''): string {
   return classAttribute(
-    cssClass + prefixed('zv-no-', hiddenOn) + prefixed('zv-shut-', branchHiddenOn) + drop,
+    cssClass + prefixed('zv-hidden-', hiddenOn) + prefixed('zv-branch-hidden-', branchHiddenOn) + drop,
   );
 }
 
@@ -28,11 +28,13 @@ export function faceHtml(item: ResolvedItem, branch: string | null): string {
     return hasLink ? linkHtml(face, '') : `<span${classAttribute(face.look)}${face.tip}>${face.inner}</span>`;
   const { opening, quiet } = howItOpens(item);
   if (!hasLink || opening.length === deviceClasses.length) return buttonHtml(face, branch, '');
-  const arrow = `${opener(branch)}${classAttribute(quiet + prefixed('zv-no-', opening))} aria-label="${escapeHtml(item.label)}"></button>`;
+  const arrow = `${opener(branch)}${classAttribute(quiet + prefixed('zv-hidden-', opening))} aria-label="${escapeHtml(item.label)}"></button>`;
   if (opening.length === 0) return linkHtml(face, '') + arrow;
   const others = deviceClasses.filter((device) => !opening.includes(device));
   return (
-    linkHtml(face, prefixed('zv-no-', opening)) + arrow + buttonHtml(face, branch, prefixed('zv-no-', others))
+    linkHtml(face, prefixed('zv-hidden-', opening)) +
+    arrow +
+    buttonHtml(face, branch, prefixed('zv-hidden-', others))
   );
 }
 
@@ -50,7 +52,7 @@ function linkHtml({ item, inner, look, tip }: Face, notOn: string): string {
 
 /** The whole face as the button that opens the branch. */
 function buttonHtml({ item, inner, look, tip }: Face, branch: string, notOn: string): string {
-  return `${opener(branch)}${classAttribute(`${look}${item.arrowHidden === true ? ' zv-plain' : ''}${notOn}`)}${tip}>${inner}</button>`;
+  return `${opener(branch)}${classAttribute(`${look}${item.arrowHidden === true ? ' zv-no-arrow' : ''}${notOn}`)}${tip}>${inner}</button>`;
 }
 
 function opener(branch: string): string {
@@ -59,7 +61,7 @@ function opener(branch: string): string {
 
 function lookOf({ look, icon, badge }: ResolvedItem): string {
   const isStacked = icon?.position === 'above' || badge?.position === 'above';
-  return `${look === undefined ? '' : ' zv-button'}${isStacked ? ' zv-stack' : ''}`;
+  return `${look === undefined ? '' : ' zv-button'}${isStacked ? ' zv-face-stacked' : ''}`;
 }
 
 /**
@@ -70,12 +72,12 @@ function howItOpens({ activation, arrowHidden }: ResolvedItem): {
   readonly opening: readonly DeviceClass[];
   readonly quiet: string;
 } {
-  if (activation === undefined) return { opening: [], quiet: arrowHidden === true ? ' zv-quiet' : '' };
+  if (activation === undefined) return { opening: [], quiet: arrowHidden === true ? ' zv-arrow-hidden' : '' };
   const on = (wanted: Activation): DeviceClass[] =>
     deviceClasses.filter((device) => activation[device] === wanted);
   return {
     opening: on('open'),
-    quiet: arrowHidden === true ? ' zv-quiet' : prefixed('zv-quiet-', on('follow')),
+    quiet: arrowHidden === true ? ' zv-arrow-hidden' : prefixed('zv-arrow-hidden-', on('follow')),
   };
 }
 
@@ -88,10 +90,10 @@ function innerHtml({ label, labelHidden, description, icon, badge }: ResolvedIte
   const isHidden = labelHidden === true && icon !== undefined;
   const line = description === undefined ? '' : `<small>${escapeHtml(description)}</small>`;
   const text = isHidden
-    ? `<i class="zv-unseen">${escaped}</i>${line}`
+    ? `<i class="zv-visually-hidden">${escaped}</i>${line}`
     : line === ''
       ? escaped
-      : `<i class="zv-text">${escaped}${line}</i>`;
+      : `<i class="zv-label">${escaped}${line}</i>`;
   const sign =
     icon === undefined
       ? ''

@@ -26,13 +26,13 @@ export function dropClasses(item: ResolvedItem): string {
   if (form === 'panel') {
     if (!hasPanel(item)) return '';
     const { gap, innerWidth, narrow, medium } = panel;
-    return ` zv-drop${gap === undefined ? '' : ` zv-g${gap}`}${innerWidth === undefined ? '' : ` zv-i${innerWidth}`}${narrow === undefined ? '' : ` zv-n-${narrow}`}${medium === undefined ? '' : ` zv-m-${medium}`}`;
+    return ` zv-drops-panel${gap === undefined ? '' : ` zv-gap-${gap}`}${innerWidth === undefined ? '' : ` zv-inner-width-${innerWidth}`}${narrow === undefined ? '' : ` zv-narrow-${narrow}`}${medium === undefined ? '' : ` zv-medium-${medium}`}`;
   }
   if (children.length === 0) return '';
-  if (form === 'flyouts') return ' zv-flyouts';
-  if (form === 'row') return ' zv-row';
+  if (form === 'flyouts') return ' zv-drops-flyouts';
+  if (form === 'row') return ' zv-drops-row';
   const { width, align, columns } = list;
-  return `${width === undefined ? '' : ` zv-w${width}`}${align === undefined ? '' : ` zv-${align}`}${columns === undefined ? '' : ` zv-l${columns}`}`;
+  return `${width === undefined ? '' : ` zv-width-${width}`}${align === undefined ? '' : ` zv-align-${align}`}${columns === undefined ? '' : ` zv-list-columns-${columns}`}`;
 }
 
 /** When the entry opens, where that is not the usual way. */
@@ -51,7 +51,7 @@ export function panelStart(
   source: string | null,
 ): string {
   const { extent = 'bar', align = 'item', offset = 0 } = dropdown?.panel ?? {};
-  const form = rows === undefined ? `zv-c${columns?.length ?? 1}` : 'zv-rows';
+  const form = rows === undefined ? `zv-columns-${columns?.length ?? 1}` : 'zv-rows';
   const later = source === null ? '' : ` data-zv-from="${source}"`;
   return `<div class="zv-panel ${form}" id="${id}" data-zv-panel="${extent} ${align}${offset === 0 ? '' : ` ${offset}`}"${later}>`;
 }
@@ -68,7 +68,7 @@ export function panelPieces(
     return lists.flatMap((list, at) =>
       list.length === 0
         ? []
-        : [lists[at - 1]?.length === 0 ? { list, className: `zv-at${at + 1}` } : { list }],
+        : [lists[at - 1]?.length === 0 ? { list, className: `zv-at-column-${at + 1}` } : { list }],
     );
   }
   const pieces = rowsHtml(rows, {
@@ -79,7 +79,7 @@ export function panelPieces(
   });
   const { narrow, medium } = item.dropdown?.panel ?? {};
   const isListed = (narrow === 'list' || medium === 'list') && children.length > 0;
-  return isListed ? [...pieces, { list: children, className: 'zv-all' }] : pieces;
+  return isListed ? [...pieces, { list: children, className: 'zv-all-items' }] : pieces;
 }
 
 /**

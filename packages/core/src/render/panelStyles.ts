@@ -11,7 +11,7 @@ export function panelStyles(tops: readonly ResolvedItem[], media: MediaByDevice)
   const { narrow, medium } = media;
   return `/* Panels: columns of groups, or rows of cells, below a bar. */
 .zv-bar{position:relative}
-.zv-bar>ul>li.zv-drop{position:static}
+.zv-bar>ul>li.zv-drops-panel{position:static}
 .zv-panel{--_inset:1.25rem;display:none;position:absolute;z-index:10;inset-block-start:calc(100% + var(--_drop,0px));inset-inline:0 auto;inline-size:100%;box-sizing:border-box;max-inline-size:100vw;max-block-size:calc(100vh - 7rem);overflow:auto;grid-template-columns:repeat(var(--_columns,1),minmax(0,var(--_column,1fr)));justify-content:center;gap:.75rem 1.5rem;padding:var(--_inset);font-weight:400;${SURFACE}}
 .zv-bar button[aria-expanded=true]~.zv-panel,.zv-bar:not([data-zv-on])>ul>li:is(:hover,:focus-within)>.zv-panel{display:grid}
 .zv-bar .zv-panel ul{display:block}
@@ -22,8 +22,8 @@ export function panelStyles(tops: readonly ResolvedItem[], media: MediaByDevice)
 .zv-bar .zv-panel>ul>li+li:has(>ul){margin-block-start:.75rem}
 .zv-bar .zv-panel ul ul{padding-inline-start:0}
 .zv-bar .zv-panel ul ul ul{padding-inline-start:1rem}
-${tops.some(isFetched) ? '.zv-bar .zv-panel:empty:empty{display:none}\n' : ''}${numbersOf(tops, media)}${medium}{${formRules('m', 'medium', tops)}}
-${narrow}{.zv-bar .zv-panel{--_inset:.5rem;position:static;flex-basis:100%;grid-template-columns:minmax(0,1fr);max-inline-size:none;max-block-size:none;padding-block:.25rem .75rem;box-shadow:none}${formRules('n', 'narrow', tops)}}
+${tops.some(isFetched) ? '.zv-bar .zv-panel:empty:empty{display:none}\n' : ''}${numbersOf(tops, media)}${medium}{${formRules('medium', tops)}}
+${narrow}{.zv-bar .zv-panel{--_inset:.5rem;position:static;flex-basis:100%;grid-template-columns:minmax(0,1fr);max-inline-size:none;max-block-size:none;padding-block:.25rem .75rem;box-shadow:none}${formRules('narrow', tops)}}
 @media print{.zv-bar .zv-panel{display:none}}
 `;
 }
@@ -37,17 +37,20 @@ function numbersOf(panels: readonly ResolvedItem[], { medium, wide }: MediaByDev
       const width = dropdown?.panel?.innerWidth;
       if (width === undefined) return [];
       const count = rows === undefined ? columns.length : 1;
-      const held = rows === undefined ? `.zv-i${width}>.zv-c${count}` : `.zv-i${width}>.zv-rows`;
+      const held =
+        rows === undefined
+          ? `.zv-inner-width-${width}>.zv-columns-${count}`
+          : `.zv-inner-width-${width}>.zv-rows`;
       return [[held, `calc((${width}px - ${(count - 1) * 1.5}rem)/${count})`] as const];
     }),
   );
   const places = [...new Set(panels.flatMap(({ columns = [] }) => afterEmpty(columns)))].sort();
   return [
-    ...counts.map((count) => `.zv-c${count}{--_columns:${count}}`),
-    ...gaps.map((gap) => `.zv-g${gap}{--_drop:${gap}px}`),
+    ...counts.map((count) => `.zv-columns-${count}{--_columns:${count}}`),
+    ...gaps.map((gap) => `.zv-gap-${gap}{--_drop:${gap}px}`),
     ...[...inner].map(([held, column]) => `${held}{--_column:${column}}`),
-    ...places.map((at) => `${wide}{.zv-at${at}{grid-column-start:${at}}}`),
-    ...counts.filter((count) => count > 3).map((count) => `${medium}{.zv-c${count}{--_columns:3}}`),
+    ...places.map((at) => `${wide}{.zv-at-column-${at}{grid-column-start:${at}}}`),
+    ...counts.filter((count) => count > 3).map((count) => `${medium}{.zv-columns-${count}{--_columns:3}}`),
   ]
     .map((rule) => `${rule}\n`)
     .join('');
@@ -69,25 +72,25 @@ function afterEmpty(columns: readonly number[]): number[] {
 }
 
 /**
- * What panels become on a device class, for the forms that are in use; `.zv-n-list` has one list on narrow
+ * What panels become on a device class, for the forms that are in use; `.zv-narrow-list` has one list on narrow
  * screens.
  */
-function formRules(letter: 'm' | 'n', device: 'medium' | 'narrow', tops: readonly ResolvedItem[]): string {
+function formRules(device: 'medium' | 'narrow', tops: readonly ResolvedItem[]): string {
   const used = new Set(
     tops.map(({ dropdown }) => dropdown?.panel?.[device] ?? (device === 'narrow' ? 'stacked' : 'grid')),
   );
   const isComposed = tops.some(({ rows }) => rows !== undefined);
-  const at = (form: string): string => `.zv-bar .zv-${letter}-${form}`;
+  const at = (form: string): string => `.zv-bar .zv-${device}-${form}`;
   const rules: string[] = [];
   if (device === 'narrow')
     rules.push(
-      '.zv-rows .zv-cell{grid-column:span 12}.zv-rows .zv-groups{--_columns:1}.zv-rows .zv-r{min-block-size:auto}.zv-cell>.zv-bled.zv-bled{margin-inline:calc(-1*var(--_inset))}.zv-cell:not(:first-child)>.zv-bled.zv-bled{margin-block-start:0}',
+      '.zv-rows .zv-cell{grid-column:span 12}.zv-rows .zv-groups{--_columns:1}.zv-rows .zv-panel-row{min-block-size:auto}.zv-cell>.zv-full-bleed.zv-full-bleed{margin-inline:calc(-1*var(--_inset))}.zv-cell:not(:first-child)>.zv-full-bleed.zv-full-bleed{margin-block-start:0}',
     );
   if (used.has('two')) {
     rules.push(`${at('two')}>.zv-panel:not(.zv-rows){--_columns:2}`);
     if (isComposed)
       rules.push(
-        `${at('two')} .zv-cell{grid-column:span 6}${at('two')} :is(.zv-s7,.zv-s8,.zv-s9,.zv-s10,.zv-s11,.zv-s12){grid-column:span 12}`,
+        `${at('two')} .zv-cell{grid-column:span 6}${at('two')} :is(.zv-span-7,.zv-span-8,.zv-span-9,.zv-span-10,.zv-span-11,.zv-span-12){grid-column:span 12}`,
       );
   }
   if (used.has('stacked') && device === 'medium')
@@ -100,11 +103,13 @@ function formRules(letter: 'm' | 'n', device: 'medium' | 'narrow', tops: readonl
       `${at('list')}>.zv-panel{gap:0;--_columns:1}${groups}{margin-block-start:0}${groups}>:is(a,span){font-weight:inherit}${at('list')} .zv-panel ul ul{padding-inline-start:1rem}`,
     );
     if (isComposed)
-      rules.push(`${at('list')} .zv-r{display:none}${at('list')} .zv-panel>.zv-all{display:block}`);
+      rules.push(
+        `${at('list')} .zv-panel-row{display:none}${at('list')} .zv-panel>.zv-all-items{display:block}`,
+      );
   }
   if (used.has('own') && isComposed)
     rules.push(
-      `${at('own')} .zv-r:not(.zv-only-${device}){display:none}${at('own')} .zv-only-${device}{display:grid}`,
+      `${at('own')} .zv-panel-row:not(.zv-only-${device}){display:none}${at('own')} .zv-only-${device}{display:grid}`,
     );
   if (used.has('item')) rules.push(`${at('item')}>:is(.zv-panel,a~button){display:none}`);
   return (device === 'narrow' && !isComposed ? rules.slice(1) : rules).join('');

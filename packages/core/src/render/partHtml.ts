@@ -11,10 +11,10 @@ export function rowsHtml(rows: readonly ResolvedPart[], around: PanelAround): Pi
   const within: WritesIn = {
     ...around,
     inside: ({ parts = [] }) =>
-      parts.flatMap((part) => handlerOf(part.kind).html(part, within, prefixed('zv-no-', part.hiddenOn))),
+      parts.flatMap((part) => handlerOf(part.kind).html(part, within, prefixed('zv-hidden-', part.hiddenOn))),
   };
   return rows.flatMap((row, at) => {
-    const edges = `${at === 0 ? ' zv-top' : ''}${at === rows.length - 1 ? ' zv-bottom' : ''}`;
+    const edges = `${at === 0 ? ' zv-first-row' : ''}${at === rows.length - 1 ? ' zv-last-row' : ''}`;
     return handlerOf(row.kind).html(row, within, edges);
   });
 }

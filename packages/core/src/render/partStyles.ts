@@ -5,13 +5,13 @@ import { resolvedParts } from './resolvedParts.ts';
 
 const GRID = `/* Panel contents: a grid of twelve columns, and the parts in its cells. */
 .zv-rows{gap:1rem}
-.zv-r{display:grid;grid-template-columns:repeat(12,minmax(0,1fr));gap:1rem 1.5rem;align-items:start}
+.zv-panel-row{display:grid;grid-template-columns:repeat(12,minmax(0,1fr));gap:1rem 1.5rem;align-items:start}
 .zv-cell{display:flex;flex-direction:column;gap:.75rem;min-inline-size:0}
-.zv-across{flex-flow:row wrap}
-.zv-across>*{flex:1 1 9rem;min-inline-size:0}
-.zv-all.zv-all,.zv-only-medium,.zv-only-narrow{display:none}
-.zv-heads>li:has(>ul)>:is(a,span){font-weight:600}
-.zv-heads>li+li:has(>ul){margin-block-start:.75rem}
+.zv-side-by-side{flex-flow:row wrap}
+.zv-side-by-side>*{flex:1 1 9rem;min-inline-size:0}
+.zv-all-items.zv-all-items,.zv-only-medium,.zv-only-narrow{display:none}
+.zv-headed>li:has(>ul)>:is(a,span){font-weight:600}
+.zv-headed>li+li:has(>ul){margin-block-start:.75rem}
 .zv-groups{display:grid;grid-template-columns:repeat(var(--_columns,1),minmax(0,1fr));gap:.75rem 1.5rem}
 .zv .zv-title{margin:0;padding:.25rem .5rem;font:inherit;font-weight:650}
 .zv-title>a{display:block;margin:-.25rem -.5rem;padding:.25rem .5rem;border-radius:var(--_radius);color:inherit;text-decoration:none}

@@ -28,15 +28,15 @@ export function settingStyles(
 .zv li>:has(>.zv-badge){flex-wrap:wrap}
 .zv-badge{box-sizing:border-box;max-inline-size:100%;margin-inline-start:.5em;padding:0 .5em;border-radius:.8em;font-size:.75em;line-height:1.6;font-weight:600;overflow-wrap:anywhere}
 .zv-badge.zv-before{margin-inline:0 .5em}
-.zv li>.zv-stack{flex-direction:column;justify-content:center;text-align:center}
-.zv .zv-stack>*{margin-inline:0}
+.zv li>.zv-face-stacked{flex-direction:column;justify-content:center;text-align:center}
+.zv .zv-face-stacked>*{margin-inline:0}
 .zv li>.zv-button{background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);padding-inline:1.1rem}
 .zv li>.zv-button:hover{background:var(--zv-button-hover,var(--_ink))}
 @media (forced-colors:active){.zv li>.zv-button,.zv-badge{border:1px solid ButtonText}}
 ${[...badges].map(([name, { color, background }]) => `.${name}{color:${color};background:${background}}\n`).join('')}/* Hidden labels, arrows and items, for all or some device classes. */
-.zv-bar .zv-plain::after{content:none}
-.zv-unseen,${quietOn('')}{${UNSEEN}}
-${deviceClasses.map((device) => `@media ${mediaOf(device, breakpoints)}{.zv.zv .zv-no-${device},.zv.zv .zv-shut-${device}>:is(ul,.zv-panel,a~button){display:none}${quietOn(`-${device}`)}{${UNSEEN}}}\n`).join('')}`;
+.zv-bar .zv-no-arrow::after{content:none}
+.zv-visually-hidden,${quietOn('')}{${UNSEEN}}
+${deviceClasses.map((device) => `@media ${mediaOf(device, breakpoints)}{.zv.zv .zv-hidden-${device},.zv.zv .zv-branch-hidden-${device}>:is(ul,.zv-panel,a~button){display:none}${quietOn(`-${device}`)}{${UNSEEN}}}\n`).join('')}`;
 }
 
 const UNSEEN =
@@ -47,7 +47,7 @@ const UNSEEN =
  * reach.
  */
 function quietOn(device: string): string {
-  return `.zv li>.zv-quiet${device}:not(:focus-visible)`;
+  return `.zv li>.zv-arrow-hidden${device}:not(:focus-visible)`;
 }
 
 function mediaOf(device: DeviceClass, { medium, wide }: Site['breakpoints']): string {

@@ -56,7 +56,7 @@ export function composing(holder: HTMLElement, tell: (message: FromStage) => voi
     kept();
     const part = partAt(chosen);
     if (part === null) return;
-    const row = part.closest<HTMLElement>('.zv-r');
+    const row = part.closest<HTMLElement>('.zv-panel-row');
     if (row !== null) drawRow(row, part);
     layer.append(boxed('mark', part.getBoundingClientRect(), 3));
   }
@@ -290,7 +290,7 @@ export function composing(holder: HTMLElement, tell: (message: FromStage) => voi
 }
 
 function spanOf(cell: Element): number {
-  return Number(/\bzv-s(\d+)\b/.exec(cell.className)?.[1] ?? COLUMNS);
+  return Number(/\bzv-span-(\d+)\b/.exec(cell.className)?.[1] ?? COLUMNS);
 }
 
 function preview(cell: HTMLElement, span: number | null): void {

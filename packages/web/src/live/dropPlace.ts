@@ -22,21 +22,21 @@ interface Box {
  * tabs, all else into the nearest cell or open tab. Null: what is dragged cannot stand anywhere near.
  */
 export function dropPlace(panel: HTMLElement, part: HTMLElement, x: number, y: number): DropPlace | null {
-  if (part.matches('.zv-r'))
+  if (part.matches('.zv-panel-row'))
     return among(
       panel,
       part,
-      '.zv-r',
+      '.zv-panel-row',
       y,
       false,
       panel.closest<HTMLElement>('[data-zv-item]')?.dataset.zvItem ?? null,
     );
   if (part.matches('.zv-cell')) {
-    const row = nearest(panel.querySelectorAll('.zv-r'), x, y);
+    const row = nearest(panel.querySelectorAll('.zv-panel-row'), x, y);
     return row === null ? null : among(row, part, '.zv-cell', x, true, row.dataset.zvPart ?? null);
   }
   const list = part.matches('li')
-    ? part.closest<HTMLElement>('.zv-own')
+    ? part.closest<HTMLElement>('.zv-links')
     : part.matches('.zv-tab')
       ? part.closest<HTMLElement>('.zv-tabs')
       : null;
@@ -61,8 +61,8 @@ export function dropPlace(panel: HTMLElement, part: HTMLElement, x: number, y: n
     holder,
     part,
     '[data-zv-part]',
-    holder.matches('.zv-across') ? x : y,
-    holder.matches('.zv-across'),
+    holder.matches('.zv-side-by-side') ? x : y,
+    holder.matches('.zv-side-by-side'),
     holder.dataset.zvPart ?? null,
   );
 }
