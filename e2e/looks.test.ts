@@ -11,7 +11,7 @@ import {
   type Place,
   type StoredDocument,
 } from '@zorvik/core';
-import { changesIn, differing, galleryOf, inState, lookAt, stylesAt, type Look } from './looks.ts';
+import { showAs, changesIn, differing, galleryOf, inState, lookAt, stylesAt, type Look } from './looks.ts';
 import { enterStage, type Stage } from './stage.ts';
 
 /**
@@ -127,6 +127,14 @@ describe('what is delivered looks as it did', () => {
 
   it.each(cases)('document %i at %i px, open: %s, state: %s', async (at, width, isOpen, state: State) => {
     expect(await differences([`before-${at}-${state}`, `after-${at}-${state}`], width, isOpen)).toEqual([]);
+  });
+
+  it.each(['print', 'forced colours'] as const)('in %s', async (medium) => {
+    const driver = browser.driver as Driver;
+    await showAs(driver, medium);
+    for (const at of frozen.keys())
+      expect(await differences([`before-${at}-normal`, `after-${at}-normal`], 1280, true)).toEqual([]);
+    await showAs(driver, 'screen');
   });
 
   it('which would be seen if it did not', async () => {

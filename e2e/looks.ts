@@ -54,6 +54,17 @@ export function inState(css: string, state: 'hover' | 'focus'): string {
   return css.replace(pattern, ':not(.never)');
 }
 
+/** How somebody sees a page: on the screen, on paper, with the colours of their system. */
+export type Medium = 'screen' | 'print' | 'forced colours';
+
+/** Lets the browser show pages as in a medium. */
+export async function showAs(driver: Driver, medium: Medium): Promise<void> {
+  await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', {
+    media: medium === 'print' ? 'print' : '',
+    features: [{ name: 'forced-colors', value: medium === 'forced colours' ? 'active' : 'none' }],
+  });
+}
+
 /** Opens every branch, as the script does. */
 const OPEN = `document.querySelectorAll('nav').forEach((nav) => nav.setAttribute('data-zv-on', ''));
 document.querySelectorAll('button[aria-expanded]').forEach((button) => button.setAttribute('aria-expanded', 'true'));`;

@@ -64,6 +64,7 @@ describe('the architecture', () => {
     'upgrades',
     'diff',
     'panel',
+    'style',
     'parts',
     'resolve',
     'fit',

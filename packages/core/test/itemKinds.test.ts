@@ -111,8 +111,8 @@ describe('settings of items', () => {
       look: 'button',
     });
     const css = renderStyles(one.site, [resolveMenu(one, menu)]);
-    expect(css).toContain('.zv-badge.zv-badge-ffffff-1f5a3a{color:#ffffff;background:#1f5a3a}');
-    expect(css).toContain('@media (max-width:767.98px){.zv.zv .zv-hidden-narrow');
+    expect(css).toContain(':where(.zv-badge.zv-badge-ffffff-1f5a3a){color:#ffffff;background:#1f5a3a}');
+    expect(css).toContain('.zv :where(.zv-hidden-narrow){display:none}');
     expect(
       renderStyles(start.site, [resolveMenu(start, menu)]),
       'sites without settings get no rules for them',

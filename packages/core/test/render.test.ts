@@ -183,7 +183,7 @@ describe('the HTML of a menu', () => {
     for (const rule of [
       '.zv-columns-2{--_columns:2}',
       '.zv-gap-12{--_drop:12px}',
-      '.zv-inner-width-900>.zv-columns-2{',
+      '.zv :where(.zv-inner-width-900>.zv-columns-2){',
       '.zv-drops-row',
       '.zv-drops-flyouts',
     ])

@@ -1,5 +1,6 @@
 import { container } from './html.ts';
 import type { PartHandler } from './partHandler.ts';
+import { rule } from '../style/rule.ts';
 
 /** An empty cell keeps the place of those beside it. */
 export const cell: PartHandler<'cell'> = {
@@ -9,6 +10,6 @@ export const cell: PartHandler<'cell'> = {
   },
   css: (parts) => {
     const spans = [...new Set(parts.flatMap(({ span }) => span ?? []))].sort((a, b) => a - b);
-    return spans.map((span) => `.zv-span-${span}{grid-column:span ${span}}`);
+    return spans.map((span) => rule(`.zv-span-${span}`, `grid-column:span ${span}`));
   },
 };

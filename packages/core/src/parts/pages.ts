@@ -2,14 +2,26 @@ import { escapeHtml } from '../base/escape.ts';
 import type { ResolvedPage } from '../resolve/resolved.ts';
 import { element, titleOf } from './html.ts';
 import { shownIf, type PartHandler } from './partHandler.ts';
+import { rule, type Rule } from '../style/rule.ts';
 
-const CSS = `.zv .zv-cards{display:grid;grid-template-columns:repeat(var(--_k,1),minmax(min(9rem,100%),1fr));gap:.75rem}
-.zv .zv-cards>li>a{flex-direction:column;align-items:stretch;justify-content:flex-start;gap:.25rem;padding:.5rem}
-.zv-cards img{inline-size:100%;block-size:auto;aspect-ratio:3/2;object-fit:cover;border-radius:var(--_radius);background:var(--_tint)}
-.zv-cards b{font-weight:600}
-.zv-cards small{font-size:.85em;font-weight:400}
-.zv .zv-plain-list{columns:var(--_k,1)}
-.zv-plain-list>li{break-inside:avoid}`;
+const rules: readonly Rule[] = [
+  rule(
+    '.zv .zv-cards',
+    'display:grid;grid-template-columns:repeat(var(--_k,1),minmax(min(9rem,100%),1fr));gap:.75rem',
+  ),
+  rule(
+    '.zv .zv-cards>li>a',
+    'flex-direction:column;align-items:stretch;justify-content:flex-start;gap:.25rem;padding:.5rem',
+  ),
+  rule(
+    '.zv-cards img',
+    'inline-size:100%;block-size:auto;aspect-ratio:3/2;object-fit:cover;border-radius:var(--_radius);background:var(--_tint)',
+  ),
+  rule('.zv-cards b', 'font-weight:600'),
+  rule('.zv-cards small', 'font-size:.85em;font-weight:400'),
+  rule('.zv .zv-plain-list', 'columns:var(--_k,1)'),
+  rule('.zv-plain-list>li', 'break-inside:avoid'),
+];
 
 export const pages: PartHandler<'pages'> = {
   resolve({ source }, { base, pagesOf }) {
@@ -26,7 +38,7 @@ export const pages: PartHandler<'pages'> = {
   },
   css: (parts) => {
     const counts = [...new Set(parts.flatMap(({ columns = 1 }) => (columns > 1 ? [columns] : [])))].sort();
-    return [CSS, ...counts.map((count) => `.zv-pages-columns-${count}{--_k:${count}}`)];
+    return [...rules, ...counts.map((count) => rule(`.zv-pages-columns-${count}`, `--_k:${count}`))];
   },
 };
 

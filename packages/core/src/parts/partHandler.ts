@@ -4,6 +4,7 @@ import type { ResolvedItem, ResolvedPage, ResolvedPart } from '../resolve/resolv
 import type { PanelFacts } from '../schema/dropdown.ts';
 import type { PageSource, PartKind, PartOf } from '../schema/part.ts';
 import { canSendTo } from '../schema/parts/wrongAction.ts';
+import type { Rule } from '../style/rule.ts';
 
 /** HTML, or items to be written as a list of links at that place. */
 export type Piece = string | { readonly list: readonly ResolvedItem[]; readonly className?: string };
@@ -48,7 +49,7 @@ export interface PartHandler<K extends PartKind = PartKind> {
   /** `classes`: those that all kinds have, each with a space before it. */
   readonly html: (part: ResolvedPart, within: WritesIn, classes: string) => Piece[];
   /** The rules that the parts of this kind need; none where there are none. Equal rules are written once. */
-  readonly css?: (parts: readonly ResolvedPart[]) => readonly string[];
+  readonly css?: (parts: readonly ResolvedPart[]) => readonly Rule[];
 }
 
 /** What is never empty. */

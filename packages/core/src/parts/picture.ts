@@ -1,7 +1,7 @@
 import type { ResolvedPart } from '../resolve/resolved.ts';
 import { element, imageOf, linkTo, ratioClass, roundedClass } from './html.ts';
 import { shownIf, type PartHandler } from './partHandler.ts';
-import { pictureCss } from './pictureCss.ts';
+import { pictureRules } from './pictureRules.ts';
 
 export const picture: PartHandler<'picture'> = {
   resolve: (part, { base }) => shownIf(part.picture !== undefined, base),
@@ -12,7 +12,7 @@ export const picture: PartHandler<'picture'> = {
       part.picture === undefined ? '' : imageOf(part.picture, isOrnament === true ? '' : alt, within);
     return element(part, within, ` zv-picture${looks}${classes}`, pictureLink(part, image));
   },
-  css: () => [pictureCss],
+  css: () => pictureRules,
 };
 
 /**

@@ -1,5 +1,6 @@
 import { container } from './html.ts';
 import { holder, type PartHandler } from './partHandler.ts';
+import { rule } from '../style/rule.ts';
 
 /** The panel marks which row is its first and its last; on its own a row is neither. */
 export const row: PartHandler<'row'> = {
@@ -11,6 +12,6 @@ export const row: PartHandler<'row'> = {
   },
   css: (parts) => {
     const heights = [...new Set(parts.flatMap(({ height }) => height ?? []))].sort((a, b) => a - b);
-    return heights.map((height) => `.zv-height-${height}{min-block-size:${height}px}`);
+    return heights.map((height) => rule(`.zv-height-${height}`, `min-block-size:${height}px`));
   },
 };

@@ -1,13 +1,22 @@
 import { escapeHtml } from '../base/escape.ts';
 import { opening } from './html.ts';
 import { holder, type PartHandler } from './partHandler.ts';
+import { rule, type Rule } from '../style/rule.ts';
 
-const CSS = `.zv-tabs{position:relative;display:flex;flex-wrap:wrap;gap:0 .25rem}
-.zv-tabs>input{position:absolute;opacity:0;pointer-events:none}
-.zv-tabs>label{padding:.5rem .75rem;border-block-end:2px solid #0000;border-radius:var(--_radius) var(--_radius) 0 0;cursor:pointer}
-.zv-tabs>label:hover{background:var(--_tint)}
-.zv-tabs>input:checked+label{border-color:var(--_accent);font-weight:600}
-.zv-tab{display:none;flex:1 0 100%;flex-direction:column;gap:.75rem;min-inline-size:0;padding-block-start:.75rem;border-block-start:1px solid var(--_edge);margin-block-start:-1px}`;
+const rules: readonly Rule[] = [
+  rule('.zv-tabs', 'position:relative;display:flex;flex-wrap:wrap;gap:0 .25rem'),
+  rule('.zv-tabs>input', 'position:absolute;opacity:0;pointer-events:none'),
+  rule(
+    '.zv-tabs>label',
+    'padding:.5rem .75rem;border-block-end:2px solid #0000;border-radius:var(--_radius) var(--_radius) 0 0;cursor:pointer',
+  ),
+  rule('.zv-tabs>label:hover', 'background:var(--_tint)'),
+  rule('.zv-tabs>input:checked+label', 'border-color:var(--_accent);font-weight:600'),
+  rule(
+    '.zv-tab',
+    'display:none;flex:1 0 100%;flex-direction:column;gap:.75rem;min-inline-size:0;padding-block-start:.75rem;border-block-start:1px solid var(--_edge);margin-block-start:-1px',
+  ),
+];
 
 /**
  * Radio buttons and their labels: chosen by arrow keys and pointer, and by the style sheet alone, without any
@@ -30,6 +39,6 @@ export const tabs: PartHandler<'tabs'> = {
       { length: most },
       (_, at) => `.zv-tabs>input:nth-of-type(${at + 1}):checked~.zv-tab:nth-of-type(${at + 1})`,
     );
-    return most === 0 ? [] : [CSS, `${pairs.join(',')}{display:flex}`];
+    return most === 0 ? [] : [...rules, rule(pairs.join(','), 'display:flex')];
   },
 };

@@ -1,0 +1,20 @@
+import { pictureRatios } from '../schema/part.ts';
+import { rule, type Rule } from '../style/rule.ts';
+
+/** What pictures need, be they parts or the preview images of videos. */
+export const pictureRules: readonly Rule[] = [
+  rule('.zv-picture>a', 'display:block'),
+  rule(
+    ':is(.zv-picture,.zv-poster) img',
+    'display:block;inline-size:100%;block-size:auto;background:var(--_tint)',
+  ),
+  rule('.zv-rounded img', 'border-radius:calc(var(--_radius)*1.5)'),
+  ...pictureRatios.map((ratio) =>
+    rule(`.zv-ratio-${ratio.replace('/', '-')} img`, `aspect-ratio:${ratio};object-fit:cover`),
+  ),
+  rule('.zv-contained img', 'object-fit:contain', { weight: 1 }),
+  rule('.zv-cell:first-child>.zv-full-bleed', 'margin-inline-start:calc(-1*var(--_inset))'),
+  rule('.zv-cell:last-child>.zv-full-bleed', 'margin-inline-end:calc(-1*var(--_inset))'),
+  rule('.zv-first-row>.zv-cell>.zv-full-bleed:first-child', 'margin-block-start:calc(-1*var(--_inset))'),
+  rule('.zv-last-row>.zv-cell>.zv-full-bleed:last-child', 'margin-block-end:calc(-1*var(--_inset))'),
+];

@@ -1,0 +1,74 @@
+import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
+import { deviceClasses } from '../schema/deviceClass.ts';
+import { settingNames } from '../schema/settings.ts';
+import { rule, type Rule } from '../style/rule.ts';
+import { preorder } from '../walk/preorder.ts';
+import { badgeClass } from './faceHtml.ts';
+
+/** What the settings of items need of the style sheet; empty when no item has any. O(items). */
+export function settingRules(menus: readonly ResolvedMenu[]): Rule[] {
+  const items = menus.flatMap((menu) =>
+    [...preorder<ResolvedItem>(menu.items, ({ children }) => children)].map(({ node }) => node),
+  );
+  if (!items.some((item) => settingNames.some((name) => name !== 'dropdown' && name in item))) return [];
+  const badges = new Map(
+    items.flatMap(({ badge }) =>
+      badge === undefined ? [] : [[badgeClass(badge).replace(' ', '.'), badge] as const],
+    ),
+  );
+  return [
+    ...faces,
+    ...[...badges].map(([name, { color, background }]) =>
+      rule(`.${name}`, `color:${color};background:${background}`),
+    ),
+    ...hiding,
+  ];
+}
+
+/** Icons, badges, descriptions, buttons. */
+const faces: readonly Rule[] = [
+  rule('.zv li>*>svg', 'inline-size:1.25em;block-size:1.25em;flex:none;margin-inline-end:.45em'),
+  rule('.zv li>*>svg:not([fill])', 'fill:currentColor'),
+  rule('.zv li>*>svg.zv-after', 'margin-inline:.45em 0'),
+  rule('.zv li>*>i', 'font-style:normal'),
+  rule('.zv small', 'display:block;font-size:.85em;font-weight:400;opacity:.85'),
+  rule('.zv li>:has(>.zv-badge)', 'flex-wrap:wrap'),
+  rule(
+    '.zv-badge',
+    'box-sizing:border-box;max-inline-size:100%;margin-inline-start:.5em;padding:0 .5em;border-radius:.8em;font-size:.75em;line-height:1.6;font-weight:600;overflow-wrap:anywhere',
+  ),
+  rule('.zv-badge.zv-before', 'margin-inline:0 .5em'),
+  rule('.zv li>.zv-face-stacked', 'flex-direction:column;justify-content:center;text-align:center'),
+  rule('.zv .zv-face-stacked>*', 'margin-inline:0'),
+  rule(
+    '.zv li>.zv-button',
+    'background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);padding-inline:1.1rem',
+  ),
+  rule('.zv li>.zv-button:hover', 'background:var(--zv-button-hover,var(--_ink))'),
+  rule('.zv li>.zv-button,.zv-badge', 'border:1px solid ButtonText', { medium: 'forcedColors' }),
+];
+
+const UNSEEN =
+  'position:absolute;inline-size:1px;block-size:1px;min-inline-size:0;min-block-size:0;padding:0;margin:-1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap';
+
+/** Hidden labels, arrows and items, for all or some device classes. */
+const hiding: readonly Rule[] = [
+  rule('.zv-bar .zv-no-arrow::after', 'content:none'),
+  rule(`.zv-visually-hidden,${quietOn('')}`, UNSEEN),
+  ...deviceClasses.flatMap((device) => [
+    rule(
+      `.zv .zv-hidden-${device},.zv .zv-branch-hidden-${device}>:is(ul,.zv-panel,a~button)`,
+      'display:none',
+      { medium: device, weight: 1 },
+    ),
+    rule(quietOn(`-${device}`), UNSEEN, { medium: device }),
+  ]),
+];
+
+/**
+ * A button without a face comes forth when the keyboard gets to it: its branch stays within everybody's
+ * reach.
+ */
+function quietOn(device: string): string {
+  return `.zv li>.zv-arrow-hidden${device}:not(:focus-visible)`;
+}

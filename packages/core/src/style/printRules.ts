@@ -1,0 +1,90 @@
+import type { Site } from '../schema/site.ts';
+import type { Medium, Rule } from './rule.ts';
+import { compareSpecificity, selectorsIn, specificityOf, type Specificity } from './specificity.ts';
+
+/**
+ * A style sheet of rules. Every rule is printed with the specificity of one class, and what its selector says
+ * more stands in `:where()`: so the element rules of a site lose against ours, and any rule of a site with a
+ * class and an element wins, whatever our markup looks like. What wins among our own rules is their order. They
+ * come in the order in which their selectors count as they are written (`specificityOf`), and those that count
+ * alike in the order in which they were given: the same wins as if they were printed as they are written.
+ * Equal rules are printed once. O(n log n).
+ */
+export function printRules(rules: readonly Rule[], breakpoints: Site['breakpoints']): string {
+  const single = rules.flatMap(({ selector, ...rest }) =>
+    selectorsIn(selector).map((one) => ({ ...rest, selector: one, counts: countOf(one, rest.weight) })),
+  );
+  const ordered = single
+    .map((one, at) => ({ ...one, at }))
+    .sort((a, b) => compareSpecificity(a.counts, b.counts) || a.at - b.at);
+  const printed = new Set<string>();
+  const blocks: { readonly medium: Medium | null; readonly rules: Printed[] }[] = [];
+  for (const { selector, declarations, medium } of ordered) {
+    const key = [medium, selector, declarations].join(' ');
+    if (printed.has(key)) continue;
+    printed.add(key);
+    if (blocks.at(-1)?.medium !== medium) blocks.push({ medium, rules: [] });
+    const block = blocks.at(-1)?.rules ?? [];
+    const last = block.at(-1);
+    if (last?.declarations === declarations) last.selectors.push(flat(selector));
+    else block.push({ selectors: [flat(selector)], declarations });
+  }
+  return blocks
+    .map(({ medium, rules: some }) => {
+      const lines = some.map(({ selectors, declarations }) => `${selectors.join(',')}{${declarations}}`);
+      return medium === null
+        ? `${lines.join('\n')}\n`
+        : `@media ${conditionOf(medium, breakpoints)}{${lines.join('')}}\n`;
+    })
+    .join('');
+}
+
+interface Printed {
+  readonly selectors: string[];
+  readonly declarations: string;
+}
+
+function countOf(selector: string, weight: number): Specificity {
+  const [ids, classes, types] = specificityOf(selector);
+  return [ids, classes + weight, types];
+}
+
+const ONE_CLASS = /^\.[\w-]+$/;
+/**
+ * A class with something below it that names nothing else above it: in `:where()`, what is named there may stand
+ * anywhere on the page.
+ */
+const BELOW = /^(\.[\w-]+) ([^>+~ ]\S*)$/;
+const PSEUDO_ELEMENT = /::[\w-]+$/;
+/** The element around all that we write has these classes. */
+const ROOT = /^\.zv(?:-bar|-list)?(?![\w-])(?!.*[ >+~])/;
+
+/** A selector that finds the same, with the specificity of one class. */
+function flat(selector: string): string {
+  const pseudo = PSEUDO_ELEMENT.exec(selector)?.[0] ?? '';
+  const plain = selector.slice(0, selector.length - pseudo.length);
+  if (ONE_CLASS.test(plain)) return plain + pseudo;
+  if (ROOT.test(plain)) return `.zv:where(${plain})${pseudo}`;
+  const [, holder = '.zv', below = plain] = BELOW.exec(plain) ?? [];
+  return `${holder} :where(${below})${pseudo}`;
+}
+
+/** The condition of a medium. Device classes are about the screen, so that all menus agree on them. */
+export function conditionOf(medium: Medium, { medium: from, wide }: Site['breakpoints']): string {
+  switch (medium) {
+    case 'narrow':
+      return `(max-width:${from - 0.02}px)`;
+    case 'medium':
+      return `(min-width:${from}px) and (max-width:${wide - 0.02}px)`;
+    case 'wide':
+      return `(min-width:${wide}px)`;
+    case 'wider':
+      return `(min-width:${from}px)`;
+    case 'print':
+      return 'print';
+    case 'forcedColors':
+      return '(forced-colors:active)';
+    case 'motion':
+      return '(prefers-reduced-motion:no-preference)';
+  }
+}
