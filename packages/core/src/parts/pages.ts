@@ -3,24 +3,16 @@ import type { ResolvedPage } from '../resolve/resolved.ts';
 import { element, titleOf } from './html.ts';
 import { shownIf, type PartHandler } from './partHandler.ts';
 import { rule, type Rule } from '../style/rule.ts';
+import { compileStyles } from '../style/compileStyles.ts';
 
 const rules: readonly Rule[] = [
-  rule(
-    '.zv .zv-cards',
-    'display:grid;grid-template-columns:repeat(var(--_k,1),minmax(min(9rem,100%),1fr));gap:.75rem',
-  ),
-  rule(
-    '.zv .zv-cards>li>a',
-    'flex-direction:column;align-items:stretch;justify-content:flex-start;gap:.25rem;padding:.5rem',
-  ),
-  rule(
-    '.zv-cards img',
-    'inline-size:100%;block-size:auto;aspect-ratio:3/2;object-fit:cover;border-radius:var(--_radius);background:var(--_tint)',
-  ),
-  rule('.zv-cards b', 'font-weight:600'),
-  rule('.zv-cards small', 'font-size:.85em;font-weight:400'),
+  rule('.zv .zv-cards', 'display:grid;grid-template-columns:repeat(var(--_k,1),minmax(min(9rem,100%),1fr))'),
+  rule('.zv .zv-cards>li>a', 'flex-direction:column;align-items:stretch;justify-content:flex-start'),
+  rule('.zv-cards img', 'inline-size:100%;block-size:auto;aspect-ratio:3/2;object-fit:cover'),
+
   rule('.zv .zv-plain-list', 'columns:var(--_k,1)'),
   rule('.zv-plain-list>li', 'break-inside:avoid'),
+  ...compileStyles(['cards', 'card', 'cardPicture', 'cardTitle', 'cardText']),
 ];
 
 export const pages: PartHandler<'pages'> = {

@@ -1,14 +1,12 @@
 import { pictureRatios } from '../schema/part.ts';
 import { rule, type Rule } from '../style/rule.ts';
+import { compileStyles } from '../style/compileStyles.ts';
 
 /** What pictures need, be they parts or the preview images of videos. */
 export const pictureRules: readonly Rule[] = [
   rule('.zv-picture>a', 'display:block'),
-  rule(
-    ':is(.zv-picture,.zv-poster) img',
-    'display:block;inline-size:100%;block-size:auto;background:var(--_tint)',
-  ),
-  rule('.zv-rounded img', 'border-radius:calc(var(--_radius)*1.5)'),
+  rule(':is(.zv-picture,.zv-poster) img', 'display:block;inline-size:100%;block-size:auto'),
+
   ...pictureRatios.map((ratio) =>
     rule(`.zv-ratio-${ratio.replace('/', '-')} img`, `aspect-ratio:${ratio};object-fit:cover`),
   ),
@@ -17,4 +15,5 @@ export const pictureRules: readonly Rule[] = [
   rule('.zv-cell:last-child>.zv-full-bleed', 'margin-inline-end:calc(-1*var(--_inset))'),
   rule('.zv-first-row>.zv-cell>.zv-full-bleed:first-child', 'margin-block-start:calc(-1*var(--_inset))'),
   rule('.zv-last-row>.zv-cell>.zv-full-bleed:last-child', 'margin-block-end:calc(-1*var(--_inset))'),
+  ...compileStyles(['picture', 'roundedPicture']),
 ];

@@ -2,20 +2,18 @@ import { escapeHtml } from '../base/escape.ts';
 import { opening } from './html.ts';
 import { holder, type PartHandler } from './partHandler.ts';
 import { rule, type Rule } from '../style/rule.ts';
+import { compileStyles } from '../style/compileStyles.ts';
 
 const rules: readonly Rule[] = [
-  rule('.zv-tabs', 'position:relative;display:flex;flex-wrap:wrap;gap:0 .25rem'),
+  rule('.zv-tabs', 'position:relative;display:flex;flex-wrap:wrap'),
   rule('.zv-tabs>input', 'position:absolute;opacity:0;pointer-events:none'),
-  rule(
-    '.zv-tabs>label',
-    'padding:.5rem .75rem;border-block-end:2px solid #0000;border-radius:var(--_radius) var(--_radius) 0 0;cursor:pointer',
-  ),
-  rule('.zv-tabs>label:hover', 'background:var(--_tint)'),
-  rule('.zv-tabs>input:checked+label', 'border-color:var(--_accent);font-weight:600'),
+  rule('.zv-tabs>label', 'cursor:pointer'),
+
   rule(
     '.zv-tab',
-    'display:none;flex:1 0 100%;flex-direction:column;gap:.75rem;min-inline-size:0;padding-block-start:.75rem;border-block-start:1px solid var(--_edge);margin-block-start:-1px',
+    'display:none;flex:1 0 100%;flex-direction:column;min-inline-size:0;margin-block-start:-1px',
   ),
+  ...compileStyles(['tabs', 'tabLabel', 'tab']),
 ];
 
 /**

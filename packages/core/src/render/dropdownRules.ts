@@ -3,7 +3,7 @@ import { inMedium, rule, type Rule } from '../style/rule.ts';
 import { hasPanel } from './panelHtml.ts';
 import { panelRules } from './panelRules.ts';
 import { partRules } from './partRules.ts';
-import { SURFACE } from './surface.ts';
+import { compileStyles } from '../style/compileStyles.ts';
 
 /**
  * What panels and the other forms of dropdowns need of the style sheet; empty where there are plain lists
@@ -40,11 +40,12 @@ const flyouts: readonly Rule[] = inMedium('wider', [
   rule('.zv-drops-flyouts ul li', 'position:relative;flex-wrap:nowrap'),
   rule(
     '.zv-bar .zv-drops-flyouts ul ul',
-    `position:absolute;z-index:11;inset-block-start:-.4rem;inset-inline-start:100%;min-inline-size:12rem;inline-size:max-content;max-inline-size:min(20rem,40vw);padding:.375rem;${SURFACE}`,
+    'position:absolute;z-index:11;inset-block-start:-.4rem;inset-inline-start:100%;inline-size:max-content',
   ),
   rule('.zv-bar .zv-drops-flyouts li[data-zv-end]>ul', 'inset-inline:auto 100%'),
-  rule('.zv-bar .zv-drops-flyouts ul button::after', 'rotate:-45deg;margin-block-end:0'),
+  rule('.zv-bar .zv-drops-flyouts ul button::after', 'rotate:-45deg'),
   rule('[dir=rtl] .zv-drops-flyouts ul button::after', 'rotate:135deg'),
+  ...compileStyles(['flyout', 'flyoutArrow']),
 ]);
 
 /** Lists with their own width, alignment or columns. */

@@ -2,7 +2,7 @@ import type { ResolvedItem } from '../resolve/resolved.ts';
 import { inMedium, rule, type Rule } from '../style/rule.ts';
 import { isFetched } from './panelHtml.ts';
 import { resolvedParts } from './resolvedParts.ts';
-import { SURFACE } from './surface.ts';
+import { compileStyles } from '../style/compileStyles.ts';
 
 /** What panels need of the style sheet. `tops` are the entries that drop as panels. */
 export function panelRules(tops: readonly ResolvedItem[]): Rule[] {
@@ -23,7 +23,7 @@ const basic: readonly Rule[] = [
   rule('.zv-bar>ul>li.zv-drops-panel', 'position:static'),
   rule(
     '.zv-panel',
-    `--_inset:1.25rem;display:none;position:absolute;z-index:10;inset-block-start:calc(100% + var(--_drop,0px));inset-inline:0 auto;inline-size:100%;box-sizing:border-box;max-inline-size:100vw;max-block-size:calc(100vh - 7rem);overflow:auto;grid-template-columns:repeat(var(--_columns,1),minmax(0,var(--_column,1fr)));justify-content:center;gap:.75rem 1.5rem;padding:var(--_inset);font-weight:400;${SURFACE}`,
+    'display:none;position:absolute;z-index:10;inset-block-start:calc(100% + var(--_drop,0px));inset-inline:0 auto;inline-size:100%;box-sizing:border-box;max-inline-size:100vw;max-block-size:calc(100vh - 7rem);overflow:auto;grid-template-columns:repeat(var(--_columns,1),minmax(0,var(--_column,1fr)));justify-content:center',
   ),
   rule(
     '.zv-bar button[aria-expanded=true]~.zv-panel,.zv-bar:not([data-zv-on])>ul>li:is(:hover,:focus-within)>.zv-panel',
@@ -32,18 +32,17 @@ const basic: readonly Rule[] = [
   rule('.zv-bar .zv-panel ul', 'display:block'),
   rule('.zv-bar .zv-panel', 'display:none!important', { medium: 'print' }),
   rule('.zv-bar .zv-panel li', 'display:block'),
-  rule('.zv-bar .zv-panel li>:is(a,span)', 'padding:.25rem .5rem;min-height:2rem'),
-  rule('.zv-bar .zv-panel>ul>li:has(>ul)>:is(a,span)', 'font-weight:600'),
-  rule('.zv-bar .zv-panel>ul>li+li:has(>ul)', 'margin-block-start:.75rem'),
+
   rule('.zv-bar .zv-panel ul ul', 'padding-inline-start:0'),
-  rule('.zv-bar .zv-panel ul ul ul', 'padding-inline-start:1rem'),
+
+  ...compileStyles(['panel', 'panelEntry', 'panelHeading', 'panelGroup', 'panelLevel']),
 ];
 
 /** On narrow screens, a panel opens inside the bar. */
 const narrow: readonly Rule[] = [
   rule(
     '.zv-bar .zv-panel',
-    '--_inset:.5rem;position:static;flex-basis:100%;grid-template-columns:minmax(0,1fr);max-inline-size:none;max-block-size:none;padding-block:.25rem .75rem;box-shadow:none',
+    'position:static;flex-basis:100%;grid-template-columns:minmax(0,1fr);max-inline-size:none;max-block-size:none',
     { medium: 'narrow' },
   ),
 ];

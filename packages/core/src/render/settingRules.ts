@@ -4,6 +4,7 @@ import { settingNames } from '../schema/settings.ts';
 import { rule, type Rule } from '../style/rule.ts';
 import { preorder } from '../walk/preorder.ts';
 import { badgeClass } from './faceHtml.ts';
+import { compileStyles } from '../style/compileStyles.ts';
 
 /** What the settings of items need of the style sheet; empty when no item has any. O(items). */
 export function settingRules(menus: readonly ResolvedMenu[]): Rule[] {
@@ -27,25 +28,19 @@ export function settingRules(menus: readonly ResolvedMenu[]): Rule[] {
 
 /** Icons, badges, descriptions, buttons. */
 const faces: readonly Rule[] = [
-  rule('.zv li>*>svg', 'inline-size:1.25em;block-size:1.25em;flex:none;margin-inline-end:.45em'),
+  rule('.zv li>*>svg', 'flex:none'),
   rule('.zv li>*>svg:not([fill])', 'fill:currentColor'),
-  rule('.zv li>*>svg.zv-after', 'margin-inline:.45em 0'),
+
   rule('.zv li>*>i', 'font-style:normal'),
-  rule('.zv small', 'display:block;font-size:.85em;font-weight:400;opacity:.85'),
+  rule('.zv small', 'display:block'),
   rule('.zv li>:has(>.zv-badge)', 'flex-wrap:wrap'),
-  rule(
-    '.zv-badge',
-    'box-sizing:border-box;max-inline-size:100%;margin-inline-start:.5em;padding:0 .5em;border-radius:.8em;font-size:.75em;line-height:1.6;font-weight:600;overflow-wrap:anywhere',
-  ),
-  rule('.zv-badge.zv-before', 'margin-inline:0 .5em'),
+  rule('.zv-badge', 'box-sizing:border-box;max-inline-size:100%;overflow-wrap:anywhere'),
+
   rule('.zv li>.zv-face-stacked', 'flex-direction:column;justify-content:center;text-align:center'),
   rule('.zv .zv-face-stacked>*', 'margin-inline:0'),
-  rule(
-    '.zv li>.zv-button',
-    'background:var(--zv-button,var(--_accent));color:var(--zv-button-ink,#fff);padding-inline:1.1rem',
-  ),
-  rule('.zv li>.zv-button:hover', 'background:var(--zv-button-hover,var(--_ink))'),
+
   rule('.zv li>.zv-button,.zv-badge', 'border:1px solid ButtonText', { medium: 'forcedColors' }),
+  ...compileStyles(['icon', 'iconAfter', 'description', 'badge', 'badgeBefore', 'buttonEntry']),
 ];
 
 const UNSEEN =
