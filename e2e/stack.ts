@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { randomInt } from 'node:crypto';
 import { cp, mkdtemp, rm } from 'node:fs/promises';
-import { createServer, type AddressInfo } from 'node:net';
+import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -93,13 +94,25 @@ function printed(child: ChildProcess, text: string): Promise<void> {
   });
 }
 
-export function freePort(): Promise<number> {
-  return new Promise((done, fail) => {
+/** Below this, the system gives no port to a connection that goes out. */
+const OUTGOING = 32_768;
+const LOWEST = 20_000;
+
+/**
+ * A port that nothing listens at. It stays free while a server is down and started again: a connection that goes
+ * out meanwhile cannot have it.
+ */
+export async function freePort(): Promise<number> {
+  for (;;) {
+    const port = LOWEST + randomInt(OUTGOING - LOWEST);
+    if (await isFree(port)) return port;
+  }
+}
+
+function isFree(port: number): Promise<boolean> {
+  return new Promise((done) => {
     const server = createServer();
-    server.once('error', fail);
-    server.listen(0, '127.0.0.1', () => {
-      const { port } = server.address() as AddressInfo;
-      server.close(() => done(port));
-    });
+    server.once('error', () => done(false));
+    server.listen(port, '127.0.0.1', () => server.close(() => done(true)));
   });
 }
