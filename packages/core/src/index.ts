@@ -229,6 +229,18 @@ export { navigationScript } from './render/navigationScript.ts';
 export { escapeHtml } from './base/escape.ts';
 export { pathKey } from './base/pathKey.ts';
 
+export {
+  anatomy,
+  properties,
+  states,
+  type Property,
+  type State,
+  type Thing,
+  type ThingName,
+} from './style/anatomy.ts';
+export { resolveStyle, type ResolvedStyle, type StyleChoices } from './style/resolveStyle.ts';
+export type { StarterName } from './style/starters.ts';
+
 export { balanceColumns, packColumns } from './panel/balanceColumns.ts';
 export { dropdownWith, type DropdownChanges } from './panel/dropdownWith.ts';
 export { freeColumns, shapeCells, spansWithCell, spansWithout } from './panel/shapeCells.ts';

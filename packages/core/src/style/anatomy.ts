@@ -131,12 +131,12 @@ export const anatomy = {
     has: ['inlineSize', 'blockSize', 'marginInlineStart', 'marginBlockEnd', 'border', 'borderWidth'],
   },
   level: {
-    name: 'Levels below the bar',
+    name: 'Submenus of a bar',
     in: { normal: '.zv-bar ul ul' },
     has: ['fontWeight'],
   },
   level3: {
-    name: 'Third and deeper levels',
+    name: 'Third and deeper levels of a bar',
     in: { normal: '.zv-bar ul ul ul' },
     has: ['paddingInlineStart'],
     like: 'level',
