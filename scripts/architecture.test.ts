@@ -165,6 +165,15 @@ describe('the architecture', () => {
       (file) => /packages\/web\/src\/(?!api\/)/.test(file) && /\bfetch\(/.test(readFileSync(file, 'utf8')),
     );
     expect(fetching.map((file) => `${relative(root, file)}: only api/ fetches`)).toEqual([]);
+    expect(
+      breaches(
+        'only stores and workers ask the server',
+        ({ from, to, isType }) =>
+          !isType &&
+          /^packages\/web\/src\/(?:views|components|composables|live|shortcuts|theme)\//.test(from) &&
+          to.startsWith('packages/web/src/api/'),
+      ),
+    ).toEqual([]);
     const querying = files.filter(
       (file) =>
         /packages\/server\/src\/(?!repositories\/|db\/)/.test(file) &&

@@ -166,4 +166,20 @@ describe('a site that is read by itself', () => {
     expect((refused.body as { error: { code: string } }).error.code).toBe(code);
     expect((await look()).plan).toBeNull();
   });
+
+  it('is begun, steered, planned and taken in only by those who may import pages', async () => {
+    const reader = createApp({ ...server.deps, actor: { name: 'Rhea', role: 'reader' } }, desk);
+    const body = { address: origin, pages: 5 };
+    const asked: readonly (readonly [string, object])[] = [
+      ['', body],
+      ['/steer', { act: 'cancel' }],
+      ['/plan', { ...body, every: 'daily' }],
+      ['/take', { session: 'w000000000000001', missing: 'keep' }],
+    ];
+    for (const [path, words] of asked) {
+      const refused = await request(reader).post(`${PATH}${path}`).send(words);
+      expect([path, refused.status]).toEqual([path, 403]);
+    }
+    expect((await look()).plan).toBeNull();
+  });
 });

@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Edit } from '@zorvik/core';
-import type { Posted } from '../src/api/outbox.ts';
+import type * as Outbox from '../src/api/outbox.ts';
 
-const posted = (id: string): Posted => {
+const posted = (id: string): Outbox.Posted => {
   const sentence = { code: 'itemChanged', params: {} };
   const edit: Edit = {
     id,
@@ -19,7 +19,7 @@ const posted = (id: string): Posted => {
 };
 
 /** The outbox as a window that has just been loaded has it. */
-async function openedAnew(): Promise<typeof import('../src/api/outbox.ts')> {
+async function openedAnew(): Promise<typeof Outbox> {
   vi.resetModules();
   return import('../src/api/outbox.ts');
 }

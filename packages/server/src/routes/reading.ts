@@ -97,6 +97,8 @@ export function readingRoutes(router: IRouter, deps: Deps, desk: ReadingDesk): v
   });
 
   serve(router, routes.steerReading, async ({ params, body }) => {
+    const leave = can(deps.actor, 'importPages');
+    if (!leave.ok) return leave;
     const siteKey = params.siteKey ?? '';
     const reading = desk.of(siteKey);
     if (reading === null) return no(refusal('nothingRead'));

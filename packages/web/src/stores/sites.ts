@@ -1,11 +1,14 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import { routes, type NewSite, type SiteSummary } from '@zorvik/contract';
-import { ask, type Answer } from '../api/client.ts';
+import { ask, problemOf, type Answer } from '../api/client.ts';
 import { sendSitemap, type ImportDone } from '../api/sendSitemap.ts';
 import { useSession } from './session.ts';
 
 export type MissingPages = 'keep' | 'retire';
+
+/** What came of something that was asked for: its outcome, or why there is none, in words. */
+export type Outcome<T> = { readonly value: T } | { readonly problem: string };
 
 /** All sites, and how new ones come to be. */
 export const useSites = defineStore('sites', () => {
@@ -30,33 +33,44 @@ export const useSites = defineStore('sites', () => {
     isLoaded.value = true;
   }
 
-  function make(wanted: NewSite): Promise<Answer<SiteSummary>> {
-    return ask(routes.makeSite, { body: wanted });
+  async function make(wanted: NewSite): Promise<Outcome<SiteSummary>> {
+    return outcomeOf(await ask(routes.makeSite, { body: wanted }), 'nothing was saved');
   }
 
-  function makeFromSitemap(
+  async function makeFromSitemap(
     wanted: NewSite,
     bytes: Blob,
     onProgress: (stored: number, of: number) => void,
     signal: AbortSignal,
-  ): Promise<Answer<ImportDone>> {
-    return sendSitemap(routes.makeSiteFromSitemap, { query: wanted, signal }, bytes, onProgress);
+  ): Promise<Outcome<ImportDone>> {
+    const answer = await sendSitemap(
+      routes.makeSiteFromSitemap,
+      { query: wanted, signal },
+      bytes,
+      onProgress,
+    );
+    return outcomeOf(answer, 'nothing was saved');
   }
 
-  function readInto(
+  async function readInto(
     siteKey: string,
     missing: MissingPages,
     bytes: Blob,
     onProgress: (stored: number, of: number) => void,
     signal: AbortSignal,
-  ): Promise<Answer<ImportDone>> {
-    return sendSitemap(
+  ): Promise<Outcome<ImportDone>> {
+    const answer = await sendSitemap(
       routes.importPages,
       { params: { siteKey }, query: { missing, session: session.id, name: session.shownName }, signal },
       bytes,
       onProgress,
     );
+    return outcomeOf(answer, 'nothing was changed');
   }
 
   return { sites, standIn, delivery, problem, isLoaded, load, make, makeFromSitemap, readInto };
 });
+
+function outcomeOf<T>(answer: Answer<T>, consequence: string): Outcome<T> {
+  return answer.kind === 'reply' ? { value: answer.value } : { problem: problemOf(answer, consequence) };
+}

@@ -1,23 +1,8 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
-import {
-  applyEdit,
-  childrenOf,
-  counted,
-  follow,
-  followOf,
-  isFollowed,
-  labelOf,
-  MOST_LEVELS,
-  nameOf,
-  nodeAt,
-  preorder,
-  withFollowed,
-  type Follow,
-  type FollowOrder,
-  type Id,
-  type PageKind,
-} from '@zorvik/core';
+import { computed, reactive, ref, toRefs, watch } from 'vue';
+import { counted, follow, MOST_LEVELS, nameOf } from '@zorvik/core';
+import { commonCategories, followFormOf, ruleOf, type FollowForm } from '../../composables/followForm.ts';
+import { followOutcome } from '../../composables/followOutcome.ts';
 import type { Picked } from '../../composables/picked.ts';
 import { useArrange } from '../../stores/arrange.ts';
 import { useSelection } from '../../stores/selection.ts';
@@ -32,21 +17,23 @@ const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
 const selection = useSelection();
 const arrange = useArrange();
-const source = ref<'pages' | 'menu' | null>('pages');
-const page = ref<Id | null>(null);
-const menu = ref<Id | null>(null);
-const depth = ref<number | null>(1);
-const order = ref<FollowOrder | null>('site');
-const form = ref<'tree' | 'list' | null>('tree');
-const kinds = ref<readonly PageKind[]>([]);
-const categories = ref<readonly string[]>([]);
-const limit = ref<number | ''>('');
-const drafts = ref<readonly 'drafts'[]>([]);
+const fields = reactive<FollowForm>({
+  source: 'pages',
+  page: null,
+  menu: null,
+  depth: 1,
+  order: 'site',
+  form: 'tree',
+  kinds: [],
+  categories: [],
+  limit: '',
+  drafts: [],
+});
+const { source, page, menu, depth, order, form, kinds, categories, limit, drafts } = toRefs(fields);
 const isPicking = ref(false);
 const problem = ref<string | null>(null);
 /** Rows of what comes of it. */
 const SHOWN = 9;
-const MOST_CATEGORIES = 12;
 
 const follower = computed(() => arrange.followerId);
 const name = computed(() =>
@@ -62,90 +49,27 @@ watch(isOpen, (now) => {
   if (!now || document === null || follower.value === null) return;
   problem.value = null;
   isPicking.value = false;
-  const was = followOf(document, follower.value);
-  const item = document.items.nodes.get(follower.value);
-  const linkedPage = item?.destination.kind === 'page' ? item.destination.page : null;
-  source.value = was?.of.kind ?? 'pages';
-  page.value = was?.of.kind === 'pages' ? was.of.page : linkedPage;
-  menu.value = was?.of.kind === 'menu' ? was.of.menu : (others.value[0]?.id ?? null);
-  depth.value = was?.depth ?? 1;
-  order.value = was?.order ?? 'site';
-  form.value = was?.flat === true ? 'list' : 'tree';
-  kinds.value = was?.kinds ?? [];
-  categories.value = was?.categories ?? [];
-  limit.value = was?.limit ?? '';
-  drafts.value = was?.drafts === true ? ['drafts'] : [];
+  Object.assign(fields, followFormOf(document, follower.value, others.value[0]?.id ?? null));
 });
 
-/** The categories that the pages there have most. */
-const known = computed(() => {
-  const { document } = copy;
-  if (document === null || !isOpen.value) return [];
-  const counts = new Map<string, number>();
-  const root = page.value ?? document.site.id;
-  for (const { node } of preorder<Id>(childrenOf(document.pages, root), (id) =>
-    childrenOf(document.pages, id),
-  )) {
-    for (const one of nodeAt(document.pages, node).categories ?? [])
-      counts.set(one, (counts.get(one) ?? 0) + 1);
-  }
-  const most = [...counts].sort((a, b) => b[1] - a[1]).slice(0, MOST_CATEGORIES);
-  return [...new Set([...most.map(([one]) => one), ...categories.value])].map((value) => ({
-    value,
-    label: value,
-  }));
-});
-
-const rule = computed((): Follow | null => {
-  const of =
-    source.value === 'menu'
-      ? menu.value === null
-        ? null
-        : { kind: 'menu' as const, menu: menu.value }
-      : { kind: 'pages' as const, page: page.value };
-  if (of === null) return null;
-  const most = limit.value === '' ? {} : { limit: Math.max(1, Math.min(1000, Math.round(limit.value))) };
-  const base = { of, depth: depth.value ?? 1, ...most };
-  if (of.kind === 'menu') return { ...base, order: 'site' };
-  return {
-    ...base,
-    order: order.value ?? 'site',
-    ...(form.value === 'list' ? { flat: true as const } : {}),
-    ...(kinds.value.length === 0 ? {} : { kinds: [...kinds.value] }),
-    ...(categories.value.length === 0 ? {} : { categories: [...categories.value] }),
-    ...(drafts.value.length === 0 ? {} : { drafts: true as const }),
-  };
-});
-
+const known = computed(() =>
+  copy.document === null || !isOpen.value
+    ? []
+    : commonCategories(copy.document, page.value, categories.value).map((value) => ({ value, label: value })),
+);
+const rule = computed(() => ruleOf(fields));
 /** What would stand there, or why nothing would. */
 const outcome = computed(() => {
   const { stored } = copy;
-  const id = follower.value;
-  if (!isOpen.value || stored === null || id === null || rule.value === null) return null;
-  const wanted = rule.value;
-  const tried = copy.attempt((context) => follow(context, id, wanted));
-  if (!tried.ok && tried.refusal.code !== 'changesNothing')
-    return { problem: tried.refusal.message, rows: [], count: 0, own: 0, gone: 0 };
-  const applied = tried.ok ? applyEdit(stored, tried.value) : null;
-  const after = withFollowed(
-    applied?.ok === true ? applied.value.document : stored,
-    new Intl.Collator(stored.site.language, { numeric: true }).compare,
-  );
-  const rows: { readonly id: Id; readonly depth: number; readonly label: string; readonly isOwn: boolean }[] =
-    [];
-  let count = 0;
-  let own = 0;
-  for (const { node, depth: level } of preorder<Id>(childrenOf(after.items, id), (one) =>
-    childrenOf(after.items, one),
-  )) {
-    const isOwn = !isFollowed(after, node);
-    if (isOwn) own += 1;
-    else count += 1;
-    if (rows.length < SHOWN)
-      rows.push({ id: node, depth: level, label: labelOf(after, nodeAt(after.items, node)), isOwn });
-  }
-  const gone = tried.ok ? tried.value.operations.filter((one) => one.kind === 'removeItem').length : 0;
-  return { problem: null, rows, count, own, gone };
+  if (!isOpen.value || stored === null || follower.value === null || rule.value === null) return null;
+  return followOutcome({
+    stored,
+    item: follower.value,
+    rule: rule.value,
+    attempt: copy.attempt,
+    compareTitles: new Intl.Collator(stored.site.language, { numeric: true }).compare,
+    most: SHOWN,
+  });
 });
 
 function pick(picked: Picked): void {

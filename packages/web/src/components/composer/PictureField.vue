@@ -2,7 +2,7 @@
 import { computed, ref, useTemplateRef } from 'vue';
 import { pictureName, widthsOf, type Picture } from '@zorvik/core';
 import { PICTURES } from '@zorvik/contract';
-import { sendPicture } from '../../api/sendPicture.ts';
+import { usePictures } from '../../stores/pictures.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
 /** A picture that is uploaded: dropped here or chosen as a file. A file that is refused says why. */
@@ -12,6 +12,7 @@ const props = defineProps<{
   keep: (picture: Picture | null) => void;
 }>();
 const copy = useWorkingCopy();
+const pictures = usePictures();
 const input = useTemplateRef<HTMLInputElement>('input');
 const problem = ref<string | null>(null);
 const isBusy = ref(false);
@@ -28,10 +29,10 @@ async function send(file: File | undefined): Promise<void> {
   if (file === undefined || copy.siteKey === null) return;
   isBusy.value = true;
   problem.value = null;
-  const sent = await sendPicture(copy.siteKey, file);
+  const sent = await pictures.send(file);
   isBusy.value = false;
-  if (sent.ok) props.keep(sent.value);
-  else problem.value = sent.refusal.message;
+  if ('value' in sent) props.keep(sent.value);
+  else problem.value = sent.problem;
 }
 
 function dropped(event: DragEvent): void {

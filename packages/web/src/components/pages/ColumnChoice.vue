@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { PageColumn, PageTable } from '@zorvik/formats';
 
 /** What each column of a table holds, with some of its cells. An empty choice skips the column. */
-const props = defineProps<{ table: PageTable; choices: readonly PageColumn[] }>();
+const props = defineProps<{ table: PageTable }>();
 const columns = defineModel<(PageColumn | '')[]>({ required: true });
 const columnNames: Readonly<Record<PageColumn, string>> = {
   title: 'title',
@@ -19,13 +19,10 @@ const columnNames: Readonly<Record<PageColumn, string>> = {
   visits: 'visits',
   order: 'order',
 };
-/** Cells of each column that are shown, so that one sees what it holds. */
-const SAMPLES = 3;
+const choices = Object.keys(columnNames) as PageColumn[];
+/** Some cells of each column, so that one sees what it holds. */
 const samples = computed(
-  () =>
-    props.table?.headers.map(
-      (_, at) => props.table?.rows.slice(0, SAMPLES).map((row) => row[at] ?? '') ?? [],
-    ) ?? [],
+  () => props.table?.headers.map((_, at) => props.table?.rows.map((row) => row[at] ?? '') ?? []) ?? [],
 );
 
 function choose(at: number, column: string): void {

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue';
-import { problemOf } from '../../api/client.ts';
 import { useRouter } from 'vue-router';
 import { useSites } from '../../stores/sites.ts';
 import DialogSheet from '../common/DialogSheet.vue';
@@ -40,15 +39,14 @@ async function make(): Promise<void> {
     signal,
   );
   progress.value = null;
-  if (answer.kind === 'reply') await router.push({ name: 'pages', params: { siteKey: answer.value.site } });
-  else if (signal.aborted) problem.value = 'Stopped. Nothing was saved.';
-  else problem.value = problemOf(answer, 'nothing was saved');
+  if ('value' in answer) await router.push({ name: 'pages', params: { siteKey: answer.value.site } });
+  else problem.value = signal.aborted ? 'Stopped. Nothing was saved.' : answer.problem;
 }
 
 async function makeEmpty(): Promise<void> {
   const answer = await sites.make(wanted());
-  if (answer.kind === 'reply') await router.push({ name: 'pages', params: { siteKey: answer.value.key } });
-  else problem.value = problemOf(answer, 'nothing was saved');
+  if ('value' in answer) await router.push({ name: 'pages', params: { siteKey: answer.value.key } });
+  else problem.value = answer.problem;
 }
 </script>
 

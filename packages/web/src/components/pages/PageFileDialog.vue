@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue';
-import { counted, diffReading, chunksOf, pagesToTake, seededRandom, takeChunk } from '@zorvik/core';
-import type * as Formats from '@zorvik/formats';
-import type { PageColumn, PagesFromFile, PageTable } from '@zorvik/formats';
+import { ref, shallowRef, watch } from 'vue';
+import { chunksOf, counted, pagesToTake, takeChunk } from '@zorvik/core';
+import { usePageFile } from '../../composables/usePageFile.ts';
 import type { MissingPages } from '../../stores/sites.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
@@ -15,78 +14,33 @@ import ColumnChoice from './ColumnChoice.vue';
  */
 const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
+const missing = ref<MissingPages | null>('keep');
+const { file, table, isNested, columns, problem, outcome, pages } = usePageFile(isOpen, missing);
 const bytes = shallowRef<Uint8Array | null>(null);
 const pasted = ref('');
 const name = ref('');
-const table = shallowRef<PageTable | null>(null);
-const nested = shallowRef<PagesFromFile | null>(null);
-const columns = ref<(PageColumn | '')[]>([]);
-const missing = ref<MissingPages | null>('keep');
-const problem = ref<string | null>(null);
-const formats = shallowRef<typeof Formats | null>(null);
-watch(isOpen, async (now) => {
+watch(isOpen, (now) => {
   if (!now) return;
   bytes.value = null;
   pasted.value = '';
   name.value = '';
-  problem.value = null;
-  formats.value ??= await import('@zorvik/formats');
 });
-watch([bytes, pasted, formats], () => {
-  const library = formats.value;
-  table.value = null;
-  nested.value = null;
-  problem.value = null;
-  const { document } = copy;
-  if (library === null || document === null || (bytes.value === null && pasted.value.trim() === '')) return;
-  const text = bytes.value === null ? pasted.value : library.tableText(bytes.value, library.decodeHtml);
-  if (/^\s*[<{[]/.test(text)) {
-    const { found } = library.readMenus(text);
-    if (!found.ok) return void (problem.value = found.refusal.message);
-    nested.value = library.pagesFromSketches(
-      found.value.flatMap(({ sketches }) => sketches),
-      document.site.origin,
-    );
-    return;
-  }
-  const read = library.readPageTable(text);
-  if (!read.ok) return void (problem.value = read.refusal.message);
-  table.value = read.value;
-  columns.value = read.value.guesses.map((guess) => guess ?? '');
-});
-
-const made = computed((): PagesFromFile | null => {
-  const library = formats.value;
-  if (nested.value !== null) return nested.value;
-  if (library === null || table.value === null) return null;
-  return library.pagesFromTable(
-    table.value,
-    columns.value.map((column) => (column === '' ? null : column)),
-  );
-});
-const difference = computed(() =>
-  copy.stored === null || made.value === null
-    ? null
-    : diffReading(copy.stored, made.value.pages, {
-        missing: missing.value ?? 'keep',
-        random: seededRandom(1),
-      }),
-);
+watch([bytes, pasted], () => (file.value = bytes.value ?? pasted.value));
 
 async function take(event: Event): Promise<void> {
-  const [file] = (event.target as HTMLInputElement).files ?? [];
-  if (file === undefined) return;
-  name.value = file.name;
-  bytes.value = new Uint8Array(await file.arrayBuffer());
+  const [chosen] = (event.target as HTMLInputElement).files ?? [];
+  if (chosen === undefined) return;
+  name.value = chosen.name;
+  bytes.value = new Uint8Array(await chosen.arrayBuffer());
 }
 
-function keep(): void {
-  const pages = made.value?.pages;
-  if (pages === undefined) {
-    problem.value = 'There is nothing to import yet. Choose a file or paste a table.';
+async function keep(): Promise<void> {
+  const found = await pages();
+  if (found === null) {
+    problem.value ??= 'There is nothing to import yet. Choose a file or paste a table.';
     return;
   }
-  const wanted = copy.attempt((context) => pagesToTake(context, pages, missing.value ?? 'keep'));
+  const wanted = copy.attempt((context) => pagesToTake(context, found, missing.value ?? 'keep'));
   if (!wanted.ok) return void (problem.value = wanted.refusal.message);
   // Very many go out in parts, one after the other; they are taken back together.
   const done = copy.performAll(chunksOf(wanted.value).map((part) => (context) => takeChunk(context, part)));
@@ -116,24 +70,19 @@ function keep(): void {
       placeholder="… or paste text here"
       spellcheck="false"
     />
-    <ColumnChoice
-      v-if="table !== null"
-      v-model="columns"
-      :table="table"
-      :choices="formats?.pageColumns ?? []"
-    />
-    <section v-if="difference !== null && made !== null" aria-label="Preview" aria-live="polite">
-      <h2>{{ counted(made.pages.length, '# page', '# pages') }} found</h2>
-      <p>
-        <b class="number">{{ difference.added.length }}</b>
+    <ColumnChoice v-if="table !== null" v-model="columns" :table="table" />
+    <section v-if="outcome !== null" aria-label="Preview" aria-live="polite">
+      <h2>{{ counted(outcome.count, '# page', '# pages') }} found</h2>
+      <p v-if="outcome.changes !== null">
+        <b class="number">{{ outcome.changes.added }}</b>
         new,
-        <b class="number">{{ difference.renamed.length }}</b>
+        <b class="number">{{ outcome.changes.renamed }}</b>
         renamed,
-        <b class="number">{{ difference.moved.length }}</b>
+        <b class="number">{{ outcome.changes.moved }}</b>
         moved,
-        <b class="number">{{ difference.readdressed.length }}</b>
+        <b class="number">{{ outcome.changes.readdressed }}</b>
         with a new address,
-        <b class="number">{{ difference.gone.length }}</b>
+        <b class="number">{{ outcome.changes.gone }}</b>
         deleted
       </p>
       <ChoiceRow
@@ -144,14 +93,14 @@ function keep(): void {
           { value: 'retire', label: 'delete (undoable)' },
         ]"
       />
-      <details v-if="made.problems.length > 0">
+      <details v-if="outcome.problemCount > 0">
         <summary>
-          <b class="number">{{ made.problems.length }}</b>
-          {{ made.problems.length === 1 ? 'line' : 'lines' }} to check
+          <b class="number">{{ outcome.problemCount }}</b>
+          {{ outcome.problemCount === 1 ? 'line' : 'lines' }} to check
         </summary>
         <ul>
-          <li v-for="(one, at) in made.problems.slice(0, 200)" :key="at">
-            {{ nested === null ? 'Line' : 'Entry' }} {{ one.line }}: {{ one.reason }}
+          <li v-for="(one, at) in outcome.problems" :key="at">
+            {{ isNested ? 'Entry' : 'Line' }} {{ one.line }}: {{ one.reason }}
           </li>
         </ul>
       </details>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { ref, shallowRef, watch } from 'vue';
-import { problemOf } from '../../api/client.ts';
 import { useNotices } from '../../stores/notices.ts';
 import { useSites, type MissingPages } from '../../stores/sites.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -45,8 +44,8 @@ async function read(): Promise<void> {
     signal,
   );
   progress.value = null;
-  if (answer.kind !== 'reply') {
-    problem.value = signal.aborted ? STOPPED : problemOf(answer, 'nothing was changed');
+  if ('problem' in answer) {
+    problem.value = signal.aborted ? STOPPED : answer.problem;
     // Stopped at the last moment, it may have been kept after all: then it is shown, and undo takes it back.
     await copy.catchUp();
     return;

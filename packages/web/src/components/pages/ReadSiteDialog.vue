@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { storeToRefs } from 'pinia';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { counted, type Placing } from '@zorvik/core';
-import { routes, type Reading, type ReadingRhythm } from '@zorvik/contract';
+import type { ReadingRhythm } from '@zorvik/contract';
 import { evidenceWords } from '../../composables/evidenceWords.ts';
-import { ask, problemOf } from '../../api/client.ts';
+import { placedByWords, readingChanges } from '../../composables/readingChanges.ts';
 import { useNotices } from '../../stores/notices.ts';
-import { useSession } from '../../stores/session.ts';
+import { useReading, type ReadingChoices, type ReadingStart } from '../../stores/reading.ts';
 import { useSites, type MissingPages } from '../../stores/sites.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
@@ -14,16 +15,15 @@ import DialogSheet from '../common/DialogSheet.vue';
 /** Reads the site over HTTP, shows the changes found, and imports them as one edit. */
 const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
-const session = useSession();
 const sites = useSites();
+const site = useReading();
 const notices = useNotices();
+const { reading, problem, state, isRunning, difference, isSame } = storeToRefs(site);
 const address = ref('');
 const most = ref<number | ''>(2000);
 const missing = ref<MissingPages | null>('retire');
 const trust = ref<Placing | ''>('');
 const every = ref<ReadingRhythm | null>('never');
-const reading = shallowRef<Reading | null>(null);
-const problem = ref<string | null>(null);
 const isTaking = ref(false);
 /** The usual address and the state of a reading are known; before that there is nothing to start. */
 const isPrepared = ref(false);
@@ -34,66 +34,19 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 /** ms between two looks at how far it is. */
 const LOOK = 400;
 
-const state = computed(() => reading.value?.state ?? 'none');
-const isRunning = computed(() => state.value === 'running' || state.value === 'paused');
-const difference = computed(() => (state.value === 'done' ? (reading.value?.difference ?? null) : null));
-const isSame = computed(() => {
-  const found = difference.value;
-  return (
-    found !== null &&
-    found.added + found.renamed + found.moved + found.readdressed + found.gone + found.facts === 0
-  );
-});
-const params = computed(() => ({ siteKey: copy.siteKey ?? '' }));
-const placedBy = computed(() =>
-  Object.entries(difference.value?.placedBy ?? {})
-    .sort((a, b) => b[1] - a[1])
-    .map(([by, count]) =>
-      by === 'none' ? `${count} unknown (top level)` : `${count} from ${evidenceWords[by as Placing]}`,
-    )
-    .join(', '),
-);
-const kinds = computed(() => {
-  const found = difference.value;
-  if (found === null) return [];
-  const line = (one: Readonly<Record<string, string>>, ...parts: (keyof typeof one)[]): string =>
-    parts.map((part) => one[part] ?? '').join(' → ');
-  return [
-    {
-      key: 'added',
-      title: 'new',
-      count: found.added,
-      lines: found.samples.added.map((one) => `${one.title ?? ''} · ${one.address ?? ''}`),
-    },
-    {
-      key: 'gone',
-      title: 'deleted',
-      count: found.gone,
-      lines: found.samples.gone.map((one) => `${one.title ?? ''} · ${one.address ?? ''}`),
-    },
-    {
-      key: 'renamed',
-      title: 'renamed',
-      count: found.renamed,
-      lines: found.samples.renamed.map((one) => line(one, 'was', 'title')),
-    },
-    {
-      key: 'moved',
-      title: 'moved',
-      count: found.moved,
-      lines: found.samples.moved.map((one) => `${one.title ?? ''}: ${line(one, 'was', 'now')}`),
-    },
-    {
-      key: 'readdressed',
-      title: 'with a new address',
-      count: found.readdressed,
-      lines: found.samples.readdressed.map((one) => line(one, 'was', 'address')),
-    },
-  ].filter(({ count }) => count > 0);
-});
+const placedBy = computed(() => (difference.value === null ? '' : placedByWords(difference.value)));
+const kinds = computed(() => (difference.value === null ? [] : readingChanges(difference.value)));
 const choices = computed(() => [
   ...new Set((difference.value?.contradictions ?? []).flatMap(({ by, other }) => [by, other])),
 ]);
+const start = computed((): ReadingStart => ({
+  address: address.value,
+  pages: most.value === '' ? 2000 : Math.max(1, Math.min(20_000, Math.round(most.value))),
+}));
+const wanted = computed((): ReadingChoices => ({
+  missing: missing.value ?? 'retire',
+  trust: trust.value === '' ? null : trust.value,
+}));
 
 watch(isOpen, async (now) => {
   clearTimeout(timer);
@@ -115,76 +68,43 @@ onBeforeUnmount(() => clearTimeout(timer));
 
 async function look(): Promise<void> {
   clearTimeout(timer);
-  const query = {
-    missing: missing.value ?? ('retire' as const),
-    ...(trust.value === '' ? {} : { trust: trust.value }),
-  };
-  const answer = await ask(routes.readingOf, { params: params.value, query });
-  if (answer.kind === 'reply') taken(answer.value);
-  else problem.value = problemOf(answer);
+  if (await site.look(wanted.value)) takePlan();
   if (isOpen.value && isRunning.value) timer = setTimeout(() => void look(), LOOK);
 }
 
-function taken(answer: Reading): void {
-  reading.value = answer;
-  const { plan } = answer;
+/** The plan fills the form in once. */
+function takePlan(): void {
+  const plan = reading.value?.plan ?? null;
   if (plan === null || isPlanKnown) return;
   isPlanKnown = true;
   ({ pages: most.value, every: every.value } = plan);
   if (!isTyped) address.value = plan.address;
 }
 
-const start = computed(() => ({
-  address: address.value,
-  pages: most.value === '' ? 2000 : Math.max(1, Math.min(20_000, Math.round(most.value))),
-}));
-
 /** How often the server reads the site by itself is kept at once. */
 async function keepRhythm(chosen: ReadingRhythm | null): Promise<void> {
   if (chosen === null) return;
   const before = every.value;
   every.value = chosen;
-  const answer = await ask(routes.planReading, {
-    params: params.value,
-    body: { ...start.value, every: chosen },
-  });
-  if (answer.kind === 'reply') return taken(answer.value);
-  every.value = before;
-  problem.value = problemOf(answer);
+  if (await site.plan(start.value, chosen)) takePlan();
+  else every.value = before;
 }
 
 async function begin(): Promise<void> {
-  problem.value = null;
-  const body = start.value;
-  const answer = await ask(routes.startReading, { params: params.value, body });
-  if (answer.kind === 'reply') {
-    reading.value = answer.value;
-    timer = setTimeout(() => void look(), LOOK);
-  } else problem.value = problemOf(answer);
+  if (await site.begin(start.value)) timer = setTimeout(() => void look(), LOOK);
 }
 
 async function steer(act: 'pause' | 'goOn' | 'cancel'): Promise<void> {
-  const answer = await ask(routes.steerReading, { params: params.value, body: { act } });
-  if (answer.kind === 'reply') reading.value = answer.value;
+  await site.steer(act);
   if (isRunning.value) await look();
 }
 
 async function take(): Promise<void> {
-  isTaking.value = true;
-  const body = {
-    session: session.id,
-    missing: missing.value ?? ('retire' as const),
-    name: session.shownName,
-    ...(trust.value === '' ? {} : { trust: trust.value }),
-  };
   const found = difference.value;
-  const answer = await ask(routes.takeReading, { params: params.value, body });
+  isTaking.value = true;
+  const isTaken = await site.take(wanted.value);
   isTaking.value = false;
-  if (answer.kind !== 'reply') {
-    problem.value = problemOf(answer, 'nothing was changed');
-    return;
-  }
-  await copy.catchUp();
+  if (!isTaken) return;
   isOpen.value = false;
   if (found !== null)
     notices.say(
