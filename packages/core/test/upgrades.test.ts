@@ -30,6 +30,9 @@ function replayed(start: SiteDocument, edits: readonly LoggedEdit[]): SiteDocume
   }, start);
 }
 
+/** What was stored, as it is stored now: nodes without an order by their ids. */
+const asStored = (stored: StoredDocument): StoredDocument => toStored(readStored(stored));
+
 const fieldsIn = (document: SiteDocument): string =>
   JSON.stringify([toStored(document).parts, toStored(document).presets]);
 
@@ -44,7 +47,7 @@ describe('upgrades of a stored site', () => {
   it('leave a log of format 4 as readable as it was: it replays to the rows of that time', () => {
     expect(frozen.edits.length).toBeGreaterThan(60);
     const end = replayed(readStored(frozen.start), frozen.edits);
-    expect(toStored(end)).toEqual(frozen.end);
+    expect(toStored(end)).toEqual(asStored(frozen.end));
     expect(fieldsIn(end)).toMatch(/"fit":"whole".*"scope":/);
   });
 
@@ -63,7 +66,7 @@ describe('upgrades of a stored site', () => {
     const kept = JSON.parse(JSON.stringify(upgrade)) as LoggedEdit;
     expect(toStored(replayed(rows, [kept]))).toEqual(toStored(document));
     const back = operations.toReversed().map((operation) => kindOf(operation).invert(operation));
-    expect(toStored(replayed(document, [{ ...upgrade, operations: back }]))).toEqual(frozen.end);
+    expect(toStored(replayed(document, [{ ...upgrade, operations: back }]))).toEqual(asStored(frozen.end));
   });
 
   it('change nothing where the format is the present one, and never go back', () => {

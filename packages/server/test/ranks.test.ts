@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { childrenOf, kindOf, seededRandom, Table, type ForestName, type SiteDocument } from '@zorvik/core';
+import {
+  childrenOf,
+  emptyForest,
+  kindOf,
+  seededRandom,
+  Table,
+  toStored,
+  withNodesLast,
+  type ForestName,
+  type LeftFinding,
+  type SiteDocument,
+} from '@zorvik/core';
 import { randomDocument, randomOperation } from '@zorvik/core/testing';
 import { ranksFor } from '../src/editing/ranksFor.ts';
 
@@ -92,5 +103,19 @@ describe('ranks of siblings', () => {
       ranks = ranks.withAll(ranksFor(document, 'items', new Set([id]), ranks));
     }
     expect(Math.max(...[...ranks.values()].map((rank) => rank.length))).toBeLessThan(8);
+  });
+
+  it('are all the same where nodes have no order, whatever was there before', () => {
+    const document = randomDocument(seededRandom(5), { pages: 5, menus: 1, items: 5 });
+    const parent = document.site.id;
+    const left = ['d3', 'd1', 'd2'].map((id) => ({ id, parent, finding: 'x', facts: '', reason: '' }));
+    const kept = { ...document, leftFindings: withNodesLast(emptyForest<LeftFinding>(), left) };
+    const ranks = Table.from<string>([['d2', 'zz']]);
+    const given = ranksFor(kept, 'leftFindings', new Set(['d2', 'd3', 'gone']), ranks);
+    expect([...given]).toEqual([
+      ['d2', 'a0'],
+      ['d3', 'a0'],
+    ]);
+    expect(toStored(kept).leftFindings.map(({ id }) => id)).toEqual(['d1', 'd2', 'd3']);
   });
 });

@@ -54,12 +54,12 @@ watch(
         v-if="hasLiveHeader && siteKey !== null && copy.document !== null && selection.menu !== null"
       />
       <main id="workspace" tabindex="-1">
-        <div v-if="siteKey !== null && copy.loadProblem !== null" class="problem" role="alert">
+        <div v-if="siteKey !== null && copy.loadProblem !== null" class="waiting" role="alert">
           <h1>Can’t open this site</h1>
           <p>{{ copy.loadProblem }}</p>
           <router-link :to="{ name: 'sites' }">All sites</router-link>
         </div>
-        <p v-else-if="siteKey !== null && copy.document === null" class="problem mute">Loading …</p>
+        <p v-else-if="siteKey !== null && copy.document === null" class="waiting mute">Loading …</p>
         <router-view v-else />
       </main>
       <HistorySheet v-if="siteKey !== null && copy.document !== null" />
@@ -96,7 +96,7 @@ main {
   position: relative;
   outline: none;
 }
-.problem {
+.waiting {
   padding: 48px 14px;
   display: grid;
   gap: 8px;

@@ -5,12 +5,17 @@ import { forestOf, type ForestName, type NodeOf, type SiteDocument } from './doc
 import { childrenOf, nodeAt } from './forest.ts';
 
 /**
- * The nodes of one forest as they are kept: parents before their children, siblings in their order. O(nodes).
+ * The nodes of one forest as they are kept: parents before their children, siblings in their order, or by their
+ * ids where they have none. O(nodes), with an order.
  */
 export function* storedOrder<F extends ForestName>(document: SiteDocument, name: F): Generator<NodeOf[F]> {
   const forest = forestOf(document, name);
-  const top = rootsOf(document, name).flatMap((root) => [...childrenOf(forest, root)]);
-  for (const { node } of preorder(top, (id) => childrenOf(forest, id))) yield nodeAt(forest, node);
+  const below = (parent: Id): Iterable<Id> => {
+    const children = childrenOf(forest, parent);
+    return forests[name].isUnordered === true ? [...children].sort() : children;
+  };
+  const top = rootsOf(document, name).flatMap((root) => [...below(root)]);
+  for (const { node } of preorder(top, below)) yield nodeAt(forest, node);
 }
 
 /**

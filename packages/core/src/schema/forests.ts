@@ -34,6 +34,8 @@ export interface ForestDefinition {
   readonly name: string;
   /** What its nodes may stand in: the site, or nodes of these forests. */
   readonly under: readonly ('site' | ForestName)[];
+  /** Its nodes have no order: they are kept by their ids, and where one was added says nothing. */
+  readonly isUnordered?: true;
 }
 
 /**
@@ -48,7 +50,13 @@ export const forests: { readonly [F in ForestName]: ForestDefinition } = {
   placements: { shape: PlacementShape, ids: 'placement', name: 'placement', under: ['site'] },
   sharedLinks: { shape: SharedLinkShape, ids: 'sharedLink', name: 'shared link', under: ['site'] },
   ownFields: { shape: OwnFieldShape, ids: 'ownField', name: 'custom field', under: ['site'] },
-  leftFindings: { shape: LeftFindingShape, ids: 'leftFinding', name: 'ignored finding', under: ['site'] },
+  leftFindings: {
+    shape: LeftFindingShape,
+    ids: 'leftFinding',
+    name: 'ignored finding',
+    under: ['site'],
+    isUnordered: true,
+  },
   parts: { shape: PartShape, ids: 'part', name: 'part of the panel', under: ['items', 'parts'] },
   presets: { shape: PresetShape, ids: 'preset', name: 'preset', under: ['site'] },
 };

@@ -1,5 +1,5 @@
 import { generateNKeysBetween } from 'fractional-indexing';
-import { childrenOf, type ForestName, type SiteDocument, type Table } from '@zorvik/core';
+import { childrenOf, forests, type ForestName, type SiteDocument, type Table } from '@zorvik/core';
 
 /**
  * Ranks for the nodes that an edit touched: strings that order them among their siblings, bytewise. Those
@@ -14,6 +14,10 @@ export function ranksFor(
   ranks: Table<string>,
 ): Map<string, string> {
   const given = new Map<string, string>();
+  if (forests[forest].isUnordered === true) {
+    for (const id of touched) if (document[forest].nodes.has(id)) given.set(id, UNORDERED);
+    return given;
+  }
   const parents = new Set<string>();
   for (const id of touched) {
     const node = document[forest].nodes.get(id);
@@ -23,6 +27,9 @@ export function ranksFor(
     rankSiblings([...childrenOf(document[forest], parent)], touched, ranks, given);
   return given;
 }
+
+/** The rank of all nodes that have no order. */
+const UNORDERED = 'a0';
 
 /** Walks one list of siblings: runs of touched ones get ranks between the untouched ones around them. */
 function rankSiblings(

@@ -1,28 +1,17 @@
-import { computed, nextTick, onMounted, ref, shallowRef, watch, type Ref } from 'vue';
-import {
-  addLink,
-  addPages,
-  childrenOf,
-  nestItems,
-  removeItems,
-  renameItem,
-  unnestItems,
-  type Id,
-  type Spot,
-} from '@zorvik/core';
+import { computed, nextTick, onMounted, watch, type Ref } from 'vue';
+import type { Id } from '@zorvik/core';
 import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
 import { useArrange } from '../stores/arrange.ts';
 import { useComposer } from '../stores/composer.ts';
 import { useClipboard } from '../stores/clipboard.ts';
 import { useLiveView } from '../stores/liveView.ts';
-import { useNotices } from '../stores/notices.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import type { OutlineRow } from './outlineRows.ts';
-import type { Picked } from './picked.ts';
 import { useItemActions } from './useItemActions.ts';
-import { useKeeping } from './useKeeping.ts';
 import { useSpotForNew } from './useSpotForNew.ts';
+import { useTreeAdding } from './useTreeAdding.ts';
+import { useTreeNaming } from './useTreeNaming.ts';
 
 export interface TreeParts {
   readonly menu: () => Id | null;
@@ -37,8 +26,8 @@ export interface TreeParts {
 }
 
 /**
- * What both forms of the tree have alike: its keys, choosing, naming, typing new items in, copying and
- * pasting.
+ * What both forms of the tree have alike: its keys, choosing, copying and pasting; naming and typing new items in
+ * are composables of their own.
  */
 export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeParts) {
   const copy = useWorkingCopy();
@@ -47,12 +36,11 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
   const clipboard = useClipboard();
   const composer = useComposer();
   const live = useLiveView();
-  const notices = useNotices();
   const { act, selectAdded } = useItemActions();
   const spotForNew = useSpotForNew(menu);
-  const renaming = ref<Id | null>(null);
-  /** Where the row in which one types a new item stands; null when there is none. */
-  const adding = shallowRef<Spot | null>(null);
+  const focus = (): void => tree.value?.focus({ preventScroll: true });
+  const naming = useTreeNaming({ menu, focus });
+  const typing = useTreeAdding({ menu, spotForNew, show, focusAdding, focus });
   const chosen = computed(() => new Set(selection.chosen));
   const active = computed(() => rows.value.findIndex(({ id }) => id === selection.item?.id));
 
@@ -73,16 +61,6 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
       requestAnimationFrame(() => void (selection.item !== null && show(selection.item.id))),
     ),
   );
-  // Somebody else removed what one was just naming: the keys go on in the tree.
-  watch(
-    () => renaming.value !== null && copy.document?.items.nodes.has(renaming.value) === false,
-    (isGone) => isGone && endRenaming(),
-  );
-  watch(menu, () => {
-    adding.value = null;
-    renaming.value = null;
-  });
-
   function selectAt(at: number, isExtending = false): void {
     const row = rows.value[Math.max(0, Math.min(at, rows.value.length - 1))];
     if (row === undefined) return;
@@ -124,8 +102,8 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     moveIn: () => act('moveIn'),
     remove: () => act('remove'),
     duplicate: () => act('duplicate'),
-    rename: () => startRenaming(selection.item?.id ?? null),
-    add: startAdding,
+    rename: () => naming.startRenaming(selection.item?.id ?? null),
+    add: typing.startAdding,
     lead: () => arrange.ask('target'),
     more: () => arrange.ask('more'),
     showDropdown: () => (live.isDropdownShown = !live.isDropdownShown),
@@ -164,87 +142,6 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     else if (!chosen.value.has(id)) selection.select(id);
   }
 
-  function startAdding(): void {
-    adding.value = spotForNew.value;
-    notices.clear();
-    void nextTick(() => show('adding'));
-  }
-
-  function stopAdding(): void {
-    adding.value = null;
-    focus();
-  }
-
-  /** Takes what was typed as a new item and goes on behind it, so that a menu can be typed in one go. */
-  function add(picked: Picked): void {
-    const spot = adding.value;
-    if (spot === null) return;
-    const result = copy.perform((context) => {
-      if (picked.kind === 'page') return addPages(context, { pages: [picked.id], depth: 0, spot });
-      const address =
-        picked.kind === 'link' ? picked.address : picked.kind === 'undecided' ? 'undecided' : null;
-      return addLink(context, spot, { label: picked.label, address });
-    });
-    if (!result.ok) return;
-    selectAdded(result.value);
-    typeAt({ parent: spot.parent, after: selection.item?.id ?? null });
-  }
-
-  /** Moves the row in which one types, and the focus with it. */
-  function typeAt(spot: Spot): void {
-    adding.value = spot;
-    void nextTick(() => {
-      show('adding');
-      void nextTick(focusAdding);
-    });
-  }
-
-  /** Tab puts the next item into the one before it, Shift and Tab behind its parent. */
-  function nest(isDeeper: boolean): void {
-    const spot = adding.value;
-    const { document } = copy;
-    if (spot === null || document === null) return;
-    if (isDeeper && spot.after !== null)
-      typeAt({ parent: spot.after, after: childrenOf(document.items, spot.after).last() });
-    const outer = document.items.nodes.get(spot.parent);
-    if (!isDeeper && outer !== undefined) typeAt({ parent: outer.parent, after: outer.id });
-  }
-
-  /** Several lines pasted where one item is typed become a branch there. */
-  async function pasteLines(text: string): Promise<void> {
-    const spot = adding.value;
-    if (spot === null) return;
-    const result = await clipboard.pasteText(text, spot);
-    if (!result.ok) return;
-    selectAdded(result.value);
-    stopAdding();
-  }
-
-  const keepBy = useKeeping();
-  const keepName = (id: Id) => keepBy(`label ${id}`, (context, typed) => renameItem(context, id, typed));
-
-  function startRenaming(id: Id | null): void {
-    renaming.value = id;
-  }
-
-  function endRenaming(): void {
-    renaming.value = null;
-    focus();
-  }
-
-  /**
-   * While one names an item, Tab and Shift+Tab set it in and out, and Backspace in an empty name removes it.
-   */
-  function whileNaming(id: Id, what: 'nest' | 'unnest' | 'remove'): void {
-    if (what === 'remove') {
-      endRenaming();
-      copy.perform((context) => removeItems(context, [id]));
-      return;
-    }
-    copy.perform((context) => (what === 'nest' ? nestItems(context, [id]) : unnestItems(context, [id])));
-    selection.select(id);
-  }
-
   async function copied(event: ClipboardEvent): Promise<void> {
     if (event.target !== tree.value || selection.chosen.length === 0) return;
     event.preventDefault();
@@ -260,31 +157,8 @@ export function useTree({ menu, rows, tree, show, focusAdding, own = {} }: TreeP
     if (result?.ok === true) selectAdded(result.value);
   }
 
-  function focus(): void {
-    tree.value?.focus({ preventScroll: true });
-  }
-
-  return {
-    renaming,
-    adding,
-    active,
-    chosen,
-    doing,
-    press,
-    point,
-    startAdding,
-    stopAdding,
-    add,
-    nest,
-    pasteLines,
-    keepName,
-    startRenaming,
-    endRenaming,
-    whileNaming,
-    copied,
-    pasted,
-    focus,
-  };
+  return { ...naming, ...typing, active, chosen, doing, press, point, copied, pasted, focus };
 }
 
+/** What `useTree` gives. */
 export type Tree = ReturnType<typeof useTree>;

@@ -8,7 +8,9 @@ import {
   type SiteDocument,
 } from '@zorvik/core';
 import { routes, type EditionSummary } from '@zorvik/contract';
-import { ask } from '../api/client.ts';
+import { ask, problemOf } from '../api/client.ts';
+import { useNotices } from './notices.ts';
+import { useSession } from './session.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
 /** What changed in one menu since the current edition, in plain words. */
@@ -23,6 +25,8 @@ const SETTLING = 250;
 /** The editions of the open site, and how the working copy differs from the current one. */
 export const useEditions = defineStore('editions', () => {
   const copy = useWorkingCopy();
+  const session = useSession();
+  const notices = useNotices();
   const editions = shallowRef<readonly EditionSummary[]>([]);
   const published = shallowRef<readonly ResolvedMenu[] | null>(null);
   const differences = shallowRef<readonly MenuDifference[]>([]);
@@ -55,10 +59,26 @@ export const useEditions = defineStore('editions', () => {
 
   async function publish(note: string): Promise<boolean> {
     isPublishing.value = true;
-    const isDone = await copy.publish(note);
+    const isDone = await publishKept(note);
     isPublishing.value = false;
     if (isDone) await loadList();
     return isDone;
+  }
+
+  /** Publishes what is kept. The caller sees to it that nothing is on its way. */
+  async function publishKept(note: string): Promise<boolean> {
+    const { siteKey, revision } = copy;
+    if (siteKey === null) return false;
+    const body = { note, revision, name: session.shownName };
+    const answer = await ask(routes.publish, { params: { siteKey }, body });
+    if (answer.kind === 'reply') {
+      copy.edition = answer.value;
+      notices.say(`Published edition ${answer.value.number}`);
+      return true;
+    }
+    notices.refuse(problemOf(answer, 'nothing was published'));
+    if (answer.kind === 'refused' && answer.refusal.code === 'staleView') await copy.catchUp();
+    return false;
   }
 
   watch(

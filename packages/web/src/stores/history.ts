@@ -1,13 +1,17 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef, watch } from 'vue';
-import type { Id } from '@zorvik/core';
+import { mintId, type Id } from '@zorvik/core';
 import { routes, type HistoryLine } from '@zorvik/contract';
-import { ask } from '../api/client.ts';
+import { ask, problemOf } from '../api/client.ts';
+import { useNotices } from './notices.ts';
+import { cryptoRandom, useSession } from './session.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
 /** What was done to the open site, as the server's log has it; read when somebody looks. */
 export const useHistory = defineStore('history', () => {
   const copy = useWorkingCopy();
+  const session = useSession();
+  const notices = useNotices();
   const isOpen = ref(false);
   const lines = shallowRef<readonly HistoryLine[]>([]);
   /** The item that it is about; null: all. */
@@ -38,5 +42,27 @@ export const useHistory = defineStore('history', () => {
     ([isWanted]) => void (isWanted && read(null)),
   );
 
-  return { isOpen, lines, about, next, problem, more: () => read(next.value) };
+  /**
+   * Makes the site what it was after a revision, by one more edit. The server does it, so it needs the
+   * server.
+   */
+  async function goBack(revision: number): Promise<boolean> {
+    const { siteKey, epoch, revision: known } = copy;
+    if (siteKey === null) return false;
+    const id = mintId('edit', cryptoRandom);
+    const answer = await ask(routes.goBack, {
+      params: { siteKey },
+      query: { name: session.shownName },
+      body: { id, session: session.id, revision, known, epoch },
+    });
+    if (answer.kind !== 'reply') {
+      notices.refuse(problemOf(answer, 'nothing was changed'));
+      return false;
+    }
+    await copy.catchUp();
+    notices.say('Restored that state. You can undo this.');
+    return true;
+  }
+
+  return { goBack, isOpen, lines, about, next, problem, more: () => read(next.value) };
 });

@@ -27,12 +27,13 @@ import {
   type SiteDocument,
   type WorkingCopy,
 } from '@zorvik/core';
-import { routes, type EditionSummary, type ReplyOf } from '@zorvik/contract';
-import { ask, problemOf } from '../api/client.ts';
-import { loadSite } from '../api/loadSite.ts';
+import { routes, type EditionSummary } from '@zorvik/contract';
+import { ask } from '../api/client.ts';
 import { editsInOutbox, putAwayRefused, putInOutbox, refusedAt, type RefusedEdit } from '../api/outbox.ts';
 import type { TabMessage } from '../api/tabs.ts';
+import { bursts } from './bursts.ts';
 import { useConnection } from './connection.ts';
+import { loadCopy, type LoadedCopy } from './loadCopy.ts';
 import { useNotices, type WayOn } from './notices.ts';
 import { cryptoRandom, useSession } from './session.ts';
 
@@ -40,12 +41,6 @@ import { cryptoRandom, useSession } from './session.ts';
 export type Keeping = 'kept' | 'keeping' | 'waiting';
 
 const RETRY = 2000;
-/**
- * Acts of the same kind on the same thing that follow one another within this many ms are taken back
- * together.
- */
-const BURST = 2000;
-
 /**
  * The site being edited: the server's document with the edits on their way replayed on it. An edit is applied
  * here at once and put in the outbox; the browser's postman sends it, and what comes back is applied below
@@ -65,7 +60,10 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   const loadProblem = ref<string | null>(null);
   let retry: ReturnType<typeof setTimeout> | undefined;
   let catching: Promise<void> | null = null;
-  let burst: { readonly key: string; readonly group: Id; readonly at: number } | null = null;
+  const burst = bursts(
+    () => performance.now(),
+    () => mintId('edit', cryptoRandom),
+  );
 
   /** Fills in what is followed; one for each site, since it keeps what it gave last. */
   const fill = computed(() => createFilling(new Intl.Collator(language.value, { numeric: true }).compare));
@@ -75,6 +73,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   const document = computed<SiteDocument | null>(() =>
     stored.value === null ? null : fill.value(stored.value),
   );
+  const epoch = computed(() => copy.value?.served.epoch ?? '');
   const revision = computed(() => copy.value?.served.revision ?? 0);
   const pending = computed(() => copy.value?.pending ?? []);
   const keeping = computed<Keeping>(() =>
@@ -121,28 +120,10 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     await catchUp();
   }
 
-  /**
-   * A site as the server has it now, with this session's part of the log; null: nobody answers; a text: why
-   * not.
-   */
-  async function load(
-    key: string,
-  ): Promise<{ served: WorkingCopy['served']; own: readonly LoggedEdit[] } | string | null> {
-    const answer = await loadSite(key);
-    if (answer.kind === 'away') return null;
-    if (answer.kind === 'refused') return answer.refusal.message;
-    const { served } = answer.value;
-    const { epoch, revision: now } = served;
-    edition.value = answer.value.edition;
-    if (copy.value !== null && copy.value.served.epoch !== epoch) session.seeAnew(key, now);
-    const since = Math.min(session.firstSeen(key, now), now);
-    const own =
-      since < now
-        ? await ask(routes.readEdits, { params: { siteKey: key }, query: { since, session: session.id } })
-        : null;
-    if (own?.kind === 'away') return null;
-    const known = own?.kind === 'reply' ? own.value.edits.filter((edit) => edit.revision <= now) : [];
-    return { served, own: known };
+  async function load(key: string): Promise<LoadedCopy | string | null> {
+    const loaded = await loadCopy(key, copy.value?.served.epoch ?? null, session);
+    if (loaded !== null && typeof loaded !== 'string') edition.value = loaded.edition;
+    return loaded;
   }
 
   /**
@@ -181,7 +162,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     kind: string | null = null,
   ): Result<Edit> {
     const result = attempt(command);
-    return keep(result, result.ok ? groupFor(kind) : null);
+    return keep(result, result.ok ? burst.groupFor(kind) : null);
   }
 
   /**
@@ -190,7 +171,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
    */
   function performAll(commands: readonly ((context: CommandContext) => Result<Edit>)[]): Result<Edit> {
     const group = mintId('edit', cryptoRandom);
-    burst = null;
+    burst.end();
     let done: Result<Edit> = no(refusal('nothingChosen'));
     for (const command of commands) {
       done = keep(attempt(command), group);
@@ -211,33 +192,20 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     return result;
   }
 
-  function groupFor(kind: string | null): Id | null {
-    const now = performance.now();
-    const goesOn = burst !== null && burst.key === kind && now - burst.at < BURST;
-    burst =
-      kind === null
-        ? null
-        : {
-            key: kind,
-            group: goesOn && burst !== null ? burst.group : mintId('edit', cryptoRandom),
-            at: now,
-          };
-    return burst?.group ?? null;
-  }
-
   /** Into the outbox, from where the postman takes it: whatever happens in between, one of them has it. */
   function post(edit: Edit): void {
-    const { epoch } = copy.value?.served ?? { epoch: '' };
     if (siteKey.value === null) return;
-    void putInOutbox({ siteKey: siteKey.value, epoch, name: session.shownName, edit }).then((isKept) => {
-      isOutboxKept.value = isKept;
-      connection.tell({ kind: 'put' });
-    });
+    void putInOutbox({ siteKey: siteKey.value, epoch: epoch.value, name: session.shownName, edit }).then(
+      (isKept) => {
+        isOutboxKept.value = isKept;
+        connection.tell({ kind: 'put' });
+      },
+    );
   }
 
   function takeBack(direction: 'undo' | 'redo'): void {
     if (copy.value === null) return;
-    burst = null;
+    burst.end();
     const taken = takeBackNext(copy.value, direction, cryptoRandom, session.skipped);
     if (!taken.ok) return notices.refuse(taken.refusal.message, skipping(nextSteps.value[direction]));
     set(taken.value.copy);
@@ -284,10 +252,10 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
   async function fetchMissed(): Promise<void> {
     const key = siteKey.value;
     if (key === null || copy.value === null) return;
-    const { epoch, revision: since } = copy.value.served;
+    const { epoch: known, revision: since } = copy.value.served;
     const answer = await ask(routes.readEdits, { params: { siteKey: key }, query: { since } });
     if (answer.kind !== 'reply' || siteKey.value !== key) return;
-    if (answer.value.epoch !== epoch || answer.value.isCut || answer.value.revision < since)
+    if (answer.value.epoch !== known || answer.value.isCut || answer.value.revision < since)
       return reload(key);
     arrived(answer.value.edits);
   }
@@ -340,52 +308,6 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     if (answer.kind === 'reply' && siteKey.value === key) edition.value = answer.value.editions[0] ?? null;
   }
 
-  /** Publishes what is kept. The caller sees to it that nothing is on its way. */
-  async function publish(note: string): Promise<boolean> {
-    if (siteKey.value === null) return false;
-    const body = { note, revision: revision.value, name: session.shownName };
-    const answer = await ask(routes.publish, { params: { siteKey: siteKey.value }, body });
-    if (answer.kind === 'reply') {
-      edition.value = answer.value;
-      notices.say(`Published edition ${answer.value.number}`);
-      return true;
-    }
-    notices.refuse(problemOf(answer, 'nothing was published'));
-    if (answer.kind === 'refused' && answer.refusal.code === 'staleView') await catchUp();
-    return false;
-  }
-
-  /**
-   * Makes the site what it was after a revision, by one more edit. The server does it, so it needs the
-   * server.
-   */
-  async function goBack(to: number): Promise<boolean> {
-    if (siteKey.value === null || copy.value === null) return false;
-    const { epoch } = copy.value.served;
-    const body = {
-      id: mintId('edit', cryptoRandom),
-      session: session.id,
-      revision: to,
-      known: revision.value,
-      epoch,
-    };
-    const answer = await ask(routes.goBack, {
-      params: { siteKey: siteKey.value },
-      query: { name: session.shownName },
-      body,
-    });
-    if (answer.kind === 'reply') return wentBack(answer.value);
-    notices.refuse(problemOf(answer, 'nothing was changed'));
-    return false;
-  }
-
-  async function wentBack({ edits, revision: now }: ReplyOf<typeof routes.goBack>): Promise<boolean> {
-    arrived(edits);
-    if (now > revision.value) await catchUp();
-    notices.say('Restored that state. You can undo this.');
-    return true;
-  }
-
   onScopeDispose(connection.hear(heard));
 
   return {
@@ -393,6 +315,7 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     document,
     stored,
     edition,
+    epoch,
     revision,
     pending,
     news,
@@ -410,7 +333,5 @@ export const useWorkingCopy = defineStore('workingCopy', () => {
     redo: () => takeBack('redo'),
     catchUp,
     putAway,
-    publish,
-    goBack,
   };
 });

@@ -85,11 +85,7 @@ strong {
   font-size: 0.9375rem;
 }
 .problem {
-  padding: 8px 12px;
   margin-bottom: 16px;
-  border-radius: var(--radius);
-  background: var(--brick-tint);
-  color: var(--brick);
 }
 @media (max-width: 760px) {
   li a {

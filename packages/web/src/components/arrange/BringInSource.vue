@@ -60,6 +60,7 @@ async function drop(event: DragEvent): Promise<void> {
     </label>
     <span class="mute">JSON, CSV, OPML, Markdown, HTML (a list or a whole page), or lines of text</span>
     <textarea
+      class="plain-field text"
       v-model="text"
       rows="5"
       aria-label="Menu as text"
@@ -105,14 +106,6 @@ async function drop(event: DragEvent): Promise<void> {
   cursor: pointer;
 }
 textarea {
-  width: 100%;
-  padding: 8px 10px;
-  border: 1px solid var(--line-strong);
-  border-radius: 8px;
-  background: var(--field);
-  font:
-    0.75rem/1.5 ui-monospace,
-    monospace;
   resize: vertical;
 }
 textarea::placeholder {
@@ -130,11 +123,5 @@ fieldset {
 }
 legend {
   color: var(--mute);
-}
-.problem {
-  padding: 8px 10px;
-  border-radius: var(--radius);
-  background: var(--brick-tint);
-  color: var(--brick);
 }
 </style>

@@ -128,7 +128,7 @@ function keep(): void {
         </div>
         <label v-else class="line">
           <span class="mute">Menu</span>
-          <select v-model="menu">
+          <select class="plain-field" v-model="menu">
             <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
           </select>
         </label>
@@ -165,6 +165,7 @@ function keep(): void {
         <label class="line">
           <span class="mute">Max. items</span>
           <input
+            class="plain-field"
             v-model="limit"
             type="number"
             min="1"
@@ -260,14 +261,6 @@ function keep(): void {
   display: flex;
   align-items: center;
   gap: 10px;
-}
-select,
-input {
-  height: 32px;
-  padding: 0 8px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
 }
 input {
   width: 110px;

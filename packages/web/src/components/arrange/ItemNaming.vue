@@ -45,8 +45,8 @@ function leave(isKept: boolean): void {
       @keydown.stop
       @blur="leave(true)"
     />
-    <span v-if="problem !== null" class="problem" role="alert">{{ problem }}</span>
-    <span v-else-if="meanwhile !== null" class="problem look" role="status">
+    <span v-if="problem !== null" class="problem floating" role="alert">{{ problem }}</span>
+    <span v-else-if="meanwhile !== null" class="problem floating look" role="status">
       Someone changed this to “{{ meanwhile }}”. Your text replaces it when you leave the field.
     </span>
   </span>
@@ -68,18 +68,7 @@ input {
   user-select: text;
 }
 .problem {
-  position: absolute;
-  z-index: 3;
   inset-block-start: 1.8rem;
   inset-inline-start: 0;
-  padding: 5px 9px;
-  border-radius: 6px;
-  background: var(--brick-fill);
-  color: var(--on-fill);
-  font-size: 0.75rem;
-  white-space: normal;
-}
-.problem.look {
-  background: var(--ochre-fill);
 }
 </style>

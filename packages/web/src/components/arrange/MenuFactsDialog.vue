@@ -109,13 +109,13 @@ function retire(): void {
       <LineField label="Notes" :value="menu.description" placeholder="For other editors" :keep="describe" />
       <label class="line">
         <span>Place</span>
-        <select v-model="place">
+        <select class="plain-field" v-model="place">
           <option v-for="one in places" :key="one" :value="one">{{ inWords(placePhrase(one)) }}</option>
         </select>
       </label>
       <label class="line">
         <span>Max. levels</span>
-        <select v-model.number="limit">
+        <select class="plain-field" v-model.number="limit">
           <option :value="0">no limit</option>
           <option v-for="levels in 8" :key="levels" :value="levels">{{ levels }}</option>
         </select>
@@ -164,13 +164,6 @@ function retire(): void {
 .line > span:first-child {
   width: 120px;
   color: var(--mute);
-}
-select {
-  height: 32px;
-  padding: 0 8px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
 }
 .retire {
   display: flex;

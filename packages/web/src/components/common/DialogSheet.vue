@@ -49,11 +49,6 @@ h1,
 }
 .problem {
   margin-inline: 20px;
-  padding: 8px 10px;
-  border-radius: var(--radius);
-  background: var(--brick-tint);
-  color: var(--brick);
-  overflow-wrap: anywhere;
 }
 .end {
   display: flex;

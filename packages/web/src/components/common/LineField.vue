@@ -49,8 +49,8 @@ function escape(event: KeyboardEvent): void {
       <span v-if="note" class="note">{{ note }}</span>
       <slot name="after" />
     </div>
-    <p v-if="problem !== null" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</p>
-    <p v-else-if="meanwhile !== null" class="problem look" role="status">
+    <p v-if="problem !== null" :id="`${id}-problem`" class="problem floating" role="alert">{{ problem }}</p>
+    <p v-else-if="meanwhile !== null" class="problem floating look" role="status">
       Someone changed this to “{{ meanwhile }}”. Your text replaces it when you leave the field.
     </p>
   </div>
@@ -103,18 +103,7 @@ input::placeholder {
   white-space: nowrap;
 }
 .problem {
-  position: absolute;
-  z-index: 5;
   inset-block-end: calc(100% - 14px);
   inset-inline: 0;
-  padding: 6px 9px;
-  border-radius: 6px;
-  background: var(--brick-fill);
-  color: var(--on-fill);
-  font-size: 0.75rem;
-  box-shadow: var(--shadow);
-}
-.problem.look {
-  background: var(--ochre);
 }
 </style>

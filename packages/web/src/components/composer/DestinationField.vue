@@ -79,12 +79,6 @@ function pick(picked: Picked): void {
 .leads {
   min-width: 220px;
 }
-.caption {
-  display: block;
-  margin-bottom: 3px;
-  color: var(--mute);
-  font-size: 0.75rem;
-}
 .target {
   display: flex;
   align-items: center;

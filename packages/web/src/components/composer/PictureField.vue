@@ -83,19 +83,13 @@ function chosen(event: Event): void {
       accept="image/png,image/jpeg,image/webp,image/avif,image/gif,image/svg+xml"
       @change="chosen"
     />
-    <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="problem !== null" class="problem small" role="alert">{{ problem }}</p>
   </div>
 </template>
 
 <style scoped>
 .picture {
   width: 270px;
-}
-.caption {
-  display: block;
-  margin-bottom: 3px;
-  color: var(--mute);
-  font-size: 0.75rem;
 }
 .box {
   display: flex;
@@ -120,14 +114,6 @@ button + button {
 }
 .mute {
   margin-top: 4px;
-  font-size: 0.75rem;
-}
-.problem {
-  margin-top: 4px;
-  padding: 6px 9px;
-  border-radius: 6px;
-  background: var(--brick-tint);
-  color: var(--brick);
   font-size: 0.75rem;
 }
 </style>

@@ -167,8 +167,8 @@ function link(picked: Picked): void {
       />
     </div>
     <div ref="place" class="text" @compositionstart="composing(true)" @compositionend="composing(false)" />
-    <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
-    <p v-else-if="meanwhile !== null" class="problem" role="status">
+    <p v-if="problem !== null" class="problem small" role="alert">{{ problem }}</p>
+    <p v-else-if="meanwhile !== null" class="problem small" role="status">
       Someone changed this text. Your version replaces it when you leave the field.
     </p>
   </div>
@@ -228,11 +228,5 @@ function link(picked: Picked): void {
 .rich:focus-within {
   border-color: var(--ink);
   box-shadow: 0 0 0 1px var(--ink);
-}
-.problem {
-  padding: 4px 9px;
-  background: var(--brick-tint);
-  color: var(--brick);
-  font-size: 0.75rem;
 }
 </style>

@@ -125,12 +125,6 @@ function categories(typed: string): string | null {
 button + button {
   margin-inline-start: 6px;
 }
-.caption {
-  display: block;
-  margin-bottom: 3px;
-  color: var(--mute);
-  font-size: 0.75rem;
-}
 .small {
   width: 76px;
 }

@@ -105,6 +105,7 @@ const position = computed({
     <div v-if="isOpen" class="picker" @keydown.escape.stop.prevent="close">
       <label class="only-heard" :for="id">Find an icon</label>
       <input
+        class="plain-field"
         :id="id"
         ref="input"
         v-model="typed"
@@ -176,13 +177,6 @@ const position = computed({
   border-radius: 10px;
   background: var(--sheet);
   box-shadow: var(--shadow);
-}
-.picker input {
-  height: 32px;
-  padding: 0 9px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
 }
 .grid {
   display: grid;

@@ -137,6 +137,7 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
       <label v-for="{ value: device } in devices" :key="device">
         <span>{{ device }}</span>
         <select
+          class="plain-field"
           :value="activationOn(device) ?? ''"
           @change="activate(device, ($event.target as HTMLSelectElement).value as Activation)"
         >
@@ -187,12 +188,5 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
   display: grid;
   grid-template-columns: 4rem minmax(0, 1fr);
   align-items: center;
-}
-select {
-  height: 2rem;
-  padding: 0 8px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
 }
 </style>

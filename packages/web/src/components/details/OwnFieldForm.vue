@@ -46,6 +46,7 @@ function declare(): void {
         </button>
       </p>
       <input
+        class="plain-field"
         v-model="name"
         type="text"
         aria-label="Field name"
@@ -69,7 +70,7 @@ function declare(): void {
           { value: 'menus', label: 'menus' },
         ]"
       />
-      <p v-if="problem !== null" class="problem" role="alert">{{ problem }}</p>
+      <p v-if="problem !== null" class="problem small" role="alert">{{ problem }}</p>
       <button type="submit" class="plain-button">Add field</button>
     </template>
   </form>
@@ -83,17 +84,8 @@ function declare(): void {
 }
 input {
   width: 100%;
-  height: 32px;
-  padding: 0 9px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
 }
 .known {
-  font-size: 0.75rem;
-}
-.problem {
-  color: var(--brick);
   font-size: 0.75rem;
 }
 </style>

@@ -63,6 +63,7 @@ async function keep(): Promise<void> {
       <span class="mute">{{ name }}</span>
     </div>
     <textarea
+      class="plain-field text"
       v-if="bytes === null"
       v-model="pasted"
       rows="4"
@@ -123,16 +124,6 @@ async function keep(): Promise<void> {
   width: 1px;
   height: 1px;
   opacity: 0;
-}
-textarea {
-  width: 100%;
-  padding: 8px 10px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
-  font:
-    0.75rem/1.5 ui-monospace,
-    monospace;
 }
 section {
   display: grid;

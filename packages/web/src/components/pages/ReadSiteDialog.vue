@@ -147,7 +147,7 @@ function submit(): void {
       />
       <label class="most">
         <span class="mute">Limit</span>
-        <input v-model="most" type="number" min="1" max="20000" aria-label="Max. pages" />
+        <input class="plain-field" v-model="most" type="number" min="1" max="20000" aria-label="Max. pages" />
         <span class="mute">pages</span>
       </label>
     </div>
@@ -198,7 +198,7 @@ function submit(): void {
         </summary>
         <label class="most">
           <span class="mute">Prefer, for all of them</span>
-          <select v-model="trust">
+          <select class="plain-field" v-model="trust">
             <option value="">the most certain source</option>
             <option v-for="by in choices" :key="by" :value="by">{{ saidBy(by) }}</option>
           </select>
@@ -271,14 +271,6 @@ function submit(): void {
 }
 .begin > :first-child {
   flex: 1;
-}
-.most input,
-.most select {
-  height: 32px;
-  padding: 0 8px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
 }
 .most input {
   width: 90px;

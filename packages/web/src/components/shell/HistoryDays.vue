@@ -45,7 +45,7 @@ const days = computed(() => historyDays(history.lines, session.id, clock, calend
           type="button"
           class="back"
           :aria-label="`Restore this state: ${one.words}`"
-          @click="copy.goBack(one.revision)"
+          @click="history.goBack(one.revision)"
         >
           Restore this state
         </button>
@@ -113,11 +113,5 @@ li:hover .back,
   .back {
     opacity: 1;
   }
-}
-.problem {
-  padding: 8px 10px;
-  border-radius: var(--radius);
-  background: var(--brick-tint);
-  color: var(--brick);
 }
 </style>

@@ -141,10 +141,4 @@ header {
   gap: 6px;
   font-size: 0.75rem;
 }
-.problem {
-  padding: 8px 10px;
-  border-radius: var(--radius);
-  background: var(--brick-tint);
-  color: var(--brick);
-}
 </style>
