@@ -5,7 +5,6 @@ import { compileStyles } from '../style/compileStyles.ts';
 
 const rules: readonly Rule[] = [
   rule('.zv .zv-action-link', 'display:inline-flex;align-items:center'),
-
   rule('.zv .zv-action-link', 'border:1px solid ButtonText', { medium: 'forcedColors' }),
   ...compileStyles(['button']),
 ];

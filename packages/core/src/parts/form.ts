@@ -8,15 +8,11 @@ import { compileStyles } from '../style/compileStyles.ts';
 
 const rules: readonly Rule[] = [
   rule('.zv-form', 'display:grid'),
-
   rule('.zv-form>input', 'box-sizing:border-box;inline-size:100%'),
   rule('.zv-consent', 'display:flex;align-items:start'),
-
   rule('.zv-consent input', 'flex:none'),
-
   rule('.zv-form button', 'justify-self:start;cursor:pointer'),
   rule('.zv-bar .zv-form button::after', 'content:none'),
-
   rule('.zv-form button', 'border-color:ButtonText', { medium: 'forcedColors' }),
   ...compileStyles([
     'form',

@@ -9,7 +9,6 @@ const rules: readonly Rule[] = [
   rule('.zv .zv-cards', 'display:grid;grid-template-columns:repeat(var(--_k,1),minmax(min(9rem,100%),1fr))'),
   rule('.zv .zv-cards>li>a', 'flex-direction:column;align-items:stretch;justify-content:flex-start'),
   rule('.zv-cards img', 'inline-size:100%;block-size:auto;aspect-ratio:3/2;object-fit:cover'),
-
   rule('.zv .zv-plain-list', 'columns:var(--_k,1)'),
   rule('.zv-plain-list>li', 'break-inside:avoid'),
   ...compileStyles(['cards', 'card', 'cardPicture', 'cardTitle', 'cardText']),

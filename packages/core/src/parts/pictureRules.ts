@@ -6,7 +6,6 @@ import { compileStyles } from '../style/compileStyles.ts';
 export const pictureRules: readonly Rule[] = [
   rule('.zv-picture>a', 'display:block'),
   rule(':is(.zv-picture,.zv-poster) img', 'display:block;inline-size:100%;block-size:auto'),
-
   ...pictureRatios.map((ratio) =>
     rule(`.zv-ratio-${ratio.replace('/', '-')} img`, `aspect-ratio:${ratio};object-fit:cover`),
   ),

@@ -8,7 +8,6 @@ const rules: readonly Rule[] = [
   rule('.zv-tabs', 'position:relative;display:flex;flex-wrap:wrap'),
   rule('.zv-tabs>input', 'position:absolute;opacity:0;pointer-events:none'),
   rule('.zv-tabs>label', 'cursor:pointer'),
-
   rule(
     '.zv-tab',
     'display:none;flex:1 0 100%;flex-direction:column;min-inline-size:0;margin-block-start:-1px',

@@ -6,11 +6,9 @@ import { compileStyles } from '../style/compileStyles.ts';
 
 const rules: readonly Rule[] = [
   rule('.zv-prose p', 'margin:0'),
-
   rule('.zv .zv-prose :is(ul,ol)', 'display:block;list-style:disc'),
   rule('.zv .zv-prose ol', 'list-style:decimal'),
   rule('.zv .zv-prose li', 'display:list-item'),
-
   ...compileStyles(['text', 'textBlock', 'textList', 'textLink']),
 ];
 

@@ -6,7 +6,6 @@ import { compileStyles } from '../style/compileStyles.ts';
 
 const rules: readonly Rule[] = [
   rule('.zv-video>:is(a,span)', 'display:block'),
-
   rule('.zv-poster', 'position:relative;display:block'),
   rule('.zv-poster::after', 'content:"";position:absolute;inset:0;margin:auto'),
   ...compileStyles(['video', 'poster', 'playMark']),

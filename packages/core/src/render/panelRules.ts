@@ -13,7 +13,6 @@ export function panelRules(tops: readonly ResolvedItem[]): Rule[] {
     ...inMedium('medium', formRules('medium', tops)),
     ...narrow,
     ...inMedium('narrow', formRules('narrow', tops)),
-    rule('.zv-bar .zv-panel', 'display:none', { medium: 'print' }),
   ];
 }
 
@@ -32,9 +31,7 @@ const basic: readonly Rule[] = [
   rule('.zv-bar .zv-panel ul', 'display:block'),
   rule('.zv-bar .zv-panel', 'display:none!important', { medium: 'print' }),
   rule('.zv-bar .zv-panel li', 'display:block'),
-
   rule('.zv-bar .zv-panel ul ul', 'padding-inline-start:0'),
-
   ...compileStyles(['panel', 'panelEntry', 'panelHeading', 'panelGroup', 'panelLevel']),
 ];
 

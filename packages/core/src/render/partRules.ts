@@ -13,11 +13,9 @@ const grid: readonly Rule[] = [
   rule('.zv-side-by-side>*', 'flex:1 1 9rem;min-inline-size:0'),
   rule('.zv-all-items', 'display:none', { weight: 1 }),
   rule('.zv-only-medium,.zv-only-narrow', 'display:none'),
-
   rule('.zv-groups', 'display:grid;grid-template-columns:repeat(var(--_columns,1),minmax(0,1fr))'),
   rule('.zv .zv-title', 'margin:0'),
   rule('.zv-title>a', 'display:block'),
-
   rule('.zv-stacked .zv-cell', 'grid-column:span 12'),
   rule('.zv-stacked .zv-groups', '--_columns:1'),
   ...compileStyles([

@@ -31,9 +31,7 @@ const basic: readonly Rule[] = [
     'box-sizing:border-box;display:flex;align-items:center;margin:0;text-align:start;overflow-wrap:anywhere',
   ),
   rule('.zv li>:is(a,button)', 'cursor:pointer'),
-
   rule('.zv-list li>:is(a,span)', 'display:inline-flex'),
-
   rule('.zv-bar>ul', 'display:flex;flex-wrap:wrap'),
   rule('.zv-bar li', 'display:flex;flex-wrap:wrap'),
   rule('.zv-bar li>a', 'flex:1 1 auto;min-inline-size:0'),
@@ -48,7 +46,6 @@ const basic: readonly Rule[] = [
     'position:absolute;z-index:10;inset-block-start:100%;inset-inline-start:0;box-sizing:border-box;min-inline-size:100%;inline-size:max-content;max-block-size:calc(100vh - 6rem);overflow:auto',
   ),
   rule('.zv-bar>ul>li[data-zv-end]>ul', 'inset-inline:auto 0'),
-
   rule('.zv-bar button[aria-expanded=true]~ul', 'display:block'),
   rule(
     '.zv-bar:not([data-zv-on])>ul>li:is(:hover,:focus-within)>ul,.zv-bar:not([data-zv-on]) ul ul ul',

@@ -30,15 +30,12 @@ export function settingRules(menus: readonly ResolvedMenu[]): Rule[] {
 const faces: readonly Rule[] = [
   rule('.zv li>*>svg', 'flex:none'),
   rule('.zv li>*>svg:not([fill])', 'fill:currentColor'),
-
   rule('.zv li>*>i', 'font-style:normal'),
   rule('.zv small', 'display:block'),
   rule('.zv li>:has(>.zv-badge)', 'flex-wrap:wrap'),
   rule('.zv-badge', 'box-sizing:border-box;max-inline-size:100%;overflow-wrap:anywhere'),
-
   rule('.zv li>.zv-face-stacked', 'flex-direction:column;justify-content:center;text-align:center'),
   rule('.zv .zv-face-stacked>*', 'margin-inline:0'),
-
   rule('.zv li>.zv-button,.zv-badge', 'border:1px solid ButtonText', { medium: 'forcedColors' }),
   ...compileStyles(['icon', 'iconAfter', 'description', 'badge', 'badgeBefore', 'buttonEntry']),
 ];

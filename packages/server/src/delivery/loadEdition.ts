@@ -1,4 +1,4 @@
-import { refusal, type PageRow, type Refusal } from '@zorvik/core';
+import { refusal, type Refusal } from '@zorvik/core';
 import type { Database } from '../db/database.ts';
 import { currentEdition, filesOf } from '../repositories/editions.ts';
 import { packed, type PackedFile } from './packed.ts';
@@ -8,8 +8,8 @@ export type LoadedEdition =
   | {
       readonly kind: 'files';
       readonly files: readonly (PackedFile & { readonly path: string })[];
-      /** Empty for editions from before there was a table of pages. */
-      readonly pages: readonly PageRow[];
+      /** Its table of pages as JSON; without one for editions from before there was any. */
+      readonly pages: string;
     }
   | { readonly kind: 'refused'; readonly refusal: Refusal };
 export type LoadEdition = (siteKey: string) => Promise<LoadedEdition>;
@@ -37,7 +37,7 @@ export function editionsIn(database: Database): LoadEdition {
             : { path, ...(await packed(file, THOROUGH)) },
         ),
       ),
-      pages: pages === undefined ? [] : (JSON.parse(pages.bytes.toString('utf8')) as PageRow[]),
+      pages: pages?.bytes.toString('utf8') ?? '[]',
     };
   };
 }

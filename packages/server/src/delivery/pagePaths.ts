@@ -8,15 +8,24 @@ export interface PagePaths {
   readonly size: number;
 }
 
-/** A path, its text, and its place in the map. */
-const BYTES = 140;
+/** What a table takes for each character of its text: the text, its rows, and the map to them. */
+const BYTES = 4;
 
-/** `rows` as `pageTable` made them. Looking up is O(depth). */
-export function pagePaths(rows: readonly PageRow[]): PagePaths {
-  const rowOf = new Map(rows.map(({ path }, at) => [path, at]));
+/**
+ * `table`: the rows that `pageTable` made, as JSON. It is read when a page is looked up first: most sites are asked
+ * for their menus alone. Looking up is O(depth) from then on.
+ */
+export function pagePaths(table: string): PagePaths {
+  let rows: readonly PageRow[] = [];
+  let rowOf: ReadonlyMap<string, number> | null = null;
+  const read = (): ReadonlyMap<string, number> => {
+    rows = JSON.parse(table) as PageRow[];
+    return new Map(rows.map(({ path }, at) => [path, at]));
+  };
   return {
-    size: rows.length * BYTES,
+    size: table.length * BYTES,
     above(path) {
+      rowOf ??= read();
       const found = new Set<string>();
       for (let at = parentOf(rowOf.get(path)); at >= 0; at = parentOf(at)) {
         const { path: own = '/' } = rows[at] ?? {};
