@@ -1,6 +1,6 @@
 import type { Site } from '../schema/site.ts';
 import type { Medium, Rule } from './rule.ts';
-import { compareSpecificity, selectorsIn, specificityOf, type Specificity } from './specificity.ts';
+import { compareSpecificity } from './specificity.ts';
 
 /**
  * A style sheet of rules. Every rule is printed with the specificity of one class, and what its selector says
@@ -11,23 +11,23 @@ import { compareSpecificity, selectorsIn, specificityOf, type Specificity } from
  * Equal rules are printed once. O(n log n).
  */
 export function printRules(rules: readonly Rule[], breakpoints: Site['breakpoints']): string {
-  const single = rules.flatMap(({ selector, ...rest }) =>
-    selectorsIn(selector).map((one) => ({ ...rest, selector: one, counts: countOf(one, rest.weight) })),
+  const single = rules.flatMap(({ printed: some, declarations, medium }) =>
+    some.map((one) => ({ ...one, declarations, medium })),
   );
   const ordered = single
     .map((one, at) => ({ ...one, at }))
     .sort((a, b) => compareSpecificity(a.counts, b.counts) || a.at - b.at);
   const printed = new Set<string>();
   const blocks: { readonly medium: Medium | null; readonly rules: Printed[] }[] = [];
-  for (const { selector, declarations, medium } of ordered) {
-    const key = [medium, selector, declarations].join(' ');
+  for (const { flat, declarations, medium } of ordered) {
+    const key = [medium, flat, declarations].join(' ');
     if (printed.has(key)) continue;
     printed.add(key);
     if (blocks.at(-1)?.medium !== medium) blocks.push({ medium, rules: [] });
     const block = blocks.at(-1)?.rules ?? [];
     const last = block.at(-1);
-    if (last?.declarations === declarations) last.selectors.push(flat(selector));
-    else block.push({ selectors: [flat(selector)], declarations });
+    if (last?.declarations === declarations) last.selectors.push(flat);
+    else block.push({ selectors: [flat], declarations });
   }
   return blocks
     .map(({ medium, rules: some }) => {
@@ -42,31 +42,6 @@ export function printRules(rules: readonly Rule[], breakpoints: Site['breakpoint
 interface Printed {
   readonly selectors: string[];
   readonly declarations: string;
-}
-
-function countOf(selector: string, weight: number): Specificity {
-  const [ids, classes, types] = specificityOf(selector);
-  return [ids, classes + weight, types];
-}
-
-const ONE_CLASS = /^\.[\w-]+$/;
-/**
- * A class with something below it that names nothing else above it: in `:where()`, what is named there may stand
- * anywhere on the page.
- */
-const BELOW = /^(\.[\w-]+) ([^>+~ ]\S*)$/;
-const PSEUDO_ELEMENT = /::[\w-]+$/;
-/** The element around all that we write has these classes. */
-const ROOT = /^\.zv(?:-bar|-list)?(?![\w-])(?!.*[ >+~])/;
-
-/** A selector that finds the same, with the specificity of one class. */
-function flat(selector: string): string {
-  const pseudo = PSEUDO_ELEMENT.exec(selector)?.[0] ?? '';
-  const plain = selector.slice(0, selector.length - pseudo.length);
-  if (ONE_CLASS.test(plain)) return plain + pseudo;
-  if (ROOT.test(plain)) return `.zv:where(${plain})${pseudo}`;
-  const [, holder = '.zv', below = plain] = BELOW.exec(plain) ?? [];
-  return `${holder} :where(${below})${pseudo}`;
 }
 
 /** The condition of a medium. Device classes are about the screen, so that all menus agree on them. */

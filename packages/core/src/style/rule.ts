@@ -1,3 +1,5 @@
+import { selectorsIn, specificityOf, type Specificity } from './specificity.ts';
+
 /** When a rule holds: on a device class, on all but narrow screens, on paper, or as somebody's system is set. */
 export type Medium = 'narrow' | 'medium' | 'wide' | 'wider' | 'print' | 'forcedColors' | 'motion';
 
@@ -7,20 +9,47 @@ export interface Rule {
   readonly selector: string;
   readonly declarations: string;
   readonly medium: Medium | null;
-  /** It counts like a selector with so many classes more: for what has to win over what is more special. */
-  readonly weight: number;
+  /** Its selectors as they are printed, each with how much it counts; worked out once, when the rule is made. */
+  readonly printed: readonly { readonly flat: string; readonly counts: Specificity }[];
 }
 
-/** A rule. `declarations` are CSS, without the last semicolon. */
+/**
+ * A rule. `declarations` are CSS, without the last semicolon. `weight`: it counts like a selector with so many
+ * classes more, for what has to win over what is more special.
+ */
 export function rule(
   selector: string,
   declarations: string,
   { medium = null, weight = 0 }: { readonly medium?: Medium | null; readonly weight?: number } = {},
 ): Rule {
-  return { selector, declarations, medium, weight };
+  const printed = selectorsIn(selector).map((one) => {
+    const [ids, classes, types] = specificityOf(one);
+    return { flat: flat(one), counts: [ids, classes + weight, types] as const };
+  });
+  return { selector, declarations, medium, printed };
 }
 
 /** Rules that hold in a medium alone. */
 export function inMedium(medium: Medium, rules: readonly Rule[]): Rule[] {
   return rules.map((one) => ({ ...one, medium }));
+}
+
+const ONE_CLASS = /^\.[\w-]+$/;
+/**
+ * A class with something below it that names nothing else above it: in `:where()`, what is named there may stand
+ * anywhere on the page.
+ */
+const BELOW = /^(\.[\w-]+) ([^>+~ ]\S*)$/;
+const PSEUDO_ELEMENT = /::[\w-]+$/;
+/** The element around all that we write has these classes. */
+const ROOT = /^\.zv(?:-bar|-list)?(?![\w-])(?!.*[ >+~])/;
+
+/** A selector that finds the same, with the specificity of one class. */
+function flat(selector: string): string {
+  const pseudo = PSEUDO_ELEMENT.exec(selector)?.[0] ?? '';
+  const plain = selector.slice(0, selector.length - pseudo.length);
+  if (ONE_CLASS.test(plain)) return plain + pseudo;
+  if (ROOT.test(plain)) return `.zv:where(${plain})${pseudo}`;
+  const [, holder = '.zv', below = plain] = BELOW.exec(plain) ?? [];
+  return `${holder} :where(${below})${pseudo}`;
 }
