@@ -1,4 +1,4 @@
-import Type from 'typebox';
+import * as Type from 'typebox';
 import { PictureShape } from '@zorvik/core';
 import { API, type Route } from './route.ts';
 

@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { AddressShape, closed, IdShape, PlacingShape, recordOf } from '@zorvik/core';
 import { PersonNameShape } from './messages.ts';
 import { API, type Route } from './route.ts';

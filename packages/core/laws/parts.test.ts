@@ -1,4 +1,4 @@
-import Value from 'typebox/value';
+import { Check } from 'typebox/value';
 import { describe, expect, it } from 'vitest';
 import { inWords, phrase } from '../src/base/sentences.ts';
 import { beginningOf } from '../src/commands/beginningOf.ts';
@@ -76,7 +76,7 @@ describe('laws of every kind of part', () => {
       if ('code' in begun) throw new Error(begun.message);
       for (const fields of begun) {
         const part = newPart('c000000000000001', 'c000000000000002', fields);
-        expect(Value.Check(partShapes[part.kind], part), JSON.stringify(part)).toBe(true);
+        expect(Check(partShapes[part.kind], part), JSON.stringify(part)).toBe(true);
         expect(definitionOf(part.kind).check?.(fields) ?? null).toBeNull();
       }
     },
@@ -88,7 +88,7 @@ describe('laws of every kind of part', () => {
       const { document, part } = after(kind);
       for (const [name, { shape }] of Object.entries(fieldsOf(kind)))
         for (const wrong of [{ nonsense: true }, -1, 'x'.repeat(5000), Array(300).fill('x')]) {
-          if (Value.Check(shape, wrong)) continue;
+          if (Check(shape, wrong)) continue;
           const made = setPart(contextOf(document, 7), part.id, { [name]: wrong });
           expect(made.ok, `${name}: ${JSON.stringify(wrong).slice(0, 40)}`).toBe(false);
         }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { BURST, bursts } from '../src/stores/bursts.ts';
+import { BURST, bursts } from '../src/stores/copy/bursts.ts';
 
 describe('acts that are taken back together', () => {
   it('are of one kind and follow each other closely; another kind, a pause or an end begins anew', () => {

@@ -1,6 +1,5 @@
-import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import {
   childrenOf,
   createMenu,
@@ -14,12 +13,9 @@ import {
 import { outlined } from '@zorvik/core/testing';
 import { useArrange } from '../src/stores/arrange.ts';
 import { useClipboard } from '../src/stores/clipboard.ts';
-import { useConnection } from '../src/stores/connection.ts';
 import { useNotices } from '../src/stores/notices.ts';
-import { useSelection } from '../src/stores/selection.ts';
 import { useWorkingCopy } from '../src/stores/workingCopy.ts';
-import { fakeLocks } from './fakeLocks.ts';
-import { fakeServer } from './fakeServer.ts';
+import { openSite } from './openSite.ts';
 
 const {
   document: start,
@@ -28,32 +24,10 @@ const {
 } = outlined('A\n  A1\n    A11\n  A2\nB\nC\n  C1\nD', '/seeds Seeds\n/tools Tools');
 const id = (label: string): Id => ids.get(label) as Id;
 const ORDER = ['A', 'A1', 'A11', 'A2', 'B', 'C', 'C1', 'D'].map(id);
-let count = 0;
-
-async function opened() {
-  const copy = useWorkingCopy();
-  await copy.open(`choice-${count}`);
-  useSelection().showMenu('menu');
-  return { copy, selection: useSelection() };
-}
+const { open: opened } = openSite(start);
 const names = (chosen: readonly Id[]): string[] =>
   chosen.map((one) => labelOf(useWorkingCopy().document!, nodeAt(useWorkingCopy().document!.items, one)));
 const tops = (): string[] => names([...childrenOf(useWorkingCopy().document!.items, menu)]);
-
-beforeEach(() => {
-  count += 1;
-  localStorage.clear();
-  sessionStorage.clear();
-  const server = fakeServer(start, `choice-${count}`);
-  vi.stubGlobal('fetch', (...words: Parameters<typeof fetch>) => server.fetch(...words));
-  Object.defineProperty(navigator, 'locks', { value: fakeLocks(), configurable: true });
-  setActivePinia(createPinia());
-});
-afterEach(async () => {
-  // What is still on its way would find its tab closed.
-  await vi.waitFor(() => expect(useWorkingCopy().keeping).toBe('kept'), 5000);
-  useConnection().close();
-});
 
 describe('choosing several items', () => {
   it('takes one in and out again, and keeps one that leads', async () => {

@@ -9,7 +9,7 @@ import {
   spreadColumns,
   spreadSpot,
 } from '../src/composables/spread.ts';
-import { ROW_HEIGHT } from '../src/composables/useVirtualRows.ts';
+import { ROW_HEIGHT } from '../src/composables/rowHeight.ts';
 
 const { document, ids, menu } = outlined('A\n  A1\n    A11\n  A2\nB\nC\n  C1');
 const id = (label: string): string => ids.get(label) as string;

@@ -1,12 +1,12 @@
-import Value from 'typebox/value';
+import { Check, Errors } from 'typebox/value';
 import { refusal, type Refusal } from '../base/refusal.ts';
 import type { Field } from '../schema/parts/definePart.ts';
 
 /** A value that is none for a field, as a refusal that says what was expected; null: it is one. */
 export function valueProblem(part: string, { shape, control }: Field, value: unknown): Refusal | null {
-  const isValue: boolean = Value.Check(shape, value);
+  const isValue: boolean = Check(shape, value);
   if (isValue) return null;
-  const [first] = Value.Errors(shape, value);
+  const [first] = Errors(shape, value);
   const { keyword = '', params = {}, message = 'is not valid' } = first ?? {};
   const { limit = 0 } = params as { readonly limit?: number };
   const name = control.label.replace(' (optional)', '');

@@ -1,4 +1,5 @@
-import Type, { type TSchema } from 'typebox';
+import * as Type from 'typebox';
+import type { TSchema } from 'typebox';
 import type { Id } from '../base/ids.ts';
 import type { Sentence } from '../base/sentences.ts';
 import { closed, IdShape, SentenceShape } from '../schema/shapes.ts';

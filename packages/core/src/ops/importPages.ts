@@ -1,4 +1,4 @@
-import Type from 'typebox';
+import * as Type from 'typebox';
 import type { Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';

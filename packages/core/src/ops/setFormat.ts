@@ -1,4 +1,4 @@
-import Type from 'typebox';
+import * as Type from 'typebox';
 import { refusal } from '../base/refusal.ts';
 import { no, ok } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';

@@ -1,4 +1,4 @@
-import Type from 'typebox';
+import * as Type from 'typebox';
 import type { Id } from '../base/ids.ts';
 import { isEqual } from '../base/isEqual.ts';
 import { no, ok } from '../base/result.ts';

@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { closed, IdShape, recordOf } from './shapes.ts';
 
 /** The forms in which what stands below an item of a bar can drop from it. */

@@ -1,4 +1,4 @@
-import Type from 'typebox';
+import * as Type from 'typebox';
 import { forests, ofEachForest, type ForestName, type NodeOf } from './forests.ts';
 import { SiteShape, type Site } from './site.ts';
 import { closed } from './shapes.ts';

@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { EMAIL_PATTERN, PHONE_PATTERN } from '../base/address.ts';
 import { followOptions } from './follow.ts';
 import { PageKindShape } from './page.ts';

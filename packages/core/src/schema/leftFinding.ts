@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { closed, IdShape } from './shapes.ts';
 
 /** The most characters of the reason for ignoring a finding. */

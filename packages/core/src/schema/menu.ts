@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { FollowShape } from './follow.ts';
 import { settingFields } from './settings.ts';
 import { closed, IdShape, KeyShape, LabelShape, LanguageShape, someOf } from './shapes.ts';

@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { closed, IdShape, KeyShape, LabelShape } from './shapes.ts';
 
 export const ownFieldTypes = ['text', 'number', 'yesNo'] as const;

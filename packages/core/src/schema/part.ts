@@ -1,4 +1,5 @@
-import Type, { type TSchema } from 'typebox';
+import * as Type from 'typebox';
+import type { TSchema } from 'typebox';
 import { capitalised } from '../base/capitalised.ts';
 import { knowPhrases } from '../base/sentences.ts';
 import type { Field, Fields, PartDefinition } from './parts/definePart.ts';

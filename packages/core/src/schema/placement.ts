@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { capitalised } from '../base/capitalised.ts';
 import type { Phrase } from '../base/fillIn.ts';
 import { phrase } from '../base/sentences.ts';

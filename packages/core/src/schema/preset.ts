@@ -1,4 +1,5 @@
-import Type, { type Static, type TSchema } from 'typebox';
+import * as Type from 'typebox';
+import type { Static, TSchema } from 'typebox';
 import {
   PageSourceShape,
   partFields,

@@ -1,4 +1,4 @@
-import Value from 'typebox/value';
+import { Check } from 'typebox/value';
 import { portableShape, type PortableSketch } from './preset.ts';
 import { renamedPartFields, withNewNames } from './renamedFields.ts';
 
@@ -10,6 +10,6 @@ export function readPanel(given: readonly unknown[]): PortableSketch[] {
   return given.flatMap((one) => {
     if ((one as { kind?: unknown } | null)?.kind !== 'row') return [];
     const row = withNewNames(one as Readonly<Record<string, unknown>>, renamedPartFields);
-    return Value.Check(fits, row) ? [row as PortableSketch] : [];
+    return Check(fits, row) ? [row as PortableSketch] : [];
   });
 }

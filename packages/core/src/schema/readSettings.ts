@@ -1,4 +1,4 @@
-import Value from 'typebox/value';
+import { Check } from 'typebox/value';
 import { settingFields, settingNames, type Settings } from './settings.ts';
 
 /** The settings in something that came from outside; what is none of ours, or does not fit, is left out. */
@@ -7,7 +7,7 @@ export function readSettings(given: unknown): Settings {
   const found = given as Record<string, unknown>;
   return Object.fromEntries(
     settingNames
-      .filter((name) => Value.Check(settingFields[name], found[name]))
+      .filter((name) => Check(settingFields[name], found[name]))
       .map((name) => [name, found[name]]),
   ) as Settings;
 }

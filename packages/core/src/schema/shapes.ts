@@ -1,12 +1,5 @@
-import Type, {
-  type TObject,
-  type TObjectOptions,
-  type TOptional,
-  type TProperties,
-  type TRecord,
-  type TSchema,
-  type TString,
-} from 'typebox';
+import * as Type from 'typebox';
+import type { TObject, TObjectOptions, TOptional, TProperties, TRecord, TSchema, TString } from 'typebox';
 import { ID_PATTERN } from '../base/ids.ts';
 import { phraseCodes, type Sentence } from '../base/sentences.ts';
 

@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { linkFields } from './item.ts';
 import { SettingsShape } from './settings.ts';
 import { closed, IdShape } from './shapes.ts';

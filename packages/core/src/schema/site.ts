@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { closed, IdShape, KeyShape, LabelShape, LanguageShape } from './shapes.ts';
 
 /** What may change of a site. Widths are CSS px; a device class begins at its width. */

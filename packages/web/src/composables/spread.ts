@@ -1,7 +1,7 @@
 import { itemsOf, labelOf, type Id, type SiteDocument, type Spot } from '@zorvik/core';
 import { dropSpot, type DropSpot } from './dropSpot.ts';
 import { outlineRows, typingPlace, type OutlineRow } from './outlineRows.ts';
-import { ROW_HEIGHT } from './useVirtualRows.ts';
+import { ROW_HEIGHT } from './rowHeight.ts';
 import type { Area } from './useRubberBand.ts';
 
 /**

@@ -3,7 +3,7 @@ import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-sc
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import type { Id } from '@zorvik/core';
 import type { PageDrop, usePageTree } from './usePageTree.ts';
-import { ROW_HEIGHT } from './useVirtualRows.ts';
+import { ROW_HEIGHT } from './rowHeight.ts';
 
 interface DropParts {
   /** All pages are shown: only then is it clear where a drop goes. */

@@ -1,12 +1,6 @@
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, type Ref } from 'vue';
-
-/** Rows grow with the browser's text size, as everything that is measured in rem; in px. */
-const textScale =
-  typeof document === 'undefined'
-    ? 1
-    : (Number.parseFloat(getComputedStyle(document.documentElement).fontSize) || 16) / 16;
-export const ROW_HEIGHT = Math.round(32 * textScale);
+import { ROW_HEIGHT } from './rowHeight.ts';
 
 /**
  * Only the rows that are seen, and a few around them, are in the page: ten or ten thousand make no

@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router';
 import { childrenOf, type Id } from '@zorvik/core';
 import ArrangeHead from '../components/arrange/ArrangeHead.vue';
 import EmptyMenu from '../components/arrange/EmptyMenu.vue';
-import OutlineList from '../components/arrange/OutlineList.vue';
+import type OutlineListForm from '../components/arrange/OutlineList.vue';
 import PageFinder from '../components/arrange/PageFinder.vue';
 import SpreadView from '../components/arrange/SpreadView.vue';
 import DetailStrip from '../components/details/DetailStrip.vue';
@@ -14,6 +14,7 @@ import { useComposer } from '../stores/composer.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
+const OutlineList = defineAsyncComponent(() => import('../components/arrange/OutlineList.vue'));
 const PlanPageDialog = defineAsyncComponent(() => import('../components/arrange/PlanPageDialog.vue'));
 const BringInDialog = defineAsyncComponent(() => import('../components/arrange/BringInDialog.vue'));
 const FollowDialog = defineAsyncComponent(() => import('../components/arrange/FollowDialog.vue'));
@@ -28,7 +29,7 @@ const arrange = useArrange();
 const composer = useComposer();
 const router = useRouter();
 const spread = useTemplateRef<InstanceType<typeof SpreadView>>('spread');
-const outline = useTemplateRef<InstanceType<typeof OutlineList>>('outline');
+const outline = useTemplateRef<InstanceType<typeof OutlineListForm>>('outline');
 const isNewOpen = ref(false);
 const isAdding = ref(false);
 const isEmpty = computed(
@@ -52,13 +53,17 @@ const [isPlanning, isBringing, isFacts, isShared] = [
 ];
 const isFollowing = sheetOpen('follow');
 
+// The other form has to be loaded the first time, so the focus follows once it is there.
+let isSwitching = false;
 watch(
   () => arrange.form,
-  async () => {
-    await nextTick();
-    tree.value?.focus();
-  },
+  () => (isSwitching = true),
 );
+watch(tree, (now) => {
+  if (!isSwitching || now === null) return;
+  isSwitching = false;
+  now.focus();
+});
 watch(
   () => arrange.wantedMenu,
   async (key) => {

@@ -7,7 +7,8 @@ import PageTreeRow from '../components/pages/PageTreeRow.vue';
 import type { PagePlace } from '../composables/pagePlaces.ts';
 import { usePageDrop } from '../composables/usePageDrop.ts';
 import { usePageTree } from '../composables/usePageTree.ts';
-import { ROW_HEIGHT, useVirtualRows } from '../composables/useVirtualRows.ts';
+import { ROW_HEIGHT } from '../composables/rowHeight.ts';
+import { useVirtualRows } from '../composables/useVirtualRows.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 

@@ -1,4 +1,5 @@
-import Type, { type TSchema } from 'typebox';
+import * as Type from 'typebox';
+import type { TSchema } from 'typebox';
 import type { Id } from '../../base/ids.ts';
 import { refusal, type Refusal } from '../../base/refusal.ts';
 import { no, ok, type Result } from '../../base/result.ts';

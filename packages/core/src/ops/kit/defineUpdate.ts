@@ -1,4 +1,5 @@
-import Type, { type TProperties } from 'typebox';
+import * as Type from 'typebox';
+import type { TProperties } from 'typebox';
 import type { Id } from '../../base/ids.ts';
 import { isEqual } from '../../base/isEqual.ts';
 import type { Refusal } from '../../base/refusal.ts';

@@ -1,4 +1,4 @@
-import Type from 'typebox';
+import * as Type from 'typebox';
 import { closed, IdShape } from '../../schema/shapes.ts';
 
 export const AfterShape = Type.Union([IdShape, Type.Null()]);

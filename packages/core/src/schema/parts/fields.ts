@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { inDestination } from '../ref.ts';
 import { MOST_COLUMNS } from '../dropdown.ts';
 import { deviceClasses } from '../deviceClass.ts';

@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { followOrders, MOST_LEVELS } from '../follow.ts';
 import { PageKindShape } from '../page.ts';
 import { closed, IdShape } from '../shapes.ts';

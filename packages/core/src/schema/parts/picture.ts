@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { definePart, IN_CELLS, field } from './definePart.ts';
 import { alt, destination, hiddenOn, isOrnament, isRounded, opensNewTab, picture, ratio } from './fields.ts';
 

@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { definePart, field } from './definePart.ts';
 import { hiddenOn } from './fields.ts';
 

@@ -1,4 +1,5 @@
-import Type, { type Static } from 'typebox';
+import * as Type from 'typebox';
+import type { Static } from 'typebox';
 import { closed } from '../shapes.ts';
 import { definePart, IN_CELLS, field } from './definePart.ts';
 import { address, hiddenOn, parameter, ParameterShape, text } from './fields.ts';

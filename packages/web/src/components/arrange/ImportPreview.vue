@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue';
 import { counted, writtenOut, type ImportPlan, type PlannedItem } from '@zorvik/core';
-import { ROW_HEIGHT, useVirtualRows } from '../../composables/useVirtualRows.ts';
+import { ROW_HEIGHT } from '../../composables/rowHeight.ts';
+import { useVirtualRows } from '../../composables/useVirtualRows.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
 /** What bringing in a file will do, entry by entry, before anything is stored. */

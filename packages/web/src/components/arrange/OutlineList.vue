@@ -6,7 +6,8 @@ import { outlineRows, typingPlace, type OutlineRow as Row } from '../../composab
 import { useDropZone } from '../../composables/useDropZone.ts';
 import { useTree } from '../../composables/useTree.ts';
 import { useUnfoldOnRest } from '../../composables/useUnfoldOnRest.ts';
-import { ROW_HEIGHT, useVirtualRows } from '../../composables/useVirtualRows.ts';
+import { ROW_HEIGHT } from '../../composables/rowHeight.ts';
+import { useVirtualRows } from '../../composables/useVirtualRows.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import AddingRow from './AddingRow.vue';

@@ -6,7 +6,8 @@ import { addPages, childrenOf, counted, nameOf, shownAddress, type Id, type Page
 import { timesUsed, whereUsed } from '../../composables/pageUse.ts';
 import { useFoundPages, type PageFilter } from '../../composables/useFoundPages.ts';
 import { useSpotForNew } from '../../composables/useSpotForNew.ts';
-import { ROW_HEIGHT, useVirtualRows } from '../../composables/useVirtualRows.ts';
+import { ROW_HEIGHT } from '../../composables/rowHeight.ts';
+import { useVirtualRows } from '../../composables/useVirtualRows.ts';
 import { useFinder } from '../../stores/finder.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';

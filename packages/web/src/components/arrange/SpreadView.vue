@@ -18,7 +18,7 @@ import { useDropZone } from '../../composables/useDropZone.ts';
 import { useItemActions } from '../../composables/useItemActions.ts';
 import { useTree } from '../../composables/useTree.ts';
 import { useUnfoldOnRest } from '../../composables/useUnfoldOnRest.ts';
-import { ROW_HEIGHT } from '../../composables/useVirtualRows.ts';
+import { ROW_HEIGHT } from '../../composables/rowHeight.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import AddingRow from './AddingRow.vue';

@@ -1,8 +1,8 @@
 import type { LoggedEdit, WorkingCopy } from '@zorvik/core';
 import { routes, type EditionSummary } from '@zorvik/contract';
-import { ask } from '../api/client.ts';
-import { loadSite } from '../api/loadSite.ts';
-import type { useSession } from './session.ts';
+import { ask } from '../../api/client.ts';
+import { loadSite } from '../../api/loadSite.ts';
+import type { useSession } from '../session.ts';
 
 /** A site as the server has it. */
 export interface LoadedCopy {
