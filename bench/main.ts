@@ -20,7 +20,7 @@ const groups: readonly (readonly [readonly string[], () => Promise<readonly (Fig
   [['start'], async () => [await startFigure()]],
   [['open', 'drag', 'drop', 'unfold-all'], arrangeFigures],
   [['find'], async () => [await findFigure()]],
-  [['app-size', 'out-js', 'out-html'], () => Promise.resolve(sizeFigures())],
+  [['app-size', 'out-js', 'out-css', 'out-css-least', 'out-html'], () => Promise.resolve(sizeFigures())],
 ];
 /**
  * How long a group of figures may take, in ms. A slow machine takes minutes; what takes longer stands still.

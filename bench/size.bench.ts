@@ -2,12 +2,14 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync } from 'node:zlib';
+import { transform } from 'lightningcss';
 import {
   nodeAt,
   childrenOf,
   navigationScript,
   placementOf,
   readStored,
+  renderEdition,
   renderMenu,
   resolveMenu,
   type ResolvedItem,
@@ -64,6 +66,8 @@ function linksAlone(items: readonly ResolvedItem[]): ResolvedItem[] {
   }));
 }
 
+const byCode = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
+
 export function sizeFigures(): Figure[] {
   const document = readStored(quillmereDocument());
   const menus = [...childrenOf(document.menus, document.site.id)].map((id) => ({
@@ -75,9 +79,22 @@ export function sizeFigures(): Figure[] {
     .map(({ menu, place }) => renderMenu({ ...menu, items: linksAlone(menu.items) }, { place }))
     .join('');
   const bare = menus.map(({ menu }) => bareList(menu.items)).join('');
+  const css = renderEdition(document, { compareTitles: byCode, pictures: '' }).files.find(({ path }) =>
+    path.endsWith('.css'),
+  );
+  const sheet = css?.body ?? '';
+  const least = transform({ filename: 'navigation.css', code: Buffer.from(sheet), minify: true }).code;
   return [
     { name: 'app-size', ours: firstLoad(), reference: 240, unit: 'KB', target: 1 },
     { name: 'out-js', ours: packed(navigationScript), reference: 2.5, unit: 'KB', target: 1 },
+    { name: 'out-css', ours: packed(sheet), reference: 6, unit: 'KB', target: 1 },
+    {
+      name: 'out-css-least',
+      ours: packed(sheet),
+      reference: packed(Buffer.from(least)),
+      unit: 'KB',
+      target: 1.5,
+    },
     { name: 'out-html', ours: packed(html), reference: packed(bare), unit: 'KB', target: 1.5 },
   ];
 }

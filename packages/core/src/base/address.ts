@@ -4,7 +4,7 @@
  * when it is typed and never rendered.
  */
 export function isSafeAddress(address: string): boolean {
-  return SAFE.test(address);
+  return PLAIN_PATH.test(address) || SAFE.test(address);
 }
 
 /**

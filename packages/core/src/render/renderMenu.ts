@@ -91,7 +91,7 @@ function joined(
   pieces: readonly Piece[],
   { place, prefix, isTop, isUnfolded, marks = false, pictures = '', panels }: Writing,
 ): string {
-  const out: string[] = [];
+  let html = '';
   const stack: (string | Entry)[] = [];
   const push = (some: readonly Piece[], below: Omit<Entry, 'item'>): void => {
     for (const piece of some.toReversed()) {
@@ -113,7 +113,7 @@ function joined(
   push(pieces, { isTop, isUnfolded });
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
     if (typeof next === 'string') {
-      out.push(next);
+      html += next;
       continue;
     }
     const { item } = next;
@@ -123,14 +123,14 @@ function joined(
     const entry = next.isTop
       ? `<li${mark}${entryClass(item, dropClasses(item))}${opensAttribute(item)}>`
       : `<li${mark}${entryClass(item)}>`;
-    out.push(entry, faceHtml(item, branch));
+    html += entry + faceHtml(item, branch);
     stack.push('</li>');
     if (drops && branch !== null) {
       stack.push('</div>');
       const address = panels !== undefined && isFetched(item) ? `${panels}/${item.id}.html` : null;
       if (address === null)
         push(panelPieces(item, { id: branch, marks, pictures }), { isTop: false, isUnfolded: true });
-      out.push(panelStart(branch, item, address));
+      html += panelStart(branch, item, address);
       continue;
     }
     const stacked =
@@ -144,7 +144,7 @@ function joined(
         isUnfolded: next.isUnfolded,
       });
   }
-  return out.join('');
+  return html;
 }
 
 /** The forms in which a menu is delivered. */
