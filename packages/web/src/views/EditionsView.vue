@@ -63,6 +63,7 @@ async function publish(): Promise<void> {
         <label for="note">Note for edition {{ next }}</label>
         <div>
           <input
+            class="plain-field"
             id="note"
             v-model="note"
             type="text"
@@ -162,14 +163,6 @@ h2 {
   flex: 1;
   min-width: 0;
   height: 36px;
-  padding: 0 10px;
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  background: var(--field);
-}
-.publish input::placeholder {
-  color: var(--mute);
-  opacity: 1;
 }
 .publish button {
   min-height: 36px;

@@ -15,7 +15,7 @@ const selection = useSelection();
     <header>
       <label>
         <span class="only-heard">Other menu</span>
-        <select v-model="arrange.besideId">
+        <select class="plain-field" v-model="arrange.besideId">
           <option
             v-for="menu in selection.menus.filter(({ id }) => id !== selection.menu?.id)"
             :key="menu.id"
@@ -49,10 +49,6 @@ header {
 }
 select {
   height: 28px;
-  padding: 0 6px;
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--field);
   font-weight: 600;
 }
 </style>

@@ -182,7 +182,7 @@ const releases = new WeakMap<HTMLElement, () => void>();
       <input
         ref="input"
         v-model="typed"
-        class="search"
+        class="search plain-field"
         type="text"
         role="combobox"
         aria-expanded="true"
@@ -197,13 +197,13 @@ const releases = new WeakMap<HTMLElement, () => void>();
       <div class="filters">
         <label>
           <span class="only-heard">Kind</span>
-          <select v-model="kind">
+          <select class="plain-field" v-model="kind">
             <option v-for="one in kinds" :key="one ?? ''" :value="one">{{ one ?? 'any kind' }}</option>
           </select>
         </label>
         <label>
           <span class="only-heard">State</span>
-          <select v-model="state">
+          <select class="plain-field" v-model="state">
             <option v-for="one in states" :key="one ?? ''" :value="one">
               {{ one === 'gone' ? 'deleted' : (one ?? 'any state') }}
             </option>
@@ -315,14 +315,6 @@ header {
 .search {
   height: 34px;
   margin: 0 14px 8px;
-  padding: 0 10px;
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  background: var(--field);
-}
-.search::placeholder {
-  color: var(--mute);
-  opacity: 1;
 }
 .filters {
   display: flex;
@@ -334,9 +326,6 @@ header {
 .filters select {
   height: 26px;
   padding: 0 6px;
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  background: var(--field);
 }
 .unused {
   display: flex;

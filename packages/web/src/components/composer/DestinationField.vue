@@ -61,7 +61,7 @@ function pick(picked: Picked): void {
     <button
       v-else
       type="button"
-      class="target"
+      class="target plain-field"
       :class="{ open: shown.kind === 'undecided' }"
       @click="isAsking = true"
     >
@@ -84,11 +84,6 @@ function pick(picked: Picked): void {
   align-items: center;
   gap: 7px;
   width: 100%;
-  height: 32px;
-  padding: 0 9px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
   text-align: start;
   cursor: pointer;
 }

@@ -65,7 +65,7 @@ const position = computed({
       <button
         ref="opener"
         type="button"
-        class="shown"
+        class="shown plain-field"
         :aria-expanded="isOpen"
         @click="isOpen ? close() : open()"
       >
@@ -153,12 +153,7 @@ const position = computed({
   align-items: center;
   gap: 7px;
   flex: 1;
-  height: 32px;
   min-width: 0;
-  padding: 0 9px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
   cursor: pointer;
 }
 .shown:hover {

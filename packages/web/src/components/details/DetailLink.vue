@@ -105,7 +105,7 @@ function takeTitle(): void {
       <div v-else class="both">
         <button
           type="button"
-          class="target"
+          class="target plain-field"
           :class="{ open: face.destination.kind === 'undecided' }"
           title="Change the link (T)"
           @click="isAskingTarget = true"
@@ -157,11 +157,6 @@ function takeTitle(): void {
   gap: 7px;
   flex: 1;
   min-width: 0;
-  height: 32px;
-  padding: 0 9px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
   text-align: start;
   cursor: pointer;
 }

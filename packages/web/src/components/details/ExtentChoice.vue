@@ -48,7 +48,7 @@ function type(event: Event): void {
     </label>
     <input
       v-if="typeof extent === 'number'"
-      class="px"
+      class="px plain-field"
       type="number"
       :min="LEAST_WIDTH"
       :max="MOST_WIDTH"
@@ -119,10 +119,5 @@ legend {
 }
 .px {
   width: 82px;
-  height: 32px;
-  padding: 0 8px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
 }
 </style>

@@ -48,6 +48,7 @@ watch(
       @keydown.escape.stop="emit('askLeave', false)"
     >
       <input
+        class="plain-field"
         ref="input"
         v-model="reason"
         type="text"
@@ -141,9 +142,5 @@ watch(
   flex: 1;
   min-width: 180px;
   height: 28px;
-  padding: 0 8px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
 }
 </style>

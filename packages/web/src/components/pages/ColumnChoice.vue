@@ -35,6 +35,7 @@ function choose(at: number, column: string): void {
     <div v-for="(header, at) in table.headers" :key="at" class="column">
       <b>{{ header }}</b>
       <select
+        class="plain-field"
         :value="columns[at]"
         @change="choose(at, ($event.target as HTMLSelectElement).value)"
         :aria-label="`Column “${header}”`"
@@ -77,12 +78,6 @@ function choose(at: number, column: string): void {
 }
 .cell {
   font-size: 0.75rem;
-}
-select {
-  height: 30px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
 }
 select.none {
   color: var(--mute);

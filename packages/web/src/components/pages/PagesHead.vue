@@ -54,6 +54,7 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
     <h1>Pages</h1>
     <span class="mute number">{{ count }}</span>
     <input
+      class="plain-field"
       v-model="typed"
       type="search"
       placeholder="Part of a title or an address"
@@ -63,7 +64,7 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
     />
     <label>
       <span class="only-heard">Show</span>
-      <select v-model="filter">
+      <select class="plain-field" v-model="filter">
         <option value="all">all pages</option>
         <option value="noMenu">in no menu</option>
         <option value="several">in several menus</option>
@@ -82,6 +83,7 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
     <RefusalNote />
     <form v-if="adding !== null" class="adding" @submit.prevent="addTyped" @keydown.escape.stop="stopAdding">
       <input
+        class="plain-field"
         ref="addField"
         v-model="adding"
         type="text"
@@ -122,16 +124,7 @@ input[type='search'] {
 }
 input,
 select {
-  height: 2rem;
   min-width: 0;
-  padding: 0 10px;
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  background: var(--field);
-}
-input::placeholder {
-  color: var(--mute);
-  opacity: 1;
 }
 .head > :deep(.since) {
   flex-basis: 100%;
