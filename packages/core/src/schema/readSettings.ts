@@ -6,8 +6,6 @@ export function readSettings(given: unknown): Settings {
   if (typeof given !== 'object' || given === null) return {};
   const found = given as Record<string, unknown>;
   return Object.fromEntries(
-    settingNames
-      .filter((name) => Check(settingFields[name], found[name]))
-      .map((name) => [name, found[name]]),
+    settingNames.filter((name) => Check(settingFields[name], found[name])).map((name) => [name, found[name]]),
   ) as Settings;
 }
