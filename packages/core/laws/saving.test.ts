@@ -3,7 +3,7 @@ import { seedsWithin } from '../testing/seedsWithin.ts';
 import { simulateInMemory } from '../testing/simulateInMemory.ts';
 
 /** More by `npm run simulate -- --seeds N`. */
-const BUDGET = { least: 250, most: 1000, time: 8_000 };
+const BUDGET = { least: 250, most: 1000, time: 5_000 };
 
 describe('laws of saving', () => {
   it('windows that work over a bad network agree in the end, nothing acknowledged is lost, and undo takes nothing from others', async () => {

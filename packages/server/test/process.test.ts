@@ -34,7 +34,7 @@ describe('a process that is killed', () => {
     if (postgres === '') await putQuillmere(database.folder);
     let kills = 0;
     const acknowledged = await killManyTimes(
-      seedsWithin({ least: 8, most: 20, time: 15_000 }),
+      seedsWithin({ least: 8, most: 20, time: 8_000 }),
       database,
       () => (kills += 1),
     );

@@ -6,7 +6,7 @@ import { simulateOnDatabase } from './simulateOnDatabase.ts';
  * Each of these goes through the database with every edit, and through its files with every crash. More by
  * `npm run simulate -- --database N`.
  */
-const BUDGET = { least: 3, most: 5, time: 10_000 };
+const BUDGET = { least: 3, most: 5, time: 6_000 };
 
 describe('saving on a database', () => {
   it('windows that work over a bad network on a server that is closed and opened again agree in the end', async () => {
