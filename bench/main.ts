@@ -1,4 +1,5 @@
 import { arrangeFigures, findFigure } from './browser.bench.ts';
+import { frameDeliveryFigures, frameFigure } from './frame.bench.ts';
 import { coreFigures } from './core.bench.ts';
 import { printFigure, printUnmeasured, type Figure, type Unmeasured } from './figure.ts';
 import { deliveryFigures, importFigure, saveFigure, stallFigure, startFigure } from './server.bench.ts';
@@ -12,6 +13,8 @@ import { sizeFigures } from './size.bench.ts';
 const wanted = process.argv.slice(2);
 const groups: readonly (readonly [readonly string[], () => Promise<readonly (Figure | Unmeasured)[]>])[] = [
   [['op-move', 'op-growth', 'render', 'panel', 'drift', 'drift-again', 'drift-growth'], coreFigures],
+  [['frame'], async () => [await frameFigure()]],
+  [['frame-delivery', 'frame-cold', 'frame-memory'], frameDeliveryFigures],
   [['save'], async () => [await saveFigure()]],
   [['import'], async () => [await importFigure()]],
   [['stall'], async () => [await stallFigure()]],

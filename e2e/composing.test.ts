@@ -296,19 +296,19 @@ describe('parts', () => {
       body: JSON.stringify({ note: 'Composed', revision: site.revision }),
     });
     await driver.get(`${stack.site}/visit`);
-    const panel = await person.find('#zv-main .zv-panel');
+    const panel = await person.find('[aria-label^=Main] .zv-panel');
     expect(
       await driver.executeScript('return arguments[0].childElementCount', panel),
       'nothing of it is on the page before',
     ).toBe(0);
-    await driver.executeScript(`document.querySelector('#zv-main > ul > li > button').click()`);
+    await driver.executeScript(`document.querySelector('[aria-label^=Main] > ul > li > button').click()`);
     await person.eventually('nothing came', async () =>
       driver.executeScript<boolean>('return arguments[0].childElementCount > 0', panel),
     );
     expect(await panel.getText()).toContain('Come early in May');
     const seen = await person.eventually('the picture is not seen', async () =>
       driver.executeScript<{ srcset: string; width: number } | null>(
-        `const image = [...document.querySelectorAll('#zv-main .zv-picture img[srcset]')].find((one) => one.complete && one.naturalWidth > 0);
+        `const image = [...document.querySelectorAll('[aria-label^=Main] .zv-picture img[srcset]')].find((one) => one.complete && one.naturalWidth > 0);
          image?.scrollIntoView(); return image === undefined ? null : { srcset: image.srcset, width: Number(image.getAttribute('width')) };`,
       ),
     );
@@ -324,7 +324,7 @@ describe('parts', () => {
     expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'image/webp']);
     expect(answer.headers.get('etag')).toMatch(/^"[0-9a-f]+"$/);
     const fragment = await fetch(
-      `${stack.delivery}/delivery/v1/sites/quillmere/${await driver.executeScript<string>(`return 'panels/main/' + document.querySelector('#zv-main .zv-panel').id.replace('zv-main-', '') + '.html'`)}`,
+      `${stack.delivery}/delivery/v1/sites/quillmere/${await driver.executeScript<string>(`return 'panels/' + document.querySelector('[aria-label^=Main] .zv-panel').id.slice(3).replace('-', '/') + '.html'`)}`,
     );
     expect(fragment.status).toBe(200);
     const again = await fetch(fragment.url, {

@@ -542,7 +542,7 @@ describe('6. publishing', () => {
     ).toBe(`${stack.site}/`);
 
     await driver.get(`${stack.site}/visit/tickets`);
-    const current = await driver.findElements(By.css('#zv-main [aria-current=page]'));
+    const current = await driver.findElements(By.css('[aria-label^=Main] [aria-current=page]'));
     expect(await Promise.all(current.map((one) => one.getAttribute('textContent')))).toEqual([
       'What it costs',
       'Tickets and prices',
@@ -558,10 +558,10 @@ describe('6. publishing', () => {
     // The menu works there as it does in the live header, and leads where it says.
     await driver
       .actions()
-      .move({ origin: await driver.findElement(By.css('#zv-main > ul > li:nth-child(2) > a')) })
+      .move({ origin: await driver.findElement(By.css('[aria-label^=Main] > ul > li:nth-child(2) > a')) })
       .perform();
     const link = await person.eventually('it does not open', async () => {
-      const found = await driver.findElement(By.css('#zv-main a[href="/garden/orchard"]'));
+      const found = await driver.findElement(By.css('[aria-label^=Main] a[href="/garden/orchard"]'));
       return (await found.isDisplayed()) ? found : null;
     });
     await link.click();
@@ -582,10 +582,12 @@ describe('6. publishing', () => {
     await driver.executeScript(
       "document.querySelectorAll('[data-zv-on]').forEach((nav) => nav.replaceWith(Object.assign(document.createElement('div'), { innerHTML: nav.outerHTML.replace(' data-zv-on=\"\"', '') }).firstChild))",
     );
-    const entry = await driver.findElement(By.css('#zv-main > ul > li:nth-child(2) > a'));
+    const entry = await driver.findElement(By.css('[aria-label^=Main] > ul > li:nth-child(2) > a'));
     await driver.executeScript('arguments[0].focus()', entry);
     expect(
-      await driver.findElement(By.css('#zv-main a[href="/garden/glasshouses/alpine-house"]')).isDisplayed(),
+      await driver
+        .findElement(By.css('[aria-label^=Main] a[href="/garden/glasshouses/alpine-house"]'))
+        .isDisplayed(),
       'deeper levels are unfolded',
     ).toBe(true);
   });

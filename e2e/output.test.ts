@@ -120,11 +120,11 @@ describe('what the site is served', () => {
     await browser.resize(width, 800);
     await driver.get(`${stack.site}/visit/tickets`);
     expect(await violations(), 'closed').toEqual([]);
-    const count = (await driver.findElements(By.css('#zv-main > ul > li > button'))).length;
+    const count = (await driver.findElements(By.css('[aria-label^=Main] > ul > li > button'))).length;
     for (let at = 0; at < count; at += 1) {
       await driver.executeScript(
-        `const top = document.querySelectorAll('#zv-main > ul > li')[${at}];
-         for (const button of document.querySelectorAll('#zv-main button')) button.setAttribute('aria-expanded', String(top.contains(button)));`,
+        `const top = document.querySelectorAll('[aria-label^=Main] > ul > li')[${at}];
+         for (const button of document.querySelectorAll('[aria-label^=Main] button')) button.setAttribute('aria-expanded', String(top.contains(button)));`,
       );
       expect(await violations(), `branch ${at + 1} open`).toEqual([]);
     }
@@ -139,9 +139,11 @@ describe('what the site is served', () => {
       'return document.documentElement.scrollWidth - document.documentElement.clientWidth',
     );
     expect(overflow).toBeLessThanOrEqual(0);
-    await driver.executeScript("document.querySelector('#zv-main > ul > li:last-child > button').click()");
+    await driver.executeScript(
+      "document.querySelector('[aria-label^=Main] > ul > li:last-child > button').click()",
+    );
     const box = await driver.executeScript<{ left: number; right: number }>(
-      "const { left, right } = document.querySelector('#zv-main > ul > li:last-child > ul').getBoundingClientRect(); return { left, right }",
+      "const { left, right } = document.querySelector('[aria-label^=Main] > ul > li:last-child > ul').getBoundingClientRect(); return { left, right }",
     );
     expect(box.left).toBeGreaterThanOrEqual(0);
     expect(box.right).toBeLessThanOrEqual(1280);
@@ -502,6 +504,15 @@ describe('the editor for axe', () => {
       },
     ],
     ['Editions', '/quillmere/editions', async () => void (await person.byText('span', 'The first edition'))],
+    [
+      'Frame, a menu selected and a part being added',
+      '/quillmere/frame',
+      async () => {
+        await (await person.byText('span', 'Main menu')).click();
+        await (await person.find('[aria-label="Frame contents"]')).sendKeys('p');
+        await person.find('[aria-label="Add a part"] [role=option]');
+      },
+    ],
     ['Sites', '/sites', async () => void (await person.byText('strong', 'Quillmere'))],
     [
       'a new site',

@@ -194,7 +194,7 @@ try {
   await driver.get(`${stack.site}/garden/glasshouses`);
   await driver
     .actions()
-    .move({ origin: await driver.findElement(By.css('#zv-main > ul > li:nth-child(2) > a')) })
+    .move({ origin: await driver.findElement(By.css('[aria-label^=Main] > ul > li:nth-child(2) > a')) })
     .perform();
   await shot('stand-in-site');
 } finally {

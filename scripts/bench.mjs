@@ -15,7 +15,7 @@ if (isOnPostgres && !ensurePostgres())
   throw new Error('PostgreSQL is not installed here and cannot be. Install Debian’s postgresql.');
 const cluster = isOnPostgres ? await openCluster() : null;
 const environment = { ...process.env, ...(cluster === null ? {} : { ZORVIK_TEST_POSTGRES: cluster.url }) };
-spawnSync(process.execPath, ['--import', 'tsx', 'bench/main.ts', ...words], {
+spawnSync(process.execPath, ['--expose-gc', '--import', 'tsx', 'bench/main.ts', ...words], {
   stdio: 'inherit',
   env: environment,
 });

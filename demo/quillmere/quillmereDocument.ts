@@ -15,6 +15,7 @@ import {
   type SiteDocument,
   type StoredDocument,
 } from '@zorvik/core';
+import { quillmereFacts, quillmereFrame } from './frame.ts';
 import { menuOutlines } from './menus.ts';
 import { quillmerePages } from './pages.ts';
 import { withPanels } from './panels.ts';
@@ -34,6 +35,7 @@ export function quillmereDocument(): StoredDocument {
     timeZone: 'Europe/London',
     origin: 'https://quillmere.example',
     breakpoints: { medium: 768, wide: 1024 },
+    ...quillmereFacts,
   };
   const empty = newDocument(site);
   const idOf = new Map<string, string>();
@@ -62,24 +64,20 @@ export function quillmereDocument(): StoredDocument {
     language: 'en',
     description: '',
   }));
-  const placements = menuOutlines.map(({ place }, at) => ({
-    id: mintId('placement', random),
-    parent: site.id,
-    menu: menus[at]?.id ?? '',
-    place,
-  }));
   const items = menuOutlines.flatMap(({ outline }, at) =>
     itemsOf(outline, menus[at]?.id ?? '', withPages, idOf, random),
   );
   const whole = {
     ...withPages,
     menus: withNodesLast(empty.menus, menus),
-    placements: withNodesLast(empty.placements, placements),
     items: withNodesLast(empty.items, items),
   };
   const at = (path: string): string => pageAt(idOf, path);
   const drifted = withWaitingDrift(whole, at, (kind) => mintId(kind, random));
-  return toStored(withPanels(drifted, at, () => mintId('part', random)));
+  const withParts = withPanels(drifted, at, () => mintId('part', random));
+  const keys = new Map(menus.map(({ id, key }) => [key, id]));
+  const frame = quillmereFrame(site.id, keys, at, () => mintId('part', random));
+  return toStored({ ...withParts, parts: withNodesLast(withParts.parts, frame) });
 }
 
 function pageAt(idOf: ReadonlyMap<string, string>, path: string): string {

@@ -1,12 +1,20 @@
+/** What is around the content of a page, as HTML; empty where there is nothing. */
+export interface Frame {
+  readonly skip: string;
+  readonly header: string;
+  readonly side: string;
+  readonly footer: string;
+}
+
 /** What a site needs of its delivered navigation. */
 export interface Navigation {
-  /**
-   * The HTML of menus by key, with marks on the links to `path` and to what is above it; empty where there is
-   * none.
-   */
-  readonly menus: (keys: readonly string[], path: string) => Promise<ReadonlyMap<string, string>>;
+  /** The frame of a page, with marks on the links to it and to what is above it. */
+  readonly frame: (path: string) => Promise<Frame>;
   readonly file: (path: string) => Promise<string>;
 }
+
+/** What a page has around it before anything was published. */
+const BARE: Frame = { skip: '', header: '', side: '', footer: '' };
 
 /** How many answers are kept; those asked for least lately go first. */
 const MOST_KNOWN = 400;
@@ -41,10 +49,9 @@ export function navigationFrom(base: string): Navigation {
   };
   return {
     file,
-    async menus(keys, path) {
-      const page = encodeURIComponent(path);
-      const texts = await Promise.all(keys.map((key) => file(`menus/${key}.html?page=${page}`)));
-      return new Map(keys.map((key, at) => [key, texts[at] ?? '']));
+    async frame(path) {
+      const text = await file(`frame?page=${encodeURIComponent(path)}`);
+      return text === '' ? BARE : (JSON.parse(text) as Frame);
     },
   };
 }
@@ -54,5 +61,6 @@ function withoutQuery(path: string): string {
 }
 
 function withoutMarks(html: string): string {
-  return html.replaceAll(/ aria-current="\w+"/g, '');
+  // Within JSON, quotes are escaped.
+  return html.replaceAll(/ aria-current=\\?"\w+\\?"/g, '');
 }

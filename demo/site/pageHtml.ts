@@ -1,4 +1,5 @@
 import type { QuillmerePage } from '../quillmere/pages.ts';
+import type { Frame } from './navigation.ts';
 
 export interface PageParts {
   readonly path: string;
@@ -6,14 +7,14 @@ export interface PageParts {
   readonly page: QuillmerePage | null;
   readonly trail: readonly QuillmerePage[];
   readonly children: readonly QuillmerePage[];
-  readonly menus: ReadonlyMap<string, string>;
+  readonly frame: Frame;
 }
 
-/** The site's own template. Its menus come as HTML and are put in as they are. */
-export function pageHtml({ path, page, trail, children, menus }: PageParts): string {
+/** The site's own template. What is around the content comes as HTML and is put in as it is. */
+export function pageHtml({ path, page, trail, children, frame }: PageParts): string {
   const title = page?.title ?? 'There is no such page';
   const text = page?.text ?? `There is no page at ${path}. Use the menus above and below to find your way.`;
-  const side = path.startsWith('/plants') ? `<aside>${menus.get('plants') ?? ''}</aside>` : '';
+  const side = frame.side === '' ? '' : `<aside>${frame.side}</aside>`;
   return `<!doctype html>
 <html lang="en">
 <head>
@@ -27,21 +28,17 @@ export function pageHtml({ path, page, trail, children, menus }: PageParts): str
 ${page === null || path === '/' ? '' : `<script type="application/ld+json">${trailData(page, trail)}</script>`}
 </head>
 <body>
-<a class="skip" href="#content">To the content</a>
-<header>
-<div class="second">${menus.get('second') ?? ''}</div>
-<div class="bar"><a class="logo" href="/">Quillmere</a>${menus.get('main') ?? ''}</div>
-</header>
+${frame.skip}
+${frame.header}
 <div class="page">
 ${side}
 <main id="content">
-${trail.length === 0 ? '' : `<nav class="trail" aria-label="Breadcrumb">${trail.map((one) => `<a href="${one.path}">${asText(one.title)}</a>`).join(' / ')}</nav>`}
 <h1>${asText(title)}</h1>
 <p>${asText(text)}</p>
 ${children.length === 0 ? '' : `<h2>Here you find</h2>\n<ul class="children">${children.map((one) => `<li><a href="${one.path}">${asText(one.title)}</a></li>`).join('')}</ul>`}
 </main>
 </div>
-<footer>${menus.get('footer') ?? ''}</footer>
+${frame.footer}
 </body>
 </html>
 `;

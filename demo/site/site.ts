@@ -51,7 +51,7 @@ export function createSite(deliveryAddress: string, origin: () => string): Expre
         : [...pages.values()].filter(
             ({ path, title }) => path.startsWith(scope) && title.toLowerCase().includes(asked.toLowerCase()),
           );
-    const menus = await navigation.menus(['main', 'second', 'plants', 'footer'], '/search');
+    const frame = await navigation.frame('/search');
     const page = {
       path: '/search',
       parent: null,
@@ -63,7 +63,7 @@ export function createSite(deliveryAddress: string, origin: () => string): Expre
     };
     response
       .type('html')
-      .send(pageHtml({ path: '/search', page, trail: [], children: found.slice(0, 40), menus }));
+      .send(pageHtml({ path: '/search', page, trail: [], children: found.slice(0, 40), frame }));
   });
   // What a real site does of itself, this one is told: it listens on this machine alone.
   app.post('/control', express.json(), (request, response) => {
@@ -81,12 +81,12 @@ export function createSite(deliveryAddress: string, origin: () => string): Expre
     const target = redirects.get(path);
     if (target !== undefined && !pages.has(path)) return response.redirect(301, target);
     const page = pages.get(path);
-    const menus = await navigation.menus(['main', 'second', 'plants', 'footer'], path);
+    const frame = await navigation.frame(path);
     const children = [...pages.values()].filter(({ parent }) => parent === path);
     response
       .status(page === undefined ? 404 : 200)
       .type('html')
-      .send(pageHtml({ path, page: page ?? null, trail: trailOf(page, pages), children, menus }));
+      .send(pageHtml({ path, page: page ?? null, trail: trailOf(page, pages), children, frame }));
   });
   return app;
 }

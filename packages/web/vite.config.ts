@@ -39,7 +39,9 @@ export default defineConfig({
     outDir: here('../../build/web'),
     emptyOutDir: true,
     target: 'es2022',
-    rollupOptions: { input: { editor: here('index.html'), live: here('live.html') } },
+    rollupOptions: {
+      input: { editor: here('index.html'), live: here('live.html'), frame: here('frame.html') },
+    },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:4780' } },
 });

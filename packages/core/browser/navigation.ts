@@ -79,7 +79,7 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
     panel.style.inlineSize = 'max-content';
     const content = panel.getBoundingClientRect().width;
     const bar = span(nav);
-    const container = span(nav.closest('.zv-container') ?? nav.parentElement ?? nav);
+    const container = span(nav.closest('.zv-container,.zv-band-content') ?? nav.parentElement ?? nav);
     const around = { screen, item: span(entry), bar, container, content, offset: Number(offset) };
     const { start, size } = placePanel((Number(extent) || extent) as Extent, align as PanelAlign, around);
     panel.style.inlineSize = `${size}px`;
@@ -152,7 +152,18 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
     });
   };
 
-  const startAll = (): void => document.querySelectorAll<HTMLElement>('.zv-bar').forEach(start);
+  /** Shows the count that the site has set in every basket link. */
+  const showCount = (): void => {
+    const { zvBasket = '' } = document.documentElement.dataset;
+    for (const count of document.querySelectorAll('.zv-count'))
+      count.textContent = zvBasket === '0' ? '' : zvBasket;
+  };
+
+  const startAll = (): void => {
+    document.querySelectorAll<HTMLElement>('.zv-bar').forEach(start);
+    showCount();
+  };
+  new MutationObserver(showCount).observe(document.documentElement, { attributeFilter: ['data-zv-basket'] });
   document.addEventListener('zv:added', startAll);
   if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', startAll);
   else startAll();

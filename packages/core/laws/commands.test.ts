@@ -200,7 +200,12 @@ function randomCommand(
     (context) => movePartTo(context, part, { parent: pick(random, parts) ?? '', after: null }),
     (context) => setPart(context, part, { text: 'A text', hiddenOn: ['narrow'] }),
     (context) =>
-      addPartOf(context, pick(random, [item, owner]) ?? item, part, pick(random, addableKinds) ?? 'heading'),
+      addPartOf(
+        context,
+        pick(random, [item, owner]) ?? item,
+        part,
+        pick(random, addableKinds('panel')) ?? 'heading',
+      ),
     (context) =>
       usePreset(
         context,

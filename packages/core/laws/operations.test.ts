@@ -55,7 +55,7 @@ describe('laws of every operation', () => {
       const operation = randomOperation(random, document);
       if (
         operation === null ||
-        !['moveItem', 'movePage', 'updateItem', 'updatePage', 'updateMenu', 'updatePlacement'].includes(
+        !['moveItem', 'movePage', 'updateItem', 'updatePage', 'updateMenu', 'updatePart'].includes(
           operation.kind,
         )
       )
@@ -93,7 +93,7 @@ describe('laws of every operation', () => {
           .touches(done.operation)
           .map(({ forest, id }) => `${forest} ${id}`),
       );
-      for (const name of ['pages', 'menus', 'items', 'placements', 'parts'] as const) {
+      for (const name of ['pages', 'menus', 'items', 'parts'] as const) {
         const ids = new Set([...document[name].nodes.keys(), ...done.document[name].nodes.keys()]);
         for (const id of ids) {
           if (!touched.has(`${name} ${id}`))

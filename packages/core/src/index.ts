@@ -69,6 +69,15 @@ export { ItemShape, DestinationShape, type Item, type Destination, type AgreedFa
 export { deviceClasses, type DeviceClass } from './schema/deviceClass.ts';
 export {
   addableKinds,
+  areas,
+  canBeIn,
+  exceptionId,
+  zoneNames,
+  type AreaName,
+  type ExceptionOn,
+  type Faces,
+  type RootName,
+  type ZoneName,
   definitionOf,
   fieldsOf,
   GRID_COLUMNS,
@@ -177,7 +186,7 @@ export { storedOrder } from './model/storedOrder.ts';
 export { findBreach } from './model/findBreach.ts';
 export { breachAmong, type NodeName } from './model/breachAmong.ts';
 export { partProblem } from './model/partProblem.ts';
-export { ownerOf } from './model/partRoots.ts';
+export { areaId, areaWords, ownerOf, zoneId } from './model/partRoots.ts';
 export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces.ts';
 export { toStored, readStored } from './model/stored.ts';
 
@@ -209,7 +218,26 @@ export { createFilling, withFollowed, followedId, type FillFollowed } from './re
 export type { CompareTitles } from './resolve/followedPages.ts';
 export type { OwnValues, ResolvedItem, ResolvedMenu, ResolvedPart } from './resolve/resolved.ts';
 export { resolveMenu, fitsType, type ResolveChoices } from './resolve/resolveMenu.ts';
-export { placementOf } from './resolve/placementOf.ts';
+export {
+  addBand,
+  addPlace,
+  addToFrame,
+  pagesOf,
+  removeExceptions,
+  setException,
+  setShownMenu,
+  type ExceptionSays,
+  type FrameAddition,
+} from './commands/frame.ts';
+export { placementOf, placementsIn, type Placed } from './resolve/placementOf.ts';
+export { exceptionsOf, situationOn, winning, type Situation } from './resolve/frameExceptions.ts';
+export {
+  placementTable,
+  type PlacementRow,
+  type PlacementTable,
+  type Shown,
+} from './resolve/placementTable.ts';
+export { resolveArea, resolvePlaces, siteWords, type FrameSources } from './resolve/resolveFrame.ts';
 export { filesShown } from './resolve/filesShown.ts';
 
 export { renderMenu, renderPanel, formOf, type RenderChoices, type MenuForm } from './render/renderMenu.ts';
@@ -220,6 +248,28 @@ export {
   type EditionChoices,
   type EditionFile,
 } from './render/renderEdition.ts';
+export { type FragmentFile, type FrameIndex } from './render/editionFrame.ts';
+export { fillSlot, type PageFacts } from './render/fillSlot.ts';
+export {
+  frameProblem,
+  frameTable,
+  MOST_VARIANTS,
+  varied,
+  type Combination,
+  type FrameTable,
+  type Varied,
+} from './render/frameVariants.ts';
+export {
+  allParts,
+  frameAreas,
+  renderArea,
+  renderPlace,
+  renderSkip,
+  type Fragment,
+  type FrameArea,
+  type FrameChoices,
+  type Slot,
+} from './render/renderFrame.ts';
 export { pageTable, type PageRow } from './render/pageTable.ts';
 export { currentMarks, markPlaces, type MarkPlaces } from './render/currentMarks.ts';
 export { splice, type Insert } from './render/splice.ts';

@@ -20,6 +20,8 @@ import { childrenOf, nodeAt } from '../src/model/forest.ts';
 import { labelOf } from '../src/model/labelOf.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
 import type { Edit } from '../src/ops/edit.ts';
+import { renderEdition } from '../src/render/renderEdition.ts';
+import { placementsIn } from '../src/resolve/placementOf.ts';
 import { preorder } from '../src/walk/preorder.ts';
 import { contextOf } from '../testing/contextOf.ts';
 import { outlined } from '../testing/outlined.ts';
@@ -271,18 +273,20 @@ describe('commands on menus', () => {
     const result = createMenu(context, { name: 'Menü für Gäste', place: 'footer' });
     expect(result.ok && result.value.operations).toMatchObject([
       { kind: 'addMenu', branch: [{ key: 'menu-fur-gaste' }] },
-      { kind: 'addPlacement', branch: [{ place: 'footer' }] },
+      { kind: 'addPart', branch: [{ kind: 'area', area: 'footer' }] },
+      { kind: 'addPart', branch: [{ kind: 'band' }, { kind: 'cell' }] },
+      { kind: 'addPart', branch: [{ kind: 'placement' }] },
     ]);
     expect(freeKey(document, 'Menu')).toBe('menu-2');
     expect(keyFrom('種子', 'menu')).toBe('o4u-i1c');
     expect(keyFrom('2026', 'menu')).toBe('menu-2026');
   });
 
-  it('retires a menu with all that is in it and everywhere it stands, as one step', () => {
+  it('removes a menu with all that is in it as one step; its place in the frame shows nothing, until undo', () => {
     const result = after(retireMenu(context, menu));
-    expect([result.menus.nodes.size, result.items.nodes.size, result.placements.nodes.size]).toEqual([
-      0, 0, 0,
-    ]);
+    expect([result.menus.nodes.size, result.items.nodes.size]).toEqual([0, 0]);
+    expect(placementsIn(result.parts, result.site.id).map(({ shows }) => shows)).toEqual([menu]);
+    expect(renderEdition(result, { compareTitles: () => 0, pictures: '' }).frame).toBeNull();
   });
 });
 

@@ -430,7 +430,7 @@ describe('menus', () => {
   });
 
   it('are placed elsewhere', () => {
-    expect(words(placeMenu(contextOf(start), menu, 'side'))).toBe('Changed where “Menu” appears');
+    expect(words(placeMenu(contextOf(start), menu, 'side'))).toBe('Placed “Menu” in the sidebar');
   });
 });
 

@@ -10,3 +10,4 @@ export { simulateInMemory } from './simulateInMemory.ts';
 export { judge, type Verdict } from './judge.ts';
 export { seedsWithin, type SeedBudget } from './seedsWithin.ts';
 export { portableShape } from '../src/schema/preset.ts';
+export { applied, withPlaced } from './withPlaced.ts';

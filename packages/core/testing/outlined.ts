@@ -4,6 +4,7 @@ import { newDocument, type SiteDocument } from '../src/model/document.ts';
 import { withNodesLast } from '../src/model/forest.ts';
 import type { Item } from '../src/schema/item.ts';
 import type { Page } from '../src/schema/page.ts';
+import { withPlaced } from './withPlaced.ts';
 import { siteFixture } from './siteFixture.ts';
 
 export interface Outlined {
@@ -52,12 +53,6 @@ export function outlined(items: string, pages = ''): Outlined {
           : { kind: 'page', page, anchor: null };
     return { id, parent, label: label === '' ? null : label, destination, opensNewTab: false, agreed: null };
   });
-  const place = {
-    id: mintId('placement', random),
-    parent: siteFixture.id,
-    menu,
-    place: 'bar' as const,
-  };
   const document: SiteDocument = {
     ...start,
     pages: withNodesLast(start.pages, pageNodes),
@@ -65,9 +60,8 @@ export function outlined(items: string, pages = ''): Outlined {
       { id: menu, parent: siteFixture.id, key: 'menu', name: 'Menu', language: 'en', description: '' },
     ]),
     items: withNodesLast(start.items, itemNodes),
-    placements: withNodesLast(start.placements, [place]),
   };
-  return { document, ids, menu };
+  return { document: withPlaced(document, menu, 'bar', random), ids, menu };
 }
 
 function tree(outline: string, root: Id, mint: () => Id): { id: Id; parent: Id; text: string }[] {

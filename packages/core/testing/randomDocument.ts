@@ -4,10 +4,12 @@ import { agreedFacts } from '../src/model/agreedFacts.ts';
 import { withNodesLast } from '../src/model/forest.ts';
 import type { Item } from '../src/schema/item.ts';
 import type { Page } from '../src/schema/page.ts';
-import type { Part } from '../src/schema/part.ts';
+import { newPart } from '../src/model/newPart.ts';
+import { exceptionId, type ExceptionOn, type Part } from '../src/schema/part.ts';
 import { dropdownForms, extents, openings, type Dropdown } from '../src/schema/dropdown.ts';
 import type { Settings } from '../src/schema/settings.ts';
 import { below, pick } from './pick.ts';
+import { withPlaced } from './withPlaced.ts';
 import { siteFixture } from './siteFixture.ts';
 
 export interface DocumentSize {
@@ -55,13 +57,10 @@ export function randomDocument(
     description: '',
   }));
   const withMenus = { ...withPages, menus: withNodesLast(start.menus, menuList) };
-  const placements = menuList.map(({ id }, at) => ({
-    id: mintId('placement', random),
-    parent: site.id,
-    menu: id,
-    place: at % 2 === 0 ? ('bar' as const) : ('footer' as const),
-  }));
-  const complete = { ...withMenus, placements: withNodesLast(start.placements, placements) };
+  const complete = menuList.reduce<SiteDocument>(
+    (made, { id }, at) => withPlaced(made, id, at % 2 === 0 ? 'bar' : 'footer', random),
+    withMenus,
+  );
   const itemList = randomItems(
     random,
     complete,
@@ -70,12 +69,48 @@ export function randomDocument(
     branching,
   );
   const whole = { ...complete, items: withNodesLast(start.items, itemList) };
-  return panels === 0 ? whole : withRandomPanels(random, whole, panels);
+  return panels === 0 ? whole : withRandomFrame(random, withRandomPanels(random, whole, panels));
 }
 
 /** The document with composed panels for some of its items, `count` at the most. */
 export function withRandomPanels(random: RandomBits, document: SiteDocument, count: number): SiteDocument {
   return { ...document, parts: withNodesLast(document.parts, randomParts(random, document, count)) };
+}
+
+/** The document with a few more parts in its frame, and exceptions for some of them. */
+export function withRandomFrame(random: RandomBits, document: SiteDocument): SiteDocument {
+  const { parts, pages } = document;
+  const zones = [...parts.nodes.values()].filter(({ kind }) => kind === 'zone');
+  const more = zones.slice(0, 6).map((zone): Part => {
+    const base = { id: mintId('part', random), parent: zone.id };
+    const some: readonly Part[] = [
+      { ...base, kind: 'logo', text: pick(random, WORDS) ?? 'Logo' },
+      { ...base, kind: 'account', text: 'Account', destination: { kind: 'address', address: '/account' } },
+      { ...base, kind: 'contact', says: ['phone', 'hours'] },
+      { ...base, kind: 'breadcrumb' },
+      { ...base, kind: 'copyright', isHidden: true },
+    ];
+    return some[below(random, some.length)] ?? { ...base, kind: 'anchors' };
+  });
+  const withMore = withNodesLast(parts, more);
+  const about = [...withMore.nodes.values()].filter(({ kind }) => kind === 'placement' || kind === 'logo');
+  const exceptions = about.flatMap((part): Part[] => {
+    const onPage = pick(random, [...pages.nodes.keys()]);
+    if (onPage === undefined || below(random, 3) === 0) return [];
+    const on: ExceptionOn = pick(random, [
+      { onPage },
+      { onPage, isBelow: true as const },
+      { template: `template-${below(random, 3)}` },
+    ]) ?? { onPage };
+    return [
+      newPart(exceptionId(part.id, on), part.id, {
+        kind: 'exception',
+        isShown: below(random, 2) === 0,
+        ...on,
+      }),
+    ];
+  });
+  return { ...document, parts: withNodesLast(withMore, exceptions) };
 }
 
 /** Panels of some items: rows of cells with a few parts in them. */
@@ -163,7 +198,7 @@ function randomPages(random: RandomBits, root: Id, count: number, branching: num
       address,
       state,
       language: null,
-      template: null,
+      template: below(random, 3) === 0 ? null : `template-${below(random, 3)}`,
     });
   }
   return pages;

@@ -1,9 +1,13 @@
 import { mintId, type Id, type RandomBits } from '../src/base/ids.ts';
 import { branchOf } from '../src/model/branchOf.ts';
 import { diffPages } from '../src/diff/diffPages.ts';
+import { areaNeeded, newBand } from '../src/commands/placing.ts';
 import type { ForestName, SiteDocument } from '../src/model/document.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../src/model/forest.ts';
+import { newPart } from '../src/model/newPart.ts';
+import { areaId } from '../src/model/partRoots.ts';
 import type { Operation } from '../src/ops/registry.ts';
+import { areas, exceptionId } from '../src/schema/part.ts';
 import type { Badge } from '../src/schema/settings.ts';
 import { below, pick } from './pick.ts';
 
@@ -28,7 +32,6 @@ const makers: readonly Maker[] = [
   (random, document) => move(random, document, 'items', 'moveItem'),
   (random, document) => move(random, document, 'pages', 'movePage'),
   (random, document) => move(random, document, 'menus', 'moveMenu'),
-  (random, document) => move(random, document, 'placements', 'movePlacement'),
   (random, document) => {
     const id = anyId(random, document, 'items');
     if (id === null) return null;
@@ -70,15 +73,34 @@ const makers: readonly Maker[] = [
         };
   },
   (random, document) => {
-    const id = anyId(random, document, 'placements');
-    return id === null
-      ? null
-      : {
-          kind: 'updatePlacement',
-          id,
-          set: { place: 'side' },
-          was: { place: nodeAt(document.placements, id).place },
-        };
+    const id = anyId(random, document, 'parts');
+    const template = `template-${below(random, 3)}`;
+    const shows = anyId(random, document, 'menus');
+    if (id === null) return null;
+    const exception = newPart(exceptionId(id, { template }), id, {
+      kind: 'exception',
+      isShown: below(random, 2) === 0,
+      template,
+      ...(shows === null ? {} : { shows }),
+    });
+    return { kind: 'addPart', after: null, branch: [exception] };
+  },
+  (random, document) => {
+    const area = pick(random, areas) ?? 'header';
+    const id = areaId(area);
+    if (document.parts.nodes.has(id)) {
+      const [band, ...inner] = newBand(id, below(random, 2) === 0, random);
+      return band === undefined ? null : { kind: 'addPart', after: null, branch: [band, ...inner] };
+    }
+    return areaNeeded(document, area)[0] ?? null;
+  },
+  (random, document) => {
+    const id = anyId(random, document, 'parts');
+    if (id === null) return null;
+    const { isHidden = null, isShown = true } = nodeAt(document.parts, id);
+    return nodeAt(document.parts, id).kind === 'exception'
+      ? { kind: 'updatePart', id, set: { isShown: !isShown }, was: { isShown } }
+      : { kind: 'updatePart', id, set: { isHidden: isHidden === null ? true : null }, was: { isHidden } };
   },
   (random, document) => {
     const spot = anySpot(random, document, 'items');
@@ -125,17 +147,6 @@ const makers: readonly Maker[] = [
       after: null,
       branch: [{ id, parent: document.site.id, key, name: key, language: 'en', description: '' }],
     };
-  },
-  (random, document) => {
-    const menu = anyId(random, document, 'menus');
-    const id = mintId('placement', random);
-    return menu === null
-      ? null
-      : {
-          kind: 'addPlacement',
-          after: null,
-          branch: [{ id, parent: document.site.id, menu, place: 'side' }],
-        };
   },
   (random, document) => move(random, document, 'sharedLinks', 'moveSharedLink'),
   (random, document) => {
@@ -326,16 +337,6 @@ const makers: readonly Maker[] = [
     return id === null
       ? null
       : { kind: 'removePage', after: spotOf(document.pages, id).after, branch: branchOf(document.pages, id) };
-  },
-  (random, document) => {
-    const id = anyId(random, document, 'placements');
-    return id === null
-      ? null
-      : {
-          kind: 'removePlacement',
-          after: spotOf(document.placements, id).after,
-          branch: branchOf(document.placements, id),
-        };
   },
   (random, document) => {
     const id = anyId(random, document, 'menus');

@@ -110,9 +110,10 @@ function editor(folder: string): RequestHandler {
     setHeaders: (response) => void response.set('Access-Control-Allow-Origin', '*'),
   });
   router.use('/assets', assets, unknownPath);
-  router.get('/live.html', plainAnswers, guardHost, liveHeaders, (_, response) =>
-    response.sendFile(join(folder, 'live.html')),
-  );
+  for (const page of ['live.html', 'frame.html'])
+    router.get(`/${page}`, plainAnswers, guardHost, liveHeaders, (_, response) =>
+      response.sendFile(join(folder, page)),
+    );
   router.use(editorPolicy, guardHost, express.static(folder, { index: false, cacheControl: false }));
   router.get(
     '/{*splat}',

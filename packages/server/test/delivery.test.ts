@@ -2,7 +2,7 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { toStored, type Operation } from '@zorvik/core';
 import { outlined } from '@zorvik/core/testing';
-import { markedFiles } from '../src/delivery/markedFiles.ts';
+import { madeFiles, markedFiles } from '../src/delivery/markedFiles.ts';
 import { readyFile } from '../src/delivery/sendFile.ts';
 import { editOf, testServer, type TestServer } from './testServer.ts';
 
@@ -142,7 +142,7 @@ describe('delivery', () => {
       gzip: null,
       brotli: null,
     });
-    const mark = markedFiles(1_000_000);
+    const mark = markedFiles(madeFiles(1_000_000));
     for (let at = 0; at < 1000; at += 1) expect(await mark(file, `/made-up/${at}`, new Set())).toBe(file);
     expect(await mark(file, '/bulbs', new Set())).toBe(await mark(file, '/bulbs', new Set()));
   });

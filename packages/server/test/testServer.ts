@@ -39,7 +39,7 @@ export async function testServer(
   const streams = hub();
   const now = (): Date => new Date('2026-11-23T10:00:00Z');
   const people = presence(now);
-  const publicSide = delivery(editionsIn(database));
+  const publicSide = delivery(editionsIn(database), undefined, now);
   const deafen = await opened.listen(announce(streams, people, publicSide));
   const deps: Deps = {
     database,

@@ -110,7 +110,15 @@ describe('a site of an older format', () => {
     const { sentence, actor, operations } = log.at(-1)!;
     expect([sentence.code, actor]).toEqual(['siteUpgraded', 'Zorvik']);
     expect(new Set(operations.map(({ kind }) => kind))).toEqual(
-      new Set(['addItem', 'updatePart', 'updatePreset', 'addPlacement', 'removePlacement', 'setFormat']),
+      new Set([
+        'addItem',
+        'addPart',
+        'updatePart',
+        'updatePreset',
+        'addPlacement',
+        'removePlacement',
+        'setFormat',
+      ]),
     );
   });
 

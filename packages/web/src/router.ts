@@ -7,6 +7,7 @@ export const workspaces = [
   { name: 'pages', label: 'Pages' },
   { name: 'drift', label: 'Drift' },
   { name: 'arrange', label: 'Arrange' },
+  { name: 'frame', label: 'Frame' },
   { name: 'editions', label: 'Editions' },
 ] as const;
 
@@ -24,6 +25,7 @@ export const router = createRouter({
       name: 'arrange',
       component: () => import('./views/ArrangeView.vue'),
     },
+    { path: '/:siteKey/frame', name: 'frame', component: () => import('./views/FrameView.vue') },
     { path: '/:siteKey/editions', name: 'editions', component: () => import('./views/EditionsView.vue') },
     { path: '/:rest(.*)*', redirect: { name: 'home' } },
   ],

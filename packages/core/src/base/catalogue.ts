@@ -19,6 +19,15 @@ const entries = {
     status: 404,
     sentence: 'There is nothing at {method} {path}. All paths are listed at /api/v1/openapi.json.',
   },
+  wrongQuery: {
+    status: 400,
+    sentence: 'The parameter “{name}” can’t be “{value}”. It has to be {expected}.',
+  },
+  noFrame: {
+    status: 404,
+    sentence:
+      'The current edition of the site “{key}” has no frame. Compose a header, a side area or a footer, publish, then try again.',
+  },
   nothingPublished: {
     status: 404,
     sentence: 'The site “{key}” has not been published yet. Publish it, then try again.',
@@ -98,6 +107,11 @@ const entries = {
   wrongPartPlace: {
     status: 409,
     sentence: 'This part ({what}) can’t go into a {place}. Choose another place.',
+  },
+  tooManyVariants: {
+    status: 409,
+    sentence:
+      'The {area} would be different in {count} ways on different pages; at most {most} can be delivered. Exceptions of these parts make them: {parts}. Remove some of the exceptions, or make them for a template or a branch in place of single pages.',
   },
   wrongPart: { status: 422, sentence: 'This part ({what}) is not valid: {problem}.' },
   noRoom: {

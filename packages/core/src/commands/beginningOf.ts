@@ -30,6 +30,7 @@ function surroundings(document: SiteDocument, owner: Id): BeginsIn {
   const { destination } = faceOf(document, nodeAt(document.items, owner));
   const own = menuOf(document, owner).id;
   return {
+    root: 'panel',
     label: nameOf(document, 'items', owner),
     destination: destination.kind === 'none' ? { kind: 'undecided' } : destination,
     page: destination.kind === 'page' ? destination.page : null,

@@ -9,6 +9,7 @@ import { faceOf } from '../model/faceOf.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
 import { newPart, type UnplacedPart } from '../model/newPart.ts';
+import { onlyId } from '../model/partProblem.ts';
 import { ownerOf } from '../model/partRoots.ts';
 import { partPhrase, partSentence } from '../ops/addPart.ts';
 import { missing } from '../ops/kit/missing.ts';
@@ -148,9 +149,10 @@ export function duplicatePart(context: CommandContext, id: Id): Result<Edit> {
   const copies = branchOf(document.parts, id)
     .filter(({ kind }) => kind !== 'groups')
     .map((one): Part => {
-      const copy = mintId('part', random);
+      const parent = copyOf.get(one.parent) ?? one.parent;
+      const copy = onlyId({ ...one, parent }) ?? mintId('part', random);
       copyOf.set(one.id, copy);
-      return newPart(copy, copyOf.get(one.parent) ?? one.parent, one);
+      return newPart(copy, parent, one);
     });
   const [top, ...rest] = copies;
   if (top === undefined) return no(refusal('shownAlready', { label: partWords.groups }));

@@ -10,7 +10,7 @@ import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { sentence } from '../base/sentences.ts';
-import type { Place } from '../schema/placement.ts';
+import { placePhrase, type Place } from '../schema/placement.ts';
 import type { Follow } from '../schema/follow.ts';
 import type { Menu } from '../schema/menu.ts';
 import { partsIn } from '../model/partsIn.ts';
@@ -19,6 +19,7 @@ import { itemsToAdd, MOST_BROUGHT, type PlannedItem } from './bringIn.ts';
 import { checkLabel } from './checkLabel.ts';
 import { copiesAt } from './copies.ts';
 import { pagesToAdd } from './items.ts';
+import { isTaken, placingOf, spotFor } from './placing.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
 
 /** What a new menu begins with. */
@@ -66,12 +67,6 @@ export function createMenu(
     description,
     ...options,
   };
-  const placement = {
-    id: mintId('placement', random),
-    parent: site.id,
-    menu: id,
-    place,
-  };
   const filling = fillingOf(context, fill, id);
   const count = filling.reduce((sum, one) => sum + (one.kind === 'addItem' ? one.branch.length : 0), 0);
   if (count > MOST_BROUGHT) return no(refusal('tooMany', { count, what: 'items', most: MOST_BROUGHT }));
@@ -83,7 +78,7 @@ export function createMenu(
     context,
     [
       { kind: 'addMenu', after: childrenOf(document.menus, site.id).last(), branch: [menu] },
-      { kind: 'addPlacement', after: childrenOf(document.placements, site.id).last(), branch: [placement] },
+      ...placingOf(document, id, place, random),
       ...filling,
     ],
     { sentence: words },
@@ -133,23 +128,34 @@ export function placeMenu(context: CommandContext, id: Id, place: Place): Result
   const { document, random } = context;
   const menu = document.menus.nodes.get(id);
   if (menu === undefined) return no(missing('menus', id));
-  const placement = placementOf(document, id);
-  if (placement !== null) {
-    return makeEdit(
-      context,
-      [{ kind: 'updatePlacement', id: placement.id, set: { place }, was: { place: placement.place } }],
-      { label: menu.name },
-    );
-  }
-  const made = {
-    id: mintId('placement', random),
-    parent: document.site.id,
-    menu: id,
-    place,
-  };
-  return makeEdit(context, [
-    { kind: 'addPlacement', after: childrenOf(document.placements, document.site.id).last(), branch: [made] },
-  ]);
+  const now = placementOf(document, id);
+  if (now?.place === place) return no(refusal('changesNothing', { label: menu.name }));
+  const { parts } = document;
+  const part = now === null ? undefined : parts.nodes.get(now.id);
+  const { spot, made } = spotFor(document, place, random);
+  const words = { sentence: sentence('menuPlaced', { label: menu.name, place: placePhrase(place) }) };
+  // A placement that has exceptions shows other menus, too: those stay where they are.
+  if (part?.shows !== id || childrenOf(parts, part.id).size > 0)
+    return makeEdit(context, placingOf(document, id, place, random), words);
+  return makeEdit(
+    context,
+    [
+      ...made,
+      { kind: 'movePart', id: part.id, from: spotOf(parts, part.id), to: spot },
+      // It was hidden because its place was taken.
+      ...(part.isHidden === true && !isTaken(document, place)
+        ? [
+            {
+              kind: 'updatePart' as const,
+              id: part.id,
+              set: { isHidden: null },
+              was: { isHidden: true as const },
+            },
+          ]
+        : []),
+    ],
+    words,
+  );
 }
 
 /** Gives a menu another name. Its key stays. */
@@ -162,18 +168,14 @@ export function renameMenu(context: CommandContext, id: Id, typed: string): Resu
   return makeEdit(context, [{ kind: 'updateMenu', id, set: { name: name.value }, was }], { label: was.name });
 }
 
-/** Retires a menu: takes it out of its places, with all that is in it. Undo brings all of it back. */
+/**
+ * Removes a menu with all that is in it. Its places in the frame stay, and show nothing: undo brings all of it back.
+ */
 export function retireMenu(context: CommandContext, id: Id): Result<Edit> {
   const document = storedOf(context);
   const menu = document.menus.nodes.get(id);
   if (menu === undefined) return no(missing('menus', id));
-  const placed = [...document.placements.nodes.values()].filter((placement) => placement.menu === id);
   const operations: Operation[] = [
-    ...placed.map((one): Operation => ({
-      kind: 'removePlacement',
-      after: spotOf(document.placements, one.id).after,
-      branch: [one],
-    })),
     ...[...childrenOf(document.items, id)].map((top): Operation => ({
       kind: 'removeItem',
       after: null,

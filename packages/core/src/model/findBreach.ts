@@ -1,4 +1,5 @@
 import type { Id } from '../base/ids.ts';
+import { FORMAT } from '../schema/format.ts';
 import { breachOfNode } from './breachOfNode.ts';
 import { forestNames, forestOf, isParent, type ForestName, type SiteDocument } from './document.ts';
 import { rootsOf } from './storedOrder.ts';
@@ -20,6 +21,9 @@ export function findBreach(document: SiteDocument): string | null {
       if (breach !== null) return breach;
     }
   }
+  // They are kept for logs alone: the parts of the frame say where menus stand.
+  if (document.format === FORMAT && document.placements.nodes.size > 0)
+    return 'placements: there are none any more';
   return breachOfKeys(document);
 }
 

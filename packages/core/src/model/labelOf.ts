@@ -38,8 +38,8 @@ export function nameOf(document: SiteDocument, forest: ForestName, id: Id): stri
   return shown(document.pages.nodes.get(id)?.title ?? null) ?? document.site.name;
 }
 
-/** What to call a part of a panel: its text, what it shows, else what it is. */
-export function partName(document: SiteDocument, { kind, text, item, menu, body, alt }: Part): string {
+/** What to call a part: its text, what it shows, else what it is. */
+export function partName(document: SiteDocument, { kind, text, item, menu, shows, body, alt }: Part): string {
   const shownItem = item === undefined ? undefined : document.items.nodes.get(item);
   if (shownItem !== undefined) return labelOf(document, shownItem);
   const written =
@@ -49,10 +49,7 @@ export function partName(document: SiteDocument, { kind, text, item, menu, body,
       ?.flatMap(({ runs }) => runs.map((run) => run.text))
       .join(' ')
       .slice(0, 60);
-  return (
-    shown(written ?? (menu === undefined ? null : (document.menus.nodes.get(menu)?.name ?? null))) ??
-    partWords[kind]
-  );
+  return shown(written ?? document.menus.nodes.get(menu ?? shows ?? '')?.name ?? null) ?? partWords[kind];
 }
 
 function pageTitle(document: SiteDocument, { destination }: Face): string | null {

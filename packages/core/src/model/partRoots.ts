@@ -1,6 +1,6 @@
-import type { Id } from '../base/ids.ts';
+import { derivedId, type Id } from '../base/ids.ts';
 import type { SentenceCode } from '../base/sentences.ts';
-import type { PartKind } from '../schema/part.ts';
+import type { AreaName, Part, PartKind, RootName, ZoneName } from '../schema/part.ts';
 import { labelOf } from './labelOf.ts';
 import type { SiteDocument } from './document.ts';
 
@@ -10,9 +10,10 @@ export type PartDeed = 'added' | 'changed' | 'moved' | 'removed' | 'duplicated';
 /** Something that parts stand in at last: what may stand in it, and how the history speaks of it. */
 export interface PartRoot {
   /** By this name, kinds of parts say that they stand in it directly. */
-  readonly holder: 'panel';
+  readonly holder: RootName;
   readonly has: (document: SiteDocument, id: Id) => boolean;
-  readonly nameOf: (document: SiteDocument, id: Id) => string;
+  /** What it is called; `outermost` is the part right in it, if one is asked about. */
+  readonly nameOf: (document: SiteDocument, id: Id, outermost: Part | undefined) => string;
   readonly sentences: Readonly<Record<PartDeed, SentenceCode>>;
 }
 
@@ -33,8 +34,30 @@ const panel: PartRoot = {
   },
 };
 
+/** What the areas of a frame are called within a sentence. */
+export const areaWords: Readonly<Record<AreaName, string>> = {
+  header: 'header',
+  side: 'side area',
+  footer: 'footer',
+  drawer: 'drawer',
+};
+
+/** The frame of the site: header, side, footer, and named places within the page. */
+const frame: PartRoot = {
+  holder: 'frame',
+  has: ({ site }, id) => site.id === id,
+  nameOf: (_, __, outermost) => (outermost?.area === undefined ? 'page' : areaWords[outermost.area]),
+  sentences: {
+    added: 'frameAdded',
+    changed: 'frameChanged',
+    moved: 'frameMoved',
+    removed: 'frameRemoved',
+    duplicated: 'frameDuplicated',
+  },
+};
+
 /** Every kind of root of the forest of parts. */
-const partRoots: readonly PartRoot[] = [panel];
+const partRoots: readonly PartRoot[] = [panel, frame];
 
 /** What a part stands in at last, and what kind of root that is. */
 export interface Owner {
@@ -47,12 +70,26 @@ export interface Owner {
 export function ownerOf(document: SiteDocument, part: Id): Owner {
   const { nodes } = document.parts;
   let id = part;
-  for (let node = nodes.get(id); node !== undefined; node = nodes.get(id)) id = node.parent;
+  let outermost: Part | undefined;
+  for (let node = nodes.get(id); node !== undefined; node = nodes.get(id)) {
+    id = node.parent;
+    outermost = node;
+  }
   const root = partRoots.find((one) => one.has(document, id)) ?? panel;
-  return { id, root, name: root.nameOf(document, id) };
+  return { id, root, name: root.nameOf(document, id, outermost) };
 }
 
 /** What a parent is to the parts in it: a kind of part, or a root. */
-export function holderAt(document: SiteDocument, parent: Id): PartKind | PartRoot['holder'] {
+export function holderAt(document: SiteDocument, parent: Id): PartKind | RootName {
   return document.parts.nodes.get(parent)?.kind ?? ownerOf(document, parent).root.holder;
+}
+
+/** The id of an area: every site has each once, so it is the same in all of them. */
+export function areaId(area: AreaName): Id {
+  return derivedId('part', `area ${area}`);
+}
+
+/** The id of a zone of a band: every band has each at most once. */
+export function zoneId(band: Id, at: ZoneName): Id {
+  return derivedId('part', `${band} ${at}`);
 }

@@ -1,5 +1,6 @@
 import { capitalised } from '../base/capitalised.ts';
 import type { Phrase } from '../base/fillIn.ts';
+import { ok } from '../base/result.ts';
 import { phrase, sentence, type Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { partName } from '../model/labelOf.ts';
@@ -8,10 +9,10 @@ import { partProblem } from '../model/partProblem.ts';
 import { PartShape, partWords, type Part } from '../schema/part.ts';
 import { defineAdd, topOf, type Branch } from './kit/defineAdd.ts';
 
-/** Adds a row, a cell or a part, with what stands in it, to the panel of an item. */
+/** Adds a part, with what stands in it, to the panel of an item or to the frame. */
 export type AddPart = Branch<'addPart', 'parts'>;
 
-export const addPart = defineAdd(
+const added = defineAdd(
   'addPart',
   'removePart',
   'parts',
@@ -19,6 +20,19 @@ export const addPart = defineAdd(
   (document, operation) => partSentence('added', document, topOf(operation)),
   partProblem,
 );
+
+/** An area that is there already is not added again: whoever is the first to need it adds it. */
+export const addPart: typeof added = {
+  ...added,
+  apply: (document, operation) =>
+    isAreaAlone(operation) && document.parts.nodes.has(topOf(operation).id)
+      ? ok({ document, operation })
+      : added.apply(document, operation),
+};
+
+function isAreaAlone({ branch }: AddPart): boolean {
+  return branch.length === 1 && branch[0]?.kind === 'area';
+}
 
 /** What was done to a part, in a sentence. */
 export function partSentence(deed: PartDeed, document: SiteDocument, part: Part): Sentence {

@@ -1,3 +1,4 @@
+import { onlyInLogs } from './kit/onlyInLogs.ts';
 import { sentence } from '../base/sentences.ts';
 import { nodeAt } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
@@ -7,9 +8,11 @@ import { defineMove, type Move } from './kit/defineMove.ts';
 /** Puts a placement elsewhere in the order of those in its place. */
 export type MovePlacement = Move<'movePlacement'>;
 
-export const movePlacement = defineMove('movePlacement', 'placements', (document, { id }) =>
-  sentence('placementMoved', {
-    label: nameOf(document, 'placements', id),
-    place: placePhrase(nodeAt(document.placements, id).place),
-  }),
+export const movePlacement = onlyInLogs(
+  defineMove('movePlacement', 'placements', (document, { id }) =>
+    sentence('placementMoved', {
+      label: nameOf(document, 'placements', id),
+      place: placePhrase(nodeAt(document.placements, id).place),
+    }),
+  ),
 );

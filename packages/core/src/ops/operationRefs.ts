@@ -20,5 +20,8 @@ export function filesNamed(operation: Operation): Set<string> {
   const note = notesFiles(files);
   operationRefs(operation, note);
   operationRefs(kindOf(operation).invert(operation), note);
+  // The site is no node, so nothing is written of it: its logo is the only file that it names.
+  if (operation.kind === 'updateSite')
+    for (const { logo } of [operation.set, operation.was]) if (logo) files.add(logo.file);
   return files;
 }

@@ -10,7 +10,7 @@ import { MenuShape, type Menu } from '../schema/menu.ts';
 import { topOf, type Branch } from './kit/defineAdd.ts';
 import { defineRemove } from './kit/defineRemove.ts';
 
-/** Removes a menu that holds no items and stands nowhere any more: an edit removes those first. */
+/** Removes a menu that has no items any more: an edit removes those first. */
 export type RemoveMenu = Branch<'removeMenu', 'menus'>;
 
 export const removeMenu = defineRemove(
@@ -27,7 +27,7 @@ function stillHolds(document: SiteDocument, menus: readonly Menu[]): Refusal | n
     const uses = usesOf(document, 'menu', new Set([id]));
     const users = (forests: readonly ForestName[]): Id[] =>
       uses.filter(({ forest, id: user }) => forests.includes(forest) && user !== id).map((use) => use.id);
-    const count = childrenOf(document.items, id).size + users(['placements']).length;
+    const count = childrenOf(document.items, id).size;
     if (count > 0) return refusal('notEmpty', { label: name, count });
     const [part] = users(['parts']);
     if (part !== undefined)

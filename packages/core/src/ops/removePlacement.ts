@@ -1,3 +1,4 @@
+import { onlyInLogs } from './kit/onlyInLogs.ts';
 import { sentence } from '../base/sentences.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { PlacementShape, placePhrase } from '../schema/placement.ts';
@@ -7,16 +8,12 @@ import { defineRemove } from './kit/defineRemove.ts';
 /** Takes a menu out of a place. */
 export type RemovePlacement = Branch<'removePlacement', 'placements'>;
 
-export const removePlacement = defineRemove(
-  'removePlacement',
-  'addPlacement',
-  'placements',
-  PlacementShape,
-  (document, operation) => {
+export const removePlacement = onlyInLogs(
+  defineRemove('removePlacement', 'addPlacement', 'placements', PlacementShape, (document, operation) => {
     const { id, place } = topOf(operation);
     return sentence('placementRemoved', {
       label: nameOf(document, 'placements', id),
       place: placePhrase(place),
     });
-  },
+  }),
 );

@@ -1,3 +1,4 @@
+import { onlyInLogs } from './kit/onlyInLogs.ts';
 import { sentence } from '../base/sentences.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { placementFields } from '../schema/placement.ts';
@@ -7,10 +8,12 @@ import { defineUpdate, type Update } from './kit/defineUpdate.ts';
 /** Puts a menu that is in a place into another one. */
 export type UpdatePlacement = Update<'updatePlacement', 'placements'>;
 
-export const updatePlacement = defineUpdate(
-  'updatePlacement',
-  'placements',
-  { always: placementFields, maybe: {} },
-  (document, { id }) => sentence('placementChanged', { label: nameOf(document, 'placements', id) }),
-  missingMenu,
+export const updatePlacement = onlyInLogs(
+  defineUpdate(
+    'updatePlacement',
+    'placements',
+    { always: placementFields, maybe: {} },
+    (document, { id }) => sentence('placementChanged', { label: nameOf(document, 'placements', id) }),
+    missingMenu,
+  ),
 );

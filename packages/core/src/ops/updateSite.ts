@@ -4,20 +4,32 @@ import { isEqual } from '../base/isEqual.ts';
 import { no, ok } from '../base/result.ts';
 import { refusal } from '../base/refusal.ts';
 import { sentence } from '../base/sentences.ts';
-import { siteFields, type SiteFields } from '../schema/site.ts';
+import { siteFacts, siteFields, type Site, type SiteFields } from '../schema/site.ts';
 import { closed, IdShape, someOf } from '../schema/shapes.ts';
 import { differing, valuesOf } from './kit/namedFields.ts';
 import type { OperationKind } from './kit/operationKind.ts';
+
+/** Fields of a site. Null takes a fact away, and stands for it where it is not. */
+export type SiteChanges = {
+  readonly [F in keyof SiteFields]?: object extends Pick<SiteFields, F>
+    ? Exclude<SiteFields[F], undefined> | null
+    : SiteFields[F];
+};
 
 /** Changes fields of the site itself; its id and its key stay. Both sides name the same fields. */
 export interface UpdateSite {
   readonly kind: 'updateSite';
   readonly id: Id;
-  readonly set: Partial<SiteFields>;
-  readonly was: Partial<SiteFields>;
+  readonly set: SiteChanges;
+  readonly was: SiteChanges;
 }
 
-const someFields = someOf(siteFields);
+const someFields = someOf({
+  ...siteFields,
+  ...Object.fromEntries(
+    Object.entries(siteFacts).map(([fact, shape]) => [fact, Type.Union([shape, Type.Null()])]),
+  ),
+});
 
 /**
  * The site is no node of a forest: it touches none, and whoever stores the document stores the site where it
@@ -36,7 +48,9 @@ export const updateSite: OperationKind<UpdateSite, UpdateSite> = {
     if (operation.id !== site.id) return no(refusal('notThere', { what: 'site', id: operation.id }));
     const set = differing(site, operation.set);
     const was = valuesOf(site, set);
-    const next = { ...site, ...set };
+    const next = Object.fromEntries(
+      Object.entries({ ...site, ...set }).filter(([, value]) => value !== null),
+    ) as unknown as Site;
     if (next.breakpoints.wide <= next.breakpoints.medium)
       return no(refusal('badBreakpoints', { ...next.breakpoints }));
     return ok({

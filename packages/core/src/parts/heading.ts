@@ -3,6 +3,6 @@ import type { PartHandler } from './partHandler.ts';
 
 export const heading: PartHandler<'heading'> = {
   html: (part, within, classes) => [
-    `<${opening('h3', part, within, ` zv-title${classes}`)}>${linkTo(part, textOf(part))}</h3>`,
+    `<${opening(within.heading, part, within, ` zv-title${classes}`)}>${linkTo(part, textOf(part))}</${within.heading}>`,
   ],
 };

@@ -46,8 +46,8 @@ export function textOf({ text = '' }: ResolvedPart): string {
 }
 
 /** The heading of a list, where it has one. */
-export function titleOf(part: ResolvedPart): string {
-  return part.text === undefined ? '' : `<h3 class="zv-title">${textOf(part)}</h3>`;
+export function titleOf(part: ResolvedPart, { heading }: WritesIn): string {
+  return part.text === undefined ? '' : `<${heading} class="zv-title">${textOf(part)}</${heading}>`;
 }
 
 /** What is inside, as a link where the part leads somewhere. */

@@ -4,7 +4,7 @@ import { holder, type PartHandler } from './partHandler.ts';
 export const links: PartHandler<'links'> = {
   resolve: holder,
   html: (part, within, classes) => [
-    `<${opening('div', part, within, ` zv-links${classes}`)}>${titleOf(part)}<ul>`,
+    `<${opening('div', part, within, ` zv-links${classes}`)}>${titleOf(part, within)}<ul>`,
     ...within.inside(part),
     '</ul>',
     '</div>',

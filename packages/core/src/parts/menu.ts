@@ -7,7 +7,7 @@ export const menu: PartHandler<'menu'> = {
     return shownIf(items.length > 0, { ...base, items });
   },
   html: (part, within, classes) => [
-    `<${opening('div', part, within, ` zv-other-menu${classes}`)}>${titleOf(part)}`,
+    `<${opening('div', part, within, ` zv-other-menu${classes}`)}>${titleOf(part, within)}`,
     ...((part.items ?? []).length === 0 ? [] : [{ list: part.items ?? [] }]),
     '</div>',
   ],

@@ -24,7 +24,7 @@ export const pages: PartHandler<'pages'> = {
     const entries = (part.pages ?? []).map(look === 'cards' ? cardOf : linkOf);
     const list = look === 'cards' ? 'zv-cards' : 'zv-plain-list';
     const several = columns > 1 ? ` zv-pages-columns-${columns}` : '';
-    const inner = `${titleOf(part)}<ul class="${list}${several}">${entries.join('')}</ul>`;
+    const inner = `${titleOf(part, within)}<ul class="${list}${several}">${entries.join('')}</ul>`;
     return element(part, within, ` zv-pages${classes}`, inner);
   },
   css: (parts) => {

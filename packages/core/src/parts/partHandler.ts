@@ -1,6 +1,7 @@
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
-import type { ResolvedItem, ResolvedPage, ResolvedPart } from '../resolve/resolved.ts';
+import type { VisitorWords } from '../base/visitorWords.ts';
+import type { ResolvedItem, ResolvedMenu, ResolvedPage, ResolvedPart } from '../resolve/resolved.ts';
 import type { PanelFacts } from '../schema/dropdown.ts';
 import type { PageSource, PartKind, PartOf } from '../schema/part.ts';
 import { canSendTo } from '../schema/parts/wrongAction.ts';
@@ -20,6 +21,8 @@ export interface ResolvesIn {
   readonly panel: PanelFacts;
   readonly pagesOf: (source: PageSource) => readonly ResolvedPage[];
   readonly itemsOf: (menu: Id) => readonly ResolvedItem[];
+  /** A whole menu, for placements; null where it is not there. */
+  readonly menuOf: (menu: Id) => ResolvedMenu | null;
 }
 
 /** A part as a visitor gets it. What is empty is left out, unless somebody is composing. */
@@ -40,6 +43,26 @@ export interface WritesIn {
   readonly pictures: string;
   /** What stands in a part, as pieces. */
   readonly inside: (part: ResolvedPart) => Piece[];
+  /** The words that visitors read. */
+  readonly words: VisitorWords;
+  /** The level of headings: those of a panel are below one of the page. */
+  readonly heading: 'h2' | 'h3';
+  /** A placed menu as HTML. */
+  readonly menuHtml: (part: ResolvedPart) => string;
+  /** The condition of a media query for narrow screens. */
+  readonly narrow: string;
+}
+
+/**
+ * What is put in where a page is known, as delivery does: it stands between two control characters, which no HTML
+ * of ours has, and is taken out of what is stored.
+ */
+export const SLOT = '\u0001';
+/** What can be put in: the year, the way to the page, the page's anchors. */
+export type SlotKind = 'year' | 'breadcrumb' | 'anchors';
+/** A slot, and what it needs to know besides the page; none of it has the mark of a slot. */
+export function slot(kind: SlotKind, ...facts: readonly string[]): string {
+  return `${SLOT}${[kind, ...facts].join('\u0002')}${SLOT}`;
 }
 
 /** How one kind of part is shown. */

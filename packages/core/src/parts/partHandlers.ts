@@ -18,6 +18,20 @@ import { tab } from './tab.ts';
 import { tabs } from './tabs.ts';
 import { text } from './text.ts';
 import { video } from './video.ts';
+import { account } from './account.ts';
+import { anchors } from './anchors.ts';
+import { area } from './area.ts';
+import { band } from './band.ts';
+import { basket } from './basket.ts';
+import { breadcrumb } from './breadcrumb.ts';
+import { contact } from './contact.ts';
+import { copyright } from './copyright.ts';
+import { exception } from './exception.ts';
+import { logo } from './logo.ts';
+import { payment } from './payment.ts';
+import { placement } from './placement.ts';
+import { social } from './social.ts';
+import { zone } from './zone.ts';
 import type { PartHandler } from './partHandler.ts';
 
 /** How each kind of part is shown; a kind that is missing fails the type check. */
@@ -41,6 +55,20 @@ export const partHandlers: { readonly [K in PartKind]: PartHandler<K> } = {
   video,
   tabs,
   tab,
+  area,
+  band,
+  zone,
+  placement,
+  exception,
+  logo,
+  account,
+  basket,
+  contact,
+  social,
+  payment,
+  copyright,
+  breadcrumb,
+  anchors,
 };
 
 /** The same, for a kind that is known only when it runs. */

@@ -24,24 +24,31 @@ export interface MarkPlaces {
 }
 
 /** In what we write, no attribute holds a `>`. */
-const TAG = /<(\/?)(li|a|span|button|ul|div)\b([^>]*)>/g;
+const TAG = /<(\/?)(li|a|span|button|ul|div|nav)\b([^>]*)>/g;
 
 /**
  * Finds the links and entries in HTML that `renderMenu` or `renderPanel` wrote: so what was published long ago
- * can be marked, too. O(length).
+ * can be marked, too. `inMenus`: only what stands in a menu counts, as in a fragment of a frame, where a logo leads
+ * to the start page and is no mark of it. O(length).
  */
-export function markPlaces(html: string): MarkPlaces {
+export function markPlaces(
+  html: string,
+  { inMenus = false }: { readonly inMenus?: boolean } = {},
+): MarkPlaces {
   const links: LinkPlace[] = [];
   const entries: EntryPlace[] = [];
   const open: number[] = [];
   /** The entry whose own tags come next; -1: what comes is below an entry. */
   let facing = -1;
+  let menus = 0;
   let byte = 0;
   let read = 0;
   for (const { 1: slash, 2: name = '', 3: attributes = '', index } of html.matchAll(TAG)) {
     byte += utf8Length(html, read, index);
     read = index;
     const at = byte + 1 + name.length;
+    if (name === 'nav') menus += slash === '/' ? -1 : 1;
+    if (inMenus && menus === 0) continue;
     if (slash === '/') {
       if (name === 'li') {
         open.pop();
@@ -53,7 +60,7 @@ export function markPlaces(html: string): MarkPlaces {
       facing = entries.length;
       entries.push({ faces: [], within: open.at(-1) ?? -1 });
       open.push(facing);
-    } else if (name === 'ul' || name === 'div') {
+    } else if (name === 'ul' || name === 'div' || name === 'nav') {
       facing = -1;
     } else {
       // An arrow beside a link is named by the link's label; the link is what is marked.

@@ -2,11 +2,12 @@ import { handlerOf } from '../parts/partHandlers.ts';
 import type { ResolvedMenu } from '../resolve/resolved.ts';
 import { partKinds } from '../schema/part.ts';
 import { rule, type Rule } from '../style/rule.ts';
+import { hiding } from './settingRules.ts';
 import { resolvedParts } from './resolvedParts.ts';
 import { compileStyles } from '../style/compileStyles.ts';
 
 /** A grid of twelve columns, and what all parts in its cells share. */
-const grid: readonly Rule[] = [
+export const grid: readonly Rule[] = [
   rule('.zv-panel-row', 'display:grid;grid-template-columns:repeat(12,minmax(0,1fr));align-items:start'),
   rule('.zv-cell', 'display:flex;flex-direction:column;min-inline-size:0'),
   rule('.zv-side-by-side', 'flex-flow:row wrap'),
@@ -40,6 +41,7 @@ export function partRules(menus: readonly ResolvedMenu[]): Rule[] {
   if (parts.length === 0) return [];
   return [
     ...grid,
+    ...(parts.some(({ hiddenOn }) => hiddenOn !== undefined) ? hiding : []),
     ...partKinds.flatMap((kind) => {
       const some = parts.filter((part) => part.kind === kind);
       return some.length === 0 ? [] : (handlerOf(kind).css?.(some) ?? []);

@@ -1,12 +1,13 @@
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf } from '../model/forest.ts';
-import { filesShown } from '../resolve/filesShown.ts';
+import { filesOfParts, filesShown } from '../resolve/filesShown.ts';
 import type { CompareTitles } from '../resolve/followedPages.ts';
 import { placementOf } from '../resolve/placementOf.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import { resolveMenu } from '../resolve/resolveMenu.ts';
 import { withFollowed } from '../resolve/withFollowed.ts';
 import { preorder } from '../walk/preorder.ts';
+import { editionFrame, slotNeeds, type FrameIndex } from './editionFrame.ts';
 import { navigationScript } from './navigationScript.ts';
 import { pageTable, type PageRow } from './pageTable.ts';
 import { isFetched } from './panelHtml.ts';
@@ -25,6 +26,8 @@ export interface Edition {
   readonly files: readonly EditionFile[];
   /** The pages that visitors can be on: a parent before its children. */
   readonly pages: readonly PageRow[];
+  /** The frame, whose fragments are among the files; null: nobody has composed one. */
+  readonly frame: FrameIndex | null;
   /** The hashes of the uploaded files that it shows. */
   readonly uploads: readonly string[];
   /** How many items visitors get, over all menus. */
@@ -51,8 +54,11 @@ export function renderEdition(stored: SiteDocument, { compareTitles, pictures }:
   const menus = resolvedMenus(document, compareTitles);
   const placed = menus.map(({ id, menu }) => ({ menu, place: placementOf(document, id)?.place ?? 'inPage' }));
   const all = menus.map(({ menu }) => menu);
+  const byId = new Map(menus.map(({ id, menu }) => [id, menu]));
+  const frame = editionFrame(document, { compareTitles, pictures, menuOf: (id) => byId.get(id) ?? null });
+  const style = renderStyles(document.site, all, frame?.parts);
   const files: EditionFile[] = [
-    { path: 'navigation.css', type: 'text/css; charset=utf-8', body: renderStyles(document.site, all) },
+    { path: 'navigation.css', type: 'text/css; charset=utf-8', body: style },
     { path: 'navigation.js', type: 'text/javascript; charset=utf-8', body: navigationScript },
   ];
   for (const { menu, place } of placed) {
@@ -67,10 +73,18 @@ export function renderEdition(stored: SiteDocument, { compareTitles, pictures }:
         body: renderPanel(menu, item, { place, pictures }),
       });
   }
+  for (const { path, body } of frame?.files ?? [])
+    files.push({ path, type: path.endsWith('.json') ? JSON_TYPE : HTML, body });
   return {
     files,
-    pages: pageTable(document),
-    uploads: [...new Set(all.flatMap((menu) => [...filesShown(menu)]))],
+    pages: pageTable(
+      document,
+      frame === null ? {} : { frameOf: frame.table.ofPage, ...slotNeeds(frame.index) },
+    ),
+    frame: frame?.index ?? null,
+    uploads: [
+      ...new Set([...all.flatMap((menu) => [...filesShown(menu)]), ...filesOfParts(frame?.parts ?? [])]),
+    ],
     items: all.reduce((sum, menu) => sum + countOf(menu), 0),
   };
 }

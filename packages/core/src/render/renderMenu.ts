@@ -47,16 +47,14 @@ export function renderMenu(menu: ResolvedMenu, choices: RenderChoices): string {
   const start = `<nav class="zv zv-${form}" id="${prefix}" aria-label="${escapeHtml(menu.name)}" lang="${escapeHtml(menu.language)}" dir="${menu.direction}">`;
   const top: Piece[] = menu.items.length > 0 ? [{ list: menu.items }] : [];
   return (
-    start +
-    joined(top, { ...choices, menu, prefix, isTop: form === 'bar', isUnfolded: form !== 'bar' }) +
-    '</nav>'
+    start + joined(top, { ...choices, prefix, isTop: form === 'bar', isUnfolded: form !== 'bar' }) + '</nav>'
   );
 }
 
 /** What stands in the panel of an item: the fragment that is fetched when it is opened first. */
 export function renderPanel(menu: ResolvedMenu, item: ResolvedItem, choices: RenderChoices): string {
   const prefix = prefixOf(menu, choices);
-  const context = { ...choices, menu, prefix, isTop: false, isUnfolded: true };
+  const context = { ...choices, prefix, isTop: false, isUnfolded: true };
   return joined(
     panelPieces(item, {
       id: `${prefix}-${item.id}`,
@@ -67,12 +65,16 @@ export function renderPanel(menu: ResolvedMenu, item: ResolvedItem, choices: Ren
   );
 }
 
+/** Lists of links that stand beside other HTML, outside of any menu. */
+export function writeLists(pieces: readonly Piece[], marks: boolean): string {
+  return joined(pieces, { place: 'inPage', marks, prefix: '', isTop: false, isUnfolded: true });
+}
+
 function prefixOf({ key }: ResolvedMenu, { prefix = `zv-${key}` }: RenderChoices): string {
   return prefix;
 }
 
 interface Writing extends RenderChoices {
-  readonly menu: ResolvedMenu;
   readonly prefix: string;
   /** What is written stands in the bar itself. */
   readonly isTop: boolean;

@@ -1,8 +1,9 @@
-import type { ResolvedMenu } from '../resolve/resolved.ts';
+import type { ResolvedMenu, ResolvedPart } from '../resolve/resolved.ts';
 import type { Site } from '../schema/site.ts';
 import { printRules } from '../style/printRules.ts';
 import { rule, type Rule } from '../style/rule.ts';
 import { dropdownRules } from './dropdownRules.ts';
+import { frameRules } from './frameRules.ts';
 import { settingRules } from './settingRules.ts';
 import { compileStyles } from '../style/compileStyles.ts';
 
@@ -10,18 +11,26 @@ import { compileStyles } from '../style/compileStyles.ts';
  * The style sheet for a site's menus. Every value that a site may want to change is a custom property on
  * `.zv`; directions are logical, so that right-to-left needs nothing of its own. Without the script, branches
  * open under the pointer and on focus. Rules for what may be set for an item are there when an item of
- * `menus` needs them.
+ * `menus` needs them; so are the rules of the parts of a frame.
  */
-export function renderStyles(site: Pick<Site, 'breakpoints'>, menus: readonly ResolvedMenu[] = []): string {
+export function renderStyles(
+  site: Pick<Site, 'breakpoints' | 'contentWidth' | 'margins'>,
+  menus: readonly ResolvedMenu[] = [],
+  frame: readonly ResolvedPart[] = [],
+): string {
   return (
     '/* Navigation. Set the properties below on .zv, or on any element around it, to restyle it. */\n' +
-    printRules([...basic, ...settingRules(menus), ...dropdownRules(menus)], site.breakpoints)
+    printRules(
+      [...basic, ...settingRules(menus), ...dropdownRules(menus), ...frameRules(site, frame)],
+      site.breakpoints,
+    )
   );
 }
 
 const basic: readonly Rule[] = [
   rule(
-    '.zv',
+    // A band evaluates them anew, so that a site can give one band other colours.
+    '.zv,.zv-band',
     '--_ink:var(--zv-ink,#1d2a22);--_paper:var(--zv-paper,#fff);--_edge:var(--zv-edge,#cfd6cd);--_accent:var(--zv-accent,#1f5a3a);--_tint:var(--zv-tint,#edf3ea);--_gap:var(--zv-gap,.25rem);--_pad:var(--zv-pad,.75rem);--_radius:var(--zv-radius,.375rem)',
   ),
   rule('.zv ul', 'list-style:none;margin:0;padding:0'),

@@ -5,6 +5,7 @@ import { rule, type Rule } from '../style/rule.ts';
 import { preorder } from '../walk/preorder.ts';
 import { badgeClass } from './faceHtml.ts';
 import { compileStyles } from '../style/compileStyles.ts';
+import { UNSEEN } from '../style/unseen.ts';
 
 /** What the settings of items need of the style sheet; empty when no item has any. O(items). */
 export function settingRules(menus: readonly ResolvedMenu[]): Rule[] {
@@ -40,11 +41,8 @@ const faces: readonly Rule[] = [
   ...compileStyles(['icon', 'iconAfter', 'description', 'badge', 'badgeBefore', 'buttonEntry']),
 ];
 
-const UNSEEN =
-  'position:absolute;inline-size:1px;block-size:1px;min-inline-size:0;min-block-size:0;padding:0;margin:-1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap';
-
 /** Hidden labels, arrows and items, for all or some device classes. */
-const hiding: readonly Rule[] = [
+export const hiding: readonly Rule[] = [
   rule('.zv-bar .zv-no-arrow::after', 'content:none'),
   rule(`.zv-visually-hidden,${quietOn('')}`, UNSEEN),
   ...deviceClasses.flatMap((device) => [

@@ -12,7 +12,8 @@ import { mapTree } from '../walk/mapTree.ts';
 import type { CompareTitles } from './followedPages.ts';
 import { hrefOf } from '../model/hrefOf.ts';
 import type { OwnValues, ResolvedItem, ResolvedMenu } from './resolved.ts';
-import { resolvePanel, type PanelSources } from './resolvePanel.ts';
+import { resolvePanel } from './resolvePanel.ts';
+import type { PanelSources } from './resolvePart.ts';
 
 /**
  * The tree that a visitor gets of a menu. What leads to a page that is not live, or is not decided yet, is
@@ -39,6 +40,8 @@ export function resolveMenu(
     compareTitles,
     keepsEmpty,
     itemsOf: (menu) => itemsOf(menu, null),
+    // Placements stand in the frame alone.
+    menuOf: () => null,
   });
   const direction = directionIn(document, language);
   return {

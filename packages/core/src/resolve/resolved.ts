@@ -48,7 +48,9 @@ export type ResolvedPage = Pick<Page, 'picture' | 'summary'> & {
  * A row, a cell or a part of a panel as a visitor gets it: what it takes from elsewhere is filled in. What is
  * not said of it is not there.
  */
-export interface ResolvedPart extends Readonly<Omit<PartFacts, 'destination' | 'source' | 'menu' | 'body'>> {
+export interface ResolvedPart extends Readonly<
+  Omit<PartFacts, 'destination' | 'source' | 'menu' | 'body' | 'shows'>
+> {
   readonly id: Id;
   readonly kind: Part['kind'];
   /** Of what may lead somewhere and does. */
@@ -60,4 +62,14 @@ export interface ResolvedPart extends Readonly<Omit<PartFacts, 'destination' | '
   /** Of another menu: its items, without panels. */
   readonly items?: readonly ResolvedItem[];
   readonly parts?: readonly ResolvedPart[];
+  /** Of a placement: the menu that shows there. */
+  readonly shown?: ResolvedMenu;
+  /** Of a contact line: what it says, with its link where it has one. */
+  readonly lines?: readonly {
+    readonly is: string;
+    readonly text: readonly string[];
+    readonly href?: string;
+  }[];
+  /** Of social links and payment marks: the name of each, its outline, and its link. */
+  readonly marks?: readonly { readonly name: string; readonly path: string; readonly href?: string }[];
 }

@@ -57,7 +57,7 @@ export const forests: { readonly [F in ForestName]: ForestDefinition } = {
     under: ['site'],
     isUnordered: true,
   },
-  parts: { shape: PartShape, ids: 'part', name: 'part of the panel', under: ['items', 'parts'] },
+  parts: { shape: PartShape, ids: 'part', name: 'part', under: ['items', 'parts', 'site'] },
   presets: { shape: PresetShape, ids: 'preset', name: 'preset', under: ['site'] },
 };
 

@@ -2,19 +2,24 @@ import * as Type from 'typebox';
 import type { TSchema } from 'typebox';
 import { capitalised } from '../base/capitalised.ts';
 import { knowPhrases } from '../base/sentences.ts';
-import type { Field, Fields, PartDefinition } from './parts/definePart.ts';
+import type { Field, Fields, PartDefinition, RootName } from './parts/definePart.ts';
 import { partDefinitions } from './parts/partKinds.ts';
 import { closed, IdShape, someOf } from './shapes.ts';
 
 export { GRID_COLUMNS } from './parts/cell.ts';
+export { areas, type AreaName } from './parts/area.ts';
+export { exceptionId, type ExceptionOn } from './parts/exception.ts';
 export { pictureRatios } from './parts/fields.ts';
+export type { Faces } from './parts/frameFields.ts';
 export { MOST_PAGES, PageSourceShape, type PageSource } from './parts/pages.ts';
 export { HIGHEST_ROW, LEAST_ROW } from './parts/row.ts';
+export { zoneNames, type ZoneName } from './parts/zone.ts';
+export type { RootName };
 
 type Definitions = typeof partDefinitions;
 /** A kind of part. */
 export type PartKind = keyof Definitions;
-/** What a composed panel is made of: rows of cells that hold parts. */
+/** What panels and frames are made of. */
 export const partKinds = Object.keys(partDefinitions) as PartKind[];
 
 type Values<F> = { [N in keyof F]: F[N] extends Field<infer V> ? V : never };
@@ -43,7 +48,7 @@ export type PartOf<K extends PartKind> = Flat<
     Maybe<K> & { [N in Exclude<PartField, FieldOf<K>>]?: never }
 >;
 
-/** A row, a cell, or a part of a panel. */
+/** Anything that a panel or a frame is made of. */
 export type Part = { [K in PartKind]: PartOf<K> }[PartKind];
 
 /** Everything about a kind of part but how it is shown. */
@@ -88,18 +93,31 @@ export const partFacts = ofEachKind((kind): FieldNames => {
 /** What each kind is called. */
 export const partWords = ofEachKind((kind) => definitionOf(kind).name);
 
-/** Kinds that somebody may add, in the order in which they are offered. */
-export const addableKinds = partKinds.filter((kind) => definitionOf(kind).about !== undefined);
+/** Kinds that somebody may add to a panel or to the frame, in the order in which they are offered: its own first. */
+export function addableKinds(to: RootName): PartKind[] {
+  const all = partKinds.filter((kind) => definitionOf(kind).about !== undefined && canBeIn(kind, to));
+  const isOwn = (kind: PartKind): boolean => to === 'frame' && definitionOf(kind).root === to;
+  return [...all.filter(isOwn), ...all.filter((kind) => !isOwn(kind))];
+}
 
-/** The kinds that may stand in one, or in the panel itself. */
-export function heldBy(holder: PartKind | 'panel'): readonly PartKind[] {
+/** Whether a kind may be in a panel, or in the frame, however deep. */
+export function canBeIn(kind: PartKind, root: RootName): boolean {
+  const { root: only = root, standsIn } = definitionOf(kind);
+  return (
+    only === root && (root === 'panel' || standsIn.some((holder) => holder !== 'tab' && holder !== 'row'))
+  );
+}
+
+/** The kinds that may stand in one, or in the panel or the frame itself. */
+export function heldBy(holder: PartKind | RootName): readonly PartKind[] {
   return holders[holder];
 }
 const holders = {
   ...ofEachKind(inHolder),
   panel: inHolder('panel'),
+  frame: inHolder('frame'),
 };
-function inHolder(holder: PartKind | 'panel'): PartKind[] {
+function inHolder(holder: PartKind | RootName): PartKind[] {
   return partKinds.filter((kind) => definitionOf(kind).standsIn.includes(holder));
 }
 
@@ -120,8 +138,8 @@ export const partShapes = ofEachKind((kind): TSchema => {
 });
 
 /**
- * A row, a cell or a part. The parent of a row is the item whose panel it stands in; all others stand in each
- * other. `discriminator` lets the validator name what is wrong with the one kind that was meant.
+ * A part. The parent of a row is the item whose panel it stands in, that of an area the site; all others stand
+ * in each other. `discriminator` lets the validator name what is wrong with the one kind that was meant.
  */
 export const PartShape = Type.Unsafe<Part>({
   type: 'object',

@@ -1,7 +1,9 @@
 import * as Type from 'typebox';
 import type { Static, TSchema } from 'typebox';
 import {
+  canBeIn,
   PageSourceShape,
+  partFacts,
   partFields,
   type PageSource,
   type PartFacts,
@@ -24,13 +26,22 @@ export type PartSketch = Omit<PartFacts, 'item'> & {
 const LEVELS = 5;
 export const MOST_SKETCHED = 200;
 
-function sketchShape(level: number, { item: _, ...facts }: Record<string, TSchema> = partFields): TSchema {
+/** Presets and files are of panels: what the frame alone has is not in them. */
+const panelKinds = partKinds.filter((kind) => canBeIn(kind, 'panel'));
+const panelFields = Object.fromEntries(
+  panelKinds.flatMap((kind) => {
+    const { always, maybe } = partFacts[kind];
+    return [...always, ...maybe].map((name) => [name, partFields[name]]);
+  }),
+);
+
+function sketchShape(level: number, { item: _, ...facts }: Record<string, TSchema> = panelFields): TSchema {
   const parts =
     level === 1
       ? {}
       : { parts: Type.Optional(Type.Array(sketchShape(level - 1, facts), { maxItems: MOST_SKETCHED })) };
   const own = {
-    kind: Type.Enum(partKinds),
+    kind: Type.Enum(panelKinds),
     child: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })),
   };
   return Type.Object({ ...own, ...someOf(facts).properties, ...parts }, closed);
@@ -40,7 +51,7 @@ export const PartSketchShape = Type.Unsafe<PartSketch>(sketchShape(LEVELS));
 
 /** Made when it is asked for: only whoever reads a file needs it. */
 export function portableShape(): TSchema {
-  const { picture: _, ...facts } = partFields;
+  const { picture: _, ...facts } = panelFields;
   const source = Type.Object(
     { ...PageSourceShape.properties, page: Type.Union([AddressShape, Type.Null()]) },
     closed,

@@ -71,7 +71,7 @@ export type Property = keyof typeof properties;
 export const anatomy = {
   site: {
     name: 'All navigation',
-    in: { normal: '.zv' },
+    in: { normal: '.zv,.zv-band' },
     has: ['font', 'color'],
   },
   entry: {
@@ -445,6 +445,188 @@ export const anatomy = {
     name: 'Contents of tabs',
     in: { normal: '.zv-tab' },
     has: ['gap', 'paddingBlockStart', 'borderBlockStart'],
+  },
+  header: {
+    name: 'Header',
+    in: { normal: '.zv-header' },
+    has: ['background', 'borderBlockEnd'],
+  },
+  side: {
+    name: 'Side area',
+    in: { normal: '.zv-side' },
+    has: ['fontSize'],
+  },
+  footer: {
+    name: 'Footer',
+    in: { normal: '.zv-footer' },
+    has: ['background', 'borderBlockStart', 'fontSize', 'fontWeight'],
+  },
+  band: {
+    name: 'Bands',
+    in: { normal: '.zv-band' },
+    has: ['paddingBlock'],
+  },
+  upperBand: {
+    name: 'Bands above the one with the logo',
+    in: { normal: '.zv-header>.zv-band:has(~.zv-band .zv-logo)' },
+    has: ['paddingBlock', 'background', 'fontSize', 'fontWeight'],
+    like: 'band',
+  },
+  lastBand: {
+    name: 'Last band of the footer',
+    in: { normal: '.zv-footer>.zv-band:last-child:not(:first-child)' },
+    has: ['paddingBlock', 'borderBlockStart'],
+    like: 'band',
+  },
+  footerLevel: {
+    name: 'Levels of a list in the footer',
+    in: { normal: '.zv-footer .zv-list ul ul' },
+    has: ['paddingInlineStart'],
+    like: 'listLevel',
+  },
+  frameList: {
+    name: 'Lists in the footer and at the side',
+    in: { normal: ':is(.zv-footer,.zv-side) .zv-list' },
+    has: ['marginInline'],
+  },
+  endBar: {
+    name: 'Bars at the end of a band',
+    in: { normal: '.zv-zone-end .zv-bar' },
+    has: ['marginInlineEnd'],
+  },
+  frameHeading: {
+    name: 'Headings in a band',
+    in: { normal: '.zv-band .zv-title' },
+    has: ['padding'],
+    like: 'heading',
+  },
+  zones: {
+    name: 'Zones and cells of a band',
+    in: { normal: '.zv-band-content' },
+    has: ['gap'],
+  },
+  zone: {
+    name: 'Zones',
+    in: { normal: '.zv-zone' },
+    has: ['gap'],
+  },
+  frameCell: {
+    name: 'Cells of a band',
+    in: { normal: '.zv-band .zv-cell' },
+    has: ['gap'],
+  },
+  skip: {
+    name: 'Skip links',
+    in: { normal: '.zv-skip', focus: '.zv-skip:focus' },
+    has: ['padding', 'background', 'color', 'fontWeight', 'textDecoration', 'outline', 'outlineOffset'],
+  },
+  frameControl: {
+    name: 'Links in the frame',
+    in: { normal: '.zv-band-content a', focus: '.zv-band-content a:focus-visible' },
+    has: ['outline', 'outlineOffset'],
+  },
+  logo: {
+    name: 'Logos',
+    in: { normal: '.zv-logo a' },
+    has: ['gap', 'minHeight', 'color', 'font', 'textDecoration'],
+  },
+  logoPicture: {
+    name: 'Pictures of logos',
+    in: { normal: '.zv-logo img' },
+    has: ['blockSize'],
+  },
+  face: {
+    name: 'Icons with text',
+    in: { normal: '.zv-face', hover: 'a.zv-face:hover' },
+    has: ['gap', 'minHeight', 'paddingInline', 'borderRadius', 'background', 'color', 'textDecoration'],
+  },
+  glyph: {
+    name: 'Icons beside a text',
+    in: { normal: '.zv-glyph' },
+    has: ['inlineSize', 'blockSize'],
+  },
+  count: {
+    name: 'Counts',
+    in: { normal: '.zv-count' },
+    has: [
+      'minInlineSize',
+      'padding',
+      'borderRadius',
+      'background',
+      'color',
+      'font',
+      'fontSize',
+      'fontWeight',
+    ],
+  },
+  contact: {
+    name: 'Contact lines',
+    in: { normal: '.zv-contact' },
+    has: ['gap'],
+  },
+  contactLink: {
+    name: 'Links of contact lines',
+    in: { normal: '.zv-contact .zv-face' },
+    has: ['paddingInline', 'minHeight'],
+    like: 'face',
+  },
+  marks: {
+    name: 'Rows of marks',
+    in: { normal: '.zv-marks' },
+    has: ['gap'],
+  },
+  mark: {
+    name: 'Marks',
+    in: { normal: '.zv-marks>*', hover: '.zv-marks>a:hover' },
+    has: ['minInlineSize', 'minBlockSize', 'border', 'borderRadius', 'color', 'background'],
+  },
+  filledMark: {
+    name: 'Filled marks',
+    in: { normal: '.zv-filled>*', hover: '.zv-filled>a:hover' },
+    has: ['background', 'color', 'borderColor'],
+    like: 'mark',
+  },
+  markPicture: {
+    name: 'Pictures of marks',
+    in: { normal: '.zv-marks svg' },
+    has: ['inlineSize', 'blockSize'],
+  },
+  copyright: {
+    name: 'Copyright lines',
+    in: { normal: '.zv-copyright' },
+    has: ['fontSize', 'fontWeight'],
+  },
+  breadcrumb: {
+    name: 'Breadcrumbs',
+    in: { normal: '.zv-breadcrumb' },
+    has: ['fontSize', 'fontWeight', 'marginInlineStart'],
+  },
+  breadcrumbEntry: {
+    name: 'Entries of breadcrumbs',
+    in: { normal: '.zv .zv-breadcrumb li>:is(a,span)', hover: '.zv .zv-breadcrumb li>a:hover' },
+    has: ['padding', 'minHeight', 'color', 'textDecoration', 'background'],
+    like: 'entry',
+  },
+  breadcrumbSign: {
+    name: 'Signs between the entries of breadcrumbs',
+    in: { normal: '.zv-breadcrumb li+li::before' },
+    has: ['inlineSize', 'blockSize', 'borderWidth', 'marginInline'],
+  },
+  anchors: {
+    name: 'Lists of anchors',
+    in: { normal: '.zv-anchors' },
+    has: ['fontSize'],
+  },
+  anchorsTitle: {
+    name: 'Headings of lists of anchors',
+    in: { normal: '.zv-anchors-title' },
+    has: ['margin', 'padding', 'font', 'fontWeight'],
+  },
+  anchorsEntry: {
+    name: 'Entries of lists of anchors',
+    in: { normal: '.zv .zv-anchors li>a' },
+    has: ['padding', 'minHeight', 'fontWeight'],
+    like: 'entry',
   },
 } as const satisfies Record<string, Thing>;
 /** The name of a thing that has looks. */

@@ -41,8 +41,8 @@ const ONE_CLASS = /^\.[\w-]+$/;
  */
 const BELOW = /^(\.[\w-]+) ([^>+~ ]\S*)$/;
 const PSEUDO_ELEMENT = /::[\w-]+$/;
-/** The element around all that we write has these classes. */
-const ROOT = /^\.zv(?:-bar|-list)?(?![\w-])(?!.*[ >+~])/;
+/** The elements around all that we write have these classes. */
+const ROOT = /^\.zv(?:-bar|-list|-header|-side|-footer|-skip)?(?![\w-])(?!.*[ >+~])/;
 
 /** A selector that finds the same, with the specificity of one class. */
 function flat(selector: string): string {

@@ -326,6 +326,154 @@ const moss: Starter = {
   tab: {
     normal: { gap: '.75rem', paddingBlockStart: '.75rem', borderBlockStart: '1px solid var(--_edge)' },
   },
+  header: {
+    normal: { background: 'var(--_paper)', borderBlockEnd: '1px solid var(--_edge)' },
+  },
+  side: {
+    normal: { fontSize: '.9375rem' },
+  },
+  footer: {
+    normal: {
+      background: 'var(--_tint)',
+      borderBlockStart: '1px solid var(--_edge)',
+      fontSize: '.9375rem',
+      fontWeight: '400',
+    },
+  },
+  band: {
+    normal: { paddingBlock: '.75rem' },
+  },
+  upperBand: {
+    normal: {
+      paddingBlock: '.125rem',
+      background: 'var(--_tint)',
+      fontSize: '.875rem',
+      fontWeight: '400',
+    },
+  },
+  lastBand: {
+    normal: { paddingBlock: '.75rem', borderBlockStart: '1px solid var(--_edge)' },
+  },
+  footerLevel: {
+    normal: { paddingInlineStart: '0' },
+  },
+  frameList: {
+    normal: { marginInline: 'calc(-1*var(--_pad))' },
+  },
+  endBar: {
+    normal: { marginInlineEnd: 'calc(-1*var(--_pad))' },
+  },
+  frameHeading: {
+    normal: { padding: '.375rem 0' },
+  },
+  zones: {
+    normal: { gap: '.5rem 1.5rem' },
+  },
+  zone: {
+    normal: { gap: '.5rem 1rem' },
+  },
+  frameCell: {
+    normal: { gap: '.75rem' },
+  },
+  skip: {
+    normal: {
+      padding: '.75rem 1.25rem',
+      background: 'var(--_paper)',
+      color: 'var(--_ink)',
+      fontWeight: '600',
+      textDecoration: 'underline',
+    },
+    focus: { outline: '2px solid var(--_accent)', outlineOffset: '-4px' },
+  },
+  frameControl: {
+    focus: { outline: '2px solid var(--_accent)', outlineOffset: '2px' },
+  },
+  logo: {
+    normal: {
+      gap: '.625rem',
+      minHeight: '2.75rem',
+      color: 'inherit',
+      font: 'inherit',
+      textDecoration: 'none',
+    },
+  },
+  logoPicture: {
+    normal: { blockSize: '2.5rem' },
+  },
+  face: {
+    normal: {
+      gap: '.4rem',
+      minHeight: '2.75rem',
+      paddingInline: '.5rem',
+      borderRadius: 'var(--_radius)',
+      color: 'inherit',
+      textDecoration: 'none',
+    },
+    hover: { background: 'var(--_tint)' },
+  },
+  glyph: {
+    normal: { inlineSize: '1.25em', blockSize: '1.25em' },
+  },
+  count: {
+    normal: {
+      minInlineSize: '1.5em',
+      padding: '0 .4em',
+      borderRadius: '1em',
+      background: 'var(--_accent)',
+      color: '#fff',
+      font: 'inherit',
+      fontSize: '.75em',
+      fontWeight: '600',
+    },
+  },
+  contact: {
+    normal: { gap: '.375rem 1rem' },
+  },
+  contactLink: {
+    normal: { paddingInline: '0', minHeight: '2rem' },
+  },
+  marks: {
+    normal: { gap: '.375rem' },
+  },
+  mark: {
+    normal: {
+      minInlineSize: '2.25rem',
+      minBlockSize: '2.25rem',
+      border: '1px solid var(--_edge)',
+      borderRadius: 'var(--_radius)',
+      color: 'inherit',
+    },
+    hover: { background: 'var(--_paper)' },
+  },
+  filledMark: {
+    normal: { background: 'var(--_ink)', color: 'var(--_paper)', borderColor: 'var(--_ink)' },
+    hover: { background: 'var(--_accent)' },
+  },
+  markPicture: {
+    normal: { inlineSize: '1.25rem', blockSize: '1.25rem' },
+  },
+  copyright: {
+    normal: { fontSize: '.875rem', fontWeight: '400' },
+  },
+  breadcrumb: {
+    normal: { fontSize: '.875rem', fontWeight: '400', marginInlineStart: '-.25rem' },
+  },
+  breadcrumbEntry: {
+    normal: { padding: '0 .25rem', minHeight: '2rem', color: 'inherit', textDecoration: 'none' },
+    hover: { textDecoration: 'underline', background: 'none' },
+  },
+  breadcrumbSign: {
+    normal: { inlineSize: '.35em', blockSize: '.35em', borderWidth: '0 .1em .1em 0', marginInline: '0 .4em' },
+  },
+  anchors: {
+    normal: { fontSize: '.9375rem' },
+  },
+  anchorsTitle: {
+    normal: { margin: '0', padding: '.25rem .5rem', font: 'inherit', fontWeight: '600' },
+  },
+  anchorsEntry: {
+    normal: { padding: '.125rem .5rem', minHeight: '2rem', fontWeight: '400' },
+  },
 };
 
 /** The starters by name and version. */

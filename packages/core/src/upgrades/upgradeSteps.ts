@@ -1,6 +1,7 @@
 import type { SiteDocument } from '../model/document.ts';
 import { ONLY_MORE_LISTS } from '../model/stored.ts';
 import type { Operation } from '../ops/registry.ts';
+import { placementsIntoFrame } from './placementsIntoFrame.ts';
 import { renewPlacements } from './renewPlacements.ts';
 import { renamePartFields } from './renamePartFields.ts';
 
@@ -23,4 +24,5 @@ export const upgradeSteps: readonly UpgradeStep[] = [
     to: ONLY_MORE_LISTS + 1,
     operations: (document) => [...withNewPartFields(document), ...renewPlacements(document)],
   },
+  { to: ONLY_MORE_LISTS + 2, operations: placementsIntoFrame },
 ];

@@ -1,8 +1,9 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { pathKey, refusal, type Refusal } from '@zorvik/core';
+import { catalogue, pathKey, refusal, type FrameIndex, type Refusal } from '@zorvik/core';
 import { DELIVERY } from '@zorvik/contract';
 import type { LoadEdition, LoadedEdition } from './loadEdition.ts';
-import { markedFiles } from './markedFiles.ts';
+import { framesOf, type Frames } from './frames.ts';
+import { madeFiles, markedFiles, type MakeFile } from './markedFiles.ts';
 import { pagePaths, type PagePaths } from './pagePaths.ts';
 import { preflight, readyFile, refuse, send, sizeOf, type ReadyFile } from './sendFile.ts';
 
@@ -10,6 +11,8 @@ import { preflight, readyFile, refuse, send, sizeOf, type ReadyFile } from './se
 interface ReadySite {
   readonly files: ReadonlyMap<string, ReadyFile>;
   readonly pages: PagePaths;
+  /** Null: the edition has no frame. */
+  readonly frames: Frames | null;
 }
 type Answer = ReadySite | { readonly refusal: Refusal };
 
@@ -35,10 +38,11 @@ const MOST_BYTES = 64 * 1_048_576;
  * `load` gives the current edition of a site; it is asked when nothing of that site is in memory. The site used
  * last is kept whatever its size.
  */
-export function delivery(load: LoadEdition, most = MOST_BYTES): Delivery {
+export function delivery(load: LoadEdition, most = MOST_BYTES, now = (): Date => new Date()): Delivery {
   const ready = new Map<string, Promise<Answer>>();
   const sizes = new Map<string, number>();
-  const marked = markedFiles(most);
+  const make = madeFiles(most);
+  const marked = markedFiles(make);
   const drop = (key: string): void => {
     ready.delete(key);
     sizes.delete(key);
@@ -50,7 +54,7 @@ export function delivery(load: LoadEdition, most = MOST_BYTES): Delivery {
       ready.set(key, present);
       return present;
     }
-    const loading = load(key).then(readySite);
+    const loading = load(key).then((edition) => readySite(key, edition, make, () => now().getUTCFullYear()));
     ready.set(key, loading);
     // What is not there may come to be, and what failed may work next time: only good answers are kept.
     loading
@@ -92,9 +96,17 @@ export function delivery(load: LoadEdition, most = MOST_BYTES): Delivery {
       const site = await siteAt(siteKey).catch(() => null);
       if (site === null) return refuse(response, refusal('serverAway'), 503);
       if ('refusal' in site) return refuse(response, site.refusal, 404);
-      const file = site.files.get(path);
+      const asks = new URLSearchParams(query ?? '');
+      if (path === 'frame' || path.startsWith('frame/')) {
+        if (site.frames === null) return refuse(response, refusal('noFrame', { key: siteKey }), 404);
+        const found = await site.frames.answer(path.slice('frame'.length), asks);
+        return found.ok
+          ? send(request, response, found.value)
+          : refuse(response, found.refusal, catalogue[found.refusal.code].status);
+      }
+      const file = path.startsWith('.') ? undefined : site.files.get(path);
       if (file === undefined) return refuse(response, unknownFile(site, path), 404);
-      const page = query === undefined ? null : new URLSearchParams(query).get('page');
+      const page = asks.get('page');
       if (page === null || !path.endsWith('.html')) return send(request, response, file);
       const key = pathKey(page);
       send(request, response, await marked(file, key, site.pages.above(key)));
@@ -102,12 +114,12 @@ export function delivery(load: LoadEdition, most = MOST_BYTES): Delivery {
   };
 }
 
-function readySite(edition: LoadedEdition): Answer {
+function readySite(key: string, edition: LoadedEdition, make: MakeFile, year: () => number): Answer {
   if (edition.kind === 'refused') return { refusal: edition.refusal };
-  return {
-    files: new Map(edition.files.map((file) => [file.path, readyFile(file)])),
-    pages: pagePaths(edition.pages),
-  };
+  const files = new Map(edition.files.map((file) => [file.path, readyFile(file)]));
+  const pages = pagePaths(edition.pages);
+  const index = edition.frame === null ? null : (JSON.parse(edition.frame) as FrameIndex);
+  return { files, pages, frames: index === null ? null : framesOf(key, index, files, pages, make, year) };
 }
 
 function unknownFile({ files }: ReadySite, path: string): Refusal {

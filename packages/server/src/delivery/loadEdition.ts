@@ -10,12 +10,16 @@ export type LoadedEdition =
       readonly files: readonly (PackedFile & { readonly path: string })[];
       /** Its table of pages as JSON; without one for editions from before there was any. */
       readonly pages: string;
+      /** Its frame (`FrameIndex`) as JSON; null: it has none. */
+      readonly frame: string | null;
     }
   | { readonly kind: 'refused'; readonly refusal: Refusal };
 export type LoadEdition = (siteKey: string) => Promise<LoadedEdition>;
 
 /** Where an edition keeps its pages. No path of a file that is delivered begins with a dot. */
 export const PAGES = '.pages';
+/** Where an edition keeps what is to be known of its frame. */
+export const FRAME = '.frame';
 
 const THOROUGH = { gzip: 9, brotli: 9 };
 
@@ -26,8 +30,12 @@ export function editionsIn(database: Database): LoadEdition {
     if (current === null) return { kind: 'refused', refusal: refusal('unknownSite', { key }) };
     if (current.number === null) return { kind: 'refused', refusal: refusal('nothingPublished', { key }) };
     const kept = await filesOf(database, current.siteId, current.number);
-    const files = kept.filter(({ path }) => path !== PAGES);
-    const pages = kept.find(({ path }) => path === PAGES);
+    const tables = new Map(
+      kept
+        .filter(({ path }) => path === PAGES || path === FRAME)
+        .map(({ path, bytes }) => [path, bytes.toString('utf8')]),
+    );
+    const files = kept.filter(({ path }) => !tables.has(path));
     return {
       kind: 'files',
       files: await Promise.all(
@@ -37,7 +45,8 @@ export function editionsIn(database: Database): LoadEdition {
             : { path, ...(await packed(file, THOROUGH)) },
         ),
       ),
-      pages: pages?.bytes.toString('utf8') ?? '[]',
+      pages: tables.get(PAGES) ?? '[]',
+      frame: tables.get(FRAME) ?? null,
     };
   };
 }

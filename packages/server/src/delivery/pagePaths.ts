@@ -4,6 +4,8 @@ import type { PageRow } from '@zorvik/core';
 export interface PagePaths {
   /** The paths of the pages above one, but not the site's root: every page is below that. */
   readonly above: (path: string) => ReadonlySet<string>;
+  /** The rows of a page and of those above it, the page first; none for a path that is no page's. */
+  readonly way: (path: string) => readonly PageRow[];
   /** How much memory they take, in bytes, roughly. */
   readonly size: number;
 }
@@ -24,18 +26,23 @@ export function pagePaths(table: string): PagePaths {
   };
   return {
     size: table.length * BYTES,
-    above(path) {
-      rowOf ??= read();
-      const found = new Set<string>();
-      for (let at = parentOf(rowOf.get(path)); at >= 0; at = parentOf(at)) {
-        const { path: own = '/' } = rows[at] ?? {};
-        if (own !== '/') found.add(own);
-      }
-      return found;
-    },
+    above: (path) =>
+      new Set(
+        way(path)
+          .slice(1)
+          .map((row) => row.path)
+          .filter((one) => one !== '/'),
+      ),
+    way,
   };
 
-  function parentOf(at: number | undefined): number {
-    return at === undefined ? -1 : (rows[at]?.parent ?? -1);
+  function way(path: string): PageRow[] {
+    rowOf ??= read();
+    const found: PageRow[] = [];
+    for (let at = rowOf.get(path) ?? -1; at >= 0; at = rows[at]?.parent ?? -1) {
+      const row = rows[at];
+      if (row !== undefined) found.push(row);
+    }
+    return found;
   }
 }

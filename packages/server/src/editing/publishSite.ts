@@ -1,6 +1,6 @@
 import { DELIVERY, type EditionSummary } from '@zorvik/contract';
-import { no, ok, refusal, renderEdition, type Result } from '@zorvik/core';
-import { PAGES } from '../delivery/loadEdition.ts';
+import { frameProblem, no, ok, refusal, renderEdition, type Result } from '@zorvik/core';
+import { FRAME, PAGES } from '../delivery/loadEdition.ts';
 import { insertEdition } from '../repositories/editions.ts';
 import { filesByHash } from '../repositories/files.ts';
 import { lockSite, setEdition } from '../repositories/sites.ts';
@@ -34,11 +34,16 @@ export async function publishSite(
       site: { document },
       head: { revision: presentRevision },
     } = present.value;
-    const { files, pages, uploads, items } = renderEdition(document, {
+    const problem = frameProblem(document);
+    if (problem !== null) return no(problem);
+    const { files, pages, frame, uploads, items } = renderEdition(document, {
       compareTitles: new Intl.Collator(document.site.language, { numeric: true }).compare,
       pictures: `${deliveryAddress}${DELIVERY}/sites/${siteKey}/pictures/`,
     });
-    const table = { path: PAGES, type: 'application/json; charset=utf-8', body: JSON.stringify(pages) };
+    const tables = [
+      { path: PAGES, body: JSON.stringify(pages) },
+      ...(frame === null ? [] : [{ path: FRAME, body: JSON.stringify(frame) }]),
+    ].map((table) => ({ ...table, type: 'application/json; charset=utf-8' }));
     const kept = (await filesByHash(tx, head.id, uploads)).map(({ name, ...file }) => ({
       ...file,
       path: `pictures/${name}`,
@@ -51,7 +56,7 @@ export async function publishSite(
       note,
       items,
     };
-    await insertEdition(tx, head.id, edition, [...files, table, ...kept]);
+    await insertEdition(tx, head.id, edition, [...files, ...tables, ...kept]);
     await setEdition(tx, head, edition.number);
     return ok(edition);
   });

@@ -87,28 +87,31 @@ export async function storeDocument(
     followers.push({ kind, id: node.id, set: { follow }, was: { follow: null } });
     return rest as N;
   };
+  // The frame may show any menu: it comes when all are there.
+  const frame = [...childrenOf(document.parts, site.id)].map((part): Operation => ({
+    kind: 'addPart',
+    ...branchAt(document.parts, part),
+  }));
   for (const id of menus) {
     const menu = nodeAt(document.menus, id);
     const items = [...childrenOf(document.items, id)].map((top): Operation => {
       const { after, branch } = branchAt(document.items, top);
       return { kind: 'addItem', after, branch: branch.map((item) => untilThen('updateItem', item)) };
     });
-    // Placements have an order of their own, across menus: they come when all menus are there.
-    const placements = id === menus.at(-1) ? [...childrenOf(document.placements, site.id)] : [];
     edits.push(
       edit(edits.length, sentence('menuAdded', { label: menu.name }), [
         { kind: 'addMenu', after: spotOf(document.menus, id).after, branch: [untilThen('updateMenu', menu)] },
         ...items,
-        ...placements.map((one): Operation => ({
-          kind: 'addPlacement',
-          ...branchAt(document.placements, one),
-        })),
+        ...(id === menus.at(-1) ? frame : []),
       ]),
     );
   }
   // Parts of panels may show any menu: they come when all are there.
   const rows = [...document.items.nodes.keys()].flatMap((item) => [...childrenOf(document.parts, item)]);
-  const composed = rows.map((row): Operation => ({ kind: 'addPart', ...branchAt(document.parts, row) }));
+  const composed = [
+    ...rows.map((row): Operation => ({ kind: 'addPart', ...branchAt(document.parts, row) })),
+    ...(menus.length === 0 ? frame : []),
+  ];
   const [composition] = composed;
   if (composition !== undefined)
     edits.push(edit(edits.length, kindOf(composition).describe(document, composition), composed));

@@ -77,7 +77,9 @@ export async function writeArchive(database: Database, now: Date, to: Writable):
       sending.catch(() => undefined);
       const entry = (path: string, text: string): Promise<void> => {
         const written = new Promise<void>((done, fail) => {
-          tar.entry({ name: path, mtime: now }, text, (error) => (error ? fail(error) : done()));
+          const one = tar.entry({ name: path, mtime: now }, text, (error) => (error ? fail(error) : done()));
+          // The entry fails with the tar, and has to be listened to on its own.
+          one.on('error', () => undefined);
         });
         return Promise.race([written, sending]);
       };

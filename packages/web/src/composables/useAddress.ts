@@ -2,6 +2,7 @@ import { computed, watch } from 'vue';
 import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router';
 import { useDetails, type DetailView } from '../stores/details.ts';
 import { useDrift } from '../stores/drift.ts';
+import { frameScopes, useFrame } from '../stores/frame.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../stores/liveView.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
@@ -19,12 +20,21 @@ export function useAddress(): void {
   const details = useDetails();
   const drift = useDrift();
   const live = useLiveView();
+  const frame = useFrame();
 
   const shown = computed((): LocationQueryRaw => {
     const width = live.isWidthChosen ? { w: String(live.width) } : {};
     if (route.name === 'drift') return drift.chosenId === null ? {} : { finding: drift.chosenId };
     if (route.name === 'pages')
       return { ...width, ...(selection.pageId === null ? {} : { page: selection.pageId }) };
+    if (route.name === 'frame')
+      return {
+        ...width,
+        ...(frame.page === null || frame.page.address === '/' ? {} : { page: frame.page.id }),
+        ...(frame.partId === null ? {} : { part: frame.partId }),
+        ...(frame.scope === 'all' ? {} : { for: frame.scope }),
+        ...(frame.view === 'table' ? { view: 'table' } : {}),
+      };
     if (route.name !== 'arrange') return {};
     return {
       ...width,
@@ -44,13 +54,24 @@ export function useAddress(): void {
   function take(): void {
     const { document } = copy;
     if (document === null) return;
-    const { item, page, finding, view, w, open } = route.query;
+    const { item, page, part, finding, view, w, open } = route.query;
     const wasBack = isBack;
     isBack = false;
     if (typeof item === 'string' && document.items.nodes.has(item)) {
       if (selection.item?.id !== item) selection.select(item);
     } else if (wasBack && route.name === 'arrange') selection.select(null);
-    if (typeof page === 'string' && document.pages.nodes.has(page)) selection.pageId = page;
+    if (typeof page === 'string' && document.pages.nodes.has(page)) {
+      if (route.name === 'frame') frame.lookAt(page);
+      else selection.pageId = page;
+    }
+    if (route.name === 'frame') {
+      if (view === 'table' || wasBack) frame.view = view === 'table' ? view : 'picture';
+      const scope = frameScopes.find((one) => one === route.query['for']);
+      if (scope !== undefined) frame.scope = scope;
+      if (typeof part === 'string' && document.parts.nodes.has(part)) {
+        if (frame.partId !== part) frame.select(part);
+      } else if (wasBack) frame.select(null);
+    }
     if (typeof finding === 'string') drift.chosenId = finding;
     if (view === 'more' || view === 'drops') details.view = view satisfies DetailView;
     else if (wasBack) details.view = 'item';

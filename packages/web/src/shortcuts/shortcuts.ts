@@ -7,7 +7,7 @@ export interface Shortcut {
    */
   readonly keys: readonly string[];
   readonly does: string;
-  readonly where: 'anywhere' | 'tree' | 'drift' | 'pages' | 'panel';
+  readonly where: 'anywhere' | 'tree' | 'drift' | 'pages' | 'panel' | 'frame';
 }
 
 export type ShortcutName =
@@ -57,6 +57,7 @@ export type ShortcutName =
   | 'compose'
   | 'addPart'
   | 'addRow'
+  | 'addBand'
   | 'addCell'
   | 'narrower'
   | 'wider'
@@ -183,6 +184,29 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'duplicate', keys: ['Ctrl+d'], does: 'Duplicate the part with its contents', where: 'panel' },
   { name: 'remove', keys: ['Delete', 'Backspace'], does: 'Remove the part', where: 'panel' },
   { name: 'done', keys: ['Escape'], does: 'Back to the menu', where: 'panel' },
+  { name: 'up', keys: ['ArrowUp'], does: 'Select the part above', where: 'frame' },
+  { name: 'down', keys: ['ArrowDown'], does: 'Select the part below', where: 'frame' },
+  { name: 'foldOrOut', keys: ['ArrowLeft'], does: 'Select the enclosing part', where: 'frame' },
+  { name: 'unfoldOrIn', keys: ['ArrowRight'], does: 'Select the first part inside', where: 'frame' },
+  { name: 'first', keys: ['Home'], does: 'Select the first part', where: 'frame' },
+  { name: 'last', keys: ['End'], does: 'Select the last part', where: 'frame' },
+  {
+    name: 'moveUp',
+    keys: ['Alt+ArrowUp', 'Alt+ArrowLeft'],
+    does: 'Move the part back, into the previous zone if needed',
+    where: 'frame',
+  },
+  {
+    name: 'moveDown',
+    keys: ['Alt+ArrowDown', 'Alt+ArrowRight'],
+    does: 'Move the part forward, into the next zone if needed',
+    where: 'frame',
+  },
+  { name: 'addPart', keys: ['p', 'Enter'], does: 'Add a part', where: 'frame' },
+  { name: 'addBand', keys: ['b'], does: 'Add a band below', where: 'frame' },
+  { name: 'duplicate', keys: ['Ctrl+d'], does: 'Duplicate the part with its contents', where: 'frame' },
+  { name: 'remove', keys: ['Delete', 'Backspace'], does: 'Remove the part', where: 'frame' },
+  { name: 'done', keys: ['Escape'], does: 'Select nothing', where: 'frame' },
   { name: 'findPages', keys: ['/'], does: 'Find pages', where: 'anywhere' },
   { name: 'undo', keys: ['Ctrl+z'], does: 'Undo', where: 'anywhere' },
   { name: 'redo', keys: ['Ctrl+Shift+z', 'Ctrl+y'], does: 'Redo', where: 'anywhere' },

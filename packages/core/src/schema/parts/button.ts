@@ -1,4 +1,4 @@
-import { definePart, IN_CELLS } from './definePart.ts';
+import { definePart, IN_ZONES } from './definePart.ts';
 import { destination, hiddenOn, opensNewTab, text } from './fields.ts';
 
 /** A call to action. */
@@ -6,8 +6,10 @@ export const button = definePart({
   kind: 'button',
   name: 'button',
   about: 'a call to action',
-  standsIn: IN_CELLS,
+  standsIn: IN_ZONES,
   always: { text: text('Text'), destination: destination() },
   maybe: { opensNewTab, hiddenOn },
-  begin: (within) => [{ kind: 'button', text: `All of ${within.label}`, destination: within.destination }],
+  begin: ({ root, label, destination: to }) => [
+    { kind: 'button', text: root === 'frame' ? 'Button' : `All of ${label}`, destination: to },
+  ],
 });

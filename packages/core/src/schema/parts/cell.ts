@@ -18,11 +18,11 @@ const direction = field<Static<typeof DirectionShape>>(DirectionShape, {
   control: { kind: 'flag', label: 'Direction', off: 'top to bottom', on: 'side by side', value: 'across' },
 });
 
-/** A part of a row, which holds all other kinds. */
+/** A part of a row, or of a band that is a grid; it holds all other kinds. */
 export const cell = definePart({
   kind: 'cell',
   name: 'cell',
-  standsIn: ['row'],
+  standsIn: ['row', 'band'],
   always: { span },
   maybe: { direction, hiddenOn },
 });

@@ -33,8 +33,12 @@ export function field<V>(
 /** Fields by their names. */
 export type Fields = Readonly<Record<string, Field>>;
 
-/** What somebody begins with who adds a part: facts of the item whose panel it comes into. */
+/** What parts stand in at last: the panel of an item, or the frame of the site. */
+export type RootName = 'panel' | 'frame';
+
+/** What somebody begins with who adds a part: facts of the item whose panel it comes into, or of the site. */
 export interface BeginsIn {
+  readonly root: RootName;
   readonly label: string;
   readonly destination: Destination;
   /** The page that it links to; null: none. */
@@ -43,7 +47,7 @@ export interface BeginsIn {
   readonly child: Id | null;
   /** Another menu of the site; null: there is none. */
   readonly otherMenu: Id | null;
-  /** Kinds of parts that the panel has. */
+  /** Kinds of parts that the panel, or the frame, has. */
   readonly kinds: ReadonlySet<string>;
 }
 
@@ -69,8 +73,10 @@ export interface PartDefinition<
   readonly oneOf?: string;
   /** What it is good for, where it is offered. What has no such words cannot be added by itself. */
   readonly about?: string;
-  /** What it may stand in: other kinds, or `panel` for the panel itself. */
+  /** What it may stand in: other kinds, or `panel` and `frame` for these themselves. */
   readonly standsIn: readonly string[];
+  /** The only one of the two that it may be in, however deep; not there: it may be in both. */
+  readonly root?: RootName;
   /** Fields that it always has, in the order of the form. */
   readonly always: A;
   /** Fields that it may have. */
@@ -91,5 +97,7 @@ export function definePart<const K extends string, A extends Fields, M extends F
   return definition;
 }
 
-/** What stands in the cells and tabs of a panel. */
+/** What stands in the cells and tabs of a panel, and in the cells of a frame. */
 export const IN_CELLS = ['cell', 'tab'] as const;
+/** What stands in the zones of a band, too. */
+export const IN_ZONES = ['zone', 'cell', 'tab'] as const;

@@ -1,4 +1,4 @@
-import { definePart, IN_CELLS } from './definePart.ts';
+import { definePart, IN_ZONES } from './definePart.ts';
 import { hiddenOn } from './fields.ts';
 
 /** A line between parts. */
@@ -6,7 +6,7 @@ export const divider = definePart({
   kind: 'divider',
   name: 'divider',
   about: 'a line between parts',
-  standsIn: IN_CELLS,
+  standsIn: IN_ZONES,
   always: {},
   maybe: { hiddenOn },
   begin: () => [{ kind: 'divider' }],

@@ -1,6 +1,6 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
-import { definePart, field, IN_CELLS } from './definePart.ts';
+import { definePart, field, IN_ZONES } from './definePart.ts';
 import { address, body, hiddenOn, isRounded, parameter, picture, text, TextShape } from './fields.ts';
 import { wrongAction } from './wrongAction.ts';
 
@@ -29,7 +29,7 @@ export const form = definePart({
   kind: 'form',
   name: 'sign-up form',
   about: 'e-mail field and consent line',
-  standsIn: IN_CELLS,
+  standsIn: IN_ZONES,
   always: { label, text: text('Button'), address: address('Send to'), parameter: fieldName },
   maybe: { body: body('Consent line'), needsConsent, picture: picture(), isRounded: rounded, hiddenOn },
   begin: () => [

@@ -16,6 +16,7 @@ export const group = definePart({
   name: 'link group',
   about: 'one child item and its links',
   standsIn: IN_CELLS,
+  root: 'panel',
   always: { item },
   maybe: { heading, levels, hiddenOn },
   begin: ({ child }) => (child === null ? refusal('emptyMenu') : [{ kind: 'group', item: child }]),

@@ -9,6 +9,7 @@ export const groups = definePart({
   oneOf: 'the remaining groups',
   about: 'all other child items, balanced in columns',
   standsIn: IN_CELLS,
+  root: 'panel',
   always: {},
   maybe: { heading, levels, columns, hiddenOn },
   begin: ({ kinds }) =>

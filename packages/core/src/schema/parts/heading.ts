@@ -1,4 +1,4 @@
-import { definePart, IN_CELLS } from './definePart.ts';
+import { definePart, IN_ZONES } from './definePart.ts';
 import { destination, hiddenOn, opensNewTab, text } from './fields.ts';
 
 /** A line above other parts. */
@@ -6,7 +6,7 @@ export const headingPart = definePart({
   kind: 'heading',
   name: 'heading',
   about: 'a line above other parts',
-  standsIn: IN_CELLS,
+  standsIn: IN_ZONES,
   always: { text: text('Text') },
   maybe: { destination: destination(), opensNewTab, hiddenOn },
   begin: () => [{ kind: 'heading', text: 'Heading' }],

@@ -1,12 +1,12 @@
-import { definePart, IN_CELLS } from './definePart.ts';
+import { definePart, IN_ZONES } from './definePart.ts';
 import { hiddenOn, text } from './fields.ts';
 
 /** Links of the panel's own, below a heading. */
 export const links = definePart({
   kind: 'links',
   name: 'link list',
-  about: 'links in this panel only',
-  standsIn: IN_CELLS,
+  about: 'links that are only here',
+  standsIn: IN_ZONES,
   always: {},
   maybe: { text: text('Heading (optional)'), hiddenOn },
   begin: () => [{ kind: 'links' }, { kind: 'link', text: 'Link', destination: { kind: 'undecided' } }],

@@ -16,6 +16,7 @@ export const menuPart = definePart({
   name: 'menu',
   about: 'another menu, as a list',
   standsIn: IN_CELLS,
+  root: 'panel',
   always: { menu },
   maybe: { text: text('Heading (optional)'), hiddenOn },
   begin: ({ otherMenu }) =>

@@ -1,6 +1,6 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
-import { definePart, IN_CELLS, field } from './definePart.ts';
+import { definePart, IN_ZONES, field } from './definePart.ts';
 import { alt, destination, hiddenOn, isOrnament, isRounded, opensNewTab, picture, ratio } from './fields.ts';
 
 const WholeShape = Type.Literal('whole');
@@ -20,7 +20,7 @@ export const picturePart = definePart({
   kind: 'picture',
   name: 'picture',
   about: 'uploaded; may extend to the edge',
-  standsIn: IN_CELLS,
+  standsIn: IN_ZONES,
   always: {},
   maybe: {
     picture: picture(),

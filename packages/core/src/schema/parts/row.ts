@@ -32,6 +32,7 @@ export const row = definePart({
   kind: 'row',
   name: 'row',
   standsIn: ['panel'],
+  root: 'panel',
   always: {},
   maybe: { height, only, hiddenOn },
 });

@@ -1,7 +1,7 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
 import { closed } from '../shapes.ts';
-import { definePart, IN_CELLS, field } from './definePart.ts';
+import { definePart, IN_ZONES, field } from './definePart.ts';
 import { address, hiddenOn, parameter, ParameterShape, text } from './fields.ts';
 import { wrongAction } from './wrongAction.ts';
 
@@ -20,7 +20,7 @@ export const search = definePart({
   name: 'search',
   oneOf: 'a search field',
   about: 'a field that searches the site',
-  standsIn: IN_CELLS,
+  standsIn: IN_ZONES,
   always: { text: text('Name'), address: address('Search page'), parameter },
   maybe: { extraParameter, hiddenOn },
   begin: () => [{ kind: 'search', text: 'Search', address: '/search', parameter: 'q' }],

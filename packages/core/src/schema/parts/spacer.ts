@@ -1,6 +1,6 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
-import { definePart, field, IN_CELLS } from './definePart.ts';
+import { definePart, field, IN_ZONES } from './definePart.ts';
 import { hiddenOn } from './fields.ts';
 
 const LEAST = 4;
@@ -17,7 +17,7 @@ export const spacer = definePart({
   kind: 'spacer',
   name: 'spacer',
   about: 'room between parts',
-  standsIn: IN_CELLS,
+  standsIn: IN_ZONES,
   always: { space },
   maybe: { hiddenOn },
   begin: () => [{ kind: 'spacer', space: 24 }],

@@ -7,6 +7,7 @@ export const tab = definePart({
   name: 'tab',
   about: 'another tab',
   standsIn: ['tabs'],
+  root: 'panel',
   always: { text: text('Text') },
   maybe: {},
   begin: () => [{ kind: 'tab', text: 'Tab' }],

@@ -8,6 +8,7 @@ export const tabs = definePart({
   oneOf: 'tabs',
   about: 'several views, one at a time',
   standsIn: ['cell'],
+  root: 'panel',
   always: {},
   maybe: { hiddenOn },
   begin: () => [{ kind: 'tabs' }, { kind: 'tab', text: 'First' }, { kind: 'tab', text: 'Second' }],

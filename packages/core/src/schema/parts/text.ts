@@ -1,4 +1,4 @@
-import { definePart, IN_CELLS } from './definePart.ts';
+import { definePart, IN_ZONES } from './definePart.ts';
 import { body, hiddenOn } from './fields.ts';
 
 /** Paragraphs and lists, with bold, italics and links. */
@@ -6,7 +6,7 @@ export const textPart = definePart({
   kind: 'text',
   name: 'text',
   about: 'paragraphs and lists',
-  standsIn: IN_CELLS,
+  standsIn: IN_ZONES,
   always: { body: body('Text') },
   maybe: { hiddenOn },
   begin: () => [{ kind: 'text', body: [{ kind: 'paragraph', runs: [{ text: 'Text' }] }] }],

@@ -5,19 +5,21 @@ import { addableKinds, capitalised, definitionOf, heldBy, type PartKind } from '
 import { useComposing } from '../../composables/useComposing.ts';
 import { useComposer } from '../../stores/composer.ts';
 
+const addable = addableKinds('panel');
 /** What may be added where one is, in words: what it is and what it does. */
 const composer = useComposer();
 const composing = useComposing();
 const emit = defineEmits<{ left: [] }>();
 /** Links stand in lists and tabs in tabs alone: they are offered there. */
 const isSpecial = (kind: PartKind): boolean => !definitionOf(kind).standsIn.includes('cell');
+const isOffered = (kind: PartKind): boolean => addable.includes(kind) && isSpecial(kind);
 const kinds = computed(() => {
   const selected = composer.part;
   const around =
     selected === null ? [] : [selected, ...composer.parts.filter(({ id }) => id === selected.parent)];
-  const holder = around.find(({ kind }) => addableKinds.includes(kind) && heldBy(kind).some(isSpecial));
-  const special = holder === undefined ? [] : heldBy(holder.kind).filter(isSpecial);
-  return [...special, ...addableKinds.filter((kind) => !isSpecial(kind))].map((kind) => {
+  const holder = around.find(({ kind }) => addable.includes(kind) && heldBy(kind).some(isOffered));
+  const special = holder === undefined ? [] : heldBy(holder.kind).filter(isOffered);
+  return [...special, ...addable.filter((kind) => !isSpecial(kind))].map((kind) => {
     const { name, about } = definitionOf(kind);
     return { kind, name: capitalised(name), about };
   });

@@ -5,6 +5,8 @@ import { useComposer } from '../../stores/composer.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
 
 /** The width of the live header: drawn, or by device class. The marks are the site's breakpoints. */
+/** `isAlone`: it has no dropdown of a selected item to show. */
+defineProps<{ isAlone?: boolean }>();
 const live = useLiveView();
 const composer = useComposer();
 const share = (px: number): string => `${((px - NARROWEST) / (WIDEST - NARROWEST)) * 100}%`;
@@ -27,7 +29,7 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
       </button>
     </div>
     <button
-      v-if="live.isBar && composer.owner === null"
+      v-if="!isAlone && live.isBar && composer.owner === null"
       type="button"
       class="plain-button whole"
       :disabled="live.branch === null"

@@ -28,6 +28,7 @@ const inTree = (isGoing: boolean) =>
 const groups = computed(() => [
   { title: 'Selecting', keys: inTree(true) },
   { title: 'Editing', keys: inTree(false) },
+  { title: 'Frame', keys: shortcuts.filter(({ where }) => where === 'frame') },
   { title: 'Panel composer', keys: shortcuts.filter(({ where }) => where === 'panel') },
   { title: 'Anywhere', keys: shortcuts.filter(({ where }) => where === 'anywhere') },
 ]);

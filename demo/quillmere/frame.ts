@@ -1,0 +1,186 @@
+import {
+  areaId,
+  exceptionId,
+  zoneId,
+  zoneNames,
+  type Id,
+  type Part,
+  type PartFacts,
+  type PartKind,
+  type Site,
+  type ZoneName,
+} from '@zorvik/core';
+
+/** A part of Quillmere's frame, and what is in it. */
+interface Made {
+  readonly kind: PartKind;
+  readonly facts?: PartFacts;
+  readonly inner?: readonly Made[];
+}
+
+/** The facts that Quillmere's frame shows. */
+export const quillmereFacts: Pick<
+  Site,
+  'phone' | 'email' | 'postal' | 'hours' | 'holder' | 'social' | 'payments' | 'contentWidth'
+> = {
+  contentWidth: 1200,
+  phone: '01632 960140',
+  email: 'hello@quillmere.example',
+  postal: ['Quillmere', 'Mill Lane', 'Little Quill'],
+  hours: ['April to September: 10 to 18', 'October to March: 10 to 16'],
+  holder: 'Quillmere Trust',
+  social: [
+    mark('Films from the garden', 'https://films.example/quillmere', 'film', 'M4 5h16v14H4Zm6 4v6l5-3Z'),
+    mark(
+      'Pictures of the week',
+      'https://pictures.example/quillmere',
+      'picture',
+      'M4 5h16v14H4Zm2 11h12l-4-5-3 4-2-2Z',
+    ),
+    mark(
+      'Press and news',
+      '/press',
+      'feed',
+      'M5 5a14 14 0 0 1 14 14h-3A11 11 0 0 0 5 8Zm0 6a8 8 0 0 1 8 8h-3a5 5 0 0 0-5-5Zm0 5h3v3H5Z',
+    ),
+  ],
+  payments: [
+    { name: 'Card', mark: { name: 'card', path: 'M2 5h20v14H2Zm0 4h20v2H2Z' } },
+    {
+      name: 'Bank transfer',
+      mark: { name: 'bank', path: 'M12 3l9 5v2H3V8Zm-6 9h2v6H6Zm5 0h2v6h-2Zm5 0h2v6h-2ZM3 20h18v2H3Z' },
+    },
+    {
+      name: 'Invoice',
+      mark: { name: 'invoice', path: 'M5 2h14v20l-3-2-2 2-2-2-2 2-2-2-3 2Zm3 5h8v2H8Zm0 4h8v2H8Z' },
+    },
+  ],
+};
+
+function mark(
+  name: string,
+  address: string,
+  icon: string,
+  path: string,
+): NonNullable<Site['social']>[number] {
+  return { name, address, mark: { name: icon, path } };
+}
+
+/**
+ * Quillmere's header of two bands, the plant finder's side, and its footer, in preorder. `menus` has the ids of
+ * menus by their keys, `at` those of pages by their paths.
+ */
+export function quillmereFrame(
+  site: Id,
+  menus: ReadonlyMap<string, Id>,
+  at: (path: string) => Id,
+  mint: () => Id,
+): Part[] {
+  const menu = (key: string): { readonly shows: Id } => ({ shows: menus.get(key) ?? '' });
+  const parts: Part[] = [];
+  const add = (id: Id, parent: Id, { kind, facts, inner = [] }: Made): void => {
+    parts.push({ ...facts, kind, id, parent } as Part);
+    for (const one of inner) add(idFor(id, one), id, one);
+  };
+  const idFor = (parent: Id, { kind, facts = {} }: Made): Id => {
+    if (kind === 'zone') return zoneId(parent, facts.at ?? 'start');
+    if (kind !== 'exception') return mint();
+    if (facts.template !== undefined) return exceptionId(parent, { template: facts.template });
+    const onPage = facts.onPage ?? '';
+    return exceptionId(parent, facts.isBelow === true ? { onPage, isBelow: true } : { onPage });
+  };
+  const areas: readonly (readonly ['header' | 'side' | 'footer' | 'drawer', readonly Made[]])[] = [
+    [
+      'header',
+      [
+        band({
+          start: [{ kind: 'contact', facts: { says: ['phone', 'email'] } }],
+          end: [{ kind: 'placement', facts: menu('second') }],
+        }),
+        band({
+          start: [
+            { kind: 'logo', facts: { text: 'Quillmere' } },
+            { kind: 'placement', facts: menu('main') },
+          ],
+          end: [
+            {
+              kind: 'basket',
+              facts: {
+                text: 'Basket',
+                destination: { kind: 'page', page: at('/shop'), anchor: null },
+                faces: { wide: 'icon', medium: 'icon', narrow: 'icon' },
+                isHidden: true,
+              },
+              inner: [exception({ onPage: at('/shop'), isBelow: true, isShown: true })],
+            },
+          ],
+        }),
+        // On the start page there is no way to show.
+        {
+          ...band({ start: [{ kind: 'breadcrumb' }] }),
+          inner: [
+            ...(band({ start: [{ kind: 'breadcrumb' }] }).inner ?? []),
+            exception({ template: 'home', isShown: false }),
+          ],
+        },
+      ],
+    ],
+    [
+      'side',
+      [
+        grid([
+          [
+            12,
+            [
+              {
+                kind: 'placement',
+                facts: { ...menu('plants'), isHidden: true },
+                inner: [
+                  exception({ onPage: at('/plants'), isBelow: true, isShown: true, ...menu('plants') }),
+                ],
+              },
+            ],
+          ],
+        ]),
+      ],
+    ],
+    [
+      'footer',
+      [
+        grid([
+          [8, [{ kind: 'placement', facts: menu('footer') }]],
+          [
+            4,
+            [
+              { kind: 'heading', facts: { text: 'Where we are' } },
+              { kind: 'contact', facts: { says: ['postal', 'hours', 'email'] } },
+              { kind: 'social' },
+            ],
+          ],
+        ]),
+        band({ start: [{ kind: 'copyright' }], end: [{ kind: 'payment' }] }),
+      ],
+    ],
+    ['drawer', [grid([[12, [{ kind: 'placement', facts: menu('phone') }]]])]],
+  ];
+  for (const [area, inner] of areas) add(areaId(area), site, { kind: 'area', facts: { area }, inner });
+  return parts;
+}
+
+function band(zones: { readonly [Z in ZoneName]?: readonly Made[] }): Made {
+  return {
+    kind: 'band',
+    inner: zoneNames.map((at): Made => ({ kind: 'zone', facts: { at }, inner: zones[at] ?? [] })),
+  };
+}
+
+function grid(cells: readonly (readonly [span: number, parts: readonly Made[]])[]): Made {
+  return {
+    kind: 'band',
+    inner: cells.map(([span, inner]): Made => ({ kind: 'cell', facts: { span }, inner })),
+  };
+}
+
+function exception(facts: PartFacts): Made {
+  return { kind: 'exception', facts };
+}

@@ -1,0 +1,224 @@
+import { By, Key, type WebElement } from 'selenium-webdriver';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { partsIn, readStored, type Part, type SiteDocument, type StoredDocument } from '@zorvik/core';
+import type { Person } from './person.ts';
+import { enterStage, type Stage } from './stage.ts';
+
+/** The frame composed on the page itself, by pointer and by keys, and delivered. */
+let stack: Stage['stack'];
+let browser: Stage['browser'];
+let person: Person;
+beforeAll(async () => {
+  ({ stack, browser, person } = await enterStage());
+});
+
+const stored = async (): Promise<SiteDocument> => {
+  await person.kept();
+  return readStored(
+    ((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument })
+      .document,
+  );
+};
+const frameParts = async (): Promise<Part[]> => {
+  const document = await stored();
+  return partsIn(document, document.site.id);
+};
+const inPicture = async <T>(act: () => Promise<T>): Promise<T> => {
+  await browser.driver.switchTo().frame(await person.find('.picture iframe'));
+  try {
+    return await act();
+  } finally {
+    await browser.driver.switchTo().defaultContent();
+  }
+};
+const found = (css: string): Promise<WebElement> =>
+  person.eventually(`nothing like ${css}`, async () => (await browser.driver.findElements(By.css(css)))[0]);
+const tree = (): Promise<WebElement> => person.find('[aria-label="Frame contents"]');
+const title = async (): Promise<string> => (await person.find('.strip h2')).getText();
+const openFrame = async (): Promise<void> => {
+  await browser.driver.get(`${stack.editor}/quillmere/frame`);
+  await inPicture(() => found('.zv-header .zv-logo'));
+};
+const lookAt = async (typed: string): Promise<void> => {
+  await (await person.find('.page .shown')).click();
+  await (await person.find('input[aria-label="Find a page to look at"]')).sendKeys(typed);
+  await person.eventually('no such page', async () => {
+    const [first] = await browser.driver.findElements(By.css('.page [role=option].on .name'));
+    return (await first?.getText())?.startsWith(typed) === true;
+  });
+  await (await person.focused()).sendKeys(Key.ENTER);
+};
+
+describe('Frame', () => {
+  it('shows the page as visitors get it; one click selects the part, a second one the entry in it, and both lead on', async () => {
+    await openFrame();
+    await inPicture(async () => (await found('.zv-logo a')).click());
+    await person.eventually('the logo is not selected', async () => (await title()) === 'Quillmere');
+    await inPicture(async () => (await found('[aria-label^=Main] a[href="/garden"]')).click());
+    await person.eventually('the menu is not selected', async () => (await title()) === 'Main menu');
+    expect(await browser.driver.getCurrentUrl(), 'a click never leads away').toContain('/quillmere/frame');
+    await inPicture(async () => (await found('[aria-label^=Main] a[href="/garden"]')).click());
+    await person.byText('a', 'Arrange this entry');
+    await (await person.byText('a', 'Arrange this entry')).click();
+    await person.eventually('the entry is not selected in Arrange', async () =>
+      (await browser.driver.getCurrentUrl()).includes('/arrange/main?item='),
+    );
+    await browser.driver.navigate().back();
+    await person.eventually('Back does not show the same', async () => (await title()) === 'Main menu');
+  });
+
+  it('is composed by keys: a part is found by a few letters, moved through zones, and removed; undo brings all back', async () => {
+    await openFrame();
+    const before = (await frameParts()).map(({ id }) => id);
+    await inPicture(async () => (await found('.zv-logo a')).click());
+    await person.eventually('the logo is not selected', async () => (await title()) === 'Quillmere');
+    await (await tree()).sendKeys('p');
+    await (await person.find('input[aria-label="Part to add"]')).sendKeys('sea', Key.ENTER);
+    await inPicture(() => found('.zv-header .zv-search input[type=search]'));
+    await person.eventually('the search is not selected', async () => (await title()) === 'Search');
+    const zoneOf = async (): Promise<string | undefined> => {
+      const parts = await frameParts();
+      const search = parts.find(({ kind }) => kind === 'search');
+      return parts.find(({ id }) => id === search?.parent)?.at;
+    };
+    expect(await zoneOf()).toBe('start');
+    for (let step = 0; step < 3; step += 1)
+      await (await tree()).sendKeys(Key.chord(Key.ALT, Key.ARROW_RIGHT));
+    expect(await zoneOf()).toBe('end');
+    await (await tree()).sendKeys(Key.DELETE);
+    await person.eventually('it is still there', async () => (await zoneOf()) === undefined);
+    for (let step = 0; step < 5; step += 1) await (await tree()).sendKeys(Key.chord(Key.CONTROL, 'z'));
+    await person.eventually(
+      'not all is undone',
+      async () => (await frameParts()).map(({ id }) => id).join(' ') === before.join(' '),
+    );
+  });
+
+  it('is composed where it is drawn: a mark between two parts adds one, and parts are dragged to the place shown before', async () => {
+    await openFrame();
+    const { driver } = browser;
+    await inPicture(async () => {
+      const logo = await found('.zv-logo');
+      const { width } = await logo.getRect();
+      // To the right of the logo, before the menu.
+      await driver
+        .actions()
+        .move({ origin: logo, x: 0 })
+        .move({ origin: logo, x: Math.round(width / 2 + 8) })
+        .perform();
+      await (await found('.plus')).click();
+    });
+    await (await person.find('input[aria-label="Part to add"]')).sendKeys('button', Key.ENTER);
+    const order = async (): Promise<string[]> =>
+      (await frameParts())
+        .filter(({ kind }) => ['logo', 'button', 'placement'].includes(kind))
+        .map(({ kind }) => kind);
+    await person.eventually(
+      'no button',
+      async () => (await order()).slice(0, 4).join(' ') === 'placement logo button placement',
+    );
+    await inPicture(async () => {
+      const button = await found('.zv-header .zv-action');
+      const last = await found('[aria-label^=Main]>ul>li:last-child');
+      await driver
+        .actions()
+        .move({ origin: button })
+        .press()
+        .move({ origin: last, x: 10, duration: 100 })
+        .move({ origin: last, x: 20, duration: 100 })
+        .perform();
+      await found('.marks .drop');
+      await driver.actions().release().perform();
+    });
+    await person.eventually(
+      'it is not moved',
+      async () => (await order()).slice(0, 4).join(' ') === 'placement logo placement button',
+    );
+    for (let step = 0; step < 2; step += 1) await (await tree()).sendKeys(Key.chord(Key.CONTROL, 'z'));
+    await person.kept();
+  });
+
+  it('hides a part on some pages, says where it is different, and delivers just that', async () => {
+    await openFrame();
+    await lookAt('Tickets');
+    await inPicture(() => found('.zv-breadcrumb nav'));
+    await (await person.byText('label', 'this page and below')).click();
+    await inPicture(async () => (await found('.zv-header .zv-contact a')).click());
+    await person.eventually(
+      'the contact line is not selected',
+      async () => (await title()) === 'contact line',
+    );
+    await (await person.find('.shown select')).sendKeys('Hidden');
+    await person.find('.list .wins');
+    await inPicture(() =>
+      person.eventually(
+        'it is still shown',
+        async () => (await browser.driver.findElements(By.css('.zv-header .zv-contact'))).length === 0,
+      ),
+    );
+    const { revision } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as {
+      revision: number;
+    };
+    await person.kept();
+    const now = (
+      (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { revision: number }
+    ).revision;
+    expect(now).toBeGreaterThanOrEqual(revision);
+    await fetch(`${stack.editor}/api/v1/sites/quillmere/editions`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ note: '', revision: now }),
+    });
+    const header = async (path: string): Promise<string> =>
+      (
+        (await (await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/frame?page=${path}`)).json()) as {
+          header: string;
+        }
+      ).header;
+    await person.eventually(
+      'it is delivered',
+      async () => !(await header('/visit/tickets')).includes('zv-contact'),
+    );
+    expect(await header('/visit')).toContain('zv-contact');
+    await (await person.find('[aria-label="Remove this exception"]')).click();
+    await inPicture(() => found('.zv-header .zv-contact'));
+  });
+
+  it('can be tried: links lead to the next page, whose mark they carry, and Escape ends it', async () => {
+    await openFrame();
+    await person.click('Try it');
+    await inPicture(async () => (await found('[aria-label^=Second] a[href="/membership"]')).click());
+    await person.eventually(
+      'no other page',
+      async () => (await (await person.find('.page .shown strong')).getText()) === 'Membership',
+    );
+    await person.click('Back to composing');
+    await inPicture(() => found('.zv-header [data-zv-part]'));
+  });
+});
+
+describe('the placement table', () => {
+  it('gives product pages another menu in at most four actions, and says where each menu shows', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/frame`);
+    await inPicture(() => found('.zv-header .zv-logo'));
+    let actions = 0;
+    const act = async (what: () => Promise<unknown>): Promise<void> => {
+      actions += 1;
+      await what();
+    };
+    await act(async () => (await person.byText('label', 'Placements')).click());
+    const cell = await person.find('select[aria-label="Header / band 2 / start, template product"]');
+    await act(() => cell.sendKeys('Plant finder'));
+    expect(actions).toBeLessThanOrEqual(4);
+    const document = await stored();
+    const made = [...document.parts.nodes.values()].find(({ template }) => template === 'product');
+    expect(document.menus.nodes.get(made?.shows ?? '')?.key).toBe('plants');
+    await person.find('select.own');
+    await cell.sendKeys('as all');
+    await person.eventually(
+      'it is still an exception',
+      async () => !(await stored()).parts.nodes.has(made?.id ?? ''),
+    );
+    expect(await person.find('[aria-label="Placement table"]')).toBeTruthy();
+  });
+});

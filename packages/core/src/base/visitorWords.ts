@@ -1,0 +1,176 @@
+/** What visitors read that nobody typed in. A site can have other words for any of them. */
+export const visitorWordNames = [
+  'menu',
+  'close',
+  'back',
+  'more',
+  'search',
+  'skip',
+  'on-this-page',
+  'breadcrumb',
+  'start',
+  'social',
+  'payment',
+  'opening-hours',
+] as const;
+/** See `visitorWordNames`. */
+export type VisitorWord = (typeof visitorWordNames)[number];
+/** One word for each of them. */
+export type VisitorWords = Readonly<Record<VisitorWord, string>>;
+
+const inOrder = (...words: readonly string[]): VisitorWords =>
+  Object.fromEntries(visitorWordNames.map((name, at) => [name, words[at] ?? name])) as VisitorWords;
+
+/** The words that ship, by language (BCP 47, the primary subtag alone). */
+export const shippedWords: Readonly<Record<string, VisitorWords>> = {
+  en: inOrder(
+    'Menu',
+    'Close',
+    'Back',
+    'More',
+    'Search',
+    'Skip to content',
+    'On this page',
+    'Breadcrumb',
+    'Home',
+    'Follow us',
+    'Ways to pay',
+    'Opening hours',
+  ),
+  de: inOrder(
+    'Menü',
+    'Schließen',
+    'Zurück',
+    'Mehr',
+    'Suche',
+    'Zum Inhalt springen',
+    'Auf dieser Seite',
+    'Brotkrumennavigation',
+    'Startseite',
+    'Folgen Sie uns',
+    'Zahlungsarten',
+    'Öffnungszeiten',
+  ),
+  fr: inOrder(
+    'Menu',
+    'Fermer',
+    'Retour',
+    'Plus',
+    'Rechercher',
+    'Aller au contenu',
+    'Sur cette page',
+    'Fil d’Ariane',
+    'Accueil',
+    'Suivez-nous',
+    'Moyens de paiement',
+    'Horaires d’ouverture',
+  ),
+  es: inOrder(
+    'Menú',
+    'Cerrar',
+    'Volver',
+    'Más',
+    'Buscar',
+    'Saltar al contenido',
+    'En esta página',
+    'Ruta de navegación',
+    'Inicio',
+    'Síguenos',
+    'Formas de pago',
+    'Horario',
+  ),
+  it: inOrder(
+    'Menu',
+    'Chiudi',
+    'Indietro',
+    'Altro',
+    'Cerca',
+    'Vai al contenuto',
+    'In questa pagina',
+    'Percorso di navigazione',
+    'Home',
+    'Seguici',
+    'Metodi di pagamento',
+    'Orari di apertura',
+  ),
+  nl: inOrder(
+    'Menu',
+    'Sluiten',
+    'Terug',
+    'Meer',
+    'Zoeken',
+    'Naar de inhoud',
+    'Op deze pagina',
+    'Kruimelpad',
+    'Home',
+    'Volg ons',
+    'Betaalmethoden',
+    'Openingstijden',
+  ),
+  pl: inOrder(
+    'Menu',
+    'Zamknij',
+    'Wstecz',
+    'Więcej',
+    'Szukaj',
+    'Przejdź do treści',
+    'Na tej stronie',
+    'Ścieżka nawigacji',
+    'Strona główna',
+    'Obserwuj nas',
+    'Metody płatności',
+    'Godziny otwarcia',
+  ),
+  pt: inOrder(
+    'Menu',
+    'Fechar',
+    'Voltar',
+    'Mais',
+    'Pesquisar',
+    'Saltar para o conteúdo',
+    'Nesta página',
+    'Localização atual',
+    'Início',
+    'Siga-nos',
+    'Formas de pagamento',
+    'Horário de funcionamento',
+  ),
+  ar: inOrder(
+    'القائمة',
+    'إغلاق',
+    'رجوع',
+    'المزيد',
+    'بحث',
+    'انتقل إلى المحتوى',
+    'في هذه الصفحة',
+    'مسار التنقل',
+    'الرئيسية',
+    'تابعنا',
+    'طرق الدفع',
+    'ساعات العمل',
+  ),
+  ja: inOrder(
+    'メニュー',
+    '閉じる',
+    '戻る',
+    'その他',
+    '検索',
+    '本文へ移動',
+    'このページの内容',
+    'パンくずリスト',
+    'ホーム',
+    'フォローする',
+    'お支払い方法',
+    '営業時間',
+  ),
+};
+
+/** Words that a site has in the place of those that ship, by language. */
+export type OwnWords = Readonly<Record<string, Readonly<Record<string, string>>>>;
+
+/** The words of a language: the site's own, else those that ship for it, else English. */
+export function wordsIn(language: string, own: OwnWords = {}): VisitorWords {
+  const [primary = 'en'] = language.toLowerCase().split('-');
+  const shipped = shippedWords[primary] ?? shippedWords['en'] ?? inOrder();
+  return { ...shipped, ...own[primary], ...own[language] };
+}

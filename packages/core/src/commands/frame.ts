@@ -1,0 +1,209 @@
+import { firstFree } from '../base/firstFree.ts';
+import { mintId, type Id } from '../base/ids.ts';
+import { refusal } from '../base/refusal.ts';
+import { no, type Result } from '../base/result.ts';
+import { sentence, type Sentence } from '../base/sentences.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
+import { nameOf } from '../model/labelOf.ts';
+import { newPart, type UnplacedPart } from '../model/newPart.ts';
+import { areaId, areaWords, holderAt } from '../model/partRoots.ts';
+import { partPhrase, partSentence } from '../ops/addPart.ts';
+import { missing } from '../ops/kit/missing.ts';
+import type { Edit } from '../ops/edit.ts';
+import { placementOf } from '../resolve/placementOf.ts';
+import {
+  definitionOf,
+  exceptionId,
+  heldBy,
+  partWords,
+  type AreaName,
+  type ExceptionOn,
+  type Part,
+  type PartFacts,
+  type PartKind,
+  type PartOf,
+} from '../schema/part.ts';
+import { makeEdit, type CommandContext } from './context.ts';
+import { partsIn } from '../model/partsIn.ts';
+import { removal } from './panelParts.ts';
+import { areaNeeded, newBand } from './placing.ts';
+
+/** Adds a band to an area, behind another one; null: as the first. */
+export function addBand(
+  context: CommandContext,
+  area: AreaName,
+  after: Id | null,
+  isGrid = area !== 'header',
+): Result<Edit> {
+  const { document, random } = context;
+  const branch = newBand(areaId(area), isGrid, random);
+  const [band] = branch;
+  if (band === undefined) return no(refusal('nothingChosen'));
+  return makeEdit(context, [...areaNeeded(document, area), { kind: 'addPart', after, branch }], {
+    sentence: sentence('frameAdded', { what: partPhrase(document, band), label: areaWords[area] }),
+  });
+}
+
+/** How a part is added to the frame. */
+export interface FrameAddition {
+  /** Facts of its own, besides what its kind begins with. */
+  readonly facts?: PartFacts;
+  /** The only pages on which it is shown; null: it is shown on all. */
+  readonly on?: ExceptionOn | null;
+}
+
+/** Adds a part of a kind to a zone or a cell of the frame. */
+export function addToFrame(
+  context: CommandContext,
+  spot: Spot,
+  kind: PartKind,
+  { facts = {}, on = null }: FrameAddition = {},
+): Result<Edit> {
+  const { document, random } = context;
+  if (!heldBy(holderAt(document, spot.parent)).includes(kind))
+    return no(refusal('wrongPartPlace', { what: partWords[kind], place: placeName(document, spot.parent) }));
+  const { begin } = definitionOf(kind);
+  const begun =
+    begin?.(surroundings(document)) ?? refusal('wrongPartPlace', { what: partWords[kind], place: 'frame' });
+  if ('code' in begun) return no(begun);
+  const [first, ...inner] = begun as readonly UnplacedPart[];
+  if (first === undefined) return no(refusal('nothingChosen'));
+  const hidden = on === null ? {} : { isHidden: true as const };
+  const top = newPart(mintId('part', random), spot.parent, { ...first, ...facts, ...hidden });
+  const branch = [
+    top,
+    ...inner.map((one) => newPart(mintId('part', random), top.id, one)),
+    ...(on === null ? [] : [exceptionOf(top, on, { isShown: true, shows: top.shows ?? null })]),
+  ];
+  return makeEdit(context, [{ kind: 'addPart', after: spot.after, branch }], {
+    sentence: partSentence('added', document, top),
+  });
+}
+
+function placeName(document: SiteDocument, parent: Id): string {
+  const holder = holderAt(document, parent);
+  return holder === 'panel' || holder === 'frame' ? holder : partWords[holder];
+}
+
+/** What parts of the frame begin with: a menu that shows nowhere yet comes before all others. */
+function surroundings(
+  document: SiteDocument,
+): Parameters<NonNullable<ReturnType<typeof definitionOf>['begin']>>[0] {
+  const { site, menus } = document;
+  const all = [...childrenOf(menus, site.id)];
+  return {
+    root: 'frame',
+    label: site.name,
+    destination: { kind: 'undecided' },
+    page: null,
+    child: null,
+    otherMenu: all.find((id) => placementOf(document, id) === null) ?? all[0] ?? null,
+    kinds: new Set(partsIn(document, site.id).map(({ kind }) => kind)),
+  };
+}
+
+/** Adds a named place within the page, such as beside an article, for a menu or for none yet. */
+export function addPlace(context: CommandContext, menu: Id | null = null): Result<Edit> {
+  const { document, random } = context;
+  const { parts, site } = document;
+  if (menu !== null && !document.menus.nodes.has(menu)) return no(missing('menus', menu));
+  const names = new Set([...childrenOf(parts, site.id)].map((id) => nodeAt(parts, id).text));
+  const base = menu === null ? 'Place' : nameOf(document, 'menus', menu);
+  const place = newPart(mintId('part', random), site.id, {
+    kind: 'placement',
+    text: firstFree(base, (name) => names.has(name)),
+    ...(menu === null ? {} : { shows: menu }),
+  });
+  return makeEdit(context, [{ kind: 'addPart', after: childrenOf(parts, site.id).last(), branch: [place] }], {
+    sentence: partSentence('added', document, place),
+  });
+}
+
+/** What an exception says: whether the part is shown, and for a placement which menu; null: none. */
+export interface ExceptionSays {
+  readonly isShown: boolean;
+  readonly shows?: Id | null;
+}
+
+/** Makes an exception of a part for some pages, or changes the one that there is. */
+export function setException(
+  context: CommandContext,
+  id: Id,
+  on: ExceptionOn,
+  { isShown, shows = null }: ExceptionSays,
+): Result<Edit> {
+  const { document } = context;
+  const part = document.parts.nodes.get(id);
+  if (part === undefined) return no(missing('parts', id));
+  if (!heldBy(part.kind).includes('exception'))
+    return no(refusal('wrongPartPlace', { what: 'exception', place: partWords[part.kind] }));
+  const known = document.parts.nodes.get(exceptionId(id, on));
+  const words = { sentence: exceptionSentence(document, part, on), label: nameOf(document, 'parts', id) };
+  if (known?.kind === 'exception') {
+    const was = { isShown: known.isShown, shows: known.shows ?? null };
+    return makeEdit(context, [{ kind: 'updatePart', id: known.id, set: { isShown, shows }, was }], words);
+  }
+  const made = exceptionOf(part, on, { isShown, shows });
+  return makeEdit(
+    context,
+    [{ kind: 'addPart', after: childrenOf(document.parts, id).last(), branch: [made] }],
+    words,
+  );
+}
+
+function exceptionOf({ id }: Part, on: ExceptionOn, { isShown, shows = null }: ExceptionSays): Part {
+  return newPart(exceptionId(id, on), id, {
+    kind: 'exception',
+    isShown,
+    ...on,
+    ...(shows === null ? {} : { shows }),
+  });
+}
+
+/** Takes exceptions away, so that the part is there as everywhere else. */
+export function removeExceptions(context: CommandContext, ids: readonly Id[]): Result<Edit> {
+  const { document } = context;
+  const found = ids.map((id) => document.parts.nodes.get(id));
+  const [first] = found;
+  if (first?.kind !== 'exception') return no(missing('parts', ids[0] ?? ''));
+  const part = nodeAt(document.parts, first.parent);
+  return makeEdit(
+    context,
+    ids.map((id) => removal(document, id)),
+    {
+      sentence: sentence('exceptionRemoved', {
+        what: partPhrase(document, part),
+        pages: pagesOf(document, first),
+      }),
+    },
+  );
+}
+
+function exceptionSentence(document: SiteDocument, part: Part, on: ExceptionOn): Sentence {
+  return sentence('exceptionSet', { what: partPhrase(document, part), pages: pagesOf(document, on) });
+}
+
+/** The pages that an exception is about, in words. */
+export function pagesOf(
+  document: SiteDocument,
+  on: ExceptionOn | Pick<PartOf<'exception'>, 'template' | 'onPage' | 'isBelow'>,
+): string {
+  if ('template' in on && on.template !== undefined) return `the template “${on.template}”`;
+  const page = 'onPage' in on ? on.onPage : undefined;
+  const title = page === undefined ? '' : (document.pages.nodes.get(page)?.title ?? 'a deleted page');
+  const isBelow = 'isBelow' in on && on.isBelow === true;
+  return isBelow ? `“${title}” and below` : `“${title}”`;
+}
+
+/** Which menu a placement shows on all pages that are no exception; null: none. */
+export function setShownMenu(context: CommandContext, id: Id, menu: Id | null): Result<Edit> {
+  const { document } = context;
+  const part = document.parts.nodes.get(id);
+  if (part?.kind !== 'placement') return no(missing('parts', id));
+  return makeEdit(
+    context,
+    [{ kind: 'updatePart', id, set: { shows: menu }, was: { shows: part.shows ?? null } }],
+    { label: nameOf(document, 'parts', id) },
+  );
+}

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
+import { addableKinds, capitalised, definitionOf, type PartKind } from '@zorvik/core';
+import { useFraming } from '../../composables/useFraming.ts';
+import { useFrame } from '../../stores/frame.ts';
+
+/** What can be added at the mark: a few letters find it, Enter adds it. */
+const props = defineProps<{ at: { readonly x: number; readonly y: number } | null }>();
+const emit = defineEmits<{ left: [] }>();
+const frame = useFrame();
+const framing = useFraming();
+const id = useId();
+const typed = ref('');
+const marked = ref(0);
+const input = useTemplateRef<HTMLInputElement>('input');
+const kinds = addableKinds('frame');
+
+const offers = computed(() => {
+  const wanted = typed.value.trim().toLowerCase();
+  return framing
+    .offered(kinds)
+    .map((kind) => {
+      const { name, about = '' } = definitionOf(kind);
+      return { kind, name: capitalised(name), about, rank: rankOf(wanted, name, about) };
+    })
+    .filter(({ rank }) => rank > 0)
+    .sort((a, b) => b.rank - a.rank);
+});
+/** What begins with the letters comes first, then a word that does, then what has them anywhere. */
+function rankOf(wanted: string, name: string, about: string): number {
+  if (wanted === '') return 1;
+  const plain = name.toLowerCase();
+  if (plain.startsWith(wanted)) return 4;
+  if (plain.split(/[ -]/).some((word) => word.startsWith(wanted))) return 3;
+  return plain.includes(wanted) ? 2 : Number(about.toLowerCase().includes(wanted));
+}
+watch(typed, () => (marked.value = 0));
+onMounted(() => input.value?.focus());
+
+function take(kind: PartKind | undefined): void {
+  if (kind === undefined) return;
+  framing.add(kind);
+  emit('left');
+}
+function close(): void {
+  frame.adding = null;
+  emit('left');
+}
+function blurred({ relatedTarget }: FocusEvent): void {
+  if (relatedTarget instanceof Node && relatedTarget !== document.body) close();
+}
+const WIDTH = 320;
+const place = computed(() =>
+  props.at === null
+    ? { insetBlockEnd: '8px', insetInlineStart: '0' }
+    : {
+        insetBlockStart: `${props.at.y + 18}px`,
+        insetInlineStart: `max(0px, min(${props.at.x - WIDTH / 2}px, 100% - ${WIDTH}px))`,
+      },
+);
+</script>
+
+<template>
+  <section class="add" :style="place" aria-label="Add a part" @keydown.escape.stop="close">
+    <input
+      ref="input"
+      v-model="typed"
+      class="plain-field"
+      role="combobox"
+      aria-label="Part to add"
+      placeholder="Add here …"
+      aria-expanded="true"
+      :aria-controls="`${id}-list`"
+      :aria-activedescendant="offers.length === 0 ? undefined : `${id}-${marked}`"
+      @keydown.down.prevent="marked = Math.min(marked + 1, offers.length - 1)"
+      @keydown.up.prevent="marked = Math.max(marked - 1, 0)"
+      @keydown.enter.prevent="take(offers[marked]?.kind)"
+      @blur="blurred"
+    />
+    <div :id="`${id}-list`" class="kinds" role="listbox" aria-label="Parts">
+      <div
+        v-for="(offer, index) in offers"
+        :id="`${id}-${index}`"
+        :key="offer.kind"
+        role="option"
+        :aria-selected="index === marked"
+        :class="{ on: index === marked }"
+        @pointerdown.prevent="take(offer.kind)"
+      >
+        <strong>{{ offer.name }}</strong>
+        <span class="mute">{{ offer.about }}</span>
+      </div>
+    </div>
+    <p v-if="offers.length === 0" class="mute none">No part is called that.</p>
+    <p v-if="frame.scopeOn !== null" class="note">Shown only where changes apply now, not on all pages.</p>
+  </section>
+</template>
+
+<style scoped>
+.add {
+  position: absolute;
+  z-index: 15;
+  display: grid;
+  gap: 6px;
+  width: 320px;
+  padding: 8px;
+  border: 1px solid var(--line);
+  border-radius: 9px;
+  background: var(--sheet);
+  box-shadow: var(--shadow);
+}
+.kinds {
+  max-height: 224px;
+  overflow: auto;
+}
+[role='option'] {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+  min-height: 28px;
+  padding: 0 8px;
+  border-radius: 6px;
+  cursor: pointer;
+}
+strong {
+  flex: none;
+  font-weight: 600;
+}
+.mute {
+  overflow: hidden;
+  font-size: 0.75rem;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.on,
+[role='option']:hover {
+  background: var(--accent-tint);
+}
+.none,
+.note {
+  padding-inline: 8px;
+  font-size: 0.75rem;
+}
+.note {
+  color: var(--ochre);
+}
+</style>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useFrame, type FrameScope } from '../../stores/frame.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import FramePage from './FramePage.vue';
+
+/** Which page is looked at, and which pages a change applies to. */
+const frame = useFrame();
+const views = [
+  { value: 'picture' as const, label: 'Page' },
+  { value: 'table' as const, label: 'Placements' },
+];
+const view = computed({
+  get: () => frame.view,
+  set: (next) => (frame.view = next ?? 'picture'),
+});
+const scopes = computed(
+  (): readonly { readonly value: FrameScope; readonly label: string; readonly hint?: string }[] => {
+    const { template } = frame.situation;
+    return [
+      { value: 'all', label: 'all pages' },
+      ...(template === null ? [] : [{ value: 'template' as const, label: `template “${template}”` }]),
+      { value: 'below', label: 'this page and below' },
+      { value: 'page', label: 'this page' },
+    ];
+  },
+);
+</script>
+
+<template>
+  <div class="head">
+    <h1>Frame</h1>
+    <ChoiceRow v-model="view" label="View" is-label-hidden :choices="views" />
+    <FramePage v-if="frame.view === 'picture'" />
+    <div v-if="frame.view === 'picture'" class="scope" :class="{ narrowed: frame.scope !== 'all' }">
+      <span class="mute" aria-hidden="true">Changes apply to</span>
+      <ChoiceRow v-model="frame.scope" label="Changes apply to" is-label-hidden :choices="scopes" />
+    </div>
+    <button
+      v-if="frame.view === 'picture'"
+      type="button"
+      class="plain-button try"
+      :aria-pressed="frame.isTried"
+      title="Follow links and open dropdowns as a visitor does"
+      @click="frame.isTried = !frame.isTried"
+    >
+      {{ frame.isTried ? 'Back to composing' : 'Try it' }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 16px;
+  min-height: 42px;
+  padding: 4px 14px;
+  border-bottom: 1px solid var(--line);
+  background: var(--sheet);
+}
+h1 {
+  font-size: 1rem;
+}
+.scope {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.scope.narrowed > span {
+  color: var(--ochre);
+  font-weight: 600;
+}
+.try {
+  margin-inline-start: auto;
+}
+</style>

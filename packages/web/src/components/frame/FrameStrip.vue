@@ -1,0 +1,229 @@
+<script setup lang="ts">
+import { mdiArrowDown, mdiArrowUp, mdiContentDuplicate, mdiDelete, mdiPlus } from '@mdi/js';
+import { computed, nextTick, ref, useTemplateRef } from 'vue';
+import { duplicatePart, labelOf, removePartOf, renameItem, type Id } from '@zorvik/core';
+import { useFraming } from '../../composables/useFraming.ts';
+import { useKeeping } from '../../composables/useKeeping.ts';
+import { useFrame } from '../../stores/frame.ts';
+import { useSelection } from '../../stores/selection.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import IconButton from '../common/IconButton.vue';
+import LineField from '../common/LineField.vue';
+import PartFacts from '../composer/PartFacts.vue';
+import FrameShown from './FrameShown.vue';
+import FrameTree from './FrameTree.vue';
+
+/** What is in the frame, and the settings of what is selected, along the bottom. */
+const copy = useWorkingCopy();
+const frame = useFrame();
+const framing = useFraming();
+const selection = useSelection();
+const keepBy = useKeeping();
+const tree = useTemplateRef<InstanceType<typeof FrameTree>>('tree');
+const name = useTemplateRef<HTMLElement>('name');
+
+const part = computed(() => frame.part);
+const isHolder = computed(() => part.value !== null && ['area', 'zone'].includes(part.value.kind));
+const title = computed(() => (part.value === null ? 'Nothing selected' : frame.wordOf(part.value)));
+const path = computed(() => (part.value === null ? '' : frame.pathOf(part.value.id)));
+const item = computed(() => (part.value?.kind === 'placement' ? selection.item : null));
+const label = computed(() =>
+  item.value === null || copy.document === null ? '' : labelOf(copy.document, item.value),
+);
+const keepLabel = computed(() => {
+  const id = item.value?.id ?? '';
+  return keepBy(`label ${id}`, (context, typed) => renameItem(context, id, typed));
+});
+const menuKey = computed(() => {
+  const shows = part.value === null ? undefined : (frame.deciding(part.value.id)?.shows ?? part.value.shows);
+  return shows === undefined ? null : (copy.document?.menus.nodes.get(shows)?.key ?? null);
+});
+const fixed = computed(() =>
+  framing.isMovable(part.value) ? null : 'This part of the frame stays where it is.',
+);
+
+/** The zones of the band that the part is in, to put it into another one. */
+const zones = computed(() => {
+  const own = part.value;
+  const zone = frame.parts.find(({ id }) => id === own?.parent);
+  if (zone?.kind !== 'zone') return [];
+  return frame.parts.flatMap((one) =>
+    one.kind === 'zone' && one.parent === zone.parent ? [{ value: one.id, label: one.at }] : [],
+  );
+});
+
+const renaming = ref<Id | null>(null);
+async function rename(id: Id): Promise<void> {
+  renaming.value = id;
+  await nextTick();
+  name.value?.querySelector('input')?.focus();
+  name.value?.querySelector('input')?.select();
+}
+defineExpose({ focus: () => tree.value?.focus(), rename });
+</script>
+
+<template>
+  <section class="strip" aria-label="Frame contents and settings">
+    <FrameTree ref="tree" class="contents" />
+    <div class="who">
+      <div class="names">
+        <h2 :title="title">{{ title }}</h2>
+        <p class="mute path" :title="path">{{ path }}</p>
+      </div>
+      <div class="tools">
+        <IconButton
+          label="Move back"
+          :icon="mdiArrowUp"
+          keys="Alt ↑"
+          :reason="fixed"
+          @press="framing.shift('up')"
+        />
+        <IconButton
+          label="Move forward"
+          :icon="mdiArrowDown"
+          keys="Alt ↓"
+          :reason="fixed"
+          @press="framing.shift('down')"
+        />
+        <IconButton
+          label="Duplicate"
+          :icon="mdiContentDuplicate"
+          keys="Ctrl D"
+          :reason="fixed"
+          @press="framing.onSelected(duplicatePart)"
+        />
+        <IconButton
+          label="Remove"
+          :icon="mdiDelete"
+          keys="Del"
+          :reason="fixed"
+          @press="framing.onSelected(removePartOf)"
+        />
+      </div>
+      <div class="adds">
+        <button type="button" class="plain-button" title="Add a part (P)" @click="framing.startAdding()">
+          <svg viewBox="0 0 24 24" width="14" height="14" aria-hidden="true">
+            <path :d="mdiPlus" fill="currentColor" />
+          </svg>
+          Part
+        </button>
+        <button
+          type="button"
+          class="plain-button"
+          title="Add a band below (B)"
+          @click="framing.newBand('below')"
+        >
+          Band below
+        </button>
+        <button type="button" class="plain-button" title="Add a band above" @click="framing.newBand('above')">
+          Band above
+        </button>
+      </div>
+    </div>
+    <div class="facts">
+      <p v-if="part === null" class="mute hint">
+        Click a part of the page to change it. Move the pointer between two parts and click + to add one
+        there, or press P.
+      </p>
+      <template v-else>
+        <div v-if="item !== null" ref="name" class="entry">
+          <LineField label="Entry" :value="label" :keep="keepLabel" />
+          <router-link
+            class="plain-button"
+            :to="{
+              name: 'arrange',
+              params: { siteKey: copy.siteKey ?? '', menuKey: selection.menu?.key },
+              query: { item: item.id },
+            }"
+          >
+            Arrange this entry
+          </router-link>
+        </div>
+        <ChoiceRow
+          v-if="zones.length > 0"
+          :model-value="part.parent"
+          label="Zone"
+          :choices="zones"
+          @update:model-value="$event !== null && framing.toEndOf(part.id, $event)"
+        />
+        <FrameShown v-if="!isHolder" :part="part" />
+        <PartFacts :part="part" />
+        <router-link
+          v-if="part.kind === 'placement' && menuKey !== null"
+          class="plain-button"
+          :to="{ name: 'arrange', params: { siteKey: copy.siteKey ?? '', menuKey } }"
+        >
+          Arrange this menu
+        </router-link>
+      </template>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.strip {
+  display: grid;
+  grid-template-columns: minmax(180px, 260px) minmax(150px, 190px) minmax(0, 1fr);
+  gap: 0 18px;
+  height: clamp(11rem, 30dvh, 15rem);
+  padding: 10px 14px;
+  border-top: 1px solid var(--line);
+  background: var(--sheet);
+}
+.who {
+  display: grid;
+  align-content: start;
+  gap: 8px;
+  min-width: 0;
+}
+h2 {
+  font-size: 1.0625rem;
+}
+h2,
+.path {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.path {
+  min-height: 1.125rem;
+  font-size: 0.75rem;
+}
+.tools,
+.adds,
+.entry {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: end;
+}
+.adds .plain-button {
+  min-height: 26px;
+  font-size: 0.75rem;
+}
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  align-content: start;
+  align-items: end;
+  gap: 10px 22px;
+  overflow: auto;
+}
+.hint {
+  max-width: 60ch;
+}
+.entry > :first-child {
+  width: 250px;
+}
+@media (max-width: 760px) {
+  .strip {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    grid-template-rows: auto minmax(0, 1fr);
+    height: 46dvh;
+  }
+  .facts {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,87 @@
+import type { Id } from '@zorvik/core';
+import type { StageKey } from './messages.ts';
+
+/** What the editor tells the live page of Frame. */
+export type ToFrame =
+  | {
+      readonly kind: 'show';
+      readonly header: string;
+      readonly side: string;
+      readonly footer: string;
+      readonly css: string;
+      /** Of the page, which stands in the place of its content. */
+      readonly title: string;
+      readonly language: string;
+      readonly direction: 'ltr' | 'rtl';
+    }
+  /** This part is selected, and this entry in it. */
+  | { readonly kind: 'select'; readonly part: Id | null; readonly item: Id | null }
+  /** A part is about to be added here. */
+  | { readonly kind: 'adding'; readonly spot: { readonly parent: Id; readonly after: Id | null } | null }
+  /** It behaves as for a visitor, or nothing in it leads anywhere. */
+  | { readonly kind: 'try'; readonly isOn: boolean };
+
+/** What the live page of Frame tells the editor. */
+export type FromFrame =
+  | { readonly kind: 'ready' }
+  | { readonly kind: 'part'; readonly id: Id | null }
+  | { readonly kind: 'item'; readonly id: Id }
+  /** An entry was clicked twice: it is to be renamed. */
+  | { readonly kind: 'rename'; readonly id: Id }
+  /** Something is to be added here; where the pointer is, in the iframe's own px. */
+  | {
+      readonly kind: 'add';
+      readonly parent: Id;
+      readonly after: Id | null;
+      readonly x: number;
+      readonly y: number;
+    }
+  /** Where the mark of what is about to be added stands, in the iframe's own px. */
+  | { readonly kind: 'mark'; readonly x: number; readonly y: number }
+  | { readonly kind: 'move'; readonly id: Id; readonly parent: Id; readonly after: Id | null }
+  | { readonly kind: 'height'; readonly height: number }
+  /** While it is tried: a link was followed. */
+  | { readonly kind: 'visit'; readonly path: string }
+  | ({ readonly kind: 'key' } & StageKey);
+
+const isId = (id: unknown): id is Id => typeof id === 'string' && /^[a-z][0-9a-z]{3,31}$/.test(id);
+const isIdOrNull = (id: unknown): id is Id | null => id === null || isId(id);
+const isPx = (value: unknown): value is number =>
+  typeof value === 'number' && value >= -99_999 && value <= 99_999;
+
+/** The iframe is a sandbox without an origin: what it says is believed only in this form. */
+export function fromFrame(message: unknown): FromFrame | null {
+  if (typeof message !== 'object' || message === null) return null;
+  const { kind, id, parent, after, x, y, height, path, key, ctrlKey, shiftKey, altKey } = message as Readonly<
+    Record<string, unknown>
+  >;
+  switch (kind) {
+    case 'ready':
+      return { kind };
+    case 'part':
+      return isIdOrNull(id) ? { kind, id } : null;
+    case 'item':
+    case 'rename':
+      return isId(id) ? { kind, id } : null;
+    case 'add':
+      return isId(parent) && isIdOrNull(after) && isPx(x) && isPx(y) ? { kind, parent, after, x, y } : null;
+    case 'mark':
+      return isPx(x) && isPx(y) ? { kind, x, y } : null;
+    case 'move':
+      return isId(id) && isId(parent) && isIdOrNull(after) ? { kind, id, parent, after } : null;
+    case 'height':
+      return isPx(height) && height >= 0 ? { kind, height } : null;
+    case 'visit':
+      return typeof path === 'string' && path.startsWith('/') && path.length < 2000 ? { kind, path } : null;
+    case 'key':
+      return typeof key === 'string' &&
+        key.length < 20 &&
+        typeof ctrlKey === 'boolean' &&
+        typeof shiftKey === 'boolean' &&
+        typeof altKey === 'boolean'
+        ? { kind, key, ctrlKey, shiftKey, altKey }
+        : null;
+    default:
+      return null;
+  }
+}

@@ -1,0 +1,289 @@
+import '@fontsource-variable/commissioner/wght.css';
+import '@fontsource-variable/fraunces/wght.css';
+import './frameStage.css';
+import '@zorvik/core/browser/navigation';
+import { holderAt, placeIn, type Box, type FramePlace, type Holder } from './framePlace.ts';
+import type { FromFrame, ToFrame } from './frameMessages.ts';
+import { patchTree } from './patchTree.ts';
+
+/**
+ * The inside of the live page of Frame: what the site is served around the content of a page, with a stand-in for
+ * the content. One click selects a part, a second one the entry in it; parts are dragged, and added at the mark
+ * between two of them.
+ */
+const page = document.createElement('div');
+page.innerHTML =
+  '<div class="around" data-area="header"></div><div class="middle"><div class="around" data-area="side"></div><main id="content"><h1></h1><i></i><i></i><i></i></main></div><div class="around" data-area="footer"></div>';
+const layer = Object.assign(document.createElement('div'), { className: 'marks' });
+const sheet = new CSSStyleSheet();
+document.adoptedStyleSheets = [sheet];
+document.body.append(page, layer);
+
+/** The pointer has to go so far until it drags, in px: less is a click. */
+const FAR = 6;
+/** How near to a place between two parts the pointer comes until it is offered, in px. */
+const NEAR = 26;
+let shownCss = '';
+let selected: { readonly part: string | null; readonly item: string | null } = { part: null, item: null };
+let adding: { readonly parent: string; readonly after: string | null } | null = null;
+let isTried = false;
+
+function tell(message: FromFrame): void {
+  // The iframe has no origin of its own and does not know the editor's; what it tells is no secret.
+  window.parent.postMessage(message, '*');
+}
+
+function show(message: Extract<ToFrame, { kind: 'show' }>): void {
+  if (message.css !== shownCss) sheet.replaceSync((shownCss = message.css));
+  document.documentElement.lang = message.language;
+  document.documentElement.dir = message.direction;
+  for (const area of ['header', 'side', 'footer'] as const) {
+    const holder = page.querySelector(`[data-area=${area}]`) as HTMLElement;
+    const wanted = document.createElement('div');
+    wanted.className = 'around';
+    wanted.dataset.area = area;
+    wanted.innerHTML = message[area];
+    patchTree(holder, wanted);
+  }
+  (page.querySelector('h1') as HTMLElement).textContent = message.title;
+  document.dispatchEvent(new Event('zv:added'));
+  draw();
+}
+
+const partAt = (id: string | null): HTMLElement | null =>
+  id === null ? null : page.querySelector<HTMLElement>(`[data-zv-part="${id}"]`);
+
+function boxOf(element: Element): Box {
+  const { left, top, width, height } = element.getBoundingClientRect();
+  return { left, top, width, height };
+}
+
+/** The zones and cells on the page, with the parts that stand right in them. */
+function holders(): Holder[] {
+  return [...page.querySelectorAll<HTMLElement>('.zv-zone,.zv-band .zv-cell')].map((element) => ({
+    id: element.dataset.zvPart ?? '',
+    box: boxOf(element),
+    isRow: element.matches('.zv-zone,.zv-side-by-side'),
+    isRtl: getComputedStyle(element).direction === 'rtl',
+    parts: [...element.children]
+      .filter((one): one is HTMLElement => one instanceof HTMLElement && one.dataset.zvPart !== undefined)
+      .map((one) => ({ id: one.dataset.zvPart ?? '', box: boxOf(one) })),
+  }));
+}
+
+function placed<E extends HTMLElement>(one: E, { left, top, width, height }: Box, margin = 0): E {
+  Object.assign(one.style, {
+    left: `${left - margin + window.scrollX}px`,
+    top: `${top - margin + window.scrollY}px`,
+    width: `${width + 2 * margin}px`,
+    height: `${height + 2 * margin}px`,
+  });
+  return one;
+}
+
+function element(name: string): HTMLElement {
+  return Object.assign(document.createElement('i'), { className: name });
+}
+
+/** Puts the marks where things are now. */
+function draw(): void {
+  if (dragged?.line != null) return;
+  layer.replaceChildren();
+  if (isTried) return;
+  const part = partAt(selected.part);
+  if (part !== null) layer.append(placed(element('mark'), boxOf(part), 3));
+  const entry =
+    selected.item === null
+      ? null
+      : (part ?? page).querySelector(`[data-zv-item="${selected.item}"]>:is(a,span,button)`);
+  if (entry !== null) layer.append(placed(element('mark item'), boxOf(entry), 1));
+  const place = adding === null ? null : placeBehind(adding.parent, adding.after);
+  if (place !== null) layer.append(placed(element('drop'), place.line));
+}
+
+function placeBehind(parent: string, after: string | null): FramePlace | null {
+  const holder = holders().find(({ id }) => id === parent);
+  if (holder === undefined) return null;
+  const { box, isRow } = holder;
+  const at = holder.parts.findIndex(({ id }) => id === after);
+  const next = holder.parts[at + 1];
+  // Just before the next one, or at the end.
+  if (next !== undefined)
+    return placeIn(
+      holder,
+      isRow ? next.box.left + (holder.isRtl ? next.box.width : 0) : box.left,
+      next.box.top + (isRow ? 1 : 0),
+    );
+  return placeIn(
+    holder,
+    isRow ? (holder.isRtl ? -99_999 : 99_999) : box.left,
+    isRow ? box.top + box.height / 2 : 99_999,
+  );
+}
+
+/** The mark that offers to add something, between two parts where the pointer rests. */
+let offered: FramePlace | null = null;
+const plus = Object.assign(document.createElement('button'), {
+  className: 'plus',
+  type: 'button',
+  textContent: '+',
+});
+plus.title = 'Add a part here';
+plus.addEventListener('click', (event) => {
+  event.stopPropagation();
+  if (offered === null) return;
+  const { parent, after } = offered;
+  tell({ kind: 'add', parent, after, x: event.clientX, y: event.clientY });
+});
+
+function offer(x: number, y: number): void {
+  const holder = isTried || adding !== null ? null : holderAt(holders(), x, y, 8);
+  const place = holder === null ? null : placeIn(holder, x, y);
+  const middle =
+    place === null
+      ? null
+      : { x: place.line.left + place.line.width / 2, y: place.line.top + place.line.height / 2 };
+  const isNear =
+    middle !== null && holder !== null && Math.abs(holder.isRow ? x - middle.x : y - middle.y) < NEAR;
+  offered = isNear ? place : null;
+  if (place === null || middle === null || !isNear) return plus.remove();
+  const spot =
+    holder?.isRow === true
+      ? { left: middle.x - 12, top: middle.y - 12 }
+      : { left: x - 12, top: middle.y - 12 };
+  layer.append(placed(plus, { ...spot, width: 24, height: 24 }));
+}
+
+let dragged: {
+  readonly part: HTMLElement;
+  readonly x: number;
+  readonly y: number;
+  line: HTMLElement | null;
+  to: FramePlace | null;
+} | null = null;
+
+function endDrag(): void {
+  dragged?.part.removeAttribute('data-zv-dragged');
+  dragged?.line?.remove();
+  dragged = null;
+  draw();
+}
+
+const isPart = (one: HTMLElement): boolean => !one.matches('.zv-band,.zv-zone,.zv-cell');
+
+document.addEventListener('pointerdown', ({ target, button, clientX: x, clientY: y }) => {
+  if (isTried || button !== 0 || !(target instanceof Element) || target === plus) return;
+  const part = target.closest<HTMLElement>('[data-zv-part]');
+  if (part !== null && isPart(part)) dragged = { part, x, y, line: null, to: null };
+});
+document.addEventListener('dragstart', (event) => event.preventDefault());
+document.addEventListener('pointermove', ({ clientX: x, clientY: y, target }) => {
+  if (dragged === null) {
+    if (target !== plus) offer(x, y);
+    return;
+  }
+  if (dragged.line === null) {
+    if (Math.hypot(x - dragged.x, y - dragged.y) < FAR) return;
+    plus.remove();
+    dragged.part.setAttribute('data-zv-dragged', '');
+    dragged.line = layer.appendChild(element('drop'));
+  }
+  const holder = holderAt(holders(), x, y, 24);
+  dragged.to = holder === null ? null : placeIn(holder, x, y);
+  dragged.line.hidden = dragged.to === null;
+  if (dragged.to !== null) placed(dragged.line, dragged.to.line);
+});
+document.addEventListener('pointerup', () => {
+  const drag = dragged;
+  if (drag === null) return;
+  const isDrag = drag.line !== null;
+  endDrag();
+  if (!isDrag) return;
+  swallowClick();
+  const id = drag.part.dataset.zvPart;
+  if (id !== undefined && drag.to !== null && drag.to.after !== id)
+    tell({ kind: 'move', id, parent: drag.to.parent, after: drag.to.after });
+});
+document.addEventListener('pointercancel', endDrag);
+document.documentElement.addEventListener('pointerleave', () => plus.remove());
+
+/** The click that may follow a drag selects nothing. */
+function swallowClick(): void {
+  const swallow = (event: Event): void => {
+    event.preventDefault();
+    event.stopImmediatePropagation();
+  };
+  window.addEventListener('click', swallow, true);
+  setTimeout(() => window.removeEventListener('click', swallow, true));
+}
+
+window.addEventListener(
+  'click',
+  (event) => {
+    const { target } = event;
+    if (!(target instanceof Element) || target === plus) return;
+    const link = target.closest('a');
+    if (link !== null) event.preventDefault();
+    if (isTried) {
+      const href = link?.getAttribute('href') ?? null;
+      if (href?.startsWith('/') === true) tell({ kind: 'visit', path: href });
+      return;
+    }
+    // What the site's own script would open stays closed until its part is selected.
+    const part = target.closest<HTMLElement>('[data-zv-part]');
+    const item = target.closest<HTMLElement>('[data-zv-item]')?.dataset.zvItem;
+    const holder =
+      part?.matches('.zv-zone') === true ? part.parentElement?.closest<HTMLElement>('[data-zv-part]') : part;
+    const id = holder?.dataset.zvPart ?? null;
+    const isSecond = id !== null && id === selected.part;
+    if (!isSecond) event.stopPropagation();
+    if (isSecond && item !== undefined) tell({ kind: 'item', id: item });
+    else tell({ kind: 'part', id });
+  },
+  true,
+);
+window.addEventListener('dblclick', ({ target }) => {
+  const item =
+    target instanceof Element ? target.closest<HTMLElement>('[data-zv-item]')?.dataset.zvItem : undefined;
+  if (!isTried && item !== undefined) tell({ kind: 'rename', id: item });
+});
+window.addEventListener(
+  'keydown',
+  (event) => {
+    if (event.key === 'Escape' && dragged !== null) return endDrag();
+    if (isTried ? event.key !== 'Escape' : event.key === 'Tab') return;
+    const { key, ctrlKey, metaKey, shiftKey, altKey } = event;
+    event.preventDefault();
+    event.stopPropagation();
+    tell({ kind: 'key', key, ctrlKey: ctrlKey || metaKey, shiftKey, altKey });
+  },
+  true,
+);
+
+window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => {
+  if (source !== window.parent) return;
+  if (data.kind === 'show') show(data);
+  if (data.kind === 'select') {
+    selected = data;
+    partAt(data.part)?.scrollIntoView({ block: 'nearest' });
+    draw();
+  }
+  if (data.kind === 'adding') {
+    adding = data.spot;
+    plus.remove();
+    draw();
+    const line = adding === null ? undefined : placeBehind(adding.parent, adding.after)?.line;
+    if (line !== undefined) tell({ kind: 'mark', x: line.left + line.width / 2, y: line.top + line.height });
+  }
+  if (data.kind === 'try') {
+    isTried = data.isOn;
+    document.documentElement.toggleAttribute('data-tried', isTried);
+    draw();
+  }
+});
+document.addEventListener('scroll', draw, true);
+new ResizeObserver(() => {
+  tell({ kind: 'height', height: Math.ceil(page.getBoundingClientRect().height) });
+  draw();
+}).observe(page);
+tell({ kind: 'ready' });

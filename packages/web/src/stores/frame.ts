@@ -1,0 +1,175 @@
+import { defineStore } from 'pinia';
+import { computed, ref, watch } from 'vue';
+import {
+  areaId,
+  areaWords,
+  childrenOf,
+  exceptionsOf,
+  nodeAt,
+  partName,
+  partsIn,
+  situationOn,
+  winning,
+  zoneNames,
+  type ExceptionOn,
+  type Id,
+  type Page,
+  type Part,
+  type PartOf,
+  type Spot,
+} from '@zorvik/core';
+import { useSelection } from './selection.ts';
+import { useWorkingCopy } from './workingCopy.ts';
+
+/** The page itself, or the table of all placements. */
+export type FrameViewName = 'picture' | 'table';
+
+/** The pages that a change applies to. */
+export const frameScopes = ['all', 'template', 'below', 'page'] as const;
+/** See `frameScopes`. */
+export type FrameScope = (typeof frameScopes)[number];
+
+/** The frame as it is looked at: on which page, what is selected, and which pages a change applies to. */
+export const useFrame = defineStore('frame', () => {
+  const copy = useWorkingCopy();
+  const selection = useSelection();
+  const wantedPage = ref<Id | null>(null);
+  const partId = ref<Id | null>(null);
+  const wantedScope = ref<FrameScope>('all');
+  /** Where something is about to be added. */
+  const adding = ref<Spot | null>(null);
+  /** The picture behaves as for a visitor. */
+  const isTried = ref(false);
+  const view = ref<FrameViewName>('picture');
+
+  /** The page that is looked at: the chosen one, else the start page, else the first one. */
+  const page = computed((): Page | null => {
+    const { document } = copy;
+    if (document === null) return null;
+    const wanted = wantedPage.value === null ? undefined : document.pages.nodes.get(wantedPage.value);
+    if (wanted !== undefined) return wanted;
+    const tops = [...childrenOf(document.pages, document.site.id)].map((id) => nodeAt(document.pages, id));
+    return tops.find(({ address }) => address === '/') ?? tops[0] ?? null;
+  });
+  const situation = computed(() =>
+    copy.document === null
+      ? { template: null, pages: [] }
+      : situationOn(copy.document, page.value?.id ?? null),
+  );
+  const part = computed(() =>
+    partId.value === null ? null : (copy.document?.parts.nodes.get(partId.value) ?? null),
+  );
+  /** All parts of the frame, in their order; without the exceptions. */
+  const parts = computed((): readonly Part[] =>
+    copy.document === null
+      ? []
+      : partsIn(copy.document, copy.document.site.id).filter(({ kind }) => kind !== 'exception'),
+  );
+  const isEmpty = computed(() => !parts.value.some(({ kind }) => kind === 'band'));
+
+  /** A typical page of each template: the first one in the order of the site. */
+  const templates = computed(
+    (): readonly { readonly template: string; readonly page: Page; readonly count: number }[] => {
+      const found = new Map<string, { template: string; page: Page; count: number }>();
+      for (const one of copy.document?.pages.nodes.values() ?? []) {
+        if (one.template === null || one.state !== 'live') continue;
+        const known = found.get(one.template);
+        if (known === undefined) found.set(one.template, { template: one.template, page: one, count: 1 });
+        else known.count += 1;
+      }
+      return [...found.values()].sort((a, b) => b.count - a.count);
+    },
+  );
+
+  const scope = computed<FrameScope>({
+    get: () =>
+      wantedScope.value === 'template' && situation.value.template === null ? 'all' : wantedScope.value,
+    set: (next) => (wantedScope.value = next),
+  });
+  /** What an exception that is made now is about; null: nothing, since the change is for all pages. */
+  const scopeOn = computed((): ExceptionOn | null => {
+    const { template } = situation.value;
+    if (scope.value === 'template' && template !== null) return { template };
+    if (page.value === null || scope.value === 'all' || scope.value === 'template') return null;
+    return scope.value === 'below' ? { onPage: page.value.id, isBelow: true } : { onPage: page.value.id };
+  });
+
+  /** The exception that decides about a part on the page that is looked at. */
+  function deciding(id: Id): PartOf<'exception'> | null {
+    return copy.document === null ? null : winning(exceptionsOf(copy.document, id), situation.value);
+  }
+  const isShownHere = (one: Part): boolean => deciding(one.id)?.isShown ?? one.isHidden !== true;
+
+  function select(id: Id | null): void {
+    partId.value = id;
+    adding.value = null;
+    selection.select(null);
+  }
+
+  function lookAt(id: Id): void {
+    wantedPage.value = id;
+    adding.value = null;
+  }
+
+  // What is removed, here or elsewhere, leaves the selection to what it stood in.
+  watch(
+    () => copy.document,
+    (now, before) => {
+      if (now === null || partId.value === null || now.parts.nodes.has(partId.value)) return;
+      let id: Id | null = partId.value;
+      while (id !== null && !now.parts.nodes.has(id)) id = before?.parts.nodes.get(id)?.parent ?? null;
+      partId.value = id !== null && nodeAt(now.parts, id).kind === 'area' ? null : id;
+    },
+    { flush: 'sync' },
+  );
+
+  /** Where a part stands, in words: “Header / band 2 / start”. */
+  function pathOf(id: Id): string {
+    const { document } = copy;
+    if (document === null) return '';
+    const words: string[] = [];
+    for (let at = document.parts.nodes.get(id); at !== undefined; at = document.parts.nodes.get(at.parent))
+      if (at.id !== id) words.unshift(wordOf(at));
+    return words.join(' / ');
+  }
+
+  /** What a part is called in a list: areas and zones by their names, bands and cells by their numbers. */
+  function wordOf(one: Part): string {
+    const { document } = copy;
+    if (one.kind === 'area') return capital(areaWords[one.area]);
+    if (one.kind === 'zone') return one.at;
+    if (document === null) return one.kind;
+    const siblings = [...childrenOf(document.parts, one.parent)].filter(
+      (id) => nodeAt(document.parts, id).kind === one.kind,
+    );
+    if (one.kind === 'band' || one.kind === 'cell') return `${one.kind} ${siblings.indexOf(one.id) + 1}`;
+    return partName(document, one);
+  }
+
+  return {
+    page,
+    situation,
+    part,
+    partId,
+    parts,
+    isEmpty,
+    templates,
+    scope,
+    scopeOn,
+    adding,
+    isTried,
+    view,
+    deciding,
+    isShownHere,
+    select,
+    lookAt,
+    pathOf,
+    wordOf,
+    header: areaId('header'),
+    zoneNames,
+  };
+});
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
