@@ -229,6 +229,16 @@ export {
   type ExceptionSays,
   type FrameAddition,
 } from './commands/frame.ts';
+export { setSite, setWord } from './commands/siteFacts.ts';
+export type { SiteChanges } from './ops/updateSite.ts';
+export {
+  shippedWords,
+  visitorWordNames,
+  wordsIn,
+  type VisitorWord,
+  type VisitorWords,
+} from './base/visitorWords.ts';
+export { USUAL_CONTENT, usualMargins } from './schema/site.ts';
 export { placementOf, placementsIn, type Placed } from './resolve/placementOf.ts';
 export { exceptionsOf, situationOn, winning, type Situation } from './resolve/frameExceptions.ts';
 export {

@@ -13,6 +13,7 @@ import {
   type Part,
   type PartChanges,
   type PartField,
+  type Picture,
   type RichText,
 } from '@zorvik/core';
 import { useComposing } from '../../composables/useComposing.ts';
@@ -46,6 +47,7 @@ function change(changes: PartChanges, group?: string): string | null {
   const done = copy.perform((context) => setPart(context, props.part.id, changes), group);
   return done.ok || done.refusal.code === 'changesNothing' ? null : done.refusal.message;
 }
+const picture = computed(() => value.value as Picture | undefined);
 // The field says what its values are; the command refuses any others.
 const set = (next: unknown): string | null => change({ [props.name]: next } as PartChanges);
 
@@ -161,7 +163,7 @@ const pageAt = (address: string): string | null =>
   <PictureField
     v-else-if="control.kind === 'picture'"
     :label="control.label"
-    :picture="part.picture"
+    :picture="picture"
     :keep="set"
   />
   <DestinationField

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useFrame, type FrameScope } from '../../stores/frame.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import FramePage from './FramePage.vue';
 
 /** Which page is looked at, and which pages a change applies to. */
+const SiteSettings = defineAsyncComponent(() => import('./SiteSettings.vue'));
 const frame = useFrame();
+const isSettingsOpen = ref(false);
 const views = [
   { value: 'picture' as const, label: 'Page' },
   { value: 'table' as const, label: 'Placements' },
@@ -36,6 +38,10 @@ const scopes = computed(
       <span class="mute" aria-hidden="true">Changes apply to</span>
       <ChoiceRow v-model="frame.scope" label="Changes apply to" is-label-hidden :choices="scopes" />
     </div>
+    <button type="button" class="plain-button settings" @click="isSettingsOpen = true">
+      Site settings …
+    </button>
+    <SiteSettings v-model="isSettingsOpen" />
     <button
       v-if="frame.view === 'picture'"
       type="button"
@@ -72,7 +78,7 @@ h1 {
   color: var(--ochre);
   font-weight: 600;
 }
-.try {
+.settings {
   margin-inline-start: auto;
 }
 </style>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { computed, ref, useId } from 'vue';
+import { languages } from './languages.ts';
+
+/** A language by its name or its tag (BCP 47): typed, and chosen from the list. */
+const props = defineProps<{ value: string }>();
+const emit = defineEmits<{ set: [tag: string] }>();
+const id = useId();
+const isOpen = ref(false);
+const typed = ref('');
+const marked = ref(0);
+const MOST = 8;
+const shown = computed(() => languages.find(({ tag }) => tag === props.value)?.name ?? props.value);
+const offers = computed(() => {
+  const wanted = typed.value.trim().toLowerCase();
+  const fits = languages.filter(
+    ({ tag, name, own }) =>
+      wanted === '' ||
+      tag.toLowerCase().startsWith(wanted) ||
+      name.toLowerCase().includes(wanted) ||
+      own.toLowerCase().includes(wanted),
+  );
+  return fits
+    .toSorted(
+      (a, b) =>
+        Number(b.tag.toLowerCase() === wanted) - Number(a.tag.toLowerCase() === wanted) ||
+        Number(b.name.toLowerCase().startsWith(wanted)) - Number(a.name.toLowerCase().startsWith(wanted)),
+    )
+    .slice(0, MOST);
+});
+function take(at: number): void {
+  const offer = offers.value[at];
+  if (offer === undefined) return;
+  emit('set', offer.tag);
+  close();
+}
+function close(): void {
+  isOpen.value = false;
+  typed.value = '';
+  marked.value = 0;
+}
+</script>
+
+<template>
+  <div class="field" @keydown.escape.stop="close">
+    <label :for="id">Language</label>
+    <input
+      :id="id"
+      v-model="typed"
+      class="plain-field"
+      role="combobox"
+      autocomplete="off"
+      :placeholder="`${shown} (${value})`"
+      :aria-expanded="isOpen"
+      :aria-controls="`${id}-list`"
+      :aria-activedescendant="isOpen && offers.length > 0 ? `${id}-${marked}` : undefined"
+      @focus="isOpen = true"
+      @blur="close"
+      @input="marked = 0"
+      @keydown.down.prevent="marked = Math.min(marked + 1, offers.length - 1)"
+      @keydown.up.prevent="marked = Math.max(marked - 1, 0)"
+      @keydown.enter.prevent="take(marked)"
+    />
+    <div v-show="isOpen" :id="`${id}-list`" class="list" role="listbox" aria-label="Languages">
+      <div
+        v-for="(one, at) in offers"
+        :id="`${id}-${at}`"
+        :key="one.tag"
+        role="option"
+        :aria-selected="at === marked"
+        :class="{ on: at === marked }"
+        @pointerdown.prevent="take(at)"
+      >
+        <span>{{ one.name }}</span>
+        <span class="mute">{{ one.tag }}</span>
+      </div>
+      <p v-if="offers.length === 0" class="mute">No language is called that.</p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.field {
+  position: relative;
+  display: grid;
+  gap: 3px;
+}
+label {
+  color: var(--mute);
+  font-size: 0.75rem;
+}
+input::placeholder {
+  color: var(--ink);
+}
+.list {
+  position: absolute;
+  z-index: 20;
+  inset-block-start: calc(100% + 4px);
+  inset-inline: 0;
+  padding: 6px;
+  border: 1px solid var(--line);
+  border-radius: 9px;
+  background: var(--sheet);
+  box-shadow: var(--shadow);
+}
+[role='option'] {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  min-height: 28px;
+  padding: 0 8px;
+  border-radius: 6px;
+  cursor: pointer;
+}
+.on {
+  background: var(--accent-tint);
+}
+</style>
