@@ -1,6 +1,15 @@
 import { By, Key, type WebElement } from 'selenium-webdriver';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { partsIn, readStored, type Part, type SiteDocument, type StoredDocument } from '@zorvik/core';
+import {
+  createMenu,
+  partsIn,
+  readStored,
+  type Part,
+  type PlannedItem,
+  type SiteDocument,
+  type StoredDocument,
+} from '@zorvik/core';
+import { contextOf } from '@zorvik/core/testing';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
 
@@ -222,5 +231,86 @@ describe('the placement table', () => {
       async () => !(await stored()).parts.nodes.has(made?.id ?? ''),
     );
     expect(await person.find('[aria-label="Placement table"]')).toBeTruthy();
+  });
+});
+
+/** An item that links nowhere. */
+const heading = (label: string): PlannedItem => ({
+  label,
+  source: label,
+  destination: { kind: 'none' },
+  foundBy: null,
+  opensNewTab: false,
+  settings: {},
+  depth: 0,
+  dropped: null,
+});
+
+describe('an empty frame', () => {
+  it('becomes a header of two bands with logo, menu, search, button, phone and social links in at most 25 actions', async () => {
+    const post = (path: string, body: object): Promise<Response> =>
+      fetch(`${stack.editor}/api/v1/sites${path}`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify(body),
+      });
+    expect((await post('', { name: 'Fresh', key: 'fresh' })).status).toBe(201);
+    const site = (await (await fetch(`${stack.editor}/api/v1/sites/fresh`)).json()) as {
+      document: StoredDocument;
+      revision: number;
+    };
+    const made = createMenu(
+      { ...contextOf(readStored(site.document)), base: site.revision },
+      {
+        name: 'Main',
+        place: 'inPage',
+        fill: { kind: 'planned', items: ['Shop', 'Help'].map(heading) },
+      },
+    );
+    if (!made.ok) throw new Error(made.refusal.message);
+    expect((await post('/fresh/edits', made.value)).status).toBe(200);
+
+    let actions = 0;
+    const act = async (what: () => Promise<unknown>): Promise<void> => {
+      actions += 1;
+      await what();
+    };
+    const add = async (name: string): Promise<void> => {
+      await act(async () => (await tree()).sendKeys('p'));
+      const field = await person.find('input[aria-label="Part to add"]');
+      await field.sendKeys(name);
+      await act(() => field.sendKeys(Key.ENTER));
+    };
+    const toEnd = (): Promise<void> => act(async () => (await person.byText('label', 'end')).click());
+    await browser.driver.get(`${stack.editor}/fresh/frame`);
+    await act(() => person.click('Site settings …'));
+    await act(async () => (await person.find('.fields input[type=text]')).click());
+    await (await person.focused()).sendKeys('01632 960140');
+    await act(() => person.click('Add a social link'));
+    await act(() => person.click('Done'));
+    await act(() => person.click('Add a band to the header'));
+    await add('contact');
+    await add('social');
+    await toEnd();
+    await act(async () => (await tree()).sendKeys('b'));
+    await add('logo');
+    await add('menu');
+    await add('search');
+    await toEnd();
+    await add('button');
+    expect(actions).toBeLessThanOrEqual(25);
+    await person.kept();
+    await inPicture(async () => {
+      for (const css of [
+        'a[href="tel:01632960140"]',
+        '.zv-social a',
+        '.zv-logo',
+        'nav[aria-label=Main] li',
+        '.zv-search input',
+        '.zv-action',
+      ])
+        await found(`.zv-header ${css}`);
+      expect((await browser.driver.findElements(By.css('.zv-header > .zv-band'))).length).toBe(2);
+    });
   });
 });

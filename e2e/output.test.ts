@@ -508,7 +508,12 @@ describe('the editor for axe', () => {
       'Frame, a menu selected and a part being added',
       '/quillmere/frame',
       async () => {
-        await (await person.byText('span', 'Main menu')).click();
+        const row = "//*[@aria-label='Frame contents']//*[@role='treeitem'][contains(., 'Main menu')]";
+        await person.eventually('no menu in the frame', async () => {
+          const [found] = await browser.driver.findElements(By.xpath(row));
+          await found?.click();
+          return found !== undefined;
+        });
         await (await person.find('[aria-label="Frame contents"]')).sendKeys('p');
         await person.find('[aria-label="Add a part"] [role=option]');
       },

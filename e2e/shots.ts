@@ -38,7 +38,6 @@ try {
   await shot('composer');
   await person.click('Presets');
   await person.find('.presets');
-  await shot('composer-presets');
   await (await person.find('.presets input')).sendKeys(Key.ESCAPE);
   await driver.sleep(SETTLED);
   await person.click('Show the narrow form next to it');
@@ -167,9 +166,16 @@ try {
   await pages.sendKeys(Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_RIGHT, Key.ARROW_DOWN, Key.ARROW_DOWN);
   await shot('pages');
 
-  await driver.get(`${stack.editor}/quillmere/arrange/footer`);
-  await person.select('Seed house');
-  await shot('arrange-footer');
+  await driver.get(`${stack.editor}/quillmere/frame`);
+  const frame = await person.find('[aria-label="Frame contents"]');
+  await driver.sleep(SETTLED);
+  await (await frame.findElement(By.xpath("*[contains(., 'Main menu')]"))).click();
+  await frame.sendKeys('p');
+  await person.find('[aria-label="Add a part"] [role=option]');
+  await shot('frame');
+  await driver.get(`${stack.editor}/quillmere/frame?view=table`);
+  await person.find('[aria-label="Placement table"]');
+  await shot('frame-placements');
 
   await driver.get(`${stack.editor}/quillmere/drift/main`);
   await person.find('.picture .row');

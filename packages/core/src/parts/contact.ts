@@ -12,7 +12,6 @@ const rules: readonly Rule[] = [
   ...faceRules,
   rule('.zv-contact', 'display:flex;flex-wrap:wrap'),
   rule('.zv-contact>div', 'display:flex'),
-  rule('.zv-contact a', 'display:inline-flex;align-items:center'),
   rule('.zv-cell .zv-contact', 'flex-direction:column'),
   ...compileStyles(['contact', 'contactLink']),
 ];

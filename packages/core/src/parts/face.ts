@@ -22,7 +22,8 @@ export function faceClasses({ faces = {}, isIconAbove }: ResolvedPart): string {
 
 /** The rules of what has an icon and a text. */
 export const faceRules: readonly Rule[] = [
-  rule('.zv-face', 'display:inline-flex;align-items:center'),
+  rule('.zv-face', 'display:inline-flex;align-items:center;min-inline-size:0;max-inline-size:100%'),
+  rule('.zv-face-text', 'min-inline-size:0;overflow-wrap:anywhere'),
   rule('.zv-icon-above', 'flex-direction:column'),
   rule('.zv-glyph', 'flex:none;display:block;fill:currentColor'),
   ...deviceClasses.flatMap((device) => [

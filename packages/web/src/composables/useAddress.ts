@@ -61,8 +61,9 @@ export function useAddress(): void {
       if (selection.item?.id !== item) selection.select(item);
     } else if (wasBack && route.name === 'arrange') selection.select(null);
     if (typeof page === 'string' && document.pages.nodes.has(page)) {
-      if (route.name === 'frame') frame.lookAt(page);
-      else selection.pageId = page;
+      if (route.name !== 'frame') selection.pageId = page;
+      // The same page is looked at already: nothing that one is about to do ends.
+      else if (frame.page?.id !== page) frame.lookAt(page);
     }
     if (route.name === 'frame') {
       if (view === 'table' || wasBack) frame.view = view === 'table' ? view : 'picture';
