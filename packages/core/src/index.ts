@@ -186,6 +186,7 @@ export { storedOrder } from './model/storedOrder.ts';
 export { findBreach } from './model/findBreach.ts';
 export { breachAmong, type NodeName } from './model/breachAmong.ts';
 export { partProblem } from './model/partProblem.ts';
+export { hrefOf } from './model/hrefOf.ts';
 export { areaId, areaWords, ownerOf, zoneId } from './model/partRoots.ts';
 export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces.ts';
 export { toStored, readStored } from './model/stored.ts';

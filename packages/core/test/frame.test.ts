@@ -273,6 +273,23 @@ describe('the frame as HTML', () => {
     expect(slots.map(({ kind }) => kind).sort()).toEqual(['breadcrumb', 'year']);
   });
 
+  it('lets no text end a slot and get into the HTML as it was written', () => {
+    const evil = '\u0001<img src=x onerror=alert(1)>\u0001year\u0002';
+    const document = withParts(
+      start.document,
+      part('breadcrumb', { text: evil }),
+      part('anchors', { text: evil }),
+      part('copyright', { text: evil }),
+    );
+    const { files, frame } = edition(document);
+    const { html, slots } = frame!.areas.header[0]!;
+    const body = files.find(({ path }) => path === html)!.body;
+    expect(body).not.toContain('<img');
+    expect(slots.map(({ kind }) => kind).sort()).toEqual(['anchors', 'breadcrumb', 'year']);
+    const page = { way: [{ title: 'A', path: '/a' }], anchors: [{ id: 'a', title: 'A' }], year: 2030 };
+    for (const one of slots) expect(fillSlot(one, page)).not.toContain('<img');
+  });
+
   it('gives one menu that stands twice ids of its own each time', () => {
     const twice = withPlaced(start.document, start.menu, 'footer', seededRandom(3));
     const { files } = edition(twice);

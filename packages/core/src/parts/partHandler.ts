@@ -60,9 +60,14 @@ export interface WritesIn {
 export const SLOT = '\u0001';
 /** What can be put in: the year, the way to the page, the page's anchors. */
 export type SlotKind = 'year' | 'breadcrumb' | 'anchors';
-/** A slot, and what it needs to know besides the page; none of it has the mark of a slot. */
+/**
+ * A slot, and what it needs to know besides the page. Control characters are taken out of what people wrote: with
+ * the mark of a slot in it, a text could end the slot and stand in the HTML unescaped.
+ */
 export function slot(kind: SlotKind, ...facts: readonly string[]): string {
-  return `${SLOT}${[kind, ...facts].join('\u0002')}${SLOT}`;
+  // eslint-disable-next-line no-control-regex -- they are what has to go
+  const plain = facts.map((fact) => fact.replaceAll(/[\u0000-\u001f]/g, ' '));
+  return `${SLOT}${[kind, ...plain].join('\u0002')}${SLOT}`;
 }
 
 /** How one kind of part is shown. */

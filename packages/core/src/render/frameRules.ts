@@ -70,6 +70,7 @@ const layout: readonly Rule[] = [
     'footer',
     'band',
     'upperBand',
+    'footerBand',
     'footerLevel',
     'frameList',
     'endBar',

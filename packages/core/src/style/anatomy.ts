@@ -459,7 +459,13 @@ export const anatomy = {
   footer: {
     name: 'Footer',
     in: { normal: '.zv-footer' },
-    has: ['background', 'borderBlockStart', 'fontSize', 'fontWeight'],
+    has: ['background', 'borderBlockStart'],
+  },
+  footerBand: {
+    name: 'Bands of the footer',
+    in: { normal: '.zv-footer>.zv-band' },
+    has: ['fontSize', 'fontWeight'],
+    like: 'band',
   },
   band: {
     name: 'Bands',

@@ -336,9 +336,10 @@ const moss: Starter = {
     normal: {
       background: 'var(--_tint)',
       borderBlockStart: '1px solid var(--_edge)',
-      fontSize: '.9375rem',
-      fontWeight: '400',
     },
+  },
+  footerBand: {
+    normal: { fontSize: '.9375rem', fontWeight: '400' },
   },
   band: {
     normal: { paddingBlock: '.75rem' },

@@ -47,6 +47,9 @@ const pushed = field<Static<typeof IdShape>>(IdShape, {
   refs: { role: 'memory', find: (value, visit, path) => visit('item', value, path) },
 });
 
+/** What a place within the page is called; others are called by where they are. */
+const name = { ...text('Name'), control: { kind: 'none', label: 'Name' } } as const;
+
 /**
  * The place of a menu on the page. Directly in the frame, it is a named place within the page, such as beside
  * an article.
@@ -58,6 +61,6 @@ export const placement = definePart({
   standsIn: ['zone', 'cell', 'frame'],
   root: 'frame',
   always: {},
-  maybe: { shows, form, entries, pushed, text: text('Name'), ...inFrame },
+  maybe: { shows, form, entries, pushed, text: name, ...inFrame },
   begin: ({ otherMenu }) => [{ kind: 'placement', ...(otherMenu === null ? {} : { shows: otherMenu }) }],
 });

@@ -49,6 +49,30 @@ const isQuillmere = computed(() => copy.siteKey === 'quillmere' && sites.standIn
           </a>
         </li>
         <li>
+          <span class="name">Frame, by page</span>
+          <a
+            :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/frame?page=/`"
+            target="_blank"
+            rel="noopener"
+          >
+            JSON
+          </a>
+          <a
+            :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/frame/header.html?page=/`"
+            target="_blank"
+            rel="noopener"
+          >
+            header
+          </a>
+          <a
+            :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/frame/footer.html?page=/`"
+            target="_blank"
+            rel="noopener"
+          >
+            footer
+          </a>
+        </li>
+        <li>
           <span class="name">All menus</span>
           <a
             :href="`${sites.delivery}${DELIVERY}/sites/${copy.siteKey}/navigation.css`"

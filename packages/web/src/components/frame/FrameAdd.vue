@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
 import { addableKinds, capitalised, definitionOf, type PartKind } from '@zorvik/core';
 import { useFraming } from '../../composables/useFraming.ts';
 import { useFrame } from '../../stores/frame.ts';
@@ -13,6 +13,7 @@ const id = useId();
 const typed = ref('');
 const marked = ref(0);
 const input = useTemplateRef<HTMLInputElement>('input');
+const list = useTemplateRef<HTMLElement>('list');
 const kinds = addableKinds('frame');
 
 const offers = computed(() => {
@@ -35,6 +36,10 @@ function rankOf(wanted: string, name: string, about: string): number {
   return plain.includes(wanted) ? 2 : Number(about.toLowerCase().includes(wanted));
 }
 watch(typed, () => (marked.value = 0));
+watch(marked, async () => {
+  await nextTick();
+  list.value?.querySelector('.on')?.scrollIntoView({ block: 'nearest' });
+});
 onMounted(() => input.value?.focus());
 
 function take(kind: PartKind | undefined): void {
@@ -77,7 +82,7 @@ const place = computed(() =>
       @keydown.enter.prevent="take(offers[marked]?.kind)"
       @blur="blurred"
     />
-    <div :id="`${id}-list`" class="kinds" role="listbox" aria-label="Parts">
+    <div :id="`${id}-list`" ref="list" class="kinds" role="listbox" aria-label="Parts">
       <div
         v-for="(offer, index) in offers"
         :id="`${id}-${index}`"

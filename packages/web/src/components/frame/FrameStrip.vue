@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiArrowDown, mdiArrowUp, mdiContentDuplicate, mdiDelete, mdiPlus } from '@mdi/js';
 import { computed, nextTick, ref, useTemplateRef } from 'vue';
-import { duplicatePart, labelOf, removePartOf, renameItem, type Id } from '@zorvik/core';
+import { duplicatePart, hrefOf, labelOf, removePartOf, renameItem, setPart, type Id } from '@zorvik/core';
 import { useFraming } from '../../composables/useFraming.ts';
 import { useKeeping } from '../../composables/useKeeping.ts';
 import { useFrame } from '../../stores/frame.ts';
@@ -43,6 +43,26 @@ const fixed = computed(() =>
   framing.isMovable(part.value) ? null : 'This part of the frame stays where it is.',
 );
 
+/** A place within the page has a name of its own, by which it is delivered. */
+const isPlace = computed(
+  () => part.value?.kind === 'placement' && part.value.parent === copy.document?.site.id,
+);
+const keepPlace = computed(() => {
+  const id = part.value?.id ?? '';
+  return keepBy(`place ${id}`, (context, typed) => setPart(context, id, { text: typed }));
+});
+/** A part that is nothing without its link can be designed before it has one, and is left out until then. */
+const isSkipped = computed(() => {
+  const { document } = copy;
+  const destination = part.value?.destination;
+  return (
+    document !== null &&
+    destination !== undefined &&
+    part.value?.kind !== 'heading' &&
+    part.value?.kind !== 'picture' &&
+    hrefOf(document, destination) === null
+  );
+});
 /** The zones of the band that the part is in, to put it into another one. */
 const zones = computed(() => {
   const own = part.value;
@@ -148,6 +168,14 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
           @update:model-value="$event !== null && framing.toEndOf(part.id, $event)"
         />
         <FrameShown v-if="!isHolder" :part="part" />
+        <LineField
+          v-if="isPlace"
+          class="place"
+          label="Name of this place"
+          :value="part.text ?? ''"
+          :keep="keepPlace"
+        />
+        <p v-if="isSkipped" class="skipped">Not published: it has no link yet.</p>
         <PartFacts :part="part" />
         <router-link
           v-if="part.kind === 'placement' && menuKey !== null"
@@ -209,6 +237,12 @@ h2,
   align-items: end;
   gap: 10px 22px;
   overflow: auto;
+}
+.place {
+  width: 220px;
+}
+.skipped {
+  color: var(--ochre);
 }
 .hint {
   max-width: 60ch;

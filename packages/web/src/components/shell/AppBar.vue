@@ -201,15 +201,28 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
   .end {
     display: contents;
   }
+  /* All in one row, so that nothing moves when the number of findings arrives. */
   .works {
     order: 3;
     margin: 0;
+  }
+  .works a {
+    gap: 3px;
+    padding: 0 6px;
   }
   .back {
     order: 4;
   }
   .keys {
     display: none;
+  }
+}
+@media (max-width: 400px) {
+  .works a {
+    padding: 0 3px;
+  }
+  .works .badge {
+    padding: 0 4px;
   }
 }
 </style>
