@@ -229,6 +229,18 @@ describe('composing a panel', () => {
   });
 });
 
+describe('a part that is hidden on a device class', () => {
+  it('has its rule in the style sheet, although no item has any setting', () => {
+    const panel = after(site.document, (context) => addPartOf(context, shop, null, 'heading'));
+    const heading = partsIn(panel, shop).find(({ kind }) => kind === 'heading')!;
+    const sheet = (document: SiteDocument): string =>
+      renderStyles(document.site, [resolveMenu(document, site.menu)]);
+    expect(sheet(panel)).not.toContain('.zv-hidden-narrow');
+    const hidden = after(panel, (context) => setPart(context, heading.id, { hiddenOn: ['narrow'] }));
+    expect(sheet(hidden)).toContain('.zv-hidden-narrow');
+  });
+});
+
 /** The kinds of all parts that are in panels. */
 const panelParts = (document: SiteDocument): string[] =>
   [...document.parts.nodes.values()]

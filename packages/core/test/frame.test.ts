@@ -290,6 +290,20 @@ describe('the frame as HTML', () => {
     for (const one of slots) expect(fillSlot(one, page)).not.toContain('<img');
   });
 
+  it('puts an entry and all behind it at the far end of its bar', () => {
+    const help = start.ids.get('Help') ?? '';
+    const pushed = applied(start.document, {
+      kind: 'updatePart',
+      id: placement,
+      set: { pushed: help },
+      was: { pushed: null },
+    });
+    expect(headerOn(pushed, '/help')).toMatch(/<li class="zv-pushed"><a href="\/help">/);
+    expect(edition(pushed).files.find(({ path }) => path === 'navigation.css')?.body).toContain(
+      'zv-pushed){margin-inline-start:auto}',
+    );
+  });
+
   it('gives one menu that stands twice ids of its own each time', () => {
     const twice = withPlaced(start.document, start.menu, 'footer', seededRandom(3));
     const { files } = edition(twice);

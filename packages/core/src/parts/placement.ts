@@ -20,5 +20,13 @@ export const placement: PartHandler<'placement'> = {
       `<${opening('div', part, within, ` zv-placement${own}${classes}`)}>${within.menuHtml(part)}</div>`,
     ];
   },
-  css: () => rules,
+  css: (parts) => [
+    ...rules,
+    ...(parts.some(({ pushed }) => pushed !== undefined)
+      ? [
+          rule('.zv-placement:has(.zv-pushed)', 'flex:1', { medium: 'wider' }),
+          rule('.zv-bar>ul>li.zv-pushed', 'margin-inline-start:auto', { medium: 'wider' }),
+        ]
+      : []),
+  ],
 };

@@ -119,6 +119,7 @@ function partsHtml(parts: readonly ResolvedPart[], area: FrameArea | 'page', cho
             prefix: prefixOf(part),
             pictures,
             marks,
+            ...(part.pushed === undefined ? {} : { pushed: part.pushed }),
             ...(fetchesPanels ? { panels: `panels/${part.id}` } : {}),
           }),
   });

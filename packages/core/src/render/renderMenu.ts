@@ -33,6 +33,8 @@ export interface RenderChoices {
    * fetched are left out then, and `renderPanel` gives their content. Not there: all are in the HTML.
    */
   readonly panels?: string;
+  /** From this entry of a bar on, they stand at the far end. */
+  readonly pushed?: string;
 }
 
 /**
@@ -91,7 +93,7 @@ interface Entry {
 /** Pieces, and all below the items in them, as HTML. */
 function joined(
   pieces: readonly Piece[],
-  { place, prefix, isTop, isUnfolded, marks = false, pictures = '', panels }: Writing,
+  { place, prefix, isTop, isUnfolded, marks = false, pictures = '', panels, pushed }: Writing,
 ): string {
   let html = '';
   const stack: (string | Entry)[] = [];
@@ -123,7 +125,7 @@ function joined(
     const branch = !next.isUnfolded && (drops || item.children.length > 0) ? `${prefix}-${item.id}` : null;
     const mark = marks ? ` data-zv-item="${item.id}"` : '';
     const entry = next.isTop
-      ? `<li${mark}${entryClass(item, dropClasses(item))}${opensAttribute(item)}>`
+      ? `<li${mark}${entryClass(item, dropClasses(item) + (item.id === pushed ? ' zv-pushed' : ''))}${opensAttribute(item)}>`
       : `<li${mark}${entryClass(item)}>`;
     html += entry + faceHtml(item, branch);
     stack.push('</li>');

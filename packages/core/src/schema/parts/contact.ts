@@ -13,7 +13,16 @@ const ContactFactsShape = Type.Array(Type.Enum(contactFacts), {
 
 /** Which of the site's facts it says. */
 const says = field<Static<typeof ContactFactsShape>>(ContactFactsShape, {
-  control: { kind: 'none', label: 'Says' },
+  control: {
+    kind: 'some',
+    label: 'Says',
+    choices: [
+      { value: 'phone', label: 'phone' },
+      { value: 'email', label: 'e-mail' },
+      { value: 'postal', label: 'address' },
+      { value: 'hours', label: 'opening hours' },
+    ],
+  },
 });
 
 /** Phone number, e-mail address, postal address or opening hours, from the site's facts. */

@@ -43,6 +43,11 @@ export type Control = {
       readonly usual?: string;
     }
   | {
+      /** Several values, at least one. */
+      readonly kind: 'some';
+      readonly choices: readonly { readonly value: string; readonly label: string }[];
+    }
+  | {
       /** A name and a value, written as `name=value`. */
       readonly kind: 'pair';
       readonly placeholder: string;
@@ -50,6 +55,16 @@ export type Control = {
   | {
       /** What has a control of its own; `none`: it is set in another way. */
       readonly kind:
-        'none' | 'body' | 'picture' | 'destination' | 'source' | 'child' | 'menu' | 'devices' | 'span';
+        | 'none'
+        | 'body'
+        | 'picture'
+        | 'destination'
+        | 'source'
+        | 'child'
+        | 'menu'
+        | 'devices'
+        | 'span'
+        | 'icon'
+        | 'faces';
     }
 );

@@ -23,10 +23,10 @@ export const isHidden = field<Static<typeof YesShape>>(YesShape, {
   control: { kind: 'none', label: 'Shown on' },
 });
 /** Icon, text or both, by device class. */
-export const faces = field<Faces>(FacesShape, { control: { kind: 'none', label: 'Shows' } });
+export const faces = field<Faces>(FacesShape, { control: { kind: 'faces', label: 'Shows' } });
 /** Its icon, as a path in a square of 24 by 24; not there: the one of its kind. */
 export const glyph = field<Static<typeof GlyphShape>>(GlyphShape, {
-  control: { kind: 'none', label: 'Icon' },
+  control: { kind: 'icon', label: 'Icon' },
 });
 export const isIconAbove = field<Static<typeof YesShape>>(YesShape, {
   control: { kind: 'flag', label: 'Icon', off: 'beside the text', on: 'above the text', value: true },

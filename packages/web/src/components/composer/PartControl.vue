@@ -25,8 +25,10 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChipSet from '../common/ChipSet.vue';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import FlagRow from '../common/FlagRow.vue';
+import IconPick from '../common/IconPick.vue';
 import LineField from '../common/LineField.vue';
 import DestinationField from './DestinationField.vue';
+import FacesField from './FacesField.vue';
 import PictureField from './PictureField.vue';
 import SourceField from './SourceField.vue';
 
@@ -103,6 +105,14 @@ const shownOn = computed({
   get: (): readonly DeviceClass[] =>
     deviceClasses.filter((one) => props.part.hiddenOn?.includes(one) !== true),
   set: (some) => void set(deviceClasses.filter((one) => !some.includes(one))),
+});
+/** Several of the choices, in their order; the last one cannot be taken away. */
+const some = computed({
+  get: () => (value.value ?? []) as readonly string[],
+  set: (chosenOnes) => {
+    if (control.value.kind !== 'some' || chosenOnes.length === 0) return;
+    set(control.value.choices.map((one) => one.value).filter((one) => chosenOnes.includes(one)));
+  },
 });
 const devices = deviceClasses.map((one) => ({ value: one, label: one }));
 const spans = Array.from({ length: GRID_COLUMNS }, (_, at) => ({ value: at + 1, label: String(at + 1) }));
@@ -189,6 +199,27 @@ const pageAt = (address: string): string | null =>
     @update:model-value="$event !== null && composing.shape($event - (part.span ?? 1))"
   />
   <ChipSet
+    v-else-if="control.kind === 'some'"
+    v-model="some"
+    :label="control.label"
+    :choices="control.choices"
+  />
+  <div v-else-if="control.kind === 'icon'" class="own-icon">
+    <span class="caption">{{ control.label }}</span>
+    <span class="line-up">
+      <IconPick :label="control.label" :icon="part.glyph ?? null" @pick="set($event)" />
+      <button v-if="part.glyph !== undefined" type="button" class="plain-button" @click="set(null)">
+        Usual icon
+      </button>
+    </span>
+  </div>
+  <FacesField
+    v-else-if="control.kind === 'faces'"
+    :label="control.label"
+    :faces="part.faces ?? {}"
+    @set="set"
+  />
+  <ChipSet
     v-else-if="control.kind === 'devices'"
     v-model="shownOn"
     :label="control.label"
@@ -197,6 +228,18 @@ const pageAt = (address: string): string | null =>
 </template>
 
 <style scoped>
+.own-icon {
+  display: grid;
+  gap: 3px;
+}
+.caption {
+  color: var(--mute);
+  font-size: 0.75rem;
+}
+.line-up {
+  display: flex;
+  gap: 6px;
+}
 .wide {
   flex: 1 1 420px;
   max-width: 640px;

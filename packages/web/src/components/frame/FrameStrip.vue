@@ -1,7 +1,16 @@
 <script setup lang="ts">
 import { mdiArrowDown, mdiArrowUp, mdiContentDuplicate, mdiDelete, mdiPlus } from '@mdi/js';
 import { computed, nextTick, ref, useTemplateRef } from 'vue';
-import { duplicatePart, hrefOf, labelOf, removePartOf, renameItem, setPart, type Id } from '@zorvik/core';
+import {
+  childrenOf,
+  duplicatePart,
+  hrefOf,
+  labelOf,
+  removePartOf,
+  renameItem,
+  setPart,
+  type Id,
+} from '@zorvik/core';
 import { useFraming } from '../../composables/useFraming.ts';
 import { useKeeping } from '../../composables/useKeeping.ts';
 import { useFrame } from '../../stores/frame.ts';
@@ -51,6 +60,20 @@ const keepPlace = computed(() => {
   const id = part.value?.id ?? '';
   return keepBy(`place ${id}`, (context, typed) => setPart(context, id, { text: typed }));
 });
+/** The entries of the bar, from one of which on they can stand at its far end. */
+const entries = computed(() => {
+  const { document } = copy;
+  const shows = part.value === null ? undefined : (frame.deciding(part.value.id)?.shows ?? part.value.shows);
+  if (document === null || shows === undefined || part.value?.kind !== 'placement') return [];
+  return [...childrenOf(document.items, shows)].flatMap((id) => {
+    const one = document.items.nodes.get(id);
+    return one === undefined ? [] : [{ id, label: labelOf(document, one) }];
+  });
+});
+function push(event: Event): void {
+  const { value } = event.target as HTMLSelectElement;
+  framing.onSelected((context, id) => setPart(context, id, { pushed: value === '' ? null : value }));
+}
 /** A part that is nothing without its link can be designed before it has one, and is left out until then. */
 const isSkipped = computed(() => {
   const { document } = copy;
@@ -176,6 +199,13 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
           :keep="keepPlace"
         />
         <p v-if="isSkipped" class="skipped">Not published: it has no link yet.</p>
+        <label v-if="entries.length > 1" class="pushed">
+          <span>At the far end from</span>
+          <select class="plain-field" :value="part.pushed ?? ''" @change="push($event)">
+            <option value="">nothing</option>
+            <option v-for="one in entries" :key="one.id" :value="one.id">{{ one.label }}</option>
+          </select>
+        </label>
         <PartFacts :part="part" />
         <router-link
           v-if="part.kind === 'placement' && menuKey !== null"
@@ -240,6 +270,14 @@ h2,
 }
 .place {
   width: 220px;
+}
+.pushed {
+  display: grid;
+  gap: 3px;
+}
+.pushed span {
+  color: var(--mute);
+  font-size: 0.75rem;
 }
 .skipped {
   color: var(--ochre);
