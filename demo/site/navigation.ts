@@ -50,8 +50,18 @@ export function navigationFrom(base: string): Navigation {
   return {
     file,
     async frame(path) {
-      const text = await file(`frame?page=${encodeURIComponent(path)}`);
-      return text === '' ? BARE : (JSON.parse(text) as Frame);
+      const query = `page=${encodeURIComponent(path)}`;
+      const text = await file(`frame?${query}`);
+      if (text !== '') return JSON.parse(text) as Frame;
+      // An edition from before there were frames: its menus alone.
+      const [main, footer] = await Promise.all(
+        ['main', 'footer'].map((key) => file(`menus/${key}.html?${query}`)),
+      );
+      return {
+        ...BARE,
+        header: main === '' ? '' : `<header>${main}</header>`,
+        footer: footer === '' ? '' : `<footer>${footer}</footer>`,
+      };
     },
   };
 }
