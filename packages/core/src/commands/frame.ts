@@ -7,6 +7,7 @@ import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { newPart, type UnplacedPart } from '../model/newPart.ts';
+import { placeWords } from '../model/partProblem.ts';
 import { areaId, areaWords, holderAt } from '../model/partRoots.ts';
 import { partPhrase, partSentence } from '../ops/addPart.ts';
 import { missing } from '../ops/kit/missing.ts';
@@ -24,6 +25,8 @@ import {
   type PartKind,
   type PartOf,
 } from '../schema/part.ts';
+import type { BeginsIn } from '../schema/parts/definePart.ts';
+import { setPart } from './composing.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { partsIn } from '../model/partsIn.ts';
 import { removal } from './panelParts.ts';
@@ -61,8 +64,9 @@ export function addToFrame(
   { facts = {}, on = null }: FrameAddition = {},
 ): Result<Edit> {
   const { document, random } = context;
-  if (!heldBy(holderAt(document, spot.parent)).includes(kind))
-    return no(refusal('wrongPartPlace', { what: partWords[kind], place: placeName(document, spot.parent) }));
+  const holder = holderAt(document, spot.parent);
+  if (!heldBy(holder).includes(kind))
+    return no(refusal('wrongPartPlace', { what: partWords[kind], place: placeWords(holder) }));
   const { begin } = definitionOf(kind);
   const begun =
     begin?.(surroundings(document)) ?? refusal('wrongPartPlace', { what: partWords[kind], place: 'frame' });
@@ -81,15 +85,8 @@ export function addToFrame(
   });
 }
 
-function placeName(document: SiteDocument, parent: Id): string {
-  const holder = holderAt(document, parent);
-  return holder === 'panel' || holder === 'frame' ? holder : partWords[holder];
-}
-
 /** What parts of the frame begin with: a menu that shows nowhere yet comes before all others. */
-function surroundings(
-  document: SiteDocument,
-): Parameters<NonNullable<ReturnType<typeof definitionOf>['begin']>>[0] {
+function surroundings(document: SiteDocument): BeginsIn {
   const { site, menus } = document;
   const all = [...childrenOf(menus, site.id)];
   return {
@@ -198,12 +195,6 @@ export function pagesOf(
 
 /** Which menu a placement shows on all pages that are no exception; null: none. */
 export function setShownMenu(context: CommandContext, id: Id, menu: Id | null): Result<Edit> {
-  const { document } = context;
-  const part = document.parts.nodes.get(id);
-  if (part?.kind !== 'placement') return no(missing('parts', id));
-  return makeEdit(
-    context,
-    [{ kind: 'updatePart', id, set: { shows: menu }, was: { shows: part.shows ?? null } }],
-    { label: nameOf(document, 'parts', id) },
-  );
+  if (context.document.parts.nodes.get(id)?.kind !== 'placement') return no(missing('parts', id));
+  return setPart(context, id, { shows: menu });
 }

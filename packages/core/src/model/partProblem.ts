@@ -51,6 +51,7 @@ export function onlyId(part: Part): Id | null {
   return exceptionId(parent, isBelow === true ? { onPage, isBelow } : { onPage });
 }
 
-function placeWords(holder: PartKind | RootName): string {
+/** A part's holder in words. */
+export function placeWords(holder: PartKind | RootName): string {
   return holder === 'panel' || holder === 'frame' ? holder : partWords[holder];
 }

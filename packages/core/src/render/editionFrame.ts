@@ -63,17 +63,19 @@ export function editionFrame(
   {
     compareTitles,
     pictures,
+    table = frameTable(document),
     menuOf,
   }: {
     readonly compareTitles: CompareTitles;
     readonly pictures: string;
+    /** The variants of the frame, where they are known already. */
+    readonly table?: FrameTable | undefined;
     readonly menuOf: (menu: Id) => ResolvedMenu | null;
   },
 ): EditionFrame | null {
   const { site } = document;
   const words = siteWords(document);
   const choices: FrameChoices = { site, words, pictures, fetchesPanels: true };
-  const table = frameTable(document);
   const files = new Map<string, string>();
   const parts: ResolvedPart[] = [];
   const keep = (

@@ -8,6 +8,7 @@ import { resolveMenu } from '../resolve/resolveMenu.ts';
 import { withFollowed } from '../resolve/withFollowed.ts';
 import { preorder } from '../walk/preorder.ts';
 import { editionFrame, slotNeeds, type FrameIndex } from './editionFrame.ts';
+import type { FrameTable } from './frameVariants.ts';
 import { navigationScript } from './navigationScript.ts';
 import { pageTable, type PageRow } from './pageTable.ts';
 import { isFetched } from './panelHtml.ts';
@@ -40,6 +41,8 @@ export interface EditionChoices {
   readonly compareTitles: CompareTitles;
   /** What the names of picture files are put behind: where they are served. */
   readonly pictures: string;
+  /** The variants of the frame, where they are known already. */
+  readonly table?: FrameTable;
 }
 
 const HTML = 'text/html; charset=utf-8';
@@ -49,13 +52,21 @@ const JSON_TYPE = 'application/json; charset=utf-8';
  * Everything that a site is served of a document: each menu as data and as HTML, the panels that are fetched,
  * the style sheet, the script. A menu that stands in no place is written as a list. O(pages + items).
  */
-export function renderEdition(stored: SiteDocument, { compareTitles, pictures }: EditionChoices): Edition {
+export function renderEdition(
+  stored: SiteDocument,
+  { compareTitles, pictures, table }: EditionChoices,
+): Edition {
   const document = withFollowed(stored, compareTitles);
   const menus = resolvedMenus(document, compareTitles);
   const placed = menus.map(({ id, menu }) => ({ menu, place: placementOf(document, id)?.place ?? 'inPage' }));
   const all = menus.map(({ menu }) => menu);
   const byId = new Map(menus.map(({ id, menu }) => [id, menu]));
-  const frame = editionFrame(document, { compareTitles, pictures, menuOf: (id) => byId.get(id) ?? null });
+  const frame = editionFrame(document, {
+    compareTitles,
+    pictures,
+    table,
+    menuOf: (id) => byId.get(id) ?? null,
+  });
   const style = renderStyles(document.site, all, frame?.parts);
   const files: EditionFile[] = [
     { path: 'navigation.css', type: 'text/css; charset=utf-8', body: style },

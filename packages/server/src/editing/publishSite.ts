@@ -1,5 +1,5 @@
 import { DELIVERY, type EditionSummary } from '@zorvik/contract';
-import { frameProblem, no, ok, refusal, renderEdition, type Result } from '@zorvik/core';
+import { frameProblem, frameTable, no, ok, refusal, renderEdition, type Result } from '@zorvik/core';
 import { FRAME, PAGES } from '../delivery/loadEdition.ts';
 import { insertEdition } from '../repositories/editions.ts';
 import { filesByHash } from '../repositories/files.ts';
@@ -34,11 +34,13 @@ export async function publishSite(
       site: { document },
       head: { revision: presentRevision },
     } = present.value;
-    const problem = frameProblem(document);
+    const table = frameTable(document);
+    const problem = frameProblem(document, table);
     if (problem !== null) return no(problem);
     const { files, pages, frame, uploads, items } = renderEdition(document, {
       compareTitles: new Intl.Collator(document.site.language, { numeric: true }).compare,
       pictures: `${deliveryAddress}${DELIVERY}/sites/${siteKey}/pictures/`,
+      table,
     });
     const tables = [
       { path: PAGES, body: JSON.stringify(pages) },
