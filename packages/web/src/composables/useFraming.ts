@@ -1,7 +1,6 @@
 import {
   addBand,
   addToFrame,
-  areas,
   areaId,
   childrenOf,
   duplicatePart,
@@ -213,7 +212,6 @@ export function useFraming() {
   return {
     act,
     add,
-    areas,
     move,
     newBand,
     offered,
@@ -221,7 +219,6 @@ export function useFraming() {
     setMenu,
     setShown,
     shift,
-    spotForNew,
     startAdding,
     onSelected,
     isMovable,

@@ -1,7 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import {
-  areaId,
   areaWords,
   childrenOf,
   exceptionsOf,
@@ -10,7 +9,6 @@ import {
   partsIn,
   situationOn,
   winning,
-  zoneNames,
   type ExceptionOn,
   type Id,
   type Page,
@@ -165,8 +163,6 @@ export const useFrame = defineStore('frame', () => {
     lookAt,
     pathOf,
     wordOf,
-    header: areaId('header'),
-    zoneNames,
   };
 });
 
