@@ -288,6 +288,10 @@ export { isFetched } from './render/panelHtml.ts';
 export { renderStyles } from './render/renderStyles.ts';
 export { navigationScript } from './render/navigationScript.ts';
 export { escapeHtml } from './base/escape.ts';
+export { cleanTree, type CleanHtml, type Removed } from './html/cleanTree.ts';
+export { isCleanHtml } from './html/isCleanHtml.ts';
+export type { HtmlElement, HtmlNode } from './html/htmlNode.ts';
+export { LONGEST_HTML } from './schema/parts/html.ts';
 export { pathKey } from './base/pathKey.ts';
 
 export {

@@ -9,6 +9,7 @@ import { nodeAt, withNodeChanged, withNodesLast } from '../src/model/forest.ts';
 import { newPart } from '../src/model/newPart.ts';
 import { areaId, zoneId } from '../src/model/partRoots.ts';
 import { partProblem } from '../src/model/partProblem.ts';
+import { newProblem } from '../src/ops/newProblem.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
 import { fillSlot } from '../src/render/fillSlot.ts';
 import { frameProblem, frameTable, MOST_VARIANTS } from '../src/render/frameVariants.ts';
@@ -358,5 +359,24 @@ describe('words that visitors read', () => {
       'Mehr davon',
       'Mehr',
     ]);
+  });
+});
+
+describe('own HTML in a frame', () => {
+  const body = '<p class="note">Open <em>today</em></p>';
+
+  it('is in the page as it was stored, and links in it are no marks of the page', () => {
+    const link = part('html', { html: `${body}<a href="/shop">Shop</a>` });
+    expect(headerOn(withParts(start.document, link), '/shop')).toContain(
+      `<div class="zv-prose">${body}<a href="/shop">Shop</a></div>`,
+    );
+  });
+
+  it('is refused when it was not cleaned, and never shown, however it came there', () => {
+    for (const html of ['<p onclick="x()">a</p>', '<script>x</script>', '<p>a', '</header>']) {
+      const operation = { kind: 'addPart', after: null, branch: [part('html', { html })] } as const;
+      expect(newProblem(start.document, operation)?.code).toBe('badHtml');
+      expect(headerOn(applied(start.document, operation), '/shop')).not.toContain('zv-prose');
+    }
   });
 });

@@ -12,6 +12,7 @@ export { menuFormats, readMenus } from './menus/menuFormats.ts';
 export { outlineText } from './menus/outlineText.ts';
 export { MENU_SCHEMA } from './menus/json.ts';
 export type { FoundMenu, MenuFormat, MenuFormatKey } from './menus/menuFormat.ts';
+export { sanitiseHtml } from './html/sanitiseHtml.ts';
 export { decodeHtml } from './reading/decodeHtml.ts';
 export { readPage, addressKey, ownAddress, type PageFacts } from './reading/readPage.ts';
 export { siteTree, sureness, type TreePage } from './reading/siteTree.ts';

@@ -216,6 +216,10 @@ const entries = {
     sentence:
       'A form can’t be sent to “{address}”. Use a path such as /search, or an address that starts with https://.',
   },
+  badHtml: {
+    status: 422,
+    sentence: 'This HTML was not cleaned before it was sent. Paste it into the HTML field again.',
+  },
   badAddress: {
     status: 422,
     sentence: '“{address}” is not a valid link. Use /path, https://…, mailto: or tel:.',

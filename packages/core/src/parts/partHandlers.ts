@@ -29,6 +29,7 @@ import { copyright } from './copyright.ts';
 import { exception } from './exception.ts';
 import { logo } from './logo.ts';
 import { payment } from './payment.ts';
+import { ownHtml } from './ownHtml.ts';
 import { placement } from './placement.ts';
 import { social } from './social.ts';
 import { zone } from './zone.ts';
@@ -53,6 +54,7 @@ export const partHandlers: { readonly [K in PartKind]: PartHandler<K> } = {
   pages,
   menu,
   video,
+  html: ownHtml,
   tabs,
   tab,
   area,

@@ -5,7 +5,7 @@ import type { LoadEdition, LoadedEdition } from './loadEdition.ts';
 import { framesOf, type Frames } from './frames.ts';
 import { madeFiles, markedFiles, type MakeFile } from './markedFiles.ts';
 import { pagePaths, type PagePaths } from './pagePaths.ts';
-import { preflight, readyFile, refuse, send, sizeOf, type ReadyFile } from './sendFile.ts';
+import { preflight, readyFile, refuse, send, type ReadyFile } from './sendFile.ts';
 
 /** A site's current edition, ready to be sent. */
 interface ReadySite {
@@ -63,7 +63,7 @@ export function delivery(load: LoadEdition, most = MOST_BYTES, now = (): Date =>
         if ('refusal' in site) return drop(key);
         sizes.set(
           key,
-          [...site.files.values()].reduce((sum, file) => sum + sizeOf(file), site.pages.size),
+          [...site.files.values()].reduce((sum, file) => sum + file.size(), site.pages.size),
         );
         shrink();
       })
@@ -99,7 +99,7 @@ export function delivery(load: LoadEdition, most = MOST_BYTES, now = (): Date =>
       const asks = new URLSearchParams(query ?? '');
       if (path === 'frame' || path.startsWith('frame/')) {
         if (site.frames === null) return refuse(response, refusal('noFrame', { key: siteKey }), 404);
-        const found = await site.frames.answer(path.slice('frame'.length), asks);
+        const found = site.frames.answer(path.slice('frame'.length), asks);
         return found.ok
           ? send(request, response, found.value)
           : refuse(response, found.refusal, catalogue[found.refusal.code].status);
@@ -109,7 +109,7 @@ export function delivery(load: LoadEdition, most = MOST_BYTES, now = (): Date =>
       const page = asks.get('page');
       if (page === null || !path.endsWith('.html')) return send(request, response, file);
       const key = pathKey(page);
-      send(request, response, await marked(file, key, site.pages.above(key)));
+      return send(request, response, marked(file, key, site.pages.above(key)));
     },
   };
 }

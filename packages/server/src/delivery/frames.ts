@@ -25,7 +25,7 @@ import type { ReadyFile } from './sendFile.ts';
 
 /** What is asked of a frame: a path behind `frame`, such as `/header.html`, and a query. */
 export interface Frames {
-  readonly answer: (path: string, query: URLSearchParams) => Promise<Result<ReadyFile>>;
+  readonly answer: (path: string, query: URLSearchParams) => Result<ReadyFile>;
 }
 
 /** What is known of the page that is asked about. */
@@ -114,34 +114,31 @@ export function framesOf(
     return [...marks, ...filled.filter(({ text }) => text !== '')].sort((a, b) => a.at - b.at);
   }
 
-  async function fragmentFile(fragment: FragmentFile, asked: Asked): Promise<ReadyFile | null> {
+  function fragmentFile(fragment: FragmentFile, asked: Asked): ReadyFile | null {
     const file = files.get(fragment.html);
     if (file === undefined) return null;
     const inserts = insertsIn(fragment, file, asked);
     if (inserts.length === 0) return file;
-    return make(hashOf([file.hash, inserts]), HTML, () => splice(file.plain.bytes, inserts));
+    return make(hashOf([file.hash, inserts]), HTML, () => splice(file.bytes, inserts));
   }
 
   const placesOn = ({ combination }: Asked): readonly (readonly [string, FragmentFile])[] =>
     Object.entries(index.places[combination.page] ?? {});
 
-  async function whole(asked: Asked): Promise<ReadyFile> {
-    const named = [
+  function whole(asked: Asked): ReadyFile {
+    const pieces = [
       ...frameAreas.map((area) => [area, index.areas[area][asked.combination[area]]] as const),
       ...placesOn(asked),
-    ];
-    const inserts = named.map(([, fragment]) => {
+    ].map(([name, fragment]) => {
       const file = fragment === undefined ? undefined : files.get(fragment.html);
-      return file === undefined || fragment === undefined ? null : insertsIn(fragment, file, asked);
+      const inserts = file === undefined || fragment === undefined ? [] : insertsIn(fragment, file, asked);
+      return { name, file, inserts };
     });
-    const hashes = named.map(([, fragment]) =>
-      fragment === undefined ? '' : (files.get(fragment.html)?.hash ?? ''),
-    );
     const head = { page: asked.path, template: asked.template };
-    return make(hashOf([base, index.skip, hashes, inserts, head]), JSON_TYPE, () => {
-      const texts = named.map(([name, fragment], at) => {
-        const file = fragment === undefined ? undefined : files.get(fragment.html);
-        const bytes = file === undefined ? new Uint8Array() : splice(file.plain.bytes, inserts[at] ?? []);
+    const made = pieces.map(({ file, inserts }) => [file?.hash, inserts]);
+    return make(hashOf([base, index.skip, made, head]), JSON_TYPE, () => {
+      const texts = pieces.map(({ name, file, inserts }) => {
+        const bytes = file === undefined ? new Uint8Array() : splice(file.bytes, inserts);
         return [name, Buffer.from(bytes).toString('utf8')] as const;
       });
       const areas = Object.fromEntries(texts.slice(0, frameAreas.length));
@@ -159,7 +156,7 @@ export function framesOf(
     });
   }
 
-  async function asData(asked: Asked, query: URLSearchParams): Promise<Result<ReadyFile>> {
+  function asData(asked: Asked, query: URLSearchParams): Result<ReadyFile> {
     const limits = readLimits(query);
     if (!limits.ok) return limits;
     const dataOf = (fragment: FragmentFile | undefined): unknown => {
@@ -187,14 +184,14 @@ export function framesOf(
       ),
     };
     const text = JSON.stringify(body);
-    return ok(await make(hashOf([text]), JSON_TYPE, () => Buffer.from(text)));
+    return ok(make(hashOf([text]), JSON_TYPE, () => Buffer.from(text)));
   }
 
   return {
-    async answer(path, query) {
+    answer(path, query) {
       const asked = about(query);
       if (path === '') {
-        return query.get('as') === 'data' ? asData(asked, query) : ok(await whole(asked));
+        return query.get('as') === 'data' ? asData(asked, query) : ok(whole(asked));
       }
       const [, name = ''] = /^\/(?:places\/)?([a-z0-9-]+)\.html$/.exec(path) ?? [];
       const area = frameAreas.find((one) => path === `/${one}.html`);
@@ -204,7 +201,7 @@ export function framesOf(
           : path.startsWith('/places/')
             ? placesOn(asked).find(([key]) => key === name)?.[1]
             : undefined;
-      const file = fragment === undefined ? null : await fragmentFile(fragment, asked);
+      const file = fragment === undefined ? null : fragmentFile(fragment, asked);
       return file === null ? no(refusal('unknownPath', { method: 'GET', path: `frame${path}` })) : ok(file);
     },
   };

@@ -1,29 +1,30 @@
 import { createHash } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
 import { currentMarks, markPlaces, splice, type MarkPlaces } from '@zorvik/core';
-import { packed } from './packed.ts';
-import { readyFile, sizeOf, type ReadyFile } from './sendFile.ts';
+import { unpackedFile, type ReadyFile } from './sendFile.ts';
 
 /** Gives the file that was made under a hash, or makes it now. */
-export type MakeFile = (hash: string, type: string, make: () => Uint8Array) => Promise<ReadyFile>;
+export type MakeFile = (hash: string, type: string, make: () => Uint8Array) => ReadyFile;
 
 /** Keeps at most `most` bytes of files that are made when they are asked for: those asked for last. */
 export function madeFiles(most: number): MakeFile {
-  const made = new LRUCache<string, ReadyFile>({ maxSize: most, sizeCalculation: sizeOf });
-  return async (hash, type, make) => {
+  const made = new LRUCache<string, ReadyFile>({ maxSize: most, sizeCalculation: (file) => file.size() });
+  return (hash, type, make) => {
     const present = made.get(hash);
     if (present !== undefined) return present;
-    // Made while somebody waits, so packed a little less well than what is packed once.
-    const ready = readyFile(await packed({ hash, bytes: make(), type }, QUICK));
-    made.set(hash, ready);
-    return ready;
+    const file = unpackedFile({ hash, bytes: make(), type }, QUICK, () => {
+      if (made.peek(hash) === file) made.set(hash, file);
+    });
+    made.set(hash, file);
+    return file;
   };
 }
 
-const QUICK = { gzip: 6, brotli: 4 };
+/** Somebody waits for it, so it is packed a little less well than what is packed once. */
+const QUICK = { gzip: 3, brotli: 3 };
 
 /** Gives a file as it is on a page: with marks on the links to the page and to what is above it. */
-export type MarkFile = (file: ReadyFile, page: string, above: ReadonlySet<string>) => Promise<ReadyFile>;
+export type MarkFile = (file: ReadyFile, page: string, above: ReadonlySet<string>) => ReadyFile;
 
 /**
  * A page on which nothing is marked has the file itself, so pages that somebody makes up take no memory; pages
@@ -36,16 +37,16 @@ export function markedFiles(make: MakeFile): MarkFile {
     places.set(file, found);
     return found;
   };
-  return async (file, page, above) => {
+  return (file, page, above) => {
     const inserts = currentMarks(placesIn(file), page, above);
     if (inserts.length === 0) return file;
-    return make(hashOf([file.hash, inserts]), file.type, () => splice(file.plain.bytes, inserts));
+    return make(hashOf([file.hash, inserts]), file.type, () => splice(file.bytes, inserts));
   };
 }
 
 /** A file as text. */
-export function textOf({ plain }: ReadyFile): string {
-  return Buffer.from(plain.bytes).toString('utf8');
+export function textOf({ bytes }: ReadyFile): string {
+  return Buffer.from(bytes).toString('utf8');
 }
 
 /** Of what something is made of: the same wherever and whenever it is made. */

@@ -4,6 +4,9 @@ import { brotliCompress, constants, gzip } from 'node:zlib';
 const packGzip = promisify(gzip);
 const packBrotli = promisify(brotliCompress);
 
+/** A way to pack what is sent, by its name in HTTP (RFC 9110, 8.4.1); `''`: not at all. */
+export type Encoding = 'br' | 'gzip' | '';
+
 /** A file in all forms in which it is sent. */
 export interface PackedFile {
   readonly type: string;
@@ -21,14 +24,26 @@ export interface PackingLevels {
   readonly brotli: number;
 }
 
+/** Packs bytes in one way. */
+export async function packedAs(
+  encoding: Encoding,
+  bytes: Uint8Array,
+  { gzip: level, brotli }: PackingLevels,
+): Promise<Uint8Array> {
+  if (encoding === '') return bytes;
+  return encoding === 'gzip'
+    ? packGzip(bytes, { level })
+    : packBrotli(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: brotli } });
+}
+
 /** Packs a file in both ways. */
 export async function packed(
-  { type, hash, bytes }: Pick<PackedFile, 'type' | 'hash' | 'bytes'>,
+  file: Pick<PackedFile, 'type' | 'hash' | 'bytes'>,
   levels: PackingLevels,
 ): Promise<PackedFile> {
-  const [gz, br] = await Promise.all([
-    packGzip(bytes, { level: levels.gzip }),
-    packBrotli(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: levels.brotli } }),
+  const [gz, brotli] = await Promise.all([
+    packedAs('gzip', file.bytes, levels),
+    packedAs('br', file.bytes, levels),
   ]);
-  return { type, hash, bytes, gzip: gz, brotli: br };
+  return { ...file, gzip: gz, brotli };
 }

@@ -1,20 +1,21 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import type { Refusal } from '@zorvik/core';
-import type { PackedFile } from './packed.ts';
+import { packedAs, type Encoding, type PackedFile, type PackingLevels } from './packed.ts';
 
-/** One way to send a file: its bytes and their strong tag. */
+/** One way to send a file: its bytes, and the headers that go with them. */
 interface Variant {
   readonly bytes: Uint8Array;
-  readonly etag: string;
   readonly headers: Readonly<Record<string, string>>;
 }
-/** A file in all forms in which it is sent. */
+/** A file that can be sent in any form. */
 export interface ReadyFile {
   readonly type: string;
   readonly hash: string;
-  readonly plain: Variant;
-  readonly gzip: Variant;
-  readonly brotli: Variant;
+  readonly bytes: Uint8Array;
+  /** How it is sent to who takes that encoding; what was not packed yet is packed now. */
+  readonly variant: (encoding: Encoding) => Variant | Promise<Variant>;
+  /** How much memory it takes now, in bytes. */
+  readonly size: () => number;
   /** The headers of “not modified” by tag: made once, since most requests end there. */
   readonly unchanged: ReadonlyMap<string, Readonly<Record<string, string>>>;
 }
@@ -24,26 +25,77 @@ export interface ReadyFile {
  */
 const CACHE = 'public, no-cache';
 
-/** Makes a file ready to be sent. */
+const encodings: readonly Encoding[] = ['', 'gzip', 'br'];
+
+/** Makes a file ready that is packed already, in every way in which it ever will be. */
 export function readyFile({ bytes, gzip, brotli, hash, type }: PackedFile): ReadyFile {
-  const variant = (body: Uint8Array, encoding: string): Variant => {
-    const etag = `"${hash.slice(0, 20)}${encoding === '' ? '' : `-${encoding}`}"`;
-    const headers = {
-      'Content-Type': type,
-      'Content-Length': String(body.length),
-      ...(encoding === '' ? {} : { 'Content-Encoding': encoding }),
-      ...cacheHeaders(etag),
-    };
-    return { bytes: body, etag, headers };
-  };
-  const plain = variant(bytes, '');
+  const plain = variantOf(hash, type, bytes, '');
   const variants = {
-    plain,
-    gzip: gzip === null ? plain : variant(gzip, 'gzip'),
-    brotli: brotli === null ? plain : variant(brotli, 'br'),
+    '': plain,
+    gzip: gzip === null ? plain : variantOf(hash, type, gzip, 'gzip'),
+    br: brotli === null ? plain : variantOf(hash, type, brotli, 'br'),
   };
-  const tags = Object.values(variants).map(({ etag }) => etag);
-  return { type, hash, ...variants, unchanged: new Map(tags.map((etag) => [etag, cacheHeaders(etag)])) };
+  const size = Object.values(variants).reduce((sum, one) => sum + one.bytes.length, 0);
+  return {
+    type,
+    hash,
+    bytes,
+    variant: (encoding) => variants[encoding],
+    size: () => size,
+    unchanged: unchangedOf(hash),
+  };
+}
+
+/**
+ * Makes a file ready that is packed when it is first asked for in that way: most are asked for in one way alone,
+ * and who waits for it waits for that one. `onGrown`: it takes more memory now.
+ */
+export function unpackedFile(
+  { bytes, hash, type }: Pick<PackedFile, 'bytes' | 'hash' | 'type'>,
+  levels: PackingLevels,
+  onGrown: () => void,
+): ReadyFile {
+  const variants = new Map<Encoding, Variant | Promise<Variant>>([['', variantOf(hash, type, bytes, '')]]);
+  let size = bytes.length;
+  return {
+    type,
+    hash,
+    bytes,
+    size: () => size,
+    unchanged: unchangedOf(hash),
+    variant(encoding) {
+      const present = variants.get(encoding);
+      if (present !== undefined) return present;
+      const packing = packedAs(encoding, bytes, levels).then((packed) => {
+        const made = variantOf(hash, type, packed, encoding);
+        variants.set(encoding, made);
+        size += packed.length;
+        onGrown();
+        return made;
+      });
+      variants.set(encoding, packing);
+      packing.catch(() => variants.delete(encoding));
+      return packing;
+    },
+  };
+}
+
+function variantOf(hash: string, type: string, bytes: Uint8Array, encoding: Encoding): Variant {
+  const headers = {
+    'Content-Type': type,
+    'Content-Length': String(bytes.length),
+    ...(encoding === '' ? {} : { 'Content-Encoding': encoding }),
+    ...cacheHeaders(tagOf(hash, encoding)),
+  };
+  return { bytes, headers };
+}
+
+function tagOf(hash: string, encoding: Encoding): string {
+  return `"${hash.slice(0, 20)}${encoding === '' ? '' : `-${encoding}`}"`;
+}
+
+function unchangedOf(hash: string): ReadyFile['unchanged'] {
+  return new Map(encodings.map((one) => [tagOf(hash, one), cacheHeaders(tagOf(hash, one))]));
 }
 
 function cacheHeaders(etag: string): Record<string, string> {
@@ -58,32 +110,39 @@ function cacheHeaders(etag: string): Record<string, string> {
 }
 
 /** Sends a file in the form that was asked for, or says that it is the same as before. */
-export function send(request: IncomingMessage, response: ServerResponse, file: ReadyFile): void {
+export function send(
+  request: IncomingMessage,
+  response: ServerResponse,
+  file: ReadyFile,
+): void | Promise<void> {
   const asked = request.headers['if-none-match'];
-  const chosen = variantFor(request.headers['accept-encoding'], file);
-  const unchanged = asked === undefined ? undefined : headersFor(asked, chosen, file);
+  const encoding = encodingFor(request.headers['accept-encoding']);
+  const unchanged = asked === undefined ? undefined : headersFor(asked, encoding, file);
   if (unchanged !== undefined) {
     response.writeHead(304, unchanged).end();
     return;
   }
-  response.writeHead(200, chosen.headers).end(request.method === 'HEAD' ? undefined : chosen.bytes);
+  const variant = file.variant(encoding);
+  const sent = ({ headers, bytes }: Variant): void =>
+    void response.writeHead(200, headers).end(request.method === 'HEAD' ? undefined : bytes);
+  return variant instanceof Promise ? variant.then(sent) : sent(variant);
 }
 
-function variantFor(accepted: string | undefined, { plain, gzip, brotli }: ReadyFile): Variant {
-  if (accepted === undefined) return plain;
-  if (/\bbr\b(?!\s*;\s*q=0(?:\.0*)?(?:,|\s|$))/.test(accepted)) return brotli;
-  return /\bgzip\b(?!\s*;\s*q=0(?:\.0*)?(?:,|\s|$))/.test(accepted) ? gzip : plain;
+function encodingFor(accepted: string | undefined): Encoding {
+  if (accepted === undefined) return '';
+  if (/\bbr\b(?!\s*;\s*q=0(?:\.0*)?(?:,|\s|$))/.test(accepted)) return 'br';
+  return /\bgzip\b(?!\s*;\s*q=0(?:\.0*)?(?:,|\s|$))/.test(accepted) ? 'gzip' : '';
 }
 
 /** The headers of “not modified” where one of the tags asked about is this file's. */
 function headersFor(
   asked: string,
-  { etag }: Variant,
-  { unchanged }: ReadyFile,
+  encoding: Encoding,
+  { hash, unchanged }: ReadyFile,
 ): Readonly<Record<string, string>> | undefined {
   const alone = unchanged.get(asked);
   if (alone !== undefined) return alone;
-  if (asked.trim() === '*') return unchanged.get(etag);
+  if (asked.trim() === '*') return unchanged.get(tagOf(hash, encoding));
   const known = tagsIn(asked).find((tag) => unchanged.has(tag));
   return known === undefined ? undefined : unchanged.get(known);
 }
@@ -103,11 +162,6 @@ export function preflight(response: ServerResponse): void {
       'Access-Control-Max-Age': '86400',
     })
     .end();
-}
-
-/** How much memory a file takes, in bytes. */
-export function sizeOf({ plain, gzip, brotli }: ReadyFile): number {
-  return plain.bytes.length + gzip.bytes.length + brotli.bytes.length;
 }
 
 /** Answers with a refusal. */

@@ -57,6 +57,7 @@ export type Control = {
       readonly kind:
         | 'none'
         | 'body'
+        | 'html'
         | 'picture'
         | 'destination'
         | 'source'

@@ -15,6 +15,7 @@ import { form } from './form.ts';
 import { group } from './group.ts';
 import { groups } from './groups.ts';
 import { headingPart } from './heading.ts';
+import { htmlPart } from './html.ts';
 import { link } from './link.ts';
 import { links } from './links.ts';
 import { logo } from './logo.ts';
@@ -52,6 +53,7 @@ export const partDefinitions = {
   pages,
   menu: menuPart,
   video,
+  html: htmlPart,
   tabs,
   tab,
   area: areaPart,

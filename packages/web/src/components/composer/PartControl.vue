@@ -32,6 +32,7 @@ import FacesField from './FacesField.vue';
 import PictureField from './PictureField.vue';
 import SourceField from './SourceField.vue';
 
+const HtmlField = defineAsyncComponent(() => import('./HtmlField.vue'));
 const RichTextField = defineAsyncComponent(() => import('./RichTextField.vue'));
 
 /** One field of a part, by the kind of control that the field names. */
@@ -56,6 +57,7 @@ const set = (next: unknown): string | null => change({ [props.name]: next } as P
 const keepLine = keepBy(`${props.name} ${props.part.id}`, (context, typed) =>
   setPart(context, props.part.id, { [props.name]: typed.trim() === '' ? null : typed.trim() } as PartChanges),
 );
+const keepHtml = (html: string): string | null => change({ html }, `html ${props.part.id}`);
 const keepBody = (body: RichText | null): string | null => change({ body }, `body ${props.part.id}`);
 
 function keepNumber(typed: string): string | null {
@@ -134,6 +136,13 @@ const pageAt = (address: string): string | null =>
     :page-address="pageAddress"
     :page-at="pageAt"
     :keep="keepBody"
+  />
+  <HtmlField
+    v-else-if="control.kind === 'html'"
+    class="wide"
+    :label="control.label"
+    :html="part.html ?? ''"
+    :keep="keepHtml"
   />
   <div v-else-if="control.kind === 'line'" :class="control.size ?? 'line'">
     <LineField :label="control.label" :value="String(value ?? '')" :keep="keepLine" />
