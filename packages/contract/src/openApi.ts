@@ -173,6 +173,8 @@ const pathWords: Readonly<Record<string, string>> = {
   menuKey: 'The ID of a menu, as in its delivery address.',
   itemId: 'The id of an item.',
   number: 'The number of an edition.',
+  area: 'What of the frame is wanted: skip, header, side or footer.',
+  place: 'The name of a place within the page, as in its delivery address.',
 };
 
 /** What parameters of a query mean. A test holds that none is missing. */
@@ -191,5 +193,9 @@ const queryWords: Readonly<Record<string, string>> = {
   about: 'Return only entries about the page, item, menu or part with this id.',
   replace: 'Whether existing data may be replaced.',
   page: 'The path of the current page: links to it, and to pages above it, are marked.',
+  template: 'The key of a template, for pages that are not known by their path.',
+  as: 'What the frame comes as: data, or by default HTML.',
+  fields: 'Names of fields, with commas between them: only these are given of each item.',
+  depth: 'How many levels of items are given.',
   trust: 'The kind of evidence that decides between contradicting positions.',
 };

@@ -428,6 +428,35 @@ export const routes = {
 /** The page that is marked as the current one, by its path. */
 const pageQuery = Type.Object({ page: Type.Optional(Type.String({ maxLength: 2048 })) }, closed);
 
+/** HTML, or the bands and parts as data. */
+const AreaReplyShape = Type.Union([Type.String(), Type.Array(ResolvedPartShape)]);
+const FrameReplyShape = Type.Object(
+  {
+    page: Type.Union([Type.String(), Type.Null()]),
+    template: Type.Union([Type.String(), Type.Null()]),
+    language: Type.String(),
+    direction: Type.Enum(['ltr', 'rtl'] as const),
+    header: AreaReplyShape,
+    side: AreaReplyShape,
+    footer: AreaReplyShape,
+    places: recordOf(Type.String(), AreaReplyShape),
+    css: Type.Optional(Type.String()),
+    script: Type.Optional(Type.String()),
+    skip: Type.Optional(Type.String()),
+    words: Type.Optional(recordOf(Type.String(), Type.String())),
+    way: Type.Optional(Type.Array(Type.Object({ path: Type.String(), title: Type.String() }, closed))),
+    anchors: Type.Optional(Type.Array(Type.Object({ id: Type.String(), title: Type.String() }, closed))),
+    year: Type.Optional(whole),
+  },
+  closed,
+);
+
+/** The page that a part of the frame is for, or its template where nobody knows the page. */
+const frameQuery = Type.Object(
+  { ...pageQuery.properties, template: Type.Optional(Type.String({ maxLength: 200 })) },
+  closed,
+);
+
 /** What the public reads. Outside of the editor's API: any origin may ask. */
 export const deliveryRoutes = {
   menu: {
@@ -475,6 +504,57 @@ export const deliveryRoutes = {
     method: 'GET',
     path: `${DELIVERY}/sites/:siteKey/navigation.js`,
     summary: 'The script of the site’s menus, which also work without it.',
+    status: 200,
+    reply: Type.String(),
+    replyType: 'text/javascript',
+  },
+  frame: {
+    method: 'GET',
+    path: `${DELIVERY}/sites/:siteKey/frame`,
+    summary: 'Everything around the content of a page, as HTML fragments or, with as=data, as data.',
+    query: Type.Object(
+      {
+        ...pageQuery.properties,
+        template: Type.Optional(Type.String({ maxLength: 200 })),
+        as: Type.Optional(Type.Literal('data')),
+        fields: Type.Optional(Type.String({ maxLength: 1640 })),
+        depth: Type.Optional(whole),
+      },
+      closed,
+    ),
+    status: 200,
+    reply: FrameReplyShape,
+  },
+  frameFragment: {
+    method: 'GET',
+    path: `${DELIVERY}/sites/:siteKey/frame/:area.html`,
+    summary: 'One part of the frame as HTML: skip, header, side or footer.',
+    query: frameQuery,
+    status: 200,
+    reply: Type.String(),
+    replyType: 'text/html',
+  },
+  framePlace: {
+    method: 'GET',
+    path: `${DELIVERY}/sites/:siteKey/frame/places/:place.html`,
+    summary: 'A named place within the page as HTML.',
+    query: frameQuery,
+    status: 200,
+    reply: Type.String(),
+    replyType: 'text/html',
+  },
+  staticFiles: {
+    method: 'GET',
+    path: `${DELIVERY}/sites/:siteKey/static.zip`,
+    summary: 'All files of the live edition, with a page that uses them, for sites that serve files alone.',
+    status: 200,
+    reply: Type.String(),
+    replyType: 'application/zip',
+  },
+  embedScript: {
+    method: 'GET',
+    path: `${DELIVERY}/sites/:siteKey/embed.js`,
+    summary: 'The script for a menu that is put into a page by a snippet.',
     status: 200,
     reply: Type.String(),
     replyType: 'text/javascript',

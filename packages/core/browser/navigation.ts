@@ -3,7 +3,7 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
 /**
  * The script that a site gets with its navigation: opens and closes branches of bars. It depends on nothing,
  * changes no markup but the states below, and everything can be reached without it.
- * `scripts/navigation-script.mjs` makes core/src/render/navigationScript.ts of it.
+ * `scripts/site-scripts.mjs` makes core/src/render/navigationScript.ts of it.
  */
 (() => {
   /**
@@ -53,13 +53,55 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
       .catch(() => (panel.dataset.zvFrom = from));
   };
 
-  /** Marks the links to this page. */
+  /** What pages are compared by: their path without query, fragment and final slash. */
+  const pathOf = ({ pathname }: { readonly pathname: string }): string => pathname.replace(/\/+$/, '');
+
+  /** Marks the links to this page, the links to what is above it by its path, and the entries around both. */
   const markHere = (root: Element): void => {
-    const here = [...root.querySelectorAll('a')].filter(
-      ({ href }) => href.split('#')[0] === location.href.split('#')[0],
-    );
-    for (const link of here) link.setAttribute('aria-current', 'page');
+    const here = pathOf(location);
+    for (const link of root.querySelectorAll('a')) {
+      const path = pathOf(link);
+      if (link.origin !== location.origin) continue;
+      const isHere = path === here;
+      if (!isHere && !(path !== '' && here.startsWith(`${path}/`))) continue;
+      link.setAttribute('aria-current', String(isHere ? 'page' : true));
+      for (
+        let entry = link.closest('li')?.parentElement?.closest('li');
+        entry && root.contains(entry);
+        entry = entry.parentElement?.closest('li')
+      )
+        for (const face of entry.querySelectorAll(
+          ':scope>:is(a,span,button:not([aria-label])):not([aria-current])',
+        ))
+          face.setAttribute('aria-current', 'true');
+    }
   };
+
+  let last = location.href;
+  let lastPath = pathOf(location);
+  /** Where a site changes the address without loading a page, the mark moves, and what is open closes. */
+  const moved = (): void => {
+    if (location.href === last) return;
+    last = location.href;
+    for (const menu of document.querySelectorAll('nav.zv')) {
+      close(menu);
+      if (pathOf(location) === lastPath) continue;
+      for (const marked of menu.querySelectorAll('[aria-current]')) marked.removeAttribute('aria-current');
+      markHere(menu);
+    }
+    lastPath = pathOf(location);
+  };
+  const { navigation } = window as { readonly navigation?: EventTarget };
+  if (navigation) navigation.addEventListener('currententrychange', moved);
+  else
+    for (const name of ['pushState', 'replaceState'] as const) {
+      const own = history[name].bind(history);
+      history[name] = (...state) => {
+        own(...state);
+        moved();
+      };
+    }
+  addEventListener('popstate', moved);
 
   /**
    * Puts an open panel where it was wanted, inside the screen. On narrow screens it stands in the bar, and

@@ -286,6 +286,8 @@ export { currentMarks, markPlaces, type MarkPlaces } from './render/currentMarks
 export { splice, type Insert } from './render/splice.ts';
 export { isFetched } from './render/panelHtml.ts';
 export { renderStyles } from './render/renderStyles.ts';
+export { dataExample, embedSnippet, includesExample, type Embedded } from './render/embedding.ts';
+export { embedScript } from './render/embedScript.ts';
 export { navigationScript } from './render/navigationScript.ts';
 export { escapeHtml } from './base/escape.ts';
 export { cleanTree, type CleanHtml, type Removed } from './html/cleanTree.ts';

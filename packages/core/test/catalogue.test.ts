@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { catalogue, type ErrorCode } from '../src/base/catalogue.ts';
+import { embedScript } from '../src/render/embedScript.ts';
 import { navigationScript } from '../src/render/navigationScript.ts';
 
 const read = (path: string): string => readFileSync(new URL(`../../../${path}`, import.meta.url), 'utf8');
@@ -26,13 +27,14 @@ describe('the error catalogue', () => {
   });
 });
 
-describe('the site’s script', () => {
-  it('is what its source makes', async () => {
-    const { navigationScriptSource } = (await import(
-      new URL('../../../scripts/navigation-script.mjs', import.meta.url).href
+describe('the site’s scripts', () => {
+  it('are what their sources make', async () => {
+    const { siteScriptSource } = (await import(
+      new URL('../../../scripts/site-scripts.mjs', import.meta.url).href
     )) as {
-      navigationScriptSource: () => Promise<string>;
+      siteScriptSource: (name: string) => Promise<string>;
     };
-    expect(await navigationScriptSource()).toContain(JSON.stringify(navigationScript));
+    expect(await siteScriptSource('navigation')).toContain(JSON.stringify(navigationScript));
+    expect(await siteScriptSource('embed')).toContain(JSON.stringify(embedScript));
   });
 });

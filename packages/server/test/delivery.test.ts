@@ -273,6 +273,11 @@ describe('the editor’s API', () => {
       '/delivery/v1/sites/{siteKey}/pictures/{name}',
       '/delivery/v1/sites/{siteKey}/navigation.css',
       '/delivery/v1/sites/{siteKey}/navigation.js',
+      '/delivery/v1/sites/{siteKey}/frame',
+      '/delivery/v1/sites/{siteKey}/frame/{area}.html',
+      '/delivery/v1/sites/{siteKey}/frame/places/{place}.html',
+      '/delivery/v1/sites/{siteKey}/static.zip',
+      '/delivery/v1/sites/{siteKey}/embed.js',
     ]);
     expect(JSON.stringify(described)).not.toContain('"$id"');
     expect((await request(server.app).get('/healthz').expect(200)).body).toEqual({

@@ -1,4 +1,5 @@
 import { createServer } from 'node:http';
+import { strFromU8, unzipSync } from 'fflate';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
@@ -65,6 +66,13 @@ beforeAll(async () => {
 afterAll(() => server.close());
 const get = (path: string) => request(server.app).get(`${base}/${path}`);
 
+/** Reads a reply that is no text. */
+function asBytes(reply: request.Response, done: (error: Error | null, body: Buffer) => void): void {
+  const pieces: Buffer[] = [];
+  const stream = reply as unknown as NodeJS.ReadableStream;
+  stream.on('data', (piece: Buffer) => pieces.push(piece)).on('end', () => done(null, Buffer.concat(pieces)));
+}
+
 interface FrameBody {
   readonly page: string | null;
   readonly header: string;
@@ -127,6 +135,34 @@ describe('the frame by page', () => {
       await get(path).expect(404);
     await get('.frame').expect(404);
     await get('.frame/header/0.html').expect(404);
+    expect((await get('frame/skip.html').expect(200)).text).toContain('href="#content"');
+  });
+
+  it('comes as files, too: what differs by template in folders, and a page that uses them', async () => {
+    const reply = await get('static.zip')
+      .buffer(true)
+      .parse(asBytes)
+      .expect('Content-Type', 'application/zip');
+    const files = Object.fromEntries(
+      Object.entries(unzipSync(reply.body as Uint8Array)).map(([path, bytes]) => [path, strFromU8(bytes)]),
+    );
+    expect(Object.keys(files)).toEqual(
+      expect.arrayContaining([
+        'example.html',
+        'navigation/navigation.css',
+        'navigation/navigation.js',
+        'navigation/menus/menu.html',
+        'navigation/menus/menu.json',
+        'navigation/frame/header.html',
+        'navigation/frame/places/beside-an-article.html',
+      ]),
+    );
+    const header = files['navigation/frame/header.html'] ?? '';
+    expect(header).toContain('zv-logo');
+    expect(files['example.html']).toContain(header);
+    expect(Object.keys(files).filter((path) => path.includes('/.'))).toEqual([]);
+    const tag = reply.headers.etag as string;
+    await get('static.zip').set('If-None-Match', tag).expect(304);
   });
 
   it('answers paths that nobody knows with one and the same, and says that nothing changed by its tag', async () => {

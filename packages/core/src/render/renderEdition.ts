@@ -9,6 +9,7 @@ import { withFollowed } from '../resolve/withFollowed.ts';
 import { preorder } from '../walk/preorder.ts';
 import { editionFrame, slotNeeds, type FrameIndex } from './editionFrame.ts';
 import type { FrameTable } from './frameVariants.ts';
+import { embedScript } from './embedScript.ts';
 import { navigationScript } from './navigationScript.ts';
 import { pageTable, type PageRow } from './pageTable.ts';
 import { isFetched } from './panelHtml.ts';
@@ -71,6 +72,7 @@ export function renderEdition(
   const files: EditionFile[] = [
     { path: 'navigation.css', type: 'text/css; charset=utf-8', body: style },
     { path: 'navigation.js', type: 'text/javascript; charset=utf-8', body: navigationScript },
+    { path: 'embed.js', type: 'text/javascript; charset=utf-8', body: embedScript },
   ];
   for (const { menu, place } of placed) {
     const { key, items } = menu;

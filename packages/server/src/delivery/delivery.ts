@@ -3,7 +3,8 @@ import { catalogue, pathKey, refusal, type FrameIndex, type Refusal } from '@zor
 import { DELIVERY } from '@zorvik/contract';
 import type { LoadEdition, LoadedEdition } from './loadEdition.ts';
 import { framesOf, type Frames } from './frames.ts';
-import { madeFiles, markedFiles, type MakeFile } from './markedFiles.ts';
+import { hashOf, madeFiles, markedFiles, type MakeFile } from './markedFiles.ts';
+import { staticFiles } from './staticFiles.ts';
 import { pagePaths, type PagePaths } from './pagePaths.ts';
 import { preflight, readyFile, refuse, send, type ReadyFile } from './sendFile.ts';
 
@@ -13,6 +14,8 @@ interface ReadySite {
   readonly pages: PagePaths;
   /** Null: the edition has no frame. */
   readonly frames: Frames | null;
+  /** All of it as a ZIP archive. */
+  readonly archive: () => ReadyFile;
 }
 type Answer = ReadySite | { readonly refusal: Refusal };
 
@@ -30,6 +33,8 @@ export interface Delivery {
 
 /** A site's key (with any other text nothing need be looked up), the file, and what is asked about it. */
 const PATH = /^\/sites\/([a-z][a-z0-9-]{0,39})\/([^?]+)(?:\?(.*))?$/;
+
+const ZIP = 'application/zip';
 
 /** How much of editions is kept in memory, in bytes; those asked for least lately go first. */
 const MOST_BYTES = 64 * 1_048_576;
@@ -104,6 +109,7 @@ export function delivery(load: LoadEdition, most = MOST_BYTES, now = (): Date =>
           ? send(request, response, found.value)
           : refuse(response, found.refusal, catalogue[found.refusal.code].status);
       }
+      if (path === 'static.zip') return send(request, response, site.archive());
       const file = path.startsWith('.') ? undefined : site.files.get(path);
       if (file === undefined) return refuse(response, unknownFile(site, path), 404);
       const page = asks.get('page');
@@ -119,7 +125,13 @@ function readySite(key: string, edition: LoadedEdition, make: MakeFile, year: ()
   const files = new Map(edition.files.map((file) => [file.path, readyFile(file)]));
   const pages = pagePaths(edition.pages);
   const index = edition.frame === null ? null : (JSON.parse(edition.frame) as FrameIndex);
-  return { files, pages, frames: index === null ? null : framesOf(key, index, files, pages, make, year) };
+  const frames = index === null ? null : framesOf(key, index, files, pages, make, year);
+  // It is packed as it is, so it is sent in one way.
+  const archive = (): ReadyFile =>
+    make(hashOf(['static.zip', year(), ...[...files.values()].map(({ hash }) => hash)]), ZIP, () =>
+      staticFiles(key, index, files, frames),
+    );
+  return { files, pages, frames, archive };
 }
 
 function unknownFile({ files }: ReadySite, path: string): Refusal {

@@ -193,6 +193,7 @@ export function framesOf(
       if (path === '') {
         return query.get('as') === 'data' ? asData(asked, query) : ok(whole(asked));
       }
+      if (path === '/skip.html') return ok(make(hashOf([index.skip]), HTML, () => Buffer.from(index.skip)));
       const [, name = ''] = /^\/(?:places\/)?([a-z0-9-]+)\.html$/.exec(path) ?? [];
       const area = frameAreas.find((one) => path === `/${one}.html`);
       const fragment =

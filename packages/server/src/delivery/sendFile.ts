@@ -55,7 +55,11 @@ export function unpackedFile(
   levels: PackingLevels,
   onGrown: () => void,
 ): ReadyFile {
-  const variants = new Map<Encoding, Variant | Promise<Variant>>([['', variantOf(hash, type, bytes, '')]]);
+  const plain = variantOf(hash, type, bytes, '');
+  const variants = new Map<Encoding, Variant | Promise<Variant>>(
+    // What is packed by itself is sent as it is, whatever is taken.
+    (type === 'application/zip' ? encodings : ([''] as const)).map((one) => [one, plain]),
+  );
   let size = bytes.length;
   return {
     type,

@@ -95,9 +95,8 @@ onBeforeUnmount(() => {
       <p v-if="removed.length > 0" class="removed" role="status">
         Removed:
         <template v-for="({ what, count }, at) of removed" :key="what">
-          <template v-if="at > 0">,</template>
-          <code>{{ what }}</code>
-          <template v-if="count > 1">({{ count }} times)</template>
+          {{ at > 0 ? ', ' : ' ' }}
+          <code>{{ count > 1 ? `${what} (${count} times)` : what }}</code>
         </template>
       </p>
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { DELIVERY } from '@zorvik/contract';
 import { useSelection } from '../../stores/selection.ts';
 import { useSites } from '../../stores/sites.ts';
@@ -9,6 +9,8 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 const copy = useWorkingCopy();
 const sites = useSites();
 const selection = useSelection();
+const EmbedSheet = defineAsyncComponent(() => import('./EmbedSheet.vue'));
+const isEmbedOpen = ref(false);
 const isQuillmere = computed(() => copy.siteKey === 'quillmere' && sites.standIn !== null);
 </script>
 
@@ -18,10 +20,14 @@ const isQuillmere = computed(() => copy.siteKey === 'quillmere' && sites.standIn
     <p v-if="copy.edition !== null" class="mute next">
       {{
         copy.edition.number === 1
-          ? 'Next: use these addresses in your site’s templates, then check the site.'
+          ? 'Next: put the navigation into your pages, then check the site.'
           : 'Your site gets its menus from these addresses.'
       }}
     </p>
+    <p class="next">
+      <button type="button" class="plain-button" @click="isEmbedOpen = true">Put it into your pages …</button>
+    </p>
+    <EmbedSheet v-if="isEmbedOpen" v-model="isEmbedOpen" />
     <ul class="addresses">
       <li v-if="isQuillmere">
         <a :href="sites.standIn ?? ''" target="_blank" rel="noopener">

@@ -6,6 +6,8 @@ import FramePage from './FramePage.vue';
 
 /** Which page is looked at, and which pages a change applies to. */
 const SiteSettings = defineAsyncComponent(() => import('./SiteSettings.vue'));
+const EmbedSheet = defineAsyncComponent(() => import('../editions/EmbedSheet.vue'));
+const isEmbedOpen = ref(false);
 const frame = useFrame();
 const isSettingsOpen = ref(false);
 const views = [
@@ -42,6 +44,8 @@ const scopes = computed(
       Site settings …
     </button>
     <SiteSettings v-model="isSettingsOpen" />
+    <button type="button" class="plain-button" @click="isEmbedOpen = true">Embed …</button>
+    <EmbedSheet v-if="isEmbedOpen" v-model="isEmbedOpen" />
     <button
       v-if="frame.view === 'picture'"
       type="button"

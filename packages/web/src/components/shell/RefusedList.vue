@@ -2,25 +2,16 @@
 import { mdiClose, mdiContentCopy } from '@mdi/js';
 import { inWords } from '@zorvik/core';
 import type { RefusedEdit } from '../../api/outbox.ts';
-import { useNotices } from '../../stores/notices.ts';
+import { useCopying } from '../../composables/useCopying.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 
 /** Changes that could not be saved, each with the reason, until the person dismisses them. */
 const copy = useWorkingCopy();
-const notices = useNotices();
+const copyText = useCopying();
 
 function textOf({ edit, refusal }: RefusedEdit): string {
   return `${inWords(edit.sentence)}\n${refusal.message}\n${JSON.stringify(edit.operations, null, 2)}`;
-}
-
-async function copyText(refused: RefusedEdit): Promise<void> {
-  const isDone = await navigator.clipboard.writeText(textOf(refused)).then(
-    () => true,
-    () => false,
-  );
-  if (isDone) notices.say('Copied the change and its details');
-  else notices.refuse('The browser does not allow copying. Select the text and copy it by hand.');
 }
 </script>
 
@@ -37,7 +28,11 @@ async function copyText(refused: RefusedEdit): Promise<void> {
             <pre tabindex="0">{{ JSON.stringify(refused.edit.operations, null, 2) }}</pre>
           </details>
         </div>
-        <IconButton label="Copy" :icon="mdiContentCopy" @press="copyText(refused)" />
+        <IconButton
+          label="Copy"
+          :icon="mdiContentCopy"
+          @press="copyText(textOf(refused), 'Copied the change and its details')"
+        />
         <IconButton label="Dismiss" :icon="mdiClose" @press="copy.putAway(refused.edit.id)" />
       </li>
     </ul>
