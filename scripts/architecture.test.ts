@@ -56,6 +56,7 @@ function breaches(rule: string, isBroken: (one: Import) => boolean): string[] {
 describe('the architecture', () => {
   const rooms = [
     'base',
+    'html',
     'schema',
     'walk',
     'refs',

@@ -12,6 +12,7 @@ import {
   partFieldNames,
   partFields,
   partKinds,
+  PartShape,
   recordOf,
   SentenceShape,
   settingFields,
@@ -408,9 +409,20 @@ export const routes = {
   readEdition: {
     method: 'GET',
     path: `${API}/sites/:siteKey/editions/:number`,
-    summary: 'The menus of an edition, as visitors get them.',
+    summary: 'The menus of an edition as visitors get them, and what its frame was made of.',
     status: 200,
-    reply: Type.Object({ edition: EditionSummaryShape, menus: Type.Array(ResolvedMenuShape) }, closed),
+    reply: Type.Object(
+      {
+        edition: EditionSummaryShape,
+        menus: Type.Array(ResolvedMenuShape),
+        /** Null: it was published before this was kept. */
+        source: Type.Union([
+          Type.Object({ site: SiteShape, parts: Type.Array(PartShape) }, closed),
+          Type.Null(),
+        ]),
+      },
+      closed,
+    ),
   },
   publish: {
     method: 'POST',

@@ -26,7 +26,7 @@ import {
   toneOf,
   type Finding,
 } from '../src/drift/finding.ts';
-import { longestIncreasing } from '../src/drift/longestIncreasing.ts';
+import { longestIncreasing } from '../src/walk/longestIncreasing.ts';
 import { agreedFacts } from '../src/model/agreedFacts.ts';
 import type { SiteDocument } from '../src/model/document.ts';
 import { findBreach } from '../src/model/findBreach.ts';

@@ -2,6 +2,7 @@ import { counted } from '../base/fillIn.ts';
 import type { Id } from '../base/ids.ts';
 import { isEqual } from '../base/isEqual.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
+import { longestIncreasing } from '../walk/longestIncreasing.ts';
 import { preorder } from '../walk/preorder.ts';
 
 /**
@@ -134,7 +135,10 @@ function reorderedIds(
     const stayed = items.filter(
       ({ id }) => old.has(id) && old.get(id)?.parent?.id === now.get(id)?.parent?.id,
     );
-    const kept = longestRise(stayed.map(({ id }) => ranks.get(id) ?? 0));
+    const kept = longestIncreasing(
+      stayed.map(({ id }) => ranks.get(id) ?? 0),
+      () => 1,
+    );
     stayed.forEach(({ id }, at) => {
       if (!kept.has(at)) moved.add(id);
     });
@@ -142,27 +146,4 @@ function reorderedIds(
   judge(after);
   for (const { item } of now.values()) judge(item.children);
   return moved;
-}
-
-/**
- * The indices of a longest strictly rising subsequence. Patience sorting (Fredman, "On computing the length
- * of longest increasing subsequences", 1975): `ends[k]` is the index of the least value that ends a run of
- * length k + 1. O(n log n).
- */
-function longestRise(values: readonly number[]): Set<number> {
-  const ends: number[] = [];
-  const previous: (number | undefined)[] = [];
-  values.forEach((value, at) => {
-    let low = 0;
-    for (let high = ends.length; low < high;) {
-      const middle = (low + high) >> 1;
-      if ((values[ends[middle] ?? 0] ?? 0) < value) low = middle + 1;
-      else high = middle;
-    }
-    previous[at] = ends[low - 1];
-    ends[low] = at;
-  });
-  const kept = new Set<number>();
-  for (let at = ends.at(-1); at !== undefined; at = previous[at]) kept.add(at);
-  return kept;
 }

@@ -11,7 +11,7 @@ import type { AgreedFacts, Item } from '../schema/item.ts';
 import type { Page } from '../schema/page.ts';
 import { anchorAlike } from './anchorAlike.ts';
 import type { Finding, FindingKind, Mend } from './finding.ts';
-import { longestIncreasing } from './longestIncreasing.ts';
+import { longestIncreasing } from '../walk/longestIncreasing.ts';
 import type { MenuShape } from './menuShape.ts';
 import { panelFindings } from './panelDrift.ts';
 import type { Successors } from './successors.ts';

@@ -20,6 +20,8 @@ export type LoadEdition = (siteKey: string) => Promise<LoadedEdition>;
 export const PAGES = '.pages';
 /** Where an edition keeps what is to be known of its frame. */
 export const FRAME = '.frame';
+/** Where an edition keeps what its frame was made of; for comparing, and not delivered. */
+export const SOURCE = '.source';
 
 const THOROUGH = { gzip: 9, brotli: 9 };
 
@@ -32,7 +34,7 @@ export function editionsIn(database: Database): LoadEdition {
     const kept = await filesOf(database, current.siteId, current.number);
     const tables = new Map(
       kept
-        .filter(({ path }) => path === PAGES || path === FRAME)
+        .filter(({ path }) => path === PAGES || path === FRAME || path === SOURCE)
         .map(({ path, bytes }) => [path, bytes.toString('utf8')]),
     );
     const files = kept.filter(({ path }) => !tables.has(path));

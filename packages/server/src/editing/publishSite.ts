@@ -1,6 +1,15 @@
 import { DELIVERY, type EditionSummary } from '@zorvik/contract';
-import { frameProblem, frameTable, no, ok, refusal, renderEdition, type Result } from '@zorvik/core';
-import { FRAME, PAGES } from '../delivery/loadEdition.ts';
+import {
+  frameProblem,
+  frameSource,
+  frameTable,
+  no,
+  ok,
+  refusal,
+  renderEdition,
+  type Result,
+} from '@zorvik/core';
+import { FRAME, PAGES, SOURCE } from '../delivery/loadEdition.ts';
 import { insertEdition } from '../repositories/editions.ts';
 import { filesByHash } from '../repositories/files.ts';
 import { lockSite, setEdition } from '../repositories/sites.ts';
@@ -45,6 +54,7 @@ export async function publishSite(
     const tables = [
       { path: PAGES, body: JSON.stringify(pages) },
       ...(frame === null ? [] : [{ path: FRAME, body: JSON.stringify(frame) }]),
+      { path: SOURCE, body: JSON.stringify(frameSource(document)) },
     ].map((table) => ({ ...table, type: 'application/json; charset=utf-8' }));
     const kept = (await filesByHash(tx, head.id, uploads)).map(({ name, ...file }) => ({
       ...file,

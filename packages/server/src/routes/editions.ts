@@ -1,8 +1,9 @@
 import type { IRouter } from 'express';
-import { can, no, ok, refusal, type ResolvedMenu } from '@zorvik/core';
+import { can, no, ok, refusal, type FrameSource, type ResolvedMenu } from '@zorvik/core';
 import { routes, type ResolvedItemData } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
 import { publishSite } from '../editing/publishSite.ts';
+import { SOURCE } from '../delivery/loadEdition.ts';
 import { filesOf, listEditions, maybeEdition } from '../repositories/editions.ts';
 import { serve } from './serve.ts';
 import { siteHead } from './sites.ts';
@@ -28,7 +29,12 @@ export function editionRoutes(router: IRouter, deps: Deps): void {
     const menus = files
       .filter(({ path, type }) => path.startsWith('menus/') && type.startsWith('application/json'))
       .map(({ bytes }) => JSON.parse(bytes.toString('utf8')) as MenuData);
-    return ok({ edition, menus });
+    const source = files.find(({ path }) => path === SOURCE);
+    return ok({
+      edition,
+      menus,
+      source: source === undefined ? null : (JSON.parse(source.bytes.toString('utf8')) as FrameSource),
+    });
   });
 
   serve(router, routes.publish, async ({ params, body }) => {

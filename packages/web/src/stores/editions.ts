@@ -2,18 +2,27 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
   changeInWords,
+  compareFrames,
   compareMenus,
   resolvedMenus,
+  type FrameSource,
   type ResolvedMenu,
   type SiteDocument,
 } from '@zorvik/core';
 import { routes, type EditionSummary } from '@zorvik/contract';
+import { delivered } from '../api/delivered.ts';
 import { ask, problemOf } from '../api/client.ts';
 import { useNotices } from './notices.ts';
 import { useSession } from './session.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
-/** What changed in one menu since the current edition, in plain words. */
+/** What the current edition has of menus and frame; no source: nobody kept that when it was published. */
+interface Published {
+  readonly menus: readonly ResolvedMenu[];
+  readonly source: FrameSource | null;
+}
+
+/** What changed in one menu, or in the frame, since the current edition, in plain words. */
 export interface MenuDifference {
   readonly key: string;
   readonly name: string;
@@ -21,6 +30,8 @@ export interface MenuDifference {
 }
 
 const SETTLING = 250;
+/** Editions from before their frame was kept for comparing. */
+const UNLISTED = 'The frame may have changed; this edition is too old to tell';
 
 /** The editions of the open site, and how the working copy differs from the current one. */
 export const useEditions = defineStore('editions', () => {
@@ -28,7 +39,7 @@ export const useEditions = defineStore('editions', () => {
   const session = useSession();
   const notices = useNotices();
   const editions = shallowRef<readonly EditionSummary[]>([]);
-  const published = shallowRef<readonly ResolvedMenu[] | null>(null);
+  const published = shallowRef<Published | null>(null);
   const differences = shallowRef<readonly MenuDifference[]>([]);
   const isPublishing = ref(false);
   const count = computed(() => differences.value.reduce((sum, { sentences }) => sum + sentences.length, 0));
@@ -37,11 +48,11 @@ export const useEditions = defineStore('editions', () => {
   async function loadCurrent(): Promise<void> {
     const { siteKey, edition } = copy;
     if (siteKey === null || edition === null) {
-      published.value = edition === null ? [] : null;
+      published.value = edition === null ? { menus: [], source: null } : null;
       return compare();
     }
     const answer = await ask(routes.readEdition, { params: { siteKey, number: edition.number } });
-    if (answer.kind === 'reply' && siteKey === copy.siteKey) published.value = answer.value.menus;
+    if (answer.kind === 'reply' && siteKey === copy.siteKey) published.value = answer.value;
     compare();
   }
 
@@ -53,8 +64,11 @@ export const useEditions = defineStore('editions', () => {
 
   function compare(): void {
     const { document } = copy;
+    const isLater = copy.edition !== null && copy.revision > copy.edition.revision;
     differences.value =
-      document === null || published.value === null ? [] : differencesOf(document, published.value);
+      document === null || published.value === null
+        ? []
+        : differencesOf(document, published.value, isLater ? [UNLISTED] : []);
   }
 
   async function publish(note: string): Promise<boolean> {
@@ -94,10 +108,19 @@ export const useEditions = defineStore('editions', () => {
     },
   );
 
-  return { editions, differences, count, isPublishing, loadList, publish, compare };
+  /** What the current edition delivers at a path, as text; null: nothing, or nobody answers. */
+  const deliveredAt = async (path: string): Promise<string | null> =>
+    copy.siteKey === null ? null : delivered(copy.siteKey, path);
+
+  return { editions, differences, count, isPublishing, loadList, publish, compare, deliveredAt };
 });
 
-function differencesOf(document: SiteDocument, published: readonly ResolvedMenu[]): MenuDifference[] {
+/** `unknown`: what is said of the frame where nobody knows what it was. */
+function differencesOf(
+  document: SiteDocument,
+  { menus: published, source }: Published,
+  unknown: readonly string[],
+): MenuDifference[] {
   const now = resolvedMenus(document, new Intl.Collator(document.site.language, { numeric: true }).compare);
   const present = now.map(({ menu }): MenuDifference => {
     const before = published.find(({ key }) => key === menu.key) ?? null;
@@ -111,5 +134,11 @@ function differencesOf(document: SiteDocument, published: readonly ResolvedMenu[
   const gone = published
     .filter(({ key }) => !now.some(({ menu }) => menu.key === key))
     .map(({ key, name }): MenuDifference => ({ key, name, sentences: ['Menu deleted'] }));
-  return [...present, ...gone].filter(({ sentences }) => sentences.length > 0);
+  // No key of a menu has a capital letter.
+  const frame = {
+    key: 'Frame',
+    name: 'Frame',
+    sentences: source === null ? unknown : compareFrames(source, document),
+  };
+  return [frame, ...present, ...gone].filter(({ sentences }) => sentences.length > 0);
 }

@@ -53,8 +53,8 @@ async function publish(): Promise<void> {
         <p class="mute">
           {{
             copy.edition === null
-              ? 'Publishing makes an edition: a numbered snapshot of all menus that visitors get. Until then they see nothing of this.'
-              : 'An edition is a numbered snapshot of all menus. Visitors see the last one until you publish again.'
+              ? 'Publishing makes an edition: a numbered snapshot of the frame and all menus that visitors get. Until then they see nothing of this.'
+              : 'An edition is a numbered snapshot of the frame and all menus. Visitors see the last one until you publish again.'
           }}
         </p>
       </header>
@@ -90,7 +90,7 @@ async function publish(): Promise<void> {
         </section>
         <p v-if="editions.differences.length === 0 && copy.edition !== null" class="agrees">
           <span aria-hidden="true">✓</span>
-          Visitors see the same menus as you do in Arrange.
+          Visitors see the same frame and menus as you do here.
         </p>
       </div>
     </section>

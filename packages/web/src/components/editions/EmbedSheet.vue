@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue';
 import { DELIVERY } from '@zorvik/contract';
 import { dataExample, embedSnippet, includesExample } from '@zorvik/core';
-import { delivered } from '../../api/delivered.ts';
+import { useEditions } from '../../stores/editions.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useSites } from '../../stores/sites.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -13,6 +13,7 @@ import DialogSheet from '../common/DialogSheet.vue';
 /** How a site gets its navigation into its pages: what to copy for each way. */
 const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
+const editions = useEditions();
 const sites = useSites();
 const selection = useSelection();
 
@@ -40,7 +41,7 @@ watch(
   [isOpen, () => copy.edition?.number],
   async ([open, edition]) => {
     if (!open || edition === undefined) return;
-    const text = await delivered(copy.siteKey, 'frame?template=');
+    const text = await editions.deliveredAt('frame?template=');
     const frame =
       text === null ? null : (JSON.parse(text) as { readonly places: Readonly<Record<string, string>> });
     const areas = frame === null ? [] : ['header', 'footer'];
@@ -62,7 +63,7 @@ watch(
     if (!open || path === '') return;
     snapshot.value = null;
     problem.value = null;
-    const text = await delivered(copy.siteKey, path);
+    const text = await editions.deliveredAt(path);
     if (path !== chosen.value) return;
     snapshot.value = text;
     if (text === null) problem.value = 'This menu is not in the live edition. Publish, then open this again.';
