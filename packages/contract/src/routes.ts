@@ -28,6 +28,8 @@ import { readingRoutes } from './reading.ts';
 import { API, type Route } from './route.ts';
 
 export const DELIVERY = '/delivery/v1';
+/** Where drafts can be seen by who has the address, at the delivery port. */
+export const PREVIEW = '/preview';
 
 const whole = Type.Integer({ minimum: 0 });
 
@@ -73,6 +75,18 @@ export const SiteSummaryShape = Type.Object(
   closed,
 );
 export type SiteSummary = Static<typeof SiteSummaryShape>;
+
+/** A site that was deleted, and until when it can be restored. */
+const DeletedSiteShape = Type.Object({ key: KeyShape, name: LabelShape, until: Type.String() }, closed);
+export type DeletedSite = Static<typeof DeletedSiteShape>;
+
+const TokenShape = Type.String({ pattern: '^[A-Za-z0-9_-]{32}$' });
+/** A private address of a working copy: what stands in it, and until when it can be seen. */
+const PreviewSummaryShape = Type.Object(
+  { token: TokenShape, endsAt: Type.String(), actor: Type.String() },
+  closed,
+);
+export type PreviewSummary = Static<typeof PreviewSummaryShape>;
 
 export type ResolvedItemData = {
   id: string;
@@ -253,6 +267,8 @@ export const routes = {
     reply: Type.Object(
       {
         sites: Type.Array(SiteSummaryShape),
+        /** Sites that can still be restored. */
+        deleted: Type.Array(DeletedSiteShape),
         standIn: Type.Union([Type.String(), Type.Null()]),
         delivery: Type.String(),
       },
@@ -364,6 +380,45 @@ export const routes = {
     ),
     status: 200,
     reply: SavedShape,
+  },
+  listPreviews: {
+    method: 'GET',
+    path: `${API}/sites/:siteKey/previews`,
+    summary: 'The private addresses at which the working copy can be seen now.',
+    status: 200,
+    reply: Type.Object({ previews: Type.Array(PreviewSummaryShape) }, closed),
+  },
+  makePreview: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/previews`,
+    summary: 'Makes a private address at which the working copy can be seen for a day.',
+    body: Type.Object({ name: Type.Optional(PersonNameShape) }, closed),
+    status: 201,
+    reply: PreviewSummaryShape,
+  },
+  revokePreview: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/previews/revoke`,
+    summary: 'Ends a private address before its time.',
+    body: Type.Object({ token: TokenShape }, closed),
+    status: 200,
+    reply: Type.Object({ token: TokenShape }, closed),
+  },
+  deleteSite: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/delete`,
+    summary: 'Deletes a site, whose name has to be given; it can be restored for a day.',
+    body: Type.Object({ name: Type.String({ maxLength: 400 }) }, closed),
+    status: 200,
+    reply: DeletedSiteShape,
+  },
+  restoreSite: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/restore`,
+    summary: 'Restores a site that was deleted less than a day ago.',
+    body: Type.Object({}, closed),
+    status: 200,
+    reply: SiteSummaryShape,
   },
   tellPresence: {
     method: 'POST',

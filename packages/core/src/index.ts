@@ -282,6 +282,8 @@ export {
   type FrameChoices,
   type Slot,
 } from './render/renderFrame.ts';
+export { renderPage, type PageChoices, type RenderedPage } from './render/renderPage.ts';
+export { renderPreview, type PreviewChoices } from './render/renderPreview.ts';
 export { pageTable, type PageRow } from './render/pageTable.ts';
 export { currentMarks, markPlaces, type MarkPlaces } from './render/currentMarks.ts';
 export { splice, type Insert } from './render/splice.ts';
@@ -295,6 +297,7 @@ export { cleanTree, type CleanHtml, type Removed } from './html/cleanTree.ts';
 export { isCleanHtml } from './html/isCleanHtml.ts';
 export type { HtmlElement, HtmlNode } from './html/htmlNode.ts';
 export { LONGEST_HTML } from './schema/parts/html.ts';
+export { isLanguageTag, languageProblem } from './base/languageTag.ts';
 export { pathKey } from './base/pathKey.ts';
 
 export {

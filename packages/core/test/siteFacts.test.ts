@@ -1,4 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { setMenu } from '../src/commands/menus.ts';
+import { newProblem } from '../src/ops/newProblem.ts';
+import { withNodesLast } from '../src/model/forest.ts';
 import { setSite, setWord } from '../src/commands/siteFacts.ts';
 import type { Result } from '../src/base/result.ts';
 import type { SiteDocument } from '../src/model/document.ts';
@@ -53,6 +56,28 @@ describe('facts of the site', () => {
     }
     for (const language of ['pt-BR', 'zh-Hant', 'haw'])
       expect(setSite(contextOf(start), { language }).ok, language).toBe(true);
+  });
+
+  it('has menus in a language that browsers know, too', () => {
+    const menu = {
+      id: 'm000000000000001',
+      parent: start.site.id,
+      key: 'a',
+      name: 'A',
+      language: 'en',
+      description: '',
+    };
+    const document = { ...start, menus: withNodesLast(start.menus, [menu]) };
+    const wrong = setMenu(contextOf(document), menu.id, { language: 'English' });
+    expect(wrong.ok ? '' : wrong.refusal.message).toContain('a language tag');
+    expect(
+      done(document, setMenu(contextOf(document), menu.id, { language: 'de-AT' })).menus.nodes.get(menu.id)
+        ?.language,
+    ).toBe('de-AT');
+    const set = { language: 'German' };
+    expect(
+      newProblem(document, { kind: 'updateMenu', id: menu.id, set, was: { language: 'en' } })?.code,
+    ).toBe('badValue');
   });
 
   it('has words of its own in a language, and goes back to those that ship', () => {

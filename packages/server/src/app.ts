@@ -2,8 +2,10 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
-import { API, DELIVERY, openApi } from '@zorvik/contract';
+import { API, DELIVERY, openApi, PREVIEW } from '@zorvik/contract';
+import { sendPreview } from './delivery/sendPreview.ts';
 import type { Deps } from './deps.ts';
+import { previewsIn } from './editing/answerPreview.ts';
 import { ReadingDesk } from './reading/readingDesk.ts';
 import { archiveRoutes } from './routes/archive.ts';
 import { editRoutes } from './routes/edits.ts';
@@ -13,6 +15,7 @@ import { failures, unknownPath } from './routes/failures.ts';
 import { guardHost, guardOrigin } from './routes/guard.ts';
 import { importRoutes } from './routes/imports.ts';
 import { pictureRoutes } from './routes/pictures.ts';
+import { previewRoutes } from './routes/previews.ts';
 import { readingRoutes } from './routes/reading.ts';
 import { siteRoutes } from './routes/sites.ts';
 
@@ -25,6 +28,10 @@ export function createApp(deps: Deps, desk: ReadingDesk = new ReadingDesk(deps))
   // Delivery comes first: it is asked most and needs none of what follows.
   app.use(DELIVERY, (request, response, next) => {
     deps.delivery.answer(request, response, request.url).catch(next);
+  });
+  const preview = previewsIn(deps);
+  app.use(PREVIEW, (request, response, next) => {
+    sendPreview(request, response, preview, request.url).catch(next);
   });
   app.get('/healthz', (_, response) => void response.json({ status: 'ok', version: 1 }));
   // What answers a POST is small, or a stream that must not be held back.
@@ -49,6 +56,7 @@ function api(deps: Deps, desk: ReadingDesk): RequestHandler {
   pictureRoutes(router, deps);
   router.use(API, express.json({ limit: deps.bodyLimit, strict: false, type: () => true }));
   editRoutes(router, deps);
+  previewRoutes(router, deps);
   readingRoutes(router, deps, desk);
   siteRoutes(router, deps);
   editionRoutes(router, deps);

@@ -33,14 +33,15 @@ port.on('message', (message: ToEditor) => {
   else if (message.kind === 'forgotten') {
     waiting.get(message.ticket)?.();
     waiting.delete(message.ticket);
-  } else if (message.kind === 'load') {
+  } else if (message.kind === 'load' || message.kind === 'preview') {
     const { ticket } = message;
     starting
-      .then(({ loadEdition }) => loadEdition(message.siteKey))
-      .then(
-        (edition) => tell({ kind: 'edition', ticket, edition }),
-        (error: unknown) => tell({ kind: 'noEdition', ticket, message: String(error) }),
-      );
+      .then(async (editor) =>
+        message.kind === 'load'
+          ? tell({ kind: 'edition', ticket, edition: await editor.loadEdition(message.siteKey) })
+          : tell({ kind: 'previewed', ticket, reply: await editor.answerPreview(message.path) }),
+      )
+      .catch((error: unknown) => tell({ kind: 'unanswered', ticket, message: String(error) }));
   } else {
     // Without delivery it does not come to listen: it closes the database, and is done.
     deliveryIs?.nowhere(new Error('It was closed before it listened.'));

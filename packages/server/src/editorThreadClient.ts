@@ -1,5 +1,6 @@
 import { Worker } from 'node:worker_threads';
 import type { LoadedEdition } from './delivery/loadEdition.ts';
+import type { AnswerPreview } from './editing/answerPreview.ts';
 import type { EditorWork, FromEditor, ToEditor } from './threads.ts';
 
 /** The editor's thread, as the thread that started it sees it. */
@@ -10,6 +11,8 @@ export interface EditorThread {
   readonly begin: (deliveryAddress: string) => Promise<string>;
   /** Loads a site's edition. Fails when the thread ends before it has answered. */
   readonly load: (siteKey: string) => Promise<LoadedEdition>;
+  /** Answers at an address of a preview. Fails in the same way. */
+  readonly preview: AnswerPreview;
   /** Settles when the thread has ended: null when it ended by itself, else the error that ended it. */
   readonly ended: Promise<Error | null>;
   /** Lets requests under way finish and closes the database. */
@@ -17,7 +20,7 @@ export interface EditorThread {
 }
 
 interface Waiting {
-  readonly done: (edition: LoadedEdition) => void;
+  readonly done: (answer: Extract<FromEditor, { kind: 'edition' | 'previewed' }>) => void;
   readonly fail: (error: Error) => void;
 }
 
@@ -56,10 +59,27 @@ export function startEditorThread(
     } else {
       const asked = waiting.get(message.ticket);
       waiting.delete(message.ticket);
-      if (message.kind === 'edition') asked?.done(message.edition);
-      else asked?.fail(new Error(message.message));
+      if (message.kind === 'unanswered') asked?.fail(new Error(message.message));
+      else asked?.done(message);
     }
   });
+  /** Asks the thread, and takes what was asked for from its answer. */
+  const ask = <T>(
+    question: (ticket: number) => ToEditor,
+    taken: (answer: Parameters<Waiting['done']>[0]) => T | null,
+  ): Promise<T> =>
+    new Promise((done, fail) => {
+      tickets += 1;
+      waiting.set(tickets, {
+        done(answer) {
+          const value = taken(answer);
+          if (value === null) fail(new Error('The editing thread answered something else.'));
+          else done(value);
+        },
+        fail,
+      });
+      tell(question(tickets));
+    });
   return {
     opened: opened.promise,
     begin(address) {
@@ -67,11 +87,15 @@ export function startEditorThread(
       return ready.promise;
     },
     load: (siteKey) =>
-      new Promise((done, fail) => {
-        tickets += 1;
-        waiting.set(tickets, { done, fail });
-        tell({ kind: 'load', ticket: tickets, siteKey });
-      }),
+      ask(
+        (ticket) => ({ kind: 'load', ticket, siteKey }),
+        (answer) => (answer.kind === 'edition' ? answer.edition : null),
+      ),
+    preview: (path) =>
+      ask(
+        (ticket) => ({ kind: 'preview', ticket, path }),
+        (answer) => (answer.kind === 'previewed' ? answer.reply : null),
+      ),
     ended,
     async close() {
       tell({ kind: 'close' });

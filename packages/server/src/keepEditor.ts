@@ -1,5 +1,6 @@
 import type { Logger } from 'pino';
 import type { LoadedEdition } from './delivery/loadEdition.ts';
+import type { AnswerPreview } from './editing/answerPreview.ts';
 import { startEditorThread, type EditorThread } from './editorThreadClient.ts';
 import type { EditorWork } from './threads.ts';
 
@@ -7,6 +8,8 @@ import type { EditorWork } from './threads.ts';
 export interface KeptEditor extends Pick<EditorThread, 'opened' | 'begin' | 'close'> {
   /** Loads a site's edition; while the editor is being started again, this waits for it. */
   readonly load: (siteKey: string) => Promise<LoadedEdition>;
+  /** Answers at an address of a preview, with the same patience. */
+  readonly preview: AnswerPreview;
   readonly onForget: (act: (siteKey: string | null) => void) => void;
 }
 
@@ -68,6 +71,19 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
     }
   }
 
+  async function patiently<T extends object>(ask: (thread: EditorThread) => Promise<T>): Promise<T> {
+    const late = tooLong();
+    for (;;) {
+      await Promise.race([answering, late]);
+      const asked = thread;
+      const answer = await Promise.race([ask(asked), late]).catch((error: unknown) => error as Error);
+      if (!(answer instanceof Error)) return answer;
+      // Where the thread has ended meanwhile, the next one is asked.
+      await new Promise(setImmediate);
+      if (!hasEnded.has(asked) || isClosing) throw answer;
+    }
+  }
+
   return {
     opened: thread.opened,
     async begin(deliveryAddress) {
@@ -75,20 +91,8 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
       watch(deliveryAddress, Number(new URL(address).port));
       return address;
     },
-    async load(siteKey) {
-      const late = tooLong();
-      for (;;) {
-        await Promise.race([answering, late]);
-        const asked = thread;
-        const answer = await Promise.race([asked.load(siteKey), late]).catch(
-          (error: unknown) => error as Error,
-        );
-        if (!(answer instanceof Error)) return answer;
-        // Where the thread has ended meanwhile, the next one is asked.
-        await new Promise(setImmediate);
-        if (!hasEnded.has(asked) || isClosing) throw answer;
-      }
-    },
+    load: (siteKey) => patiently((one) => one.load(siteKey)),
+    preview: (path) => patiently((one) => one.preview(path)),
     onForget: (act) => void (forget = act),
     async close() {
       isClosing = true;

@@ -14,6 +14,8 @@ import { delivery } from './delivery/delivery.ts';
 import { editionsIn, type LoadEdition } from './delivery/loadEdition.ts';
 import type { PublicSide } from './delivery/publicSide.ts';
 import type { Deps } from './deps.ts';
+import { previewsIn, type AnswerPreview } from './editing/answerPreview.ts';
+import { sweepDeleted } from './editing/deleteSite.ts';
 import { compactLog, retention } from './editing/compactLog.ts';
 import { picturesHere, picturesInThread } from './editing/pictureMaker.ts';
 import { siteCache } from './editing/siteCache.ts';
@@ -65,6 +67,7 @@ export interface EditorChoices {
 export interface RunningEditor {
   readonly address: string;
   readonly loadEdition: LoadEdition;
+  readonly answerPreview: AnswerPreview;
   /** Stops taking requests, lets those under way finish, closes the database. */
   readonly close: () => Promise<void>;
 }
@@ -160,6 +163,7 @@ export async function startEditor(
     return {
       address,
       loadEdition,
+      answerPreview: previewsIn(deps),
       async close() {
         clearInterval(sweeping);
         clearTimeout(first);
@@ -196,6 +200,9 @@ const UPLOAD_REST = DAY;
  * after the other. What fails for one is told, and tried again the next day.
  */
 async function compactAll(deps: Deps, days: number): Promise<void> {
+  await sweepDeleted(deps).catch((error: unknown) =>
+    deps.log.error({ error }, 'Deleted sites could not be removed'),
+  );
   for (const id of await siteIds(deps.database).catch(() => [])) {
     const before = new Date(deps.now().getTime() - UPLOAD_REST).toISOString();
     const cleaning = compactLog(deps, id, { ...retention, days }).then(() => sweepFiles(deps, id, before));

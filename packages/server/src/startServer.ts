@@ -29,7 +29,7 @@ export async function startServer(
   const editions = delivery(editor.load);
   editor.onForget((siteKey) => (siteKey === null ? editions.forgetAll() : editions.forget(siteKey)));
   // Nobody sends delivery a body: it need not wait for one.
-  const server = serverFor(deliveryOnly(editions), { head: 10_000, whole: 15_000 });
+  const server = serverFor(deliveryOnly(editions, editor.preview), { head: 10_000, whole: 15_000 });
   try {
     // The database first: who starts a second Zorvik on a folder is to read that, and not that a port is
     // taken.

@@ -1,4 +1,5 @@
 import type { LoadedEdition } from './delivery/loadEdition.ts';
+import type { PreviewReply } from './editing/answerPreview.ts';
 import type { Config } from './config.ts';
 import type { Parts } from './startEditor.ts';
 
@@ -20,11 +21,13 @@ export type FromEditor =
   | { readonly kind: 'failed'; readonly message: string }
   | { readonly kind: 'forget'; readonly ticket: number; readonly siteKey: string | null }
   | { readonly kind: 'edition'; readonly ticket: number; readonly edition: LoadedEdition }
-  | { readonly kind: 'noEdition'; readonly ticket: number; readonly message: string };
+  | { readonly kind: 'previewed'; readonly ticket: number; readonly reply: PreviewReply }
+  | { readonly kind: 'unanswered'; readonly ticket: number; readonly message: string };
 
 /** What it is told. */
 export type ToEditor =
   | { readonly kind: 'deliveryAt'; readonly address: string }
   | { readonly kind: 'forgotten'; readonly ticket: number }
   | { readonly kind: 'load'; readonly ticket: number; readonly siteKey: string }
+  | { readonly kind: 'preview'; readonly ticket: number; readonly path: string }
   | { readonly kind: 'close' };

@@ -107,7 +107,7 @@ describe('an archive', () => {
   it('is a plain tar of JSON lines, which any tool can read', () => {
     const text = gunzipSync(archive).toString('latin1');
     expect(text.slice(0, 20)).toContain('zorvik-archive.json');
-    expect(text).toContain('{"format":"zorvik-archive","version":7,"madeAt":"2026-11-23T12:00:00.000Z"');
+    expect(text).toContain('{"format":"zorvik-archive","version":8,"madeAt":"2026-11-23T12:00:00.000Z"');
     expect(text).toContain('items/000001.jsonl');
   });
 
@@ -201,7 +201,7 @@ describe('an archive', () => {
     [
       'of a newer version',
       () => tarOf([manifest({ version: 99 })]),
-      /has version 99, and this Zorvik reads up to 7/,
+      /has version 99, and this Zorvik reads up to 8/,
     ],
     [
       'with a part that nobody knows',

@@ -454,7 +454,7 @@ describe('delivery', () => {
   let only: Server;
   let at: string;
   beforeAll(async () => {
-    only = serverFor(deliveryOnly(delivery(load)));
+    only = serverFor(deliveryOnly(delivery(load), () => Promise.reject(new Error('No editor.'))));
     await new Promise<void>((done) => only.listen(0, '127.0.0.1', done));
     at = `http://127.0.0.1:${(only.address() as AddressInfo).port}`;
   });

@@ -23,6 +23,19 @@ const entries = {
     status: 400,
     sentence: 'The parameter “{name}” can’t be “{value}”. It has to be {expected}.',
   },
+  otherName: {
+    status: 422,
+    sentence: '“{typed}” is not the name of this site. Type “{name}” to delete it.',
+  },
+  notDeleted: {
+    status: 404,
+    sentence: 'The site “{key}” can’t be restored: it was not deleted in the last day.',
+  },
+  noPreview: {
+    status: 404,
+    sentence:
+      'There is no preview at this address. It may have ended or been revoked; ask for a new address.',
+  },
   noFrame: {
     status: 404,
     sentence:

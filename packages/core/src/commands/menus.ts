@@ -1,4 +1,5 @@
 import { firstFree } from '../base/firstFree.ts';
+import { languageProblem } from '../base/languageTag.ts';
 import { mintId, type Id } from '../base/ids.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import { romanised } from '../base/romanised.ts';
@@ -101,19 +102,23 @@ function fillingOf(context: CommandContext, fill: MenuFill, menu: Id): Operation
   return pagesToAdd(context, { pages, depth: fill.depth, spot });
 }
 
-/** Changes facts of a menu that are not its name: what it is for, how deep it may be, its own fields. */
+/** Changes facts of a menu that are not its name: what it is for, its language, how deep it may be, its own fields. */
 export function setMenu(
   context: CommandContext,
   id: Id,
   set: {
     readonly description?: string;
+    /** BCP 47. */
+    readonly language?: string;
     readonly depthLimit?: number | null;
     readonly own?: Exclude<Menu['own'], undefined> | null;
   },
 ): Result<Edit> {
   const menu = context.document.menus.nodes.get(id);
   if (menu === undefined) return no(missing('menus', id));
-  const { description } = set;
+  const { description, language } = set;
+  const wrong = language === undefined ? null : languageProblem(language);
+  if (wrong !== null) return no(wrong);
   if (description !== undefined && description.length > LONGEST_ABOUT) {
     return no(refusal('tooLong', { what: 'a description', length: description.length, most: LONGEST_ABOUT }));
   }

@@ -19,6 +19,7 @@ const needed = {
   importPages: { role: 'editor', doing: 'import pages' },
   publish: { role: 'publisher', doing: 'publish it' },
   makeSite: { role: 'owner', doing: 'create sites' },
+  removeSite: { role: 'owner', doing: 'delete it' },
   archive: { role: 'owner', doing: 'back up or restore it' },
 } as const satisfies Record<string, { role: Role; doing: string }>;
 

@@ -1,4 +1,5 @@
 import { Check } from 'typebox/value';
+import { isLanguageTag } from '../base/languageTag.ts';
 import { plainLine } from '../base/plainLine.ts';
 import { refusal, type Refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
@@ -28,8 +29,6 @@ const expected: Readonly<Partial<Record<keyof SiteChanges, readonly [what: strin
 
 /** A scheme and a host, without a path. */
 const ORIGIN = /^https?:\/\/[^\s/?#@]+$/;
-/** The primary language of two or three letters, then script, region and variants. */
-const TAG = /^[a-z]{2,3}(?:-[a-z0-9]{2,8})*$/i;
 
 /** Sets facts of the site. Empty text and empty lists take a fact away. */
 export function setSite(context: CommandContext, changes: SiteChanges): Result<Edit> {
@@ -70,7 +69,7 @@ function factProblem(name: keyof SiteChanges, value: unknown): Refusal | null {
     (Check(shape, value) &&
       (name !== 'name' || value !== '') &&
       (name !== 'origin' || value === '' || ORIGIN.test(String(value))) &&
-      (name !== 'language' || TAG.test(String(value))));
+      (name !== 'language' || isLanguageTag(String(value))));
   if (isOne) return null;
   const [what, wanted] = expected[name] ?? [name, 'another value'];
   return refusal('badValue', {

@@ -1,3 +1,4 @@
+import { languageProblem } from '../base/languageTag.ts';
 import { refusal, type Refusal } from '../base/refusal.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { valueProblem } from '../model/valueProblem.ts';
@@ -21,7 +22,24 @@ import { kindOf, type Operation } from './registry.ts';
 export function newProblem(document: SiteDocument, operation: Operation): Refusal | null {
   if (kindOf(operation).onlyInLogs === true) return refusal('onlyInLogs', { kind: operation.kind });
   const parts = partsWritten(document, operation);
-  return first(parts, misshapen) ?? addressProblem(operation) ?? first(parts, unfit);
+  return (
+    first(parts, misshapen) ?? addressProblem(operation) ?? wrongLanguage(operation) ?? first(parts, unfit)
+  );
+}
+
+/** A language that no browser knows, of a site or a menu: it would be delivered as it is. */
+function wrongLanguage(operation: Operation): Refusal | null {
+  const given =
+    operation.kind === 'updateSite' || operation.kind === 'updateMenu'
+      ? [operation.set.language]
+      : operation.kind === 'addMenu'
+        ? operation.branch.map(({ language }) => language)
+        : [];
+  for (const language of given) {
+    const problem = typeof language === 'string' ? languageProblem(language) : null;
+    if (problem !== null) return problem;
+  }
+  return null;
 }
 
 /** The fields that an operation sets of a part, and its kind; null: the part is not there any more. */

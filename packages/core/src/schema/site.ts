@@ -88,6 +88,7 @@ const reservedKeys: ReadonlySet<string> = new Set([
   'design',
   'healthz',
   'live',
+  'preview',
   'sites',
 ]);
 

@@ -21,6 +21,9 @@ export function announce(hub: Hub, presence: Presence, delivery: PublicSide): He
       case 'edition':
         void delivery.forget(notice.site);
         return hub.tell(notice);
+      case 'deleted':
+        void delivery.forget(notice.site);
+        return hub.tell({ kind: 'missed' });
       case 'here':
         presence.here(notice.site, notice.person);
         return tellPeople(notice.site);

@@ -12,6 +12,8 @@ export type Notice =
   | { readonly kind: 'site'; readonly site: string; readonly revision: number }
   | { readonly kind: 'edition'; readonly site: string; readonly number: number }
   | { readonly kind: 'reading'; readonly site: string }
+  /** It was deleted, or came back. */
+  | { readonly kind: 'deleted'; readonly site: string }
   /** All of the database was replaced from an archive. */
   | { readonly kind: 'restored' }
   | { readonly kind: 'here'; readonly site: string; readonly person: Person }

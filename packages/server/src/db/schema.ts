@@ -39,6 +39,8 @@ export const sites = pgTable(
       .notNull()
       .default(sql`md5(random()::text)`),
     edition: integer('edition'),
+    /** When it was deleted: it is hidden then, and goes for good a day later; null: it is there. */
+    deletedAt: timestamp('deleted_at', { withTimezone: true, mode: 'string' }),
     createdAt: timestamp('created_at', { withTimezone: true, mode: 'string' })
       .notNull()
       .default(sql`now()`),
@@ -227,3 +229,18 @@ export const readings = pgTable('readings', {
   found: jsonb('found').$type<ReadingPlan['found']>(),
   reason: text('reason'),
 });
+
+/** Private addresses at which the working copy of a site can be seen for a while. No archive has them. */
+export const previews = pgTable(
+  'previews',
+  {
+    /** What the address has in it, and who has it may look. */
+    token: text('token').primaryKey(),
+    siteId: text('site_id')
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    actor: text('actor').notNull(),
+    endsAt: timestamp('ends_at', { withTimezone: true, mode: 'string' }).notNull(),
+  },
+  (table) => [index('previews_site').on(table.siteId)],
+);

@@ -4,6 +4,7 @@ import {
   directionOf,
   isReservedKey,
   keyFrom,
+  languageProblem,
   mintId,
   no,
   ok,
@@ -13,7 +14,7 @@ import {
   type Site,
 } from '@zorvik/core';
 import type { NewSite } from '@zorvik/contract';
-import { insertSite, maybeSite } from '../repositories/sites.ts';
+import { insertSite, isKeyTaken } from '../repositories/sites.ts';
 import type { EditingDeps } from './editingDeps.ts';
 
 /**
@@ -33,9 +34,11 @@ export async function newSiteFacts(
   const key =
     wanted.key === undefined ? ok(await freeKey(deps, keyFrom(name.value, 'site'))) : checkKey(wanted.key);
   if (!key.ok) return key;
-  if (wanted.key !== undefined && (await maybeSite(deps.database, wanted.key)) !== null)
+  if (wanted.key !== undefined && (await isKeyTaken(deps.database, wanted.key)))
     return no(refusal('keyTaken', { key: wanted.key, name: 'another site' }));
   const language = wanted.language ?? 'en';
+  const wrong = languageProblem(language);
+  if (wrong !== null) return no(wrong);
   return ok({
     id: mintId('site', random),
     key: key.value,
@@ -54,7 +57,7 @@ export async function makeSite({ database }: Pick<EditingDeps, 'database'>, site
 
 async function freeKey({ database }: Pick<EditingDeps, 'database'>, plain: string): Promise<string> {
   let key = plain;
-  for (let number = 2; isReservedKey(key) || (await maybeSite(database, key)) !== null; number += 1)
+  for (let number = 2; isReservedKey(key) || (await isKeyTaken(database, key)); number += 1)
     key = `${plain}-${number}`;
   return key;
 }

@@ -37,7 +37,7 @@ export const tableNames: readonly string[] = [...tables.keys()];
  * Version of the archive's format. One more whenever a table or column changes; then `upgrades` says how an
  * older row becomes a newer one.
  */
-export const ARCHIVE_VERSION = 7;
+export const ARCHIVE_VERSION = 8;
 const MANIFEST = 'zorvik-archive.json';
 
 export interface Manifest {
@@ -150,6 +150,8 @@ const upgrades: Readonly<
   Record<number, (name: string, row: Record<string, unknown>) => Record<string, unknown>>
 > = {
   // Before sites were upgraded once and for all, their rows said the format that they were created in.
+  // Before sites could be deleted, all were there.
+  7: (name, row) => (name === 'sites' ? { ...row, deleted_at: null } : row),
   6: (name, row) => (name === 'sites' ? { ...row, format: Math.max(Number(row.format), 4) } : row),
 };
 
@@ -179,7 +181,8 @@ export async function readArchive(
         await rowsOf(
           tx,
           sql`truncate ${sql.join(
-            tableNames.map((name) => sql.identifier(name)),
+            // Who had the address of a draft would see another one at it.
+            [...tableNames, 'previews'].map((name) => sql.identifier(name)),
             sql`, `,
           )}`,
         );

@@ -94,7 +94,7 @@ export async function currentEdition(
 ): Promise<{ siteId: string; number: number | null } | null> {
   const [row] = await rowsOf<{ id: string; edition: number | null }>(
     database,
-    sql`select id, edition from sites where key = ${siteKey}`,
+    sql`select id, edition from sites where key = ${siteKey} and deleted_at is null`,
   );
   return row === undefined ? null : { siteId: row.id, number: row.edition };
 }

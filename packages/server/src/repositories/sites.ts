@@ -1,9 +1,12 @@
-import { eq, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, isNotNull, isNull, lte, sql } from 'drizzle-orm';
 import { FORMAT, type Refusal, type Site } from '@zorvik/core';
 import type { SiteSummary } from '@zorvik/contract';
 import { rowsOf, type Database } from '../db/database.ts';
 import { CHANNEL, type Notice } from '../db/notices.ts';
 import { sites } from '../db/schema.ts';
+
+/** A site that was not deleted. */
+export const isThere = isNull(sites.deletedAt);
 
 /** What the row of a site says: which one, and how far it is. */
 export interface SiteHead {
@@ -19,7 +22,7 @@ export async function listSites(database: Database): Promise<SiteSummary[]> {
     database,
     sql`select s.key, s.facts->>'name' as name, s.facts->>'origin' as origin, s.revision::int as revision, s.edition,
           (select count(*)::int from pages p where p.site_id = s.id) as pages, (select count(*)::int from menus m where m.site_id = s.id) as menus
-        from sites s order by s.facts->>'name', s.key`,
+        from sites s where s.deleted_at is null order by s.facts->>'name', s.key`,
   );
   return rows;
 }
@@ -29,8 +32,64 @@ export async function maybeSite(database: Database, key: string): Promise<SiteHe
   const [row] = await database
     .select({ id, key: sites.key, epoch, revision, edition })
     .from(sites)
-    .where(eq(sites.key, key));
+    .where(and(eq(sites.key, key), isThere));
   return row ?? null;
+}
+
+/** Sites that were deleted after a moment, those that go first at the start. */
+export async function listDeleted(
+  database: Database,
+  after: string,
+): Promise<{ key: string; name: string; at: string }[]> {
+  const rows = await database
+    .select({ key: sites.key, facts: sites.facts, at: sites.deletedAt })
+    .from(sites)
+    .where(and(isNotNull(sites.deletedAt), gt(sites.deletedAt, after)))
+    .orderBy(asc(sites.deletedAt), asc(sites.key));
+  return rows.map(({ key, facts, at }) => ({ key, name: String(facts['name']), at: String(at) }));
+}
+
+/** Hides a site, or brings it back with null. All processes hear of it. */
+export async function setDeleted(
+  tx: Database,
+  { id, key }: Pick<SiteHead, 'id' | 'key'>,
+  at: string | null,
+): Promise<void> {
+  await tx.update(sites).set({ deletedAt: at }).where(eq(sites.id, id));
+  await notify(tx, { kind: 'deleted', site: key });
+}
+
+/** A site that was deleted after a moment. */
+export async function deletedSite(
+  tx: Database,
+  key: string,
+  after: string,
+): Promise<Pick<SiteHead, 'id' | 'key'> | null> {
+  const [row] = await tx
+    .select({ id: sites.id, key: sites.key })
+    .from(sites)
+    .where(and(eq(sites.key, key), isNotNull(sites.deletedAt), gt(sites.deletedAt, after)));
+  return row ?? null;
+}
+
+/** Removes sites for good that were deleted before a moment. */
+export async function removeDeleted(database: Database, before: string): Promise<void> {
+  const removed = await database
+    .delete(sites)
+    .where(and(isNotNull(sites.deletedAt), lte(sites.deletedAt, before)))
+    .returning({ id: sites.id });
+  if (removed.length === 0) return;
+  // Bytes that only its editions and pictures held go with it.
+  await rowsOf(
+    database,
+    sql`delete from blobs b where not exists (select 1 from pictures p where p.hash = b.hash)
+        and not exists (select 1 from edition_files f where f.hash = b.hash)`,
+  );
+}
+
+/** Whether a key is another site's, one that was deleted and can be restored included. */
+export async function isKeyTaken(database: Database, key: string): Promise<boolean> {
+  return (await database.select({ id: sites.id }).from(sites).where(eq(sites.key, key))).length > 0;
 }
 
 /**
@@ -51,7 +110,7 @@ export async function lockSite(tx: Database, key: string, edit: string | null): 
     sql`select s.id, s.key, s.epoch, s.revision, s.edition,
           (select e.revision from edits e where e.site_id = s.id and e.id = ${edit}) as known,
           (select r.refusal from refusals r where r.site_id = s.id and r.id = ${edit}) as refused
-        from sites s where s.key = ${key} for update of s`,
+        from sites s where s.key = ${key} and s.deleted_at is null for update of s`,
   );
   // PostgreSQL's driver gives 8-byte integers as text; ours stay far below 2^53.
   return row === undefined

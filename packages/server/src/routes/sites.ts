@@ -15,6 +15,7 @@ import {
 import { routes, type SiteLine } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
 import { currentSite } from '../editing/currentSite.ts';
+import { deletedSites, deleteSite, restoreSite } from '../editing/deleteSite.ts';
 import { makeSite, newSiteFacts } from '../editing/makeSite.ts';
 import { othersTurn } from '../othersTurn.ts';
 import { maybeEdition } from '../repositories/editions.ts';
@@ -26,8 +27,23 @@ export function siteRoutes(router: IRouter, deps: Deps): void {
   const { database, actor } = deps;
 
   serve(router, routes.listSites, async () =>
-    ok({ sites: await listSites(database), standIn: deps.standIn, delivery: deps.deliveryAddress }),
+    ok({
+      sites: await listSites(database),
+      deleted: await deletedSites(deps),
+      standIn: deps.standIn,
+      delivery: deps.deliveryAddress,
+    }),
   );
+
+  serve(router, routes.deleteSite, async ({ params, body }) => {
+    const leave = can(actor, 'removeSite');
+    return leave.ok ? deleteSite(deps, params.siteKey ?? '', body.name) : leave;
+  });
+
+  serve(router, routes.restoreSite, async ({ params }) => {
+    const leave = can(actor, 'removeSite');
+    return leave.ok ? restoreSite(deps, params.siteKey ?? '') : leave;
+  });
 
   serve(router, routes.makeSite, async ({ body }) => {
     const leave = can(actor, 'makeSite');

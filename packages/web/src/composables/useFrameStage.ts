@@ -1,20 +1,5 @@
 import { computed, onBeforeUnmount, onMounted, ref, watch, type Ref } from 'vue';
-import {
-  allParts,
-  frameAreas,
-  pathKey,
-  renderArea,
-  renderStyles,
-  resolveArea,
-  resolveMenu,
-  siteWords,
-  fillSlot,
-  menuOf,
-  type Fragment,
-  type Id,
-  type PageFacts,
-  type ResolvedMenu,
-} from '@zorvik/core';
+import { menuOf, pathKey, renderPage, type Id } from '@zorvik/core';
 import { PICTURES } from '@zorvik/contract';
 import { fromFrame, type FromFrame, type ToFrame } from '../live/frameMessages.ts';
 import { useFrame } from '../stores/frame.ts';
@@ -39,61 +24,22 @@ export function useFrameStage(
   /** How high the whole page is, in its own px. */
   const pageHeight = ref(0);
 
-  /** What is known of the page that is looked at, for the slots of its frame. */
-  const facts = computed((): PageFacts => {
-    const { document } = copy;
-    const pages = document === null ? [] : frame.situation.pages.map((id) => document.pages.nodes.get(id));
-    return {
-      way: pages
-        .flatMap((page) => (page === undefined ? [] : [{ title: page.title, path: page.address }]))
-        .reverse(),
-      anchors: frame.page?.anchors ?? [],
-      year: new Date().getFullYear(),
-    };
-  });
-
   const shown = computed((): ToFrame | null => {
     const { document } = copy;
     if (document === null) return null;
-    const { compare } = new Intl.Collator(document.site.language, { numeric: true });
-    const isTried = frame.isTried;
-    const menus = new Map<Id, ResolvedMenu>();
-    const menuFor = (id: Id): ResolvedMenu | null => {
-      if (!document.menus.nodes.has(id)) return null;
-      const known = menus.get(id) ?? resolveMenu(document, id, { compareTitles: compare });
-      menus.set(id, known);
-      return known;
-    };
-    const choices = {
-      site: document.site,
-      words: siteWords(document),
-      pictures: PICTURES.replace(':siteKey', document.site.key),
-      marks: !isTried,
-    };
-    const resolved = frameAreas.map((area) => {
-      const bands = resolveArea(
-        {
-          document,
-          compareTitles: compare,
-          keepsEmpty: !isTried,
-          menuOf: menuFor,
-          exceptionFor: ({ id }) => frame.deciding(id),
-        },
-        area,
-      );
-      return { bands, html: filled(renderArea(area, bands, choices), facts.value) };
+    const { site } = document;
+    const { skip: _, ...page } = renderPage(document, frame.situation, {
+      compareTitles: new Intl.Collator(site.language, { numeric: true }).compare,
+      pictures: PICTURES.replace(':siteKey', site.key),
+      year: new Date().getFullYear(),
+      isComposed: !frame.isTried,
     });
-    const [header, side, footer] = resolved.map(({ html }) => html);
-    const parts = resolved.flatMap(({ bands }) => allParts(bands));
     return {
       kind: 'show',
-      header: header ?? '',
-      side: side ?? '',
-      footer: footer ?? '',
-      css: renderStyles(document.site, [...menus.values()], parts),
-      title: frame.page?.title ?? document.site.name,
-      language: document.site.language,
-      direction: document.site.direction,
+      ...page,
+      title: frame.page?.title ?? site.name,
+      language: site.language,
+      direction: site.direction,
     };
   });
 
@@ -175,18 +121,4 @@ export function useFrameStage(
   });
 
   return { pageHeight };
-}
-
-/** A fragment with its slots filled. */
-function filled({ html, slots }: Fragment, facts: PageFacts): string {
-  // Slots are at bytes of UTF-8.
-  const bytes = new TextEncoder().encode(html);
-  const decoder = new TextDecoder();
-  let made = '';
-  let read = 0;
-  for (const slot of slots) {
-    made += decoder.decode(bytes.subarray(read, slot.at)) + fillSlot(slot, facts);
-    read = slot.at;
-  }
-  return made + decoder.decode(bytes.subarray(read));
 }

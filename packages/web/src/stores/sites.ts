@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
-import { routes, type NewSite, type SiteSummary } from '@zorvik/contract';
+import { routes, type DeletedSite, type NewSite, type SiteSummary } from '@zorvik/contract';
 import { ask, problemOf, type Answer } from '../api/client.ts';
 import { sendSitemap, type ImportDone } from '../api/sendSitemap.ts';
 import { useSession } from './session.ts';
@@ -14,6 +14,8 @@ export type Outcome<T> = { readonly value: T } | { readonly problem: string };
 export const useSites = defineStore('sites', () => {
   const session = useSession();
   const sites = shallowRef<readonly SiteSummary[]>([]);
+  /** Those that can still be restored. */
+  const deleted = shallowRef<readonly DeletedSite[]>([]);
   const standIn = ref<string | null>(null);
   /** Where editions are delivered. */
   const delivery = ref('');
@@ -29,6 +31,7 @@ export const useSites = defineStore('sites', () => {
           ? 'No connection to the server. Start it, then reload this page.'
           : answer.refusal.message;
     if (answer.kind !== 'reply') return;
+    deleted.value = answer.value.deleted;
     ({ sites: sites.value, standIn: standIn.value, delivery: delivery.value } = answer.value);
     isLoaded.value = true;
   }
@@ -68,7 +71,33 @@ export const useSites = defineStore('sites', () => {
     return outcomeOf(answer, 'nothing was changed');
   }
 
-  return { sites, standIn, delivery, problem, isLoaded, load, make, makeFromSitemap, readInto };
+  /** Deletes a site whose name was typed; it can be restored for a day. */
+  async function remove(siteKey: string, typed: string): Promise<Outcome<DeletedSite>> {
+    const answer = await ask(routes.deleteSite, { params: { siteKey }, body: { name: typed } });
+    await load();
+    return outcomeOf(answer, 'nothing was deleted');
+  }
+
+  async function restore(siteKey: string): Promise<Outcome<SiteSummary>> {
+    const answer = await ask(routes.restoreSite, { params: { siteKey }, body: {} });
+    await load();
+    return outcomeOf(answer, 'nothing was restored');
+  }
+
+  return {
+    sites,
+    deleted,
+    remove,
+    restore,
+    standIn,
+    delivery,
+    problem,
+    isLoaded,
+    load,
+    make,
+    makeFromSitemap,
+    readInto,
+  };
 });
 
 function outcomeOf<T>(answer: Answer<T>, consequence: string): Outcome<T> {

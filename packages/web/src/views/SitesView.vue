@@ -2,11 +2,22 @@
 import { onMounted, ref } from 'vue';
 import { counted } from '@zorvik/core';
 import NewSiteDialog from '../components/pages/NewSiteDialog.vue';
+import { useNotices } from '../stores/notices.ts';
 import { useSites } from '../stores/sites.ts';
 
 const sites = useSites();
+const notices = useNotices();
 const isNewOpen = ref(false);
 onMounted(() => void sites.load());
+
+const momentOf = (at: string): string =>
+  new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+async function restore(key: string): Promise<void> {
+  const answer = await sites.restore(key);
+  if ('problem' in answer) notices.refuse(answer.problem);
+  else notices.say(`Restored ${answer.value.name}`);
+}
 </script>
 
 <template>
@@ -33,6 +44,18 @@ onMounted(() => void sites.load());
       <p v-else-if="sites.isLoaded" class="mute">
         No sites yet. Create one from its sitemap to get its pages.
       </p>
+      <section v-if="sites.deleted.length > 0" aria-labelledby="deleted">
+        <h2 id="deleted">Deleted</h2>
+        <ul>
+          <li v-for="site in sites.deleted" :key="site.key" class="gone">
+            <strong>{{ site.name }}</strong>
+            <span class="mute">goes for good {{ momentOf(site.until) }}</span>
+            <button type="button" class="plain-button" @click="restore(site.key)">
+              Restore {{ site.name }}
+            </button>
+          </li>
+        </ul>
+      </section>
     </div>
     <NewSiteDialog v-model="isNewOpen" />
   </div>
@@ -75,6 +98,24 @@ li a {
 }
 li a:hover {
   background: var(--sheet);
+}
+section {
+  margin-top: 32px;
+}
+h2 {
+  margin-bottom: 8px;
+  font-size: 0.875rem;
+}
+.gone {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+  min-height: 52px;
+  padding: 0 12px;
+}
+.gone button {
+  margin-inline-start: auto;
 }
 li span {
   overflow: hidden;

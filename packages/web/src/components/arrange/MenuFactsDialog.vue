@@ -20,6 +20,7 @@ import { useArrange } from '../../stores/arrange.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import DialogSheet from '../common/DialogSheet.vue';
+import LanguageField from '../common/LanguageField.vue';
 import LineField from '../common/LineField.vue';
 import { useKeeping } from '../../composables/useKeeping.ts';
 
@@ -38,6 +39,10 @@ const describe = computed(() =>
     setMenu(context, id.value, { description: description.trim() }),
   ),
 );
+function setLanguage(language: string): void {
+  const done = copy.perform((context) => setMenu(context, id.value, { language }));
+  problem.value = done.ok || done.refusal.code === 'changesNothing' ? null : done.refusal.message;
+}
 const limit = computed({
   get: () => menu.value?.depthLimit ?? 0,
   set: (levels) =>
@@ -107,6 +112,7 @@ function retire(): void {
   >
     <template v-if="menu !== null">
       <LineField label="Notes" :value="menu.description" placeholder="For other editors" :keep="describe" />
+      <LanguageField :value="menu.language" @set="setLanguage" />
       <label class="line">
         <span>Place</span>
         <select class="plain-field" v-model="place">

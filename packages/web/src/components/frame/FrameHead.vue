@@ -8,6 +8,8 @@ import FramePage from './FramePage.vue';
 const SiteSettings = defineAsyncComponent(() => import('./SiteSettings.vue'));
 const EmbedSheet = defineAsyncComponent(() => import('../editions/EmbedSheet.vue'));
 const isEmbedOpen = ref(false);
+const PreviewSheet = defineAsyncComponent(() => import('./PreviewSheet.vue'));
+const isPreviewOpen = ref(false);
 const frame = useFrame();
 const isSettingsOpen = ref(false);
 const views = [
@@ -44,6 +46,8 @@ const scopes = computed(
       Site settings …
     </button>
     <SiteSettings v-model="isSettingsOpen" />
+    <button type="button" class="plain-button" @click="isPreviewOpen = true">Preview …</button>
+    <PreviewSheet v-if="isPreviewOpen" v-model="isPreviewOpen" />
     <button type="button" class="plain-button" @click="isEmbedOpen = true">Embed …</button>
     <EmbedSheet v-if="isEmbedOpen" v-model="isEmbedOpen" />
     <button

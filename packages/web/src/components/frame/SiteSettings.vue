@@ -22,7 +22,8 @@ import IconButton from '../common/IconButton.vue';
 import IconPick from '../common/IconPick.vue';
 import LineField from '../common/LineField.vue';
 import PictureField from '../composer/PictureField.vue';
-import LanguageField from './LanguageField.vue';
+import DeleteSite from './DeleteSite.vue';
+import LanguageField from '../common/LanguageField.vue';
 import LinesField from './LinesField.vue';
 
 /** The site itself: what it is called and how it is laid out, and facts that are kept once and shown wherever used. */
@@ -200,6 +201,7 @@ const directions = [
           :value="String(site.margins?.[device] ?? '')"
           :keep="keepMargin(device)"
         />
+        <DeleteSite class="wide" :site-key="site.key" :name="site.name" />
       </div>
       <div v-else class="fields">
         <p class="mute wide">

@@ -2,6 +2,7 @@
 import { ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { useSites } from '../../stores/sites.ts';
+import LanguageField from '../common/LanguageField.vue';
 import DialogSheet from '../common/DialogSheet.vue';
 import ReadingProgress from './ReadingProgress.vue';
 import SitemapForm from './SitemapForm.vue';
@@ -20,7 +21,7 @@ const stop = shallowRef<AbortController | null>(null);
 function wanted() {
   return {
     name: name.value,
-    language: language.value.trim() || 'en',
+    language: language.value,
     timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   };
 }
@@ -66,7 +67,7 @@ async function makeEmpty(): Promise<void> {
         maxlength="120"
         @update:model-value="problem = null"
       />
-      <v-text-field v-model="language" label="Language" maxlength="35" spellcheck="false" />
+      <LanguageField :value="language" @set="language = $event" />
     </div>
     <p class="mute">Zorvik builds the page tree from the site’s sitemap. You can also start without pages.</p>
     <SitemapForm v-model="bytes" />

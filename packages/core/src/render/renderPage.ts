@@ -1,0 +1,84 @@
+import type { Id } from '../base/ids.ts';
+import { pathKey } from '../base/pathKey.ts';
+import type { SiteDocument } from '../model/document.ts';
+import type { CompareTitles } from '../resolve/followedPages.ts';
+import { exceptionsOf, winning, type Situation } from '../resolve/frameExceptions.ts';
+import type { ResolvedMenu } from '../resolve/resolved.ts';
+import { resolveArea, siteWords } from '../resolve/resolveFrame.ts';
+import { resolveMenu } from '../resolve/resolveMenu.ts';
+import { currentMarks, markPlaces } from './currentMarks.ts';
+import { fillFragment } from './fillFragment.ts';
+import type { PageFacts } from './fillSlot.ts';
+import { allParts, frameAreas, renderArea, renderSkip, type FrameArea } from './renderFrame.ts';
+import { renderStyles } from './renderStyles.ts';
+
+/** The frame of one page of a document, and the style sheet that it needs. */
+export type RenderedPage = Readonly<Record<FrameArea | 'skip' | 'css', string>>;
+
+/** How the frame of a page is written. */
+export interface PageChoices {
+  readonly compareTitles: CompareTitles;
+  /** What the names of picture files are put behind. */
+  readonly pictures: string;
+  readonly year: number;
+  /** For composing: parts and entries have their ids, and what is empty stays. */
+  readonly isComposed?: boolean;
+}
+
+/**
+ * The frame of one page as it would be delivered if the document were published now. `document` has what is
+ * followed filled in. O(parts + items of the menus that it shows).
+ */
+export function renderPage(
+  document: SiteDocument,
+  situation: Situation,
+  { compareTitles, pictures, year, isComposed = false }: PageChoices,
+): RenderedPage {
+  const menus = new Map<Id, ResolvedMenu>();
+  const menuOf = (id: Id): ResolvedMenu | null => {
+    if (!document.menus.nodes.has(id)) return null;
+    const known = menus.get(id) ?? resolveMenu(document, id, { compareTitles });
+    menus.set(id, known);
+    return known;
+  };
+  const words = siteWords(document);
+  const choices = { site: document.site, words, pictures, marks: isComposed };
+  const facts = factsOn(document, situation, year);
+  const [here, ...above] = facts.way.map(({ path }) => pathKey(path)).reverse();
+  const areas = frameAreas.map((area) => {
+    const bands = resolveArea(
+      {
+        document,
+        compareTitles,
+        keepsEmpty: isComposed,
+        menuOf,
+        exceptionFor: ({ id }) => winning(exceptionsOf(document, id), situation),
+      },
+      area,
+    );
+    const fragment = renderArea(area, bands, choices);
+    const marks =
+      here === undefined
+        ? []
+        : currentMarks(
+            markPlaces(fragment.html, { inMenus: true }),
+            here,
+            new Set(above.filter((path) => path !== '/')),
+          );
+    return { bands, html: fillFragment(fragment, facts, marks) };
+  });
+  const [header = '', side = '', footer = ''] = areas.map(({ html }) => html);
+  const parts = areas.flatMap(({ bands }) => allParts(bands));
+  const css = renderStyles(document.site, [...menus.values()], parts);
+  return { header, side, footer, skip: renderSkip(choices), css };
+}
+
+/** What is known of the page for the slots of its frame. */
+function factsOn({ pages }: SiteDocument, situation: Situation, year: number): PageFacts {
+  const way = situation.pages.flatMap((id) => pages.nodes.get(id) ?? []);
+  return {
+    way: way.map(({ title, address }) => ({ title, path: address })).reverse(),
+    anchors: way[0]?.anchors ?? [],
+    year,
+  };
+}
