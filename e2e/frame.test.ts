@@ -275,6 +275,7 @@ describe('an empty frame', () => {
     };
     const toEnd = (): Promise<void> => act(async () => (await person.byText('label', 'end')).click());
     await browser.driver.get(`${stack.editor}/fresh/frame`);
+    await act(() => person.click('Site'));
     await act(() => person.click('Site settings …'));
     await act(async () => (await person.find('.fields input[type=text]')).click());
     await (await person.focused()).sendKeys('01632 960140');

@@ -298,6 +298,13 @@ export { isCleanHtml } from './html/isCleanHtml.ts';
 export type { HtmlElement, HtmlNode } from './html/htmlNode.ts';
 export { LONGEST_HTML } from './schema/parts/html.ts';
 export { isLanguageTag, languageProblem } from './base/languageTag.ts';
+export {
+  frameStarters,
+  isFramePreset,
+  saveFrameStarter,
+  useFrameStarter,
+  type FrameStarter,
+} from './commands/frameStarters.ts';
 export { pathKey } from './base/pathKey.ts';
 
 export {

@@ -23,6 +23,11 @@ const entries = {
     status: 400,
     sentence: 'The parameter “{name}” can’t be “{value}”. It has to be {expected}.',
   },
+  noSuchArea: { status: 409, sentence: 'This starter has no {area}. Choose another one.' },
+  noFrameYet: {
+    status: 409,
+    sentence: 'There is nothing in the frame yet. Add a band first.',
+  },
   otherName: {
     status: 422,
     sentence: '“{typed}” is not the name of this site. Type “{name}” to delete it.',

@@ -80,6 +80,8 @@ const history = {
   cellShaped: 'Made a cell in the panel of “{label}” {span} of 12 columns wide',
   presetUsed: 'Applied the preset “{preset}” to the panel of “{label}”',
   presetSaved: 'Saved the panel of “{label}” as the preset “{preset}”',
+  frameStarterUsed: 'Started the frame again from “{preset}”',
+  frameStarterSaved: 'Saved the frame as the starter “{preset}”',
   presetAdded: 'Added the preset “{label}”',
   presetRenamed: 'Renamed the preset “{was}” to “{label}”',
   presetRemoved: 'Removed the preset “{label}”',

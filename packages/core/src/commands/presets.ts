@@ -146,7 +146,8 @@ export function usePreset(
   const { destination } = faceOf(document, item);
   const children = [...childrenOf(document.items, owner)];
   const own = 'preset' in of ? document.presets.nodes.get(of.preset) : undefined;
-  if ('preset' in of && own === undefined) return no(missing('presets', of.preset));
+  if ('preset' in of && (own === undefined || own.rows[0]?.kind === 'area'))
+    return no(missing('presets', of.preset));
   const rows =
     own?.rows ??
     ('rowsFor' in of
@@ -248,7 +249,8 @@ export function removePreset(context: CommandContext, id: Id): Result<Edit> {
   return makeEdit(context, [{ kind: 'removePreset', after: spotOf(presets, id).after, branch: [preset] }]);
 }
 
-function presetName({ presets }: SiteDocument, typed: string, own: Id | null): Result<string> {
+/** A name for a preset or a starter that no other one has. */
+export function presetName({ presets }: SiteDocument, typed: string, own: Id | null): Result<string> {
   const name = checkLabel(typed);
   if (!name.ok) return name;
   if (name.value.length > LONGEST_PRESET_NAME)

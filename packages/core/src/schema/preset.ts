@@ -24,39 +24,47 @@ export type PartSketch = Omit<PartFacts, 'item'> & {
 
 /** A row with cells, with parts, with tabs, with parts: no sketch is deeper. */
 const LEVELS = 5;
+/** An area with bands, with cells, with parts, with tabs, with parts, with exceptions. */
+const FRAME_LEVELS = 7;
 export const MOST_SKETCHED = 200;
 
-/** Presets and files are of panels: what the frame alone has is not in them. */
+/** Files are of panels: what the frame alone has is not in them. */
 const panelKinds = partKinds.filter((kind) => canBeIn(kind, 'panel'));
-const panelFields = Object.fromEntries(
-  panelKinds.flatMap((kind) => {
+function fieldsOfKinds(kinds: readonly PartKind[]): Record<string, TSchema> {
+  const fields = kinds.flatMap((kind) => {
     const { always, maybe } = partFacts[kind];
-    return [...always, ...maybe].map((name) => [name, partFields[name]]);
-  }),
-);
+    return [...always, ...maybe].map((name): [string, TSchema] => [name, partFields[name]]);
+  });
+  const { item: _, ...facts } = Object.fromEntries(fields);
+  return facts;
+}
 
-function sketchShape(level: number, { item: _, ...facts }: Record<string, TSchema> = panelFields): TSchema {
+function sketchShape(level: number, kinds: readonly PartKind[], facts: Record<string, TSchema>): TSchema {
   const parts =
     level === 1
       ? {}
-      : { parts: Type.Optional(Type.Array(sketchShape(level - 1, facts), { maxItems: MOST_SKETCHED })) };
+      : {
+          parts: Type.Optional(Type.Array(sketchShape(level - 1, kinds, facts), { maxItems: MOST_SKETCHED })),
+        };
   const own = {
-    kind: Type.Enum(panelKinds),
+    kind: Type.Enum(kinds as PartKind[]),
     child: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })),
   };
   return Type.Object({ ...own, ...someOf(facts).properties, ...parts }, closed);
 }
 /** A part and what it holds as a tree without ids. */
-export const PartSketchShape = Type.Unsafe<PartSketch>(sketchShape(LEVELS));
+export const PartSketchShape = Type.Unsafe<PartSketch>(
+  sketchShape(FRAME_LEVELS, partKinds, fieldsOfKinds(partKinds)),
+);
 
 /** Made when it is asked for: only whoever reads a file needs it. */
 export function portableShape(): TSchema {
-  const { picture: _, ...facts } = panelFields;
+  const { picture: _, ...facts } = fieldsOfKinds(panelKinds);
   const source = Type.Object(
     { ...PageSourceShape.properties, page: Type.Union([AddressShape, Type.Null()]) },
     closed,
   );
-  return sketchShape(LEVELS, { ...facts, source, menu: KeyShape });
+  return sketchShape(LEVELS, panelKinds, { ...facts, source, menu: KeyShape });
 }
 
 /**
@@ -74,7 +82,10 @@ export const presetFields = {
   rows: Type.Array(PartSketchShape, { minItems: 1, maxItems: MOST_SKETCHED }),
 };
 
-/** A composition that somebody saved, to be used for other items. Its parent is the site. */
+/**
+ * A composition that somebody saved: of a panel, to be used for other items, or of a frame, whose rows are areas.
+ * Its parent is the site.
+ */
 export const PresetShape = Type.Object({ id: IdShape, parent: IdShape, ...presetFields }, closed);
 /** A saved panel that can be inserted again. */
 export type Preset = Static<typeof PresetShape>;

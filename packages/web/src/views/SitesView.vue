@@ -49,7 +49,7 @@ async function restore(key: string): Promise<void> {
         <ul>
           <li v-for="site in sites.deleted" :key="site.key" class="gone">
             <strong>{{ site.name }}</strong>
-            <span class="mute">goes for good {{ momentOf(site.until) }}</span>
+            <span class="mute">deleted for good on {{ momentOf(site.until) }}</span>
             <button type="button" class="plain-button" @click="restore(site.key)">
               Restore {{ site.name }}
             </button>

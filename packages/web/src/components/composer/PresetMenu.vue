@@ -2,6 +2,7 @@
 import { mdiTrashCanOutline } from '@mdi/js';
 import { computed, ref } from 'vue';
 import {
+  isFramePreset,
   removePreset,
   savePreset,
   shippedPresets,
@@ -22,7 +23,9 @@ import LineField from '../common/LineField.vue';
 const copy = useWorkingCopy();
 const composer = useComposer();
 const isOpen = ref(false);
-const own = computed(() => (copy.document === null ? [] : [...copy.document.presets.nodes.values()]));
+const own = computed(() =>
+  [...(copy.document?.presets.nodes.values() ?? [])].filter((one) => !isFramePreset(one)),
+);
 
 interface Drawn {
   readonly key: string;

@@ -2,16 +2,18 @@
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useFrame, type FrameScope } from '../../stores/frame.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
+import MenuButton from '../common/MenuButton.vue';
 import FramePage from './FramePage.vue';
 
 /** Which page is looked at, and which pages a change applies to. */
-const SiteSettings = defineAsyncComponent(() => import('./SiteSettings.vue'));
-const EmbedSheet = defineAsyncComponent(() => import('../editions/EmbedSheet.vue'));
-const isEmbedOpen = ref(false);
-const PreviewSheet = defineAsyncComponent(() => import('./PreviewSheet.vue'));
-const isPreviewOpen = ref(false);
+const sheets = {
+  settings: defineAsyncComponent(() => import('./SiteSettings.vue')),
+  starters: defineAsyncComponent(() => import('./FrameStarters.vue')),
+  preview: defineAsyncComponent(() => import('./PreviewSheet.vue')),
+  embed: defineAsyncComponent(() => import('../editions/EmbedSheet.vue')),
+};
+const open = ref<keyof typeof sheets | null>(null);
 const frame = useFrame();
-const isSettingsOpen = ref(false);
 const views = [
   { value: 'picture' as const, label: 'Page' },
   { value: 'table' as const, label: 'Placements' },
@@ -42,14 +44,20 @@ const scopes = computed(
       <span class="mute" aria-hidden="true">Changes apply to</span>
       <ChoiceRow v-model="frame.scope" label="Changes apply to" is-label-hidden :choices="scopes" />
     </div>
-    <button type="button" class="plain-button settings" @click="isSettingsOpen = true">
-      Site settings …
-    </button>
-    <SiteSettings v-model="isSettingsOpen" />
-    <button type="button" class="plain-button" @click="isPreviewOpen = true">Preview …</button>
-    <PreviewSheet v-if="isPreviewOpen" v-model="isPreviewOpen" />
-    <button type="button" class="plain-button" @click="isEmbedOpen = true">Embed …</button>
-    <EmbedSheet v-if="isEmbedOpen" v-model="isEmbedOpen" />
+    <span class="settings">
+      <MenuButton label="Site" list-label="Site">
+        <v-list-item title="Site settings …" @click="open = 'settings'" />
+        <v-list-item title="Start from a frame …" @click="open = 'starters'" />
+        <v-list-item title="Put it into your pages …" @click="open = 'embed'" />
+      </MenuButton>
+    </span>
+    <button type="button" class="plain-button" @click="open = 'preview'">Preview …</button>
+    <component
+      :is="sheets[open]"
+      v-if="open !== null"
+      :model-value="true"
+      @update:model-value="open = null"
+    />
     <button
       v-if="frame.view === 'picture'"
       type="button"

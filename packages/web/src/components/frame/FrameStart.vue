@@ -1,19 +1,25 @@
 <script setup lang="ts">
+import { defineAsyncComponent, ref } from 'vue';
 import { useFraming } from '../../composables/useFraming.ts';
 
 /** What there is to do first where nothing has been composed yet. */
+const FrameStarters = defineAsyncComponent(() => import('./FrameStarters.vue'));
 const framing = useFraming();
+const isOpen = ref(false);
 </script>
 
 <template>
   <div class="start">
-    <h2>Compose your header here</h2>
+    <h2>Compose your frame here</h2>
     <p class="mute">
-      A band is a row of the page with a start, a centre and an end. Add one, then put the logo, a menu,
-      search and whatever else your site needs into it.
+      A band is a row of the page with a start, a centre and an end. Start from a frame that has some, or add
+      one and put the logo, a menu, search and whatever else your site needs into it.
     </p>
     <div class="ways">
-      <v-btn color="primary" @click="framing.newBand('below', 'header')">Add a band to the header</v-btn>
+      <v-btn color="primary" @click="isOpen = true">Choose a frame to start from</v-btn>
+      <button type="button" class="plain-button" @click="framing.newBand('below', 'header')">
+        Add a band to the header
+      </button>
       <button type="button" class="plain-button" @click="framing.newBand('below', 'side')">
         Start with the side area
       </button>
@@ -21,6 +27,7 @@ const framing = useFraming();
         Start with the footer
       </button>
     </div>
+    <FrameStarters v-if="isOpen" v-model="isOpen" />
   </div>
 </template>
 

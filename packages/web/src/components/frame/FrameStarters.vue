@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { mdiTrashCanOutline } from '@mdi/js';
+import { computed, ref } from 'vue';
+import { removePreset, saveFrameStarter, useFrameStarter } from '@zorvik/core';
+import { useFrameStarters, type OfferedStarter } from '../../composables/useFrameStarters.ts';
+import { useFrame } from '../../stores/frame.ts';
+import { useNotices } from '../../stores/notices.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+import DialogSheet from '../common/DialogSheet.vue';
+import IconButton from '../common/IconButton.vue';
+import LineField from '../common/LineField.vue';
+
+/** Frames to start from, drawn with this site in them, and the site's own. */
+const isOpen = defineModel<boolean>({ required: true });
+const copy = useWorkingCopy();
+const frame = useFrame();
+const notices = useNotices();
+const problem = ref<string | null>(null);
+const extents = [
+  { value: 'all' as const, label: 'the whole frame' },
+  { value: 'header' as const, label: 'the header only' },
+];
+const extent = ref<'all' | 'header' | null>('all');
+const offers = useFrameStarters();
+const saveLabel = computed(() => (frame.isEmpty ? null : 'Save the present frame as a starter'));
+
+function use({ of, name }: OfferedStarter): void {
+  const done = copy.perform((context) =>
+    useFrameStarter(context, of, extent.value === 'header' ? 'header' : null),
+  );
+  problem.value = done.ok ? null : done.refusal.message;
+  if (!done.ok) return;
+  frame.select(null);
+  isOpen.value = false;
+  notices.say(`Started from “${name}”. Undo brings back what was there.`);
+}
+
+function save(typed: string, isFinal: boolean): string | null {
+  if (!isFinal || typed.trim() === '') return null;
+  const done = copy.perform((context) => saveFrameStarter(context, typed));
+  return done.ok ? null : done.refusal.message;
+}
+</script>
+
+<template>
+  <DialogSheet v-model="isOpen" title="Start from a frame" :problem="problem" :width="980">
+    <ChoiceRow v-if="!frame.isEmpty" v-model="extent" label="Replaces" :choices="extents" />
+    <ul class="all">
+      <li v-for="one of offers" :key="one.key">
+        <button type="button" class="use" @click="use(one)">
+          <span class="drawing" aria-hidden="true">
+            <iframe :srcdoc="one.page" sandbox="" tabindex="-1" title="" loading="lazy" />
+          </span>
+          <span class="name">{{ one.name }}</span>
+          <span class="mute">{{ one.about }}</span>
+        </button>
+        <IconButton
+          v-if="'preset' in one.of"
+          :label="`Delete the starter “${one.name}”`"
+          :icon="mdiTrashCanOutline"
+          @press="copy.perform((context) => removePreset(context, one.key))"
+        />
+      </li>
+    </ul>
+    <LineField
+      v-if="saveLabel !== null"
+      class="save"
+      :label="saveLabel"
+      value=""
+      placeholder="Name, then Enter"
+      :keep="save"
+    />
+    <template #actions>
+      <button type="button" class="plain-button" @click="isOpen = false">Close</button>
+    </template>
+  </DialogSheet>
+</template>
+
+<style scoped>
+.all {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  gap: 14px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  position: relative;
+}
+li .icon-button {
+  position: absolute;
+  inset-block-end: 8px;
+  inset-inline-end: 8px;
+}
+.use {
+  display: grid;
+  gap: 2px;
+  width: 100%;
+  height: 100%;
+  align-content: start;
+  padding: 10px;
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  background: var(--sheet);
+  color: var(--ink);
+  text-align: start;
+  cursor: pointer;
+}
+.use:hover {
+  border-color: var(--accent);
+}
+.drawing {
+  position: relative;
+  display: block;
+  aspect-ratio: 16 / 10;
+  margin-bottom: 8px;
+  border: 1px solid var(--line);
+  overflow: hidden;
+  container-type: inline-size;
+}
+iframe {
+  position: absolute;
+  inset: 0;
+  width: 1280px;
+  height: 800px;
+  border: 0;
+  background: #fff;
+  transform-origin: 0 0;
+  scale: calc(100cqw / 1280px);
+  pointer-events: none;
+}
+.name {
+  font-weight: 600;
+}
+.save {
+  max-width: 340px;
+}
+</style>
