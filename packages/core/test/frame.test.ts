@@ -15,7 +15,12 @@ import { fillSlot } from '../src/render/fillSlot.ts';
 import { frameProblem, frameTable, MOST_VARIANTS } from '../src/render/frameVariants.ts';
 import { renderEdition, type Edition } from '../src/render/renderEdition.ts';
 import { placementOf, placementsIn } from '../src/resolve/placementOf.ts';
+import { addToFrame } from '../src/commands/frame.ts';
+import { exceptionsOf, winning } from '../src/resolve/frameExceptions.ts';
+import { resolveArea } from '../src/resolve/resolveFrame.ts';
 import {
+  addableKinds,
+  heldBy,
   exceptionId,
   type ExceptionOn,
   type Part,
@@ -145,7 +150,7 @@ describe('parts on some pages only', () => {
       text: 'Basket now',
       destination: { kind: 'address', address: '/b' },
     });
-    const hidden = newPart(only.id, only.parent, { ...only, isHidden: true } as PartFacts & {
+    const hidden = newPart(only.id, only.parent, { ...only, logoWidth: 80 } as PartFacts & {
       kind: 'button';
     });
     expect(partProblem(start.document, hidden)?.code, 'what a kind has not is refused').toBe('wrongPart');
@@ -378,5 +383,35 @@ describe('own HTML in a frame', () => {
       expect(newProblem(start.document, operation)?.code).toBe('badHtml');
       expect(headerOn(applied(start.document, operation), '/shop')).not.toContain('zv-prose');
     }
+  });
+});
+
+describe('a part that is added to the frame for some pages alone', () => {
+  it.each(
+    addableKinds('frame')
+      .filter((kind) => heldBy('zone').includes(kind))
+      .map((kind) => [kind]),
+  )('can be a %s', (kind) => {
+    const on = { template: 'product' };
+    const made = addToFrame(contextOf(start.document), { parent: zone, after: null }, kind, { on });
+    expect(made.ok ? '' : made.refusal.message).toBe('');
+    const [operation] = made.ok ? made.value.operations : [];
+    expect(newProblem(start.document, operation!)).toBeNull();
+    const document = applied(start.document, operation!);
+    const [id] = kind === 'placement' ? [placement] : [...document.parts.children.get(zone)!];
+    const shownOn = (template: string): boolean =>
+      JSON.stringify(
+        resolveArea(
+          {
+            document,
+            compareTitles: () => 0,
+            keepsEmpty: true,
+            menuOf: () => null,
+            exceptionFor: (one) => winning(exceptionsOf(document, one.id), { template, pages: [] }),
+          },
+          'header',
+        ),
+      ).includes(`"${id}"`);
+    if (kind !== 'placement') expect([shownOn('product'), shownOn('other')]).toEqual([true, false]);
   });
 });

@@ -1,3 +1,4 @@
+import { faceClasses, faceOfPart, faceRules } from './face.ts';
 import { element, linkTo, textOf } from './html.ts';
 import { linked, type PartHandler } from './partHandler.ts';
 import { rule, type Rule } from '../style/rule.ts';
@@ -11,7 +12,15 @@ const rules: readonly Rule[] = [
 
 export const button: PartHandler<'button'> = {
   resolve: linked,
-  html: (part, within, classes) =>
-    element(part, within, ` zv-action${classes}`, linkTo(part, textOf(part), ' class="zv-action-link"')),
-  css: () => rules,
+  html(part, within, classes) {
+    const [inner, shown] =
+      part.glyph === undefined ? [textOf(part), ''] : [faceOfPart(part, ''), faceClasses(part)];
+    return element(
+      part,
+      within,
+      ` zv-action${shown}${classes}`,
+      linkTo(part, inner, ' class="zv-action-link"'),
+    );
+  },
+  css: (parts) => (parts.some(({ glyph }) => glyph !== undefined) ? [...rules, ...faceRules] : rules),
 };

@@ -24,7 +24,7 @@ export function faceClasses({ faces = {}, isIconAbove }: ResolvedPart): string {
 export const faceRules: readonly Rule[] = [
   rule('.zv-face', 'display:inline-flex;align-items:center;min-inline-size:0;max-inline-size:100%'),
   rule('.zv-face-text', 'min-inline-size:0;overflow-wrap:anywhere'),
-  rule('.zv-icon-above', 'flex-direction:column'),
+  rule('.zv-icon-above :is(.zv-face,.zv-action-link)', 'flex-direction:column', { weight: 1 }),
   rule('.zv-glyph', 'flex:none;display:block;fill:currentColor'),
   ...deviceClasses.flatMap((device) => [
     rule(`.zv-icon-only-${device} .zv-face-text`, UNSEEN, { medium: device }),

@@ -5,7 +5,9 @@ import { rule, type Rule } from '../style/rule.ts';
 import { compileStyles } from '../style/compileStyles.ts';
 
 const MAGNIFIER =
-  '<svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true"><path d="M10 4a6 6 0 1 0 3.7 10.7l5.3 5.3 1.4-1.4-5.3-5.3A6 6 0 0 0 10 4Zm0 2a4 4 0 1 1 0 8 4 4 0 0 1 0-8Z" fill="currentColor"/></svg>';
+  'M10 4a6 6 0 1 0 3.7 10.7l5.3 5.3 1.4-1.4-5.3-5.3A6 6 0 0 0 10 4Zm0 2a4 4 0 1 1 0 8 4 4 0 0 1 0-8Z';
+const icon = (path: string): string =>
+  `<svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true"><path d="${escapeHtml(path)}" fill="currentColor"/></svg>`;
 
 const rules: readonly Rule[] = [
   rule('.zv-search', 'display:grid;grid-template-columns:minmax(0,1fr) auto'),
@@ -18,19 +20,42 @@ const rules: readonly Rule[] = [
   ...compileStyles(['search', 'searchLabel', 'searchField', 'searchButton']),
 ];
 
+/** An icon that opens the field below it: it needs no script, and lies over what comes next. */
+const folding: readonly Rule[] = [
+  rule('.zv-fold', 'position:relative'),
+  rule('.zv-fold>summary', 'display:grid;place-items:center;cursor:pointer;list-style:none'),
+  rule('.zv-fold>summary::-webkit-details-marker', 'display:none'),
+  rule(
+    '.zv-fold>form',
+    'position:absolute;z-index:10;inset-block-start:100%;inset-inline-start:0;box-sizing:border-box;inline-size:20rem;grid-template-columns:minmax(0,1fr) auto',
+    { weight: 1 },
+  ),
+  rule('.zv-zone-end .zv-fold>form', 'inset-inline:auto 0', { weight: 1 }),
+  // On a small screen the field is as wide as the band: it could not stand beside its icon.
+  rule('.zv-fold', 'position:static', { medium: 'narrow', weight: 1 }),
+  rule('.zv-band-content:has(.zv-fold)', 'position:relative', { medium: 'narrow' }),
+  rule('.zv-fold>form', 'inset-inline:0;inline-size:auto', { medium: 'narrow', weight: 2 }),
+  ...compileStyles(['foldedSearch', 'openedSearch']),
+];
+
 export const search: PartHandler<'search'> = {
   resolve: sendable,
   html(part, within, classes) {
-    const { parameter = 'q', extraParameter } = part;
+    const { parameter = 'q', extraParameter, isFolded, glyph } = part;
     const id = `${within.prefix}-${part.id}`;
     const hidden =
       extraParameter === undefined
         ? ''
         : `<input type="hidden" name="${escapeHtml(extraParameter.name)}" value="${escapeHtml(extraParameter.value)}">`;
-    const form = opening('form', part, within, ` zv-search${classes}`);
+    const sign = icon(glyph?.path ?? MAGNIFIER);
+    const name = textOf(part);
+    const form = (start: string): string =>
+      `<${start} role="search"${actionOf(part)}><label for="${id}">${name}</label><input id="${id}" type="search" name="${escapeHtml(parameter)}">${hidden}<button type="submit" aria-label="${name}">${sign}</button></form>`;
+    if (isFolded !== true) return [form(opening('form', part, within, ` zv-search${classes}`))];
+    const fold = opening('details', part, within, ` zv-fold${classes}`);
     return [
-      `<${form} role="search"${actionOf(part)}><label for="${id}">${textOf(part)}</label><input id="${id}" type="search" name="${escapeHtml(parameter)}">${hidden}<button type="submit" aria-label="${textOf(part)}">${MAGNIFIER}</button></form>`,
+      `<${fold}><summary aria-label="${name}">${sign}</summary>${form('form class="zv-search"')}</details>`,
     ];
   },
-  css: () => rules,
+  css: (parts) => (parts.some(({ isFolded }) => isFolded === true) ? [...rules, ...folding] : rules),
 };

@@ -313,6 +313,7 @@ export const anatomy = {
     name: 'Buttons',
     in: { normal: '.zv .zv-action-link', hover: '.zv a.zv-action-link:hover' },
     has: [
+      'gap',
       'minHeight',
       'marginInline',
       'padding',
@@ -332,6 +333,16 @@ export const anatomy = {
     name: 'Search fields',
     in: { normal: '.zv-search' },
     has: ['gap', 'padding'],
+  },
+  foldedSearch: {
+    name: 'Icons that open a search field',
+    in: { normal: '.zv-fold>summary', hover: '.zv-fold>summary:hover' },
+    has: ['minInlineSize', 'minBlockSize', 'borderRadius', 'background', 'color'],
+  },
+  openedSearch: {
+    name: 'Search fields that were opened',
+    in: { normal: '.zv-fold>form' },
+    has: ['padding', 'border', 'borderRadius', 'background', 'boxShadow'],
   },
   searchLabel: {
     name: 'Labels of search fields',

@@ -196,6 +196,7 @@ const moss: Starter = {
   },
   button: {
     normal: {
+      gap: '.4rem',
       minHeight: '2.75rem',
       marginInline: '.5rem',
       padding: '.375rem 1.1rem',
@@ -212,6 +213,25 @@ const moss: Starter = {
   },
   search: {
     normal: { gap: '.25rem .5rem', padding: '.25rem .5rem' },
+  },
+  foldedSearch: {
+    normal: {
+      minInlineSize: '2.75rem',
+      minBlockSize: '2.75rem',
+      borderRadius: 'var(--_radius)',
+      background: '#0000',
+      color: 'inherit',
+    },
+    hover: { background: 'var(--_tint)' },
+  },
+  openedSearch: {
+    normal: {
+      padding: '.75rem',
+      border: '1px solid var(--_edge)',
+      borderRadius: 'var(--_radius)',
+      background: 'var(--_paper)',
+      boxShadow: '0 .5rem 1.5rem #0002',
+    },
   },
   searchLabel: {
     normal: { fontWeight: '600' },

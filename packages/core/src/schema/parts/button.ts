@@ -1,5 +1,6 @@
 import { definePart, IN_ZONES } from './definePart.ts';
-import { destination, hiddenOn, opensNewTab, text } from './fields.ts';
+import { destination, opensNewTab, text } from './fields.ts';
+import { faced } from './frameFields.ts';
 
 /** A call to action. */
 export const button = definePart({
@@ -8,7 +9,7 @@ export const button = definePart({
   about: 'a call to action',
   standsIn: IN_ZONES,
   always: { text: text('Text'), destination: destination() },
-  maybe: { opensNewTab, hiddenOn },
+  maybe: { opensNewTab, ...faced },
   begin: ({ root, label, destination: to }) => [
     { kind: 'button', text: root === 'frame' ? 'Button' : `All of ${label}`, destination: to },
   ],

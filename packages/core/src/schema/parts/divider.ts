@@ -1,5 +1,5 @@
 import { definePart, IN_ZONES } from './definePart.ts';
-import { hiddenOn } from './fields.ts';
+import { inFrame } from './frameFields.ts';
 
 /** A line between parts. */
 export const divider = definePart({
@@ -8,6 +8,6 @@ export const divider = definePart({
   about: 'a line between parts',
   standsIn: IN_ZONES,
   always: {},
-  maybe: { hiddenOn },
+  maybe: { ...inFrame },
   begin: () => [{ kind: 'divider' }],
 });

@@ -49,6 +49,7 @@ export const EXCEPTED = [
   'links',
   'pages',
   'video',
+  'html',
 ] as const;
 
 /**

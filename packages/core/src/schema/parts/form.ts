@@ -1,8 +1,9 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
 import { definePart, field, IN_ZONES } from './definePart.ts';
-import { address, body, hiddenOn, isRounded, parameter, picture, text, TextShape } from './fields.ts';
+import { address, body, isRounded, parameter, picture, text, TextShape } from './fields.ts';
 import { wrongAction } from './wrongAction.ts';
+import { inFrame } from './frameFields.ts';
 
 const YesShape = Type.Literal(true);
 
@@ -31,7 +32,7 @@ export const form = definePart({
   about: 'e-mail field and consent line',
   standsIn: IN_ZONES,
   always: { label, text: text('Button'), address: address('Send to'), parameter: fieldName },
-  maybe: { body: body('Consent line'), needsConsent, picture: picture(), isRounded: rounded, hiddenOn },
+  maybe: { body: body('Consent line'), needsConsent, picture: picture(), isRounded: rounded, ...inFrame },
   begin: () => [
     {
       kind: 'form',

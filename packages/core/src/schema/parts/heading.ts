@@ -1,5 +1,6 @@
 import { definePart, IN_ZONES } from './definePart.ts';
-import { destination, hiddenOn, opensNewTab, text } from './fields.ts';
+import { destination, opensNewTab, text } from './fields.ts';
+import { inFrame } from './frameFields.ts';
 
 /** A line above other parts. */
 export const headingPart = definePart({
@@ -8,6 +9,6 @@ export const headingPart = definePart({
   about: 'a line above other parts',
   standsIn: IN_ZONES,
   always: { text: text('Text') },
-  maybe: { destination: destination(), opensNewTab, hiddenOn },
+  maybe: { destination: destination(), opensNewTab, ...inFrame },
   begin: () => [{ kind: 'heading', text: 'Heading' }],
 });

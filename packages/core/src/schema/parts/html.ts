@@ -3,7 +3,7 @@ import type { Static } from 'typebox';
 import { refusal } from '../../base/refusal.ts';
 import { isCleanHtml } from '../../html/isCleanHtml.ts';
 import { definePart, field, IN_ZONES } from './definePart.ts';
-import { hiddenOn } from './fields.ts';
+import { inFrame } from './frameFields.ts';
 
 /** The most characters of own HTML in one part. */
 export const LONGEST_HTML = 20_000;
@@ -20,7 +20,7 @@ export const htmlPart = definePart({
   about: 'cleaned of scripts, forms and styles',
   standsIn: IN_ZONES,
   always: { html },
-  maybe: { hiddenOn },
+  maybe: { ...inFrame },
   begin: () => [{ kind: 'html', html: '<p>Your HTML</p>' }],
   check: ({ html: given }) =>
     typeof given !== 'string' || isCleanHtml(given) ? null : refusal('badHtml', {}),

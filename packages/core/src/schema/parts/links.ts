@@ -1,5 +1,6 @@
 import { definePart, IN_ZONES } from './definePart.ts';
-import { hiddenOn, text } from './fields.ts';
+import { text } from './fields.ts';
+import { inFrame } from './frameFields.ts';
 
 /** Links of the panel's own, below a heading. */
 export const links = definePart({
@@ -8,6 +9,6 @@ export const links = definePart({
   about: 'links that are only here',
   standsIn: IN_ZONES,
   always: {},
-  maybe: { text: text('Heading (optional)'), hiddenOn },
+  maybe: { text: text('Heading (optional)'), ...inFrame },
   begin: () => [{ kind: 'links' }, { kind: 'link', text: 'Link', destination: { kind: 'undecided' } }],
 });

@@ -4,7 +4,8 @@ import { followOrders, MOST_LEVELS } from '../follow.ts';
 import { PageKindShape } from '../page.ts';
 import { closed, IdShape } from '../shapes.ts';
 import { definePart, IN_CELLS, field } from './definePart.ts';
-import { columns, hiddenOn, text } from './fields.ts';
+import { columns, text } from './fields.ts';
+import { inFrame } from './frameFields.ts';
 
 /** The most pages in a live list. */
 export const MOST_PAGES = 24;
@@ -58,6 +59,6 @@ export const pages = definePart({
   about: 'newest, most visited, A to Z; links or cards',
   standsIn: IN_CELLS,
   always: { source },
-  maybe: { text: text('Heading (optional)'), look, columns, hiddenOn },
+  maybe: { text: text('Heading (optional)'), look, columns, ...inFrame },
   begin: ({ page }) => [{ kind: 'pages', source: { page, ...NEWEST } }],
 });

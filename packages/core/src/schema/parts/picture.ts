@@ -1,7 +1,8 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
 import { definePart, IN_ZONES, field } from './definePart.ts';
-import { alt, destination, hiddenOn, isOrnament, isRounded, opensNewTab, picture, ratio } from './fields.ts';
+import { alt, destination, isOrnament, isRounded, opensNewTab, picture, ratio } from './fields.ts';
+import { inFrame } from './frameFields.ts';
 
 const WholeShape = Type.Literal('whole');
 const YesShape = Type.Literal(true);
@@ -32,7 +33,7 @@ export const picturePart = definePart({
     cropping,
     isRounded,
     isBled,
-    hiddenOn,
+    ...inFrame,
   },
   begin: () => [{ kind: 'picture' }],
 });

@@ -1,7 +1,7 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
 import { definePart, field, IN_ZONES } from './definePart.ts';
-import { hiddenOn } from './fields.ts';
+import { inFrame } from './frameFields.ts';
 
 const LEAST = 4;
 const MOST = 400;
@@ -19,6 +19,6 @@ export const spacer = definePart({
   about: 'room between parts',
   standsIn: IN_ZONES,
   always: { space },
-  maybe: { hiddenOn },
+  maybe: { ...inFrame },
   begin: () => [{ kind: 'spacer', space: 24 }],
 });

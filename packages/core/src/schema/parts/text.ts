@@ -1,5 +1,6 @@
 import { definePart, IN_ZONES } from './definePart.ts';
-import { body, hiddenOn } from './fields.ts';
+import { body } from './fields.ts';
+import { inFrame } from './frameFields.ts';
 
 /** Paragraphs and lists, with bold, italics and links. */
 export const textPart = definePart({
@@ -8,6 +9,6 @@ export const textPart = definePart({
   about: 'paragraphs and lists',
   standsIn: IN_ZONES,
   always: { body: body('Text') },
-  maybe: { hiddenOn },
+  maybe: { ...inFrame },
   begin: () => [{ kind: 'text', body: [{ kind: 'paragraph', runs: [{ text: 'Text' }] }] }],
 });

@@ -1,5 +1,6 @@
 import { definePart, IN_CELLS } from './definePart.ts';
-import { destination, hiddenOn, isRounded, opensNewTab, picture, ratio, text } from './fields.ts';
+import { destination, isRounded, opensNewTab, picture, ratio, text } from './fields.ts';
+import { inFrame } from './frameFields.ts';
 
 /** A preview image with a link to a video. */
 export const video = definePart({
@@ -8,6 +9,6 @@ export const video = definePart({
   about: 'preview image with a link',
   standsIn: IN_CELLS,
   always: { text: text('Name'), destination: destination('Video address') },
-  maybe: { picture: picture('Preview image'), opensNewTab, ratio, isRounded, hiddenOn },
+  maybe: { picture: picture('Preview image'), opensNewTab, ratio, isRounded, ...inFrame },
   begin: () => [{ kind: 'video', text: 'Video', destination: { kind: 'undecided' } }],
 });

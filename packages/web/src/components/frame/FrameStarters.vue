@@ -33,7 +33,7 @@ function use({ of, name }: OfferedStarter): void {
   if (!done.ok) return;
   frame.select(null);
   isOpen.value = false;
-  notices.say(`Started from “${name}”. Undo brings back what was there.`);
+  notices.say(`Started from “${name}”. Undo restores the previous frame.`);
 }
 
 function save(typed: string, isFinal: boolean): string | null {

@@ -26,8 +26,8 @@ function ends(at: string): string {
 <template>
   <DialogSheet v-model="isOpen" title="Preview the draft" :problem="previews.problem" :width="640">
     <p>
-      Whoever has the address sees the whole draft as it is at that moment, on any page, in any browser or on
-      a phone. An address ends after a day. Search engines don’t index it.
+      Anyone with the address sees the latest draft, on any page, in any browser or on a phone. An address
+      ends after a day. Search engines don’t index it.
     </p>
     <p v-if="isLocal" class="mute">
       Only this computer can open it now. To open it on a phone, start Zorvik with DELIVERY_HOST=0.0.0.0 and
