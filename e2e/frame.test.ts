@@ -185,6 +185,50 @@ describe('Frame', () => {
     await inPicture(() => found('.zv-header .zv-contact'));
   });
 
+  it('takes a logo file that is dropped on it; a band’s height and a logo’s width are dragged, with the number shown', async () => {
+    await openFrame();
+    const { driver } = browser;
+    await inPicture(() =>
+      driver.executeScript(`
+        const logo = document.querySelector('.zv-header .zv-logo a');
+        const dataTransfer = new DataTransfer();
+        dataTransfer.items.add(new File(['<svg xmlns="http://www.w3.org/2000/svg" width="240" height="80"><rect width="240" height="80" fill="#1f3a2c"/></svg>'], 'logo.svg', { type: 'image/svg+xml' }));
+        for (const type of ['dragover', 'drop']) logo.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer }));`),
+    );
+    await inPicture(() => found('.zv-header .zv-logo img'));
+    expect((await stored()).site.logo).toMatchObject({ width: 240, height: 80, isDrawn: true });
+    const drag = (css: string, x: number, y: number): Promise<void> =>
+      inPicture(async () => {
+        const handle = await found(css);
+        await driver.actions().move({ origin: handle }).press().move({ origin: handle, x, y }).perform();
+        expect(await (await found('.marks .number')).getText()).toMatch(/^\d+ px$/);
+        await driver.actions().release().perform();
+      });
+    await inPicture(async () => (await found('.zv-logo img')).click());
+    await drag('.grip.beside', 60, 0);
+    const logo = async (): Promise<Part | undefined> =>
+      (await frameParts()).find(({ kind }) => kind === 'logo');
+    const before = await inPicture(async () => (await (await found('.zv-logo img')).getRect()).width);
+    expect((await logo())?.logoWidth).toBe(before);
+    expect(before).toBeGreaterThan(150);
+    await person.eventually('no band can be selected', async () => {
+      const rows = await driver.findElements(By.css('.tree .row'));
+      for (const row of rows)
+        if ((await row.getText()).startsWith('band 2')) {
+          await row.click();
+          return true;
+        }
+      return false;
+    });
+    await drag('.grip.lower', 0, 40);
+    const bands = (await frameParts()).filter(({ kind }) => kind === 'band');
+    expect(bands.map(({ bandHeight }) => bandHeight).filter((height) => height !== undefined)).toHaveLength(
+      1,
+    );
+    for (let step = 0; step < 3; step += 1) await (await tree()).sendKeys(Key.chord(Key.CONTROL, 'z'));
+    await person.eventually('not all is undone', async () => (await stored()).site.logo === undefined);
+  });
+
   it('can be tried: links lead to the next page, whose mark they carry, and Escape ends it', async () => {
     await openFrame();
     await person.click('Try it');

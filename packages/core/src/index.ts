@@ -296,6 +296,8 @@ export { escapeHtml } from './base/escape.ts';
 export { cleanTree, type CleanHtml, type Removed } from './html/cleanTree.ts';
 export { isCleanHtml } from './html/isCleanHtml.ts';
 export type { HtmlElement, HtmlNode } from './html/htmlNode.ts';
+export { HIGHEST_BAND, LEAST_BAND } from './schema/parts/band.ts';
+export { LEAST_LOGO, MOST_LOGO } from './schema/parts/logo.ts';
 export { LONGEST_HTML } from './schema/parts/html.ts';
 export { isLanguageTag, languageProblem } from './base/languageTag.ts';
 export {

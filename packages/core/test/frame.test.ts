@@ -276,7 +276,7 @@ describe('the frame as HTML', () => {
     const year = slots.find(({ kind }) => kind === 'year')!;
     const before = Buffer.from(body).subarray(0, year.at).toString();
     expect(before.endsWith('© ')).toBe(true);
-    expect(slots.map(({ kind }) => kind).sort()).toEqual(['breadcrumb', 'year']);
+    expect(slots.map(({ kind }) => kind).sort()).toEqual(['breadcrumb', 'template', 'year']);
   });
 
   it('lets no text end a slot and get into the HTML as it was written', () => {
@@ -291,8 +291,13 @@ describe('the frame as HTML', () => {
     const { html, slots } = frame!.areas.header[0]!;
     const body = files.find(({ path }) => path === html)!.body;
     expect(body).not.toContain('<img');
-    expect(slots.map(({ kind }) => kind).sort()).toEqual(['anchors', 'breadcrumb', 'year']);
-    const page = { way: [{ title: 'A', path: '/a' }], anchors: [{ id: 'a', title: 'A' }], year: 2030 };
+    expect(slots.map(({ kind }) => kind).sort()).toEqual(['anchors', 'breadcrumb', 'template', 'year']);
+    const page = {
+      way: [{ title: 'A', path: '/a' }],
+      anchors: [{ id: 'a', title: 'A' }],
+      year: 2030,
+      template: 'a',
+    };
     for (const one of slots) expect(fillSlot(one, page)).not.toContain('<img');
   });
 
@@ -338,6 +343,7 @@ describe('slots', () => {
     ],
     anchors: [{ id: 'a b', title: 'First <part>' }],
     year: 2031,
+    template: 'goods "on" sale',
   };
 
   it('are filled with the way to the page, its anchors and the year', () => {
@@ -351,6 +357,10 @@ describe('slots', () => {
     );
     expect(fillSlot({ at: 0, kind: 'anchors', facts: ['Here'] }, { ...known, anchors: [] })).toBe('');
     expect(fillSlot({ at: 0, kind: 'year', facts: [] }, known)).toBe('2031');
+    expect(fillSlot({ at: 0, kind: 'template', facts: [] }, known)).toBe(
+      ' data-zv-template="goods &quot;on&quot; sale"',
+    );
+    expect(fillSlot({ at: 0, kind: 'template', facts: [] }, { ...known, template: null })).toBe('');
   });
 });
 
@@ -413,5 +423,43 @@ describe('a part that is added to the frame for some pages alone', () => {
         ),
       ).includes(`"${id}"`);
     if (kind !== 'placement') expect([shownOn('product'), shownOn('other')]).toEqual([true, false]);
+  });
+});
+
+describe('the picture of a logo', () => {
+  const drawn = (hash: string) => ({ file: hash.repeat(32), width: 120, height: 40, isDrawn: true as const });
+
+  it('is another one where the header is marked so, and only then is it asked for', () => {
+    const logo = part('logo', { picture: drawn('a'), darkPicture: drawn('b'), scrolledPicture: drawn('c') });
+    const made = edition(withParts(start.document, logo));
+    const html = made.files.find(({ path }) => path === made.frame!.areas.header[0]!.html)!.body;
+    expect(html).toContain('class="zv-logo zv-has-on-dark zv-has-scrolled"');
+    expect(html.match(/<img [^>]*class="zv-logo-(?:on-dark|scrolled)" loading="lazy"/g)).toHaveLength(2);
+    expect(made.uploads.toSorted()).toEqual(['a', 'b', 'c'].map((one) => one.repeat(32)));
+    const css = made.files.find(({ path }) => path === 'navigation.css')!.body;
+    expect(css).toContain('zv-has-scrolled');
+    expect(css, 'what no logo has').not.toContain('zv-over-content');
+  });
+});
+
+describe('buttons and searches of a frame', () => {
+  it('have an icon where one is given, and a field that an icon opens', () => {
+    const glyph = { name: 'star', path: 'M1 1h2v2Z' };
+    const destination = { kind: 'address', address: '/book' } as const;
+    const document = withParts(
+      start.document,
+      part('button', { text: 'Book', destination, glyph, faces: { narrow: 'icon' }, isIconAbove: true }),
+      part('search', { text: 'Find', address: '/find', parameter: 'q', isFolded: true }),
+    );
+    const html = headerOn(document, '/');
+    expect(html).toMatch(
+      /class="zv-action zv-icon-above zv-icon-only-narrow"><a [^>]*class="zv-action-link"><svg/,
+    );
+    expect(html).toMatch(
+      /<details class="zv-fold"><summary aria-label="Find"><svg.*<form class="zv-search" role="search"/,
+    );
+    expect(headerOn(withParts(start.document, part('button', { text: 'Book', destination })), '/')).toContain(
+      'class="zv-action"><a href="/book" class="zv-action-link">Book</a>',
+    );
   });
 });

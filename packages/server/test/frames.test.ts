@@ -96,6 +96,7 @@ describe('the frame by page', () => {
     });
     expect(body.skip).toContain('href="#content"');
     expect(body.header).toMatch(/^<header class="zv zv-header" lang="en" dir="ltr">.*<\/header>$/);
+    expect((await frameOn('template=product')).header).toContain('dir="ltr" data-zv-template="product">');
     expect(Object.keys(body.places)).toEqual(['beside-an-article']);
     await request(server.app).get(body.css).expect(200);
     await request(server.app).get(body.script).expect(200);

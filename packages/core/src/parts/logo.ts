@@ -31,13 +31,34 @@ export const logo: PartHandler<'logo'> = {
     const { text = '', picture, logoFace = 'text', logoWidth } = part;
     const width = logoWidth === undefined ? '' : ` zv-logo-width-${logoWidth}`;
     const words = logoFace === 'picture' ? '' : `<span>${escapeHtml(text)}</span>`;
-    const image = picture === undefined ? '' : imageIn(part, picture, words === '' ? text : '', within);
-    return element(part, within, ` zv-logo${width}${classes}`, `<a href="/">${image}${words}</a>`);
+    const alt = words === '' ? text : '';
+    const image = picture === undefined ? '' : imageIn(part, picture, alt, within);
+    const others =
+      picture === undefined ? [] : situations.filter((one) => part[pictureFor[one]] !== undefined);
+    const images = others.map((one) =>
+      plainImage(part[pictureFor[one]]!, alt, part, within, ` class="zv-logo-${one}" loading="lazy"`),
+    );
+    const has = others.map((one) => ` zv-has-${one}`).join('');
+    return element(
+      part,
+      within,
+      ` zv-logo${width}${has}${classes}`,
+      `<a href="/">${image}${images.join('')}${words}</a>`,
+    );
   },
   css(parts) {
+    const others = situations.filter((one) => parts.some((part) => part[pictureFor[one]] !== undefined));
     const widths = [...new Set(parts.flatMap(({ logoWidth }) => logoWidth ?? []))].sort((a, b) => a - b);
     return [
       ...rules,
+      // Only the picture for the situation that the header is in is seen; of several, the later one wins.
+      ...others.flatMap((one, at) => [
+        rule(`.zv-logo-${one}`, 'display:none', { weight: 1 }),
+        rule(`.zv-${one} .zv-has-${one} img`, 'display:none', {
+          weight: 2 + 2 * at,
+        }),
+        rule(`.zv-${one} .zv-has-${one} .zv-logo-${one}`, 'display:block', { weight: 3 + 2 * at }),
+      ]),
       ...widths.map((width) =>
         rule(`.zv-logo-width-${width} img`, `inline-size:${width}px;block-size:auto`, { weight: 1 }),
       ),
@@ -45,18 +66,35 @@ export const logo: PartHandler<'logo'> = {
   },
 };
 
+/** Situations of a header in which a logo can have another picture, and the field that has it. */
+const situations = ['on-dark', 'over-content', 'scrolled'] as const;
+const pictureFor = {
+  'on-dark': 'darkPicture',
+  'over-content': 'overPicture',
+  scrolled: 'scrolledPicture',
+} as const;
+
 /** It is seen at once, so it is fetched at once, and its size is said so that nothing moves. */
-function imageIn(
-  { narrowPicture, logoWidth }: ResolvedPart,
-  picture: Picture,
-  alt: string,
-  { pictures, narrow }: WritesIn,
-): string {
-  const source = (one: Picture): string => escapeHtml(pictures + pictureName(one, nearest(one, logoWidth)));
-  const image = `<img src="${source(picture)}" width="${picture.width}" height="${picture.height}" alt="${escapeHtml(alt)}" decoding="async">`;
+function imageIn(part: ResolvedPart, picture: Picture, alt: string, within: WritesIn): string {
+  const { narrowPicture } = part;
+  const image = plainImage(picture, alt, part, within, ' decoding="async"');
   return narrowPicture === undefined
     ? image
-    : `<picture><source media="${escapeHtml(narrow)}" srcset="${source(narrowPicture)}" width="${narrowPicture.width}" height="${narrowPicture.height}">${image}</picture>`;
+    : `<picture><source media="${escapeHtml(within.narrow)}" srcset="${sourceOf(narrowPicture, part, within)}" width="${narrowPicture.width}" height="${narrowPicture.height}">${image}</picture>`;
+}
+
+function plainImage(
+  picture: Picture,
+  alt: string,
+  part: ResolvedPart,
+  within: WritesIn,
+  attributes: string,
+): string {
+  return `<img src="${sourceOf(picture, part, within)}" width="${picture.width}" height="${picture.height}" alt="${escapeHtml(alt)}"${attributes}>`;
+}
+
+function sourceOf(picture: Picture, { logoWidth }: ResolvedPart, { pictures }: WritesIn): string {
+  return escapeHtml(pictures + pictureName(picture, nearest(picture, logoWidth)));
 }
 
 /** The least of its widths that is sharp on a screen with two dots a px. */

@@ -58,8 +58,8 @@ export interface WritesIn {
  * of ours has, and is taken out of what is stored.
  */
 export const SLOT = '\u0001';
-/** What can be put in: the year, the way to the page, the page's anchors. */
-export type SlotKind = 'year' | 'breadcrumb' | 'anchors';
+/** What can be put in: the year, the way to the page, its anchors, and its template as an attribute. */
+export type SlotKind = 'year' | 'breadcrumb' | 'anchors' | 'template';
 /**
  * A slot, and what it needs to know besides the page. Control characters are taken out of what people wrote: with
  * the mark of a slot in it, a text could end the slot and stand in the HTML unescaped.

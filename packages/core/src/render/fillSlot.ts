@@ -7,12 +7,15 @@ export interface PageFacts {
   readonly way: readonly { readonly title: string; readonly path: string }[];
   readonly anchors: readonly { readonly id: string; readonly title: string }[];
   readonly year: number;
+  /** Null: nobody knows the template of the page. */
+  readonly template: string | null;
 }
 
 /** What is put into a slot on a page; nothing where the page has nothing of the kind. */
-export function fillSlot({ kind, facts }: Slot, { way, anchors, year }: PageFacts): string {
+export function fillSlot({ kind, facts }: Slot, { way, anchors, year, template }: PageFacts): string {
   const [label = '', start = ''] = facts;
   if (kind === 'year') return String(year);
+  if (kind === 'template') return template === null ? '' : ` data-zv-template="${escapeHtml(template)}"`;
   if (kind === 'anchors') {
     if (anchors.length === 0) return '';
     const entries = anchors.map(

@@ -1,7 +1,7 @@
 import { escapeHtml } from '../base/escape.ts';
 import { utf8Length } from '../base/utf8Length.ts';
 import type { VisitorWords } from '../base/visitorWords.ts';
-import { SLOT, type Piece, type SlotKind } from '../parts/partHandler.ts';
+import { SLOT, slot, type Piece, type SlotKind } from '../parts/partHandler.ts';
 import type { ResolvedItem, ResolvedMenu, ResolvedPart } from '../resolve/resolved.ts';
 import type { Place } from '../schema/placement.ts';
 import type { Site } from '../schema/site.ts';
@@ -48,7 +48,7 @@ export function renderArea(area: FrameArea, bands: readonly ResolvedPart[], choi
   if (bands.length === 0) return { html: '', slots: [] };
   const { language, direction } = choices.site;
   const tag = elements[area];
-  const start = `<${tag} class="zv zv-${area}" lang="${escapeHtml(language)}" dir="${direction}">`;
+  const start = `<${tag} class="zv zv-${area}" lang="${escapeHtml(language)}" dir="${direction}"${slot('template')}>`;
   return cut(`${start}${partsHtml(bands, area, choices)}</${tag}>`);
 }
 

@@ -80,5 +80,6 @@ function factsOn({ pages }: SiteDocument, situation: Situation, year: number): P
     way: way.map(({ title, address }) => ({ title, path: address })).reverse(),
     anchors: way[0]?.anchors ?? [],
     year,
+    template: situation.template,
   };
 }

@@ -92,11 +92,12 @@ export function framesOf(
       : (index.templates[template] ?? 0);
   }
 
-  function factsOf({ way }: Asked): PageFacts {
+  function factsOf({ way, template }: Asked): PageFacts {
     return {
       way: way.map(({ title = '', address = '', path }) => ({ title, path: address || path })).reverse(),
       anchors: way[0]?.anchors ?? [],
       year: year(),
+      template,
     };
   }
 

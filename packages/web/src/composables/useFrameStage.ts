@@ -1,5 +1,14 @@
 import { computed, onBeforeUnmount, onMounted, ref, watch, type Ref } from 'vue';
-import { menuOf, pathKey, renderPage, type Id } from '@zorvik/core';
+import {
+  HIGHEST_BAND,
+  LEAST_BAND,
+  LEAST_LOGO,
+  menuOf,
+  MOST_LOGO,
+  pathKey,
+  renderPage,
+  type Id,
+} from '@zorvik/core';
 import { PICTURES } from '@zorvik/contract';
 import { fromFrame, type FromFrame, type ToFrame } from '../live/frameMessages.ts';
 import { useFrame } from '../stores/frame.ts';
@@ -40,6 +49,7 @@ export function useFrameStage(
       title: frame.page?.title ?? site.name,
       language: site.language,
       direction: site.direction,
+      limits: { band: [LEAST_BAND, HIGHEST_BAND], logo: [LEAST_LOGO, MOST_LOGO] },
     };
   });
 
@@ -84,6 +94,10 @@ export function useFrameStage(
         return framing.move(message.id, { parent: message.parent, after: message.after });
       case 'height':
         return void (pageHeight.value = message.height);
+      case 'size':
+        return framing.resize(message.id, message.size);
+      case 'file':
+        return void framing.takeLogo(message.id, message.file);
       case 'visit':
         return visit(message.path);
       case 'key':

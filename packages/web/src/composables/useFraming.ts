@@ -10,6 +10,7 @@ import {
   removePartOf,
   setException,
   setPart,
+  setSite,
   setShownMenu,
   shiftPart,
   type AreaName,
@@ -25,6 +26,7 @@ import type { StageKey } from '../live/messages.ts';
 import { shortcutFor, type ShortcutName } from '../shortcuts/shortcuts.ts';
 import { useFrame } from '../stores/frame.ts';
 import { useNotices } from '../stores/notices.ts';
+import { usePictures } from '../stores/pictures.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
 /** What is done to the frame, by keys, buttons and in the picture alike. */
@@ -32,6 +34,7 @@ export function useFraming() {
   const copy = useWorkingCopy();
   const frame = useFrame();
   const notices = useNotices();
+  const pictures = usePictures();
 
   /** Does it, and selects what it added. */
   function act(command: (context: CommandContext) => Result<Edit>, kind: string | null = null): boolean {
@@ -209,6 +212,32 @@ export function useFraming() {
     return holder === undefined ? [] : kinds.filter((kind) => heldBy(holder).includes(kind));
   }
 
+  /** How high the band is at least, or how wide the logo, in px. */
+  function resize(id: Id, size: number): void {
+    const kind = copy.document?.parts.nodes.get(id)?.kind;
+    if (kind !== 'band' && kind !== 'logo') return;
+    copy.perform((context) =>
+      setPart(context, id, kind === 'band' ? { bandHeight: size } : { logoWidth: size }),
+    );
+  }
+
+  /** Gives a logo that picture: its own where it has one, else the site's, which shows wherever it is used. */
+  async function takeLogo(id: Id, file: Blob): Promise<void> {
+    const sent = await pictures.send(file);
+    if ('problem' in sent) return notices.refuse(sent.problem);
+    const part = copy.document?.parts.nodes.get(id);
+    if (part?.kind !== 'logo') return;
+    const group = `logo ${id}`;
+    const done =
+      part.picture === undefined
+        ? copy.perform((context) => setSite(context, { logo: sent.value }), group)
+        : copy.perform((context) => setPart(context, id, { picture: sent.value }), group);
+    if (done.ok && part.logoFace === 'text')
+      copy.perform((context) => setPart(context, id, { logoFace: null }), group);
+    if (done.ok)
+      notices.say(part.picture === undefined ? 'Set the site’s logo' : 'Set the picture of this logo');
+  }
+
   return {
     act,
     add,
@@ -216,10 +245,12 @@ export function useFraming() {
     newBand,
     offered,
     press,
+    resize,
     setMenu,
     setShown,
     shift,
     startAdding,
+    takeLogo,
     onSelected,
     isMovable,
     toEndOf,

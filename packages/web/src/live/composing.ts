@@ -1,4 +1,5 @@
 import { dropPlace } from './dropPlace.ts';
+import { dragged, element, placed, swallowClick } from './marks.ts';
 import type { FromStage } from './messages.ts';
 
 const COLUMNS = 12;
@@ -297,56 +298,6 @@ function preview(cell: HTMLElement, span: number | null): void {
   cell.style.gridColumn = span === null ? '' : `span ${span}`;
 }
 
-function element<K extends keyof HTMLElementTagNameMap>(tag: K, name: string): HTMLElementTagNameMap[K] {
-  return Object.assign(document.createElement(tag), { className: name });
-}
-
-function placed<E extends HTMLElement>(one: E, left: number, top: number, width: number, height: number): E {
-  Object.assign(one.style, {
-    left: `${left}px`,
-    top: `${top}px`,
-    width: `${width}px`,
-    height: `${height}px`,
-  });
-  return one;
-}
-
 function boxed(name: string, { left, top, width, height }: DOMRect, margin: number): HTMLElement {
   return placed(element('i', name), left - margin, top - margin, width + 2 * margin, height + 2 * margin);
-}
-
-/** Tells where the pointer drags a handle, and at last where it let go. */
-function dragged(
-  handle: HTMLElement,
-  held: (is: boolean) => void,
-  follow: (event: PointerEvent, isDone: boolean) => void,
-): void {
-  handle.addEventListener('pointerdown', (event) => {
-    if (event.button !== 0) return;
-    event.preventDefault();
-    held(true);
-    handle.setPointerCapture(event.pointerId);
-    const move = (moved: PointerEvent): void => follow(moved, false);
-    handle.addEventListener('pointermove', move);
-    handle.addEventListener(
-      'pointerup',
-      (last) => {
-        handle.removeEventListener('pointermove', move);
-        swallowClick();
-        follow(last, true);
-        held(false);
-      },
-      { once: true },
-    );
-  });
-}
-
-/** The click that may follow a drag chooses nothing. */
-function swallowClick(): void {
-  const swallow = (event: Event): void => {
-    event.preventDefault();
-    event.stopImmediatePropagation();
-  };
-  window.addEventListener('click', swallow, true);
-  setTimeout(() => window.removeEventListener('click', swallow, true));
 }

@@ -13,6 +13,8 @@ export type ToFrame =
       readonly title: string;
       readonly language: string;
       readonly direction: 'ltr' | 'rtl';
+      /** The least and the greatest height of a band and width of a logo, in px. */
+      readonly limits: Readonly<Record<'band' | 'logo', readonly [number, number]>>;
     }
   /** This part is selected, and this entry in it. */
   | { readonly kind: 'select'; readonly part: Id | null; readonly item: Id | null }
@@ -40,6 +42,10 @@ export type FromFrame =
   | { readonly kind: 'mark'; readonly x: number; readonly y: number }
   | { readonly kind: 'move'; readonly id: Id; readonly parent: Id; readonly after: Id | null }
   | { readonly kind: 'height'; readonly height: number }
+  /** A band was dragged to be so high at least, or a logo to be so wide, in px. */
+  | { readonly kind: 'size'; readonly id: Id; readonly size: number }
+  /** A file was dropped on a logo. */
+  | { readonly kind: 'file'; readonly id: Id; readonly file: Blob }
   /** While it is tried: a link was followed. */
   | { readonly kind: 'visit'; readonly path: string }
   | ({ readonly kind: 'key' } & StageKey);
@@ -52,9 +58,8 @@ const isPx = (value: unknown): value is number =>
 /** The iframe is a sandbox without an origin: what it says is believed only in this form. */
 export function fromFrame(message: unknown): FromFrame | null {
   if (typeof message !== 'object' || message === null) return null;
-  const { kind, id, parent, after, x, y, height, path, key, ctrlKey, shiftKey, altKey } = message as Readonly<
-    Record<string, unknown>
-  >;
+  const { kind, id, parent, after, x, y, height, size, file, path, key, ctrlKey, shiftKey, altKey } =
+    message as Readonly<Record<string, unknown>>;
   switch (kind) {
     case 'ready':
       return { kind };
@@ -71,6 +76,10 @@ export function fromFrame(message: unknown): FromFrame | null {
       return isId(id) && isId(parent) && isIdOrNull(after) ? { kind, id, parent, after } : null;
     case 'height':
       return isPx(height) && height >= 0 ? { kind, height } : null;
+    case 'size':
+      return isId(id) && isPx(size) && size > 0 ? { kind, id, size: Math.round(size) } : null;
+    case 'file':
+      return isId(id) && file instanceof Blob ? { kind, id, file } : null;
     case 'visit':
       return typeof path === 'string' && path.startsWith('/') && path.length < 2000 ? { kind, path } : null;
     case 'key':

@@ -4,6 +4,7 @@ import './frameStage.css';
 import '@zorvik/core/browser/navigation';
 import { holderAt, placeIn, type Box, type FramePlace, type Holder } from './framePlace.ts';
 import type { FromFrame, ToFrame } from './frameMessages.ts';
+import { dragged, element, placed, swallowClick } from './marks.ts';
 import { patchTree } from './patchTree.ts';
 
 /**
@@ -24,6 +25,8 @@ const FAR = 6;
 /** How near to a place between two parts the pointer comes until it is offered, in px. */
 const NEAR = 26;
 let shownCss = '';
+/** How high a band can be, and how wide a logo, in px. */
+let limits: Extract<ToFrame, { kind: 'show' }>['limits'] = { band: [0, 0], logo: [0, 0] };
 let selected: { readonly part: string | null; readonly item: string | null } = { part: null, item: null };
 let adding: { readonly parent: string; readonly after: string | null } | null = null;
 let isTried = false;
@@ -34,6 +37,7 @@ function tell(message: FromFrame): void {
 }
 
 function show(message: Extract<ToFrame, { kind: 'show' }>): void {
+  ({ limits } = message);
   if (message.css !== shownCss) sheet.replaceSync((shownCss = message.css));
   document.documentElement.lang = message.language;
   document.documentElement.dir = message.direction;
@@ -71,34 +75,71 @@ function holders(): Holder[] {
   }));
 }
 
-function placed<E extends HTMLElement>(one: E, { left, top, width, height }: Box, margin = 0): E {
-  Object.assign(one.style, {
-    left: `${left - margin + window.scrollX}px`,
-    top: `${top - margin + window.scrollY}px`,
-    width: `${width + 2 * margin}px`,
-    height: `${height + 2 * margin}px`,
-  });
-  return one;
+/** Puts a mark where something is on the page, with so much around it. */
+function onPage<E extends HTMLElement>(one: E, { left, top, width, height }: Box, margin = 0): E {
+  const [x, y] = [left - margin + window.scrollX, top - margin + window.scrollY];
+  return placed(one, x, y, width + 2 * margin, height + 2 * margin);
 }
 
-function element(name: string): HTMLElement {
-  return Object.assign(document.createElement('i'), { className: name });
+/** A handle is dragged: drawing anew would take it from under the pointer. */
+let isHeld = false;
+const held = (is: boolean): void => {
+  isHeld = is;
+  if (!is) draw();
+};
+
+/** What can be dragged of the selected part: how high a band is at least, how wide the picture of a logo. */
+function drawHandle(part: HTMLElement): void {
+  const image = part.querySelector<HTMLElement>('.zv-logo img');
+  const isBand = part.matches('.zv-band');
+  const sized = isBand ? part.querySelector<HTMLElement>('.zv-band-content') : image;
+  if (sized === null) return;
+  const isRtl = getComputedStyle(part).direction === 'rtl';
+  const handle = element('i', isBand ? 'grip lower' : 'grip beside');
+  const number = element('span', 'number');
+  const put = (): void => {
+    const { left, top, width, height } = boxOf(isBand ? part : sized);
+    if (isBand) onPage(handle, { left: left + width / 2 - 28, top: top + height - 4, width: 56, height: 8 });
+    else onPage(handle, { left: (isRtl ? left : left + width) - 4, top, width: 8, height });
+    onPage(number, { left: left + width / 2 - 40, top: top + height + 8, width: 80, height: 20 });
+  };
+  put();
+  const [least, most] = limits[isBand ? 'band' : 'logo'];
+  dragged(handle, held, ({ clientX, clientY }, isDone) => {
+    const { left, right, top } = sized.getBoundingClientRect();
+    const wanted = isBand ? clientY - top : isRtl ? right - clientX : clientX - left;
+    const size = Math.max(least, Math.min(most, Math.round(wanted)));
+    if (isBand) sized.style.minBlockSize = isDone ? '' : `${size}px`;
+    else
+      Object.assign(
+        sized.style,
+        isDone ? { inlineSize: '', blockSize: '' } : { inlineSize: `${size}px`, blockSize: 'auto' },
+      );
+    number.textContent = `${size} px`;
+    layer.append(number);
+    put();
+    if (isDone) tell({ kind: 'size', id: part.dataset.zvPart ?? '', size });
+  });
+  layer.append(handle);
 }
 
 /** Puts the marks where things are now. */
 function draw(): void {
-  if (dragged?.line != null) return;
+  if (drag?.line != null || isHeld) return;
   layer.replaceChildren();
   if (isTried) return;
   const part = partAt(selected.part);
-  if (part !== null) layer.append(placed(element('mark'), boxOf(part), 3));
+  if (part !== null) {
+    layer.append(onPage(element('i', 'mark'), boxOf(part), 3));
+    drawHandle(part);
+  }
   const entry =
     selected.item === null
       ? null
       : (part ?? page).querySelector(`[data-zv-item="${selected.item}"]>:is(a,span,button)`);
-  if (entry !== null) layer.append(placed(element('mark item'), boxOf(entry), 1));
+  if (entry !== null) layer.append(onPage(element('i', 'mark item'), boxOf(entry), 1));
   const place = adding === null ? null : placeBehind(adding.parent, adding.after);
-  if (place !== null) layer.append(placed(element('drop'), place.line));
+  if (place !== null) layer.append(onPage(element('i', 'drop'), place.line));
 }
 
 function placeBehind(parent: string, after: string | null): FramePlace | null {
@@ -151,10 +192,10 @@ function offer(x: number, y: number): void {
     holder?.isRow === true
       ? { left: middle.x - 12, top: middle.y - 12 }
       : { left: x - 12, top: middle.y - 12 };
-  layer.append(placed(plus, { ...spot, width: 24, height: 24 }));
+  layer.append(onPage(plus, { ...spot, width: 24, height: 24 }));
 }
 
-let dragged: {
+let drag: {
   readonly part: HTMLElement;
   readonly x: number;
   readonly y: number;
@@ -163,9 +204,9 @@ let dragged: {
 } | null = null;
 
 function endDrag(): void {
-  dragged?.part.removeAttribute('data-zv-dragged');
-  dragged?.line?.remove();
-  dragged = null;
+  drag?.part.removeAttribute('data-zv-drag');
+  drag?.line?.remove();
+  drag = null;
   draw();
 }
 
@@ -174,48 +215,40 @@ const isPart = (one: HTMLElement): boolean => !one.matches('.zv-band,.zv-zone,.z
 document.addEventListener('pointerdown', ({ target, button, clientX: x, clientY: y }) => {
   if (isTried || button !== 0 || !(target instanceof Element) || target === plus) return;
   const part = target.closest<HTMLElement>('[data-zv-part]');
-  if (part !== null && isPart(part)) dragged = { part, x, y, line: null, to: null };
+  if (part !== null && isPart(part)) drag = { part, x, y, line: null, to: null };
 });
 document.addEventListener('dragstart', (event) => event.preventDefault());
 document.addEventListener('pointermove', ({ clientX: x, clientY: y, target }) => {
-  if (dragged === null) {
-    if (target !== plus) offer(x, y);
+  if (drag === null) {
+    // What is about to be dragged is not covered by an offer.
+    if (target instanceof Element && target.matches('.grip')) return plus.remove();
+    if (target !== plus && !isHeld) offer(x, y);
     return;
   }
-  if (dragged.line === null) {
-    if (Math.hypot(x - dragged.x, y - dragged.y) < FAR) return;
+  if (drag.line === null) {
+    if (Math.hypot(x - drag.x, y - drag.y) < FAR) return;
     plus.remove();
-    dragged.part.setAttribute('data-zv-dragged', '');
-    dragged.line = layer.appendChild(element('drop'));
+    drag.part.setAttribute('data-zv-drag', '');
+    drag.line = layer.appendChild(element('i', 'drop'));
   }
   const holder = holderAt(holders(), x, y, 24);
-  dragged.to = holder === null ? null : placeIn(holder, x, y);
-  dragged.line.hidden = dragged.to === null;
-  if (dragged.to !== null) placed(dragged.line, dragged.to.line);
+  drag.to = holder === null ? null : placeIn(holder, x, y);
+  drag.line.hidden = drag.to === null;
+  if (drag.to !== null) onPage(drag.line, drag.to.line);
 });
 document.addEventListener('pointerup', () => {
-  const drag = dragged;
-  if (drag === null) return;
-  const isDrag = drag.line !== null;
+  const last = drag;
+  if (last === null) return;
+  const isDrag = last.line !== null;
   endDrag();
   if (!isDrag) return;
   swallowClick();
-  const id = drag.part.dataset.zvPart;
-  if (id !== undefined && drag.to !== null && drag.to.after !== id)
-    tell({ kind: 'move', id, parent: drag.to.parent, after: drag.to.after });
+  const id = last.part.dataset.zvPart;
+  if (id !== undefined && last.to !== null && last.to.after !== id)
+    tell({ kind: 'move', id, parent: last.to.parent, after: last.to.after });
 });
 document.addEventListener('pointercancel', endDrag);
 document.documentElement.addEventListener('pointerleave', () => plus.remove());
-
-/** The click that may follow a drag selects nothing. */
-function swallowClick(): void {
-  const swallow = (event: Event): void => {
-    event.preventDefault();
-    event.stopImmediatePropagation();
-  };
-  window.addEventListener('click', swallow, true);
-  setTimeout(() => window.removeEventListener('click', swallow, true));
-}
 
 window.addEventListener(
   'click',
@@ -250,7 +283,7 @@ window.addEventListener('dblclick', ({ target }) => {
 window.addEventListener(
   'keydown',
   (event) => {
-    if (event.key === 'Escape' && dragged !== null) return endDrag();
+    if (event.key === 'Escape' && drag !== null) return endDrag();
     if (isTried ? event.key !== 'Escape' : event.key === 'Tab') return;
     const { key, ctrlKey, metaKey, shiftKey, altKey } = event;
     event.preventDefault();
@@ -280,6 +313,34 @@ window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => 
     document.documentElement.toggleAttribute('data-tried', isTried);
     draw();
   }
+});
+/** A file that is dragged over the page: the logo under it takes it, and is marked meanwhile. */
+const hasFile = (event: DragEvent): boolean => event.dataTransfer?.types.includes('Files') === true;
+const logoAt = ({ target }: Event): HTMLElement | null =>
+  target instanceof Element ? target.closest<HTMLElement>('.zv-logo') : null;
+let isFileOver = false;
+document.addEventListener('dragover', (event) => {
+  if (isTried || !hasFile(event)) return;
+  event.preventDefault();
+  const logo = logoAt(event);
+  if (event.dataTransfer !== null) event.dataTransfer.dropEffect = logo === null ? 'none' : 'copy';
+  if (logo === null) return endFile();
+  isFileOver = true;
+  layer.replaceChildren(onPage(element('i', 'mark taking'), boxOf(logo), 4));
+});
+function endFile(): void {
+  if (!isFileOver) return;
+  isFileOver = false;
+  draw();
+}
+document.addEventListener('dragleave', endFile);
+document.addEventListener('drop', (event) => {
+  if (isTried || !hasFile(event)) return;
+  event.preventDefault();
+  const id = logoAt(event)?.dataset.zvPart;
+  const file = event.dataTransfer?.files[0];
+  endFile();
+  if (id !== undefined && file !== undefined) tell({ kind: 'file', id, file });
 });
 document.addEventListener('scroll', draw, true);
 new ResizeObserver(() => {

@@ -36,11 +36,12 @@ const logoWidth = field<Static<typeof LogoWidthShape>>(LogoWidthShape, {
     placeholder: 'auto',
   },
 });
-/** Another picture for narrow screens. */
-const narrowPicture = field<Static<typeof PictureShape>>(PictureShape, {
-  control: { kind: 'picture', label: 'Picture on narrow screens' },
-  refs: { role: 'source', find: ({ file }, visit, path) => visit('file', file, [...path, 'file']) },
-});
+/** Another picture for where the header is marked so; see docs/delivery.md. */
+const otherPicture = (label: string) =>
+  field<Static<typeof PictureShape>>(PictureShape, {
+    control: { kind: 'picture', label },
+    refs: { role: 'source', find: ({ file }, visit, path) => visit('file', file, [...path, 'file']) },
+  });
 
 /** The logo, which links to the start page. What is not said of it, the site's facts say. */
 export const logo = definePart({
@@ -50,6 +51,16 @@ export const logo = definePart({
   standsIn: ['zone', 'cell'],
   root: 'frame',
   always: {},
-  maybe: { text: text('Text'), picture: picture(), narrowPicture, logoFace, logoWidth, ...inFrame },
+  maybe: {
+    text: text('Text'),
+    picture: picture(),
+    narrowPicture: otherPicture('Picture on narrow screens'),
+    darkPicture: otherPicture('Picture on a dark ground'),
+    overPicture: otherPicture('Picture over content'),
+    scrolledPicture: otherPicture('Picture once scrolled'),
+    logoFace,
+    logoWidth,
+    ...inFrame,
+  },
   begin: () => [{ kind: 'logo' }],
 });
