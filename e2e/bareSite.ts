@@ -6,6 +6,8 @@ export interface BareSite {
   readonly address: string;
   /** Its pages as they are kept, by path; `*` is every other. */
   readonly pages: Map<string, string | Uint8Array>;
+  /** For so long, in ms, an answer at a path is kept back. */
+  delay: (path: string) => number;
   readonly close: () => void;
 }
 
@@ -33,6 +35,7 @@ export async function bareSite(base: string): Promise<BareSite> {
   };
   async function answer({ url = '/' }: IncomingMessage, response: ServerResponse): Promise<void> {
     const { pathname, search } = new URL(url, 'http://bare');
+    await new Promise((done) => setTimeout(done, site.delay(pathname)));
     const page = pages.get(pathname) ?? (pathname.startsWith('/navigation/') ? undefined : pages.get('*'));
     const type = types[/\.(\w+)$/.exec(pathname)?.[1] ?? ''] ?? 'text/html; charset=utf-8';
     if (page !== undefined) {
@@ -50,12 +53,14 @@ export async function bareSite(base: string): Promise<BareSite> {
       void answer(request, response).catch((error: unknown) => response.writeHead(500).end(String(error))),
   );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
-  return {
+  const site: BareSite = {
     address: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
     pages,
+    delay: () => 0,
     close() {
       server.closeAllConnections();
       server.close();
     },
   };
+  return site;
 }

@@ -30,6 +30,8 @@ beforeAll(async () => {
   axe = await readFile(require.resolve('axe-core/axe.min.js'), 'utf8');
 });
 
+/** A page of the start, a section, an article and a product. */
+const templates = ['/', '/plants/trees', '/about/news/moss-room', '/shop/tools/digging/digging-fork'];
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
 /** What axe finds against WCAG 2.2 A and AA in the page, or by one rule alone, a line each. */
@@ -99,7 +101,11 @@ describe('what the site is served', () => {
     const pages = [
       await write('menus.html', pageOf(menus.join('\n'))),
       await write('every-part.html', pageOf(parts)),
-      await write('stand-in-site.html', await (await fetch(`${stack.site}/plants/trees`)).text()),
+      ...(await Promise.all(
+        templates.map(async (path, at) =>
+          write(`stand-in-site-${at}.html`, await (await fetch(stack.site + path)).text()),
+        ),
+      )),
     ];
     expect(await check(...pages)).toEqual([]);
     const sheets = [
@@ -110,6 +116,13 @@ describe('what the site is served', () => {
       ),
     ];
     expect(await check('--css', ...sheets)).toEqual([]);
+  });
+
+  it('has nothing for axe to find on pages of four templates', async () => {
+    for (const path of templates) {
+      await browser.driver.get(stack.site + path);
+      expect(await violations(), path).toEqual([]);
+    }
   });
 
   it.each([
@@ -538,6 +551,30 @@ describe('the editor for axe', () => {
     await choose('dark');
     expect(await violations(['color-contrast']), 'in the dark theme').toEqual([]);
     await choose('system');
+  });
+
+  it('what opens from Frame: nothing is found', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/frame`);
+    const sheets: readonly (readonly [string, string])[] = [
+      ['Site settings …', 'Site settings'],
+      ['Start from a frame …', 'Start from a frame'],
+      ['Put it into your pages …', 'Put the navigation into your pages'],
+    ];
+    for (const [item, title] of sheets) {
+      await person.click('Site');
+      await person.click(item);
+      await person.byText('h1', title);
+      expect(await violations(), title).toEqual([]);
+      await (await person.focused()).sendKeys(Key.ESCAPE);
+      await person.eventually(
+        `“${title}” does not close`,
+        async () => !(await browser.driver.findElements(By.xpath(`//h1[.='${title}']`))).length,
+      );
+    }
+    await person.click('Preview …');
+    await person.click('Create an address');
+    await person.find('form li a');
+    expect(await violations(), 'Preview').toEqual([]);
   });
 
   it('text on the main button is white, and every pair of the design sheet is as said', async () => {

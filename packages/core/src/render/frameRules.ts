@@ -53,6 +53,7 @@ const layout: readonly Rule[] = [
     '.zv-zone .zv-divider',
     'inline-size:0;align-self:stretch;border-block:0;margin:0;border-inline-start:1px solid',
   ),
+  rule('.zv-zone .zv-action-link', 'box-sizing:border-box'),
   rule('.zv-zone [class*=zv-spacer]', 'block-size:0'),
   rule('.zv-side .zv-band-content', 'max-inline-size:none;padding-inline:0', { weight: 1 }),
   // The groups of a footer stand side by side where there is room.

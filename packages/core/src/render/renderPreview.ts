@@ -66,7 +66,7 @@ ${within(parts.footer)}
 /** The page around the frame: the site's own style sheet is not known here. */
 const pageStyle = `body{margin:0;font:1rem/1.5 system-ui,sans-serif;color:#1d2a22;background:#fff}
 .page{display:flex;flex-wrap:wrap;gap:1rem 2rem;max-width:75rem;margin-inline:auto;padding:1.5rem 2rem 5rem}
-aside{flex:0 1 15rem}
+aside{flex:0 1 15rem;margin-inline-start:-.75rem}
 main{flex:1 1 20rem;min-height:16rem}
 main i{display:block;height:.6rem;margin-block:1rem;border-radius:.3rem;background:#8883;max-width:42rem}
 main i:last-child{max-width:30rem}

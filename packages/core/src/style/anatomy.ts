@@ -341,7 +341,7 @@ export const anatomy = {
   },
   openedSearch: {
     name: 'Search fields that were opened',
-    in: { normal: '.zv-fold>form' },
+    in: { normal: '.zv-fold>form.zv-search' },
     has: ['padding', 'border', 'borderRadius', 'background', 'boxShadow'],
   },
   searchLabel: {
@@ -502,8 +502,8 @@ export const anatomy = {
     like: 'listLevel',
   },
   frameList: {
-    name: 'Lists in the footer and at the side',
-    in: { normal: ':is(.zv-footer,.zv-side) .zv-list' },
+    name: 'Lists in the footer',
+    in: { normal: '.zv-footer .zv-list' },
     has: ['marginInline'],
   },
   endBar: {

@@ -1,6 +1,12 @@
-import { definePart, IN_ZONES } from './definePart.ts';
+import { definePart, IN_ZONES, type Field } from './definePart.ts';
 import { destination, opensNewTab, text } from './fields.ts';
-import { faced } from './frameFields.ts';
+import { faced, faces, isIconAbove } from './frameFields.ts';
+
+/** A button has no icon of its own: what is said of one is asked when there is one. */
+const withIcon = <V>({ control, ...rest }: Field<V>): Field<V> => ({
+  ...rest,
+  control: { ...control, needs: 'glyph' },
+});
 
 /** A call to action. */
 export const button = definePart({
@@ -9,7 +15,7 @@ export const button = definePart({
   about: 'a call to action',
   standsIn: IN_ZONES,
   always: { text: text('Text'), destination: destination() },
-  maybe: { opensNewTab, ...faced },
+  maybe: { opensNewTab, ...faced, faces: withIcon(faces), isIconAbove: withIcon(isIconAbove) },
   begin: ({ root, label, destination: to }) => [
     { kind: 'button', text: root === 'frame' ? 'Button' : `All of ${label}`, destination: to },
   ],
