@@ -303,10 +303,14 @@ export { isLanguageTag, languageProblem } from './base/languageTag.ts';
 export {
   frameStarters,
   isFramePreset,
+  frameOnSite,
+  portableFrame,
   saveFrameStarter,
   useFrameStarter,
   type FrameStarter,
 } from './commands/frameStarters.ts';
+export { readFrame } from './schema/readFrame.ts';
+export type { PortableSketch } from './schema/preset.ts';
 export { pathKey } from './base/pathKey.ts';
 
 export {

@@ -9,5 +9,5 @@ export { simulate, type SimulatedServer, type Simulated } from './simulate.ts';
 export { simulateInMemory } from './simulateInMemory.ts';
 export { judge, type Verdict } from './judge.ts';
 export { seedsWithin, type SeedBudget } from './seedsWithin.ts';
-export { portableShape } from '../src/schema/preset.ts';
+export { portableFramePart, portableFrameShape, portableShape } from '../src/schema/preset.ts';
 export { applied, withPlaced } from './withPlaced.ts';

@@ -10,6 +10,7 @@ export { titleFromSlug } from './titleFromSlug.ts';
 export { findBadUtf8 } from './findBadUtf8.ts';
 export { menuFormats, readMenus } from './menus/menuFormats.ts';
 export { outlineText } from './menus/outlineText.ts';
+export { FRAME_SCHEMA, readFrameFile, writeFrameFile, type FrameFile } from './frames/frameJson.ts';
 export { MENU_SCHEMA } from './menus/json.ts';
 export type { FoundMenu, MenuFormat, MenuFormatKey } from './menus/menuFormat.ts';
 export { sanitiseHtml } from './html/sanitiseHtml.ts';

@@ -267,6 +267,10 @@ const entries = {
     status: 422,
     sentence: 'This can’t be read as {what}: {problem}. Correct it, or import it in another format.',
   },
+  badFrameFile: {
+    status: 422,
+    sentence: 'This file is no frame: {problem}. Export one again, or correct the file.',
+  },
   noList: {
     status: 422,
     sentence: 'There is no {what} in it. Choose the page or the file that has the menu.',

@@ -4,6 +4,7 @@ import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
+import { pageIndex } from '../model/pageIndex.ts';
 import { newPart } from '../model/newPart.ts';
 import { areaId, zoneId } from '../model/partRoots.ts';
 import { missing } from '../ops/kit/missing.ts';
@@ -18,11 +19,12 @@ import {
   type ZoneName,
 } from '../schema/part.ts';
 import type { Place } from '../schema/placement.ts';
-import type { PartSketch, Preset } from '../schema/preset.ts';
+import type { PartSketch, PortableSketch, Preset } from '../schema/preset.ts';
 import { mapTree } from '../walk/mapTree.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { removal, withoutLost } from './panelParts.ts';
 import { areaNeeded } from './placing.ts';
+import { panelOnSite, portablePanel } from './portablePanel.ts';
 import { presetName } from './presets.ts';
 
 /** A frame to start from: what it is called, and its areas as sketches, made for a site. */
@@ -174,13 +176,14 @@ export function frameSketch(document: SiteDocument): PartSketch[] {
  */
 export function useFrameStarter(
   context: CommandContext,
-  of: FrameStarter | { readonly preset: Id },
+  of:
+    FrameStarter | { readonly preset: Id } | { readonly name: string; readonly rows: readonly PartSketch[] },
   only: AreaName | null = null,
 ): Result<Edit> {
   const { document, random } = context;
   const own = 'preset' in of ? document.presets.nodes.get(of.preset) : undefined;
   if ('preset' in of && own === undefined) return no(missing('presets', of.preset));
-  const given = own?.rows ?? ('areasFor' in of ? of.areasFor(document) : []);
+  const given = own?.rows ?? ('areasFor' in of ? of.areasFor(document) : 'rows' in of ? of.rows : []);
   const wanted = given.filter((sketch) => sketch.kind === 'area' && (only === null || sketch.area === only));
   if (wanted.length === 0) return no(refusal('noSuchArea', { area: only ?? 'header' }));
   const name = own?.name ?? ('name' in of ? of.name : '');
@@ -228,6 +231,16 @@ function sketched(top: PartSketch, root: Id, mint: () => Id): Part[] {
 function pagesIn({ template, onPage = '', isBelow }: Omit<PartSketch, 'kind'>): ExceptionOn {
   if (template !== undefined) return { template };
   return isBelow === true ? { onPage, isBelow } : { onPage };
+}
+
+/** The frame as it can go to another site. */
+export function portableFrame(document: SiteDocument): PortableSketch[] {
+  return portablePanel(document, frameSketch(document));
+}
+
+/** The same back on a site, for `useFrameStarter`: places wait for menus that are not there, and exceptions for pages that are not are left out. */
+export function frameOnSite(document: SiteDocument, areas: readonly PortableSketch[]): PartSketch[] {
+  return panelOnSite(document, pageIndex(document), areas);
 }
 
 /** Keeps the frame as a starter, under a name that no other one has. */

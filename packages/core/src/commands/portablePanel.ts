@@ -9,7 +9,7 @@ import type { Destination } from '../schema/item.ts';
 import type { PartSketch, PortableSketch } from '../schema/preset.ts';
 
 /**
- * A panel as it can go from one site to another: pages by their addresses, menus by their keys. Uploaded
+ * A panel, or a frame, as it can go from one site to another: pages by their addresses, menus by their keys. Uploaded
  * pictures stay where they are; a part for one goes along and waits for another. As deep as a panel.
  */
 export function portablePanel(document: SiteDocument, rows: readonly PartSketch[]): PortableSketch[] {
@@ -20,7 +20,8 @@ export function portablePanel(document: SiteDocument, rows: readonly PartSketch[
       const holder = path.slice(0, -1);
       if (to === 'file') portable = replacedAt(portable, holder, undefined);
       if (to === 'menu') portable = replacedAt(portable, path, document.menus.nodes.get(value)?.key ?? value);
-      if (to === 'page' && role === 'source') portable = replacedAt(portable, path, addressOf(value));
+      if (to === 'item') portable = replacedAt(portable, path, undefined);
+      if (to === 'page' && role !== 'link') portable = replacedAt(portable, path, addressOf(value));
       if (to === 'page' && role === 'link') {
         const anchor = valueAt(row, [...holder, 'anchor']);
         const address = `${addressOf(value)}${typeof anchor === 'string' ? `#${encodeURIComponent(anchor)}` : ''}`;
@@ -44,10 +45,12 @@ export function panelOnSite(
     [...document.menus.nodes.values()].find((menu) => menu.key === key)?.id;
   return rows.flatMap(({ parts, ...row }) => {
     let here: PartSketch = row;
-    for (const { to, value, path } of partRefs(row)) {
+    for (const { to, value, role, path } of partRefs(row)) {
       const isTarget = to === 'address' && isDestination(path);
       const known = to === 'menu' ? menuOf(value) : to === 'page' ? index.byAddress(value)?.id : value;
-      if (isTarget) here = replacedAt(here, path.slice(0, -1), destinationOnSite(index, value));
+      // A place may wait for a menu; an exception for a page that is not there is about nothing.
+      if (to === 'menu' && role === 'memory' && known === undefined) here = replacedAt(here, path, undefined);
+      else if (isTarget) here = replacedAt(here, path.slice(0, -1), destinationOnSite(index, value));
       else if (known === undefined || (to === 'address' && !isSafeAddress(value))) return [];
       else here = replacedAt(here, path, known);
     }

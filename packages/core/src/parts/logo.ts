@@ -33,12 +33,14 @@ export const logo: PartHandler<'logo'> = {
     const words = logoFace === 'picture' ? '' : `<span>${escapeHtml(text)}</span>`;
     const alt = words === '' ? text : '';
     const image = picture === undefined ? '' : imageIn(part, picture, alt, within);
-    const others =
-      picture === undefined ? [] : situations.filter((one) => part[pictureFor[one]] !== undefined);
-    const images = others.map((one) =>
-      plainImage(part[pictureFor[one]]!, alt, part, within, ` class="zv-logo-${one}" loading="lazy"`),
+    const others = situations.flatMap((one) => {
+      const other = picture === undefined ? undefined : part[pictureFor[one]];
+      return other === undefined ? [] : [{ one, other }];
+    });
+    const images = others.map(({ one, other }) =>
+      plainImage(other, alt, part, within, ` class="zv-logo-${one}" loading="lazy"`),
     );
-    const has = others.map((one) => ` zv-has-${one}`).join('');
+    const has = others.map(({ one }) => ` zv-has-${one}`).join('');
     return element(
       part,
       within,

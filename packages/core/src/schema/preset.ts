@@ -2,6 +2,7 @@ import * as Type from 'typebox';
 import type { Static, TSchema } from 'typebox';
 import {
   canBeIn,
+  partField,
   PageSourceShape,
   partFacts,
   partFields,
@@ -57,14 +58,52 @@ export const PartSketchShape = Type.Unsafe<PartSketch>(
   sketchShape(FRAME_LEVELS, partKinds, fieldsOfKinds(partKinds)),
 );
 
-/** Made when it is asked for: only whoever reads a file needs it. */
-export function portableShape(): TSchema {
-  const { picture: _, ...facts } = fieldsOfKinds(panelKinds);
+/**
+ * The fields of kinds as they go from one site to another: pages by their addresses, menus by their keys; uploaded
+ * pictures and items stay.
+ */
+function portableFields(kinds: readonly PartKind[]): Record<string, TSchema> {
+  const fields = Object.entries(fieldsOfKinds(kinds)).filter(([name]) => {
+    const control = partField(name)?.control.kind;
+    return control !== 'picture' && name !== 'pushed';
+  });
   const source = Type.Object(
     { ...PageSourceShape.properties, page: Type.Union([AddressShape, Type.Null()]) },
     closed,
   );
-  return sketchShape(LEVELS, panelKinds, { ...facts, source, menu: KeyShape });
+  const elsewhere = { source, menu: KeyShape, shows: KeyShape, onPage: AddressShape };
+  return Object.fromEntries(
+    fields.map(([name, shape]) => [name, elsewhere[name as keyof typeof elsewhere] ?? shape]),
+  );
+}
+
+/** Made when it is asked for: only whoever reads a file needs it. */
+export function portableShape(): TSchema {
+  return sketchShape(LEVELS, panelKinds, portableFields(panelKinds));
+}
+
+const frameKinds = partKinds.filter((kind) => canBeIn(kind, 'frame'));
+/** The same for an area of a frame. */
+export function portableFrameShape(): TSchema {
+  return sketchShape(FRAME_LEVELS, frameKinds, portableFields(frameKinds));
+}
+
+/** The same as a JSON Schema (draft 2020-12) of one part, in which `part` of the definitions is what it holds. */
+export function portableFramePart(): object {
+  const { parts: _, ...shape } = (
+    sketchShape(1, frameKinds, portableFields(frameKinds)) as unknown as {
+      properties: Record<string, unknown>;
+    }
+  ).properties;
+  return {
+    type: 'object',
+    required: ['kind'],
+    additionalProperties: false,
+    properties: {
+      ...shape,
+      parts: { type: 'array', maxItems: MOST_SKETCHED, items: { $ref: '#/$defs/part' } },
+    },
+  };
 }
 
 /**

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { mdiTrashCanOutline } from '@mdi/js';
-import { computed, ref } from 'vue';
-import { removePreset, saveFrameStarter, useFrameStarter } from '@zorvik/core';
-import { useFrameStarters, type OfferedStarter } from '../../composables/useFrameStarters.ts';
+import { computed, ref, useTemplateRef } from 'vue';
+import { frameOnSite, portableFrame, removePreset, saveFrameStarter, useFrameStarter } from '@zorvik/core';
+import { saveFile } from '../../composables/saveFile.ts';
+import { useFrameStarters } from '../../composables/useFrameStarters.ts';
 import { useFrame } from '../../stores/frame.ts';
 import { useNotices } from '../../stores/notices.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -16,6 +17,7 @@ const isOpen = defineModel<boolean>({ required: true });
 const copy = useWorkingCopy();
 const frame = useFrame();
 const notices = useNotices();
+const input = useTemplateRef<HTMLInputElement>('input');
 const problem = ref<string | null>(null);
 const extents = [
   { value: 'all' as const, label: 'the whole frame' },
@@ -25,7 +27,33 @@ const extent = ref<'all' | 'header' | null>('all');
 const offers = useFrameStarters();
 const saveLabel = computed(() => (frame.isEmpty ? null : 'Save the present frame as a starter'));
 
-function use({ of, name }: OfferedStarter): void {
+async function exportFrame(): Promise<void> {
+  const { document } = copy;
+  if (document === null) return;
+  const { writeFrameFile } = await import('../../composables/frameFile.ts');
+  const text = writeFrameFile({ name: document.site.name, areas: portableFrame(document) });
+  saveFile(`${document.site.key}-frame.json`, 'application/json', text);
+}
+
+async function chosen(event: Event): Promise<void> {
+  const field = event.target as HTMLInputElement;
+  const [file] = field.files ?? [];
+  const { document } = copy;
+  if (file === undefined || document === null) return;
+  const { readFrameFile } = await import('../../composables/frameFile.ts');
+  const read = readFrameFile(await file.text());
+  field.value = '';
+  if (!read.ok) problem.value = read.refusal.message;
+  else use({ name: read.value.name, of: { ...read.value, rows: frameOnSite(document, read.value.areas) } });
+}
+
+function use({
+  of,
+  name,
+}: {
+  readonly of: Parameters<typeof useFrameStarter>[1];
+  readonly name: string;
+}): void {
   const done = copy.perform((context) =>
     useFrameStarter(context, of, extent.value === 'header' ? 'header' : null),
   );
@@ -72,6 +100,11 @@ function save(typed: string, isFinal: boolean): string | null {
       :keep="save"
     />
     <template #actions>
+      <input ref="input" type="file" accept=".json,application/json" hidden @change="chosen" />
+      <button v-if="!frame.isEmpty" type="button" class="plain-button" @click="exportFrame">
+        Export this frame
+      </button>
+      <button type="button" class="plain-button" @click="input?.click()">Import a frame …</button>
       <button type="button" class="plain-button" @click="isOpen = false">Close</button>
     </template>
   </DialogSheet>
