@@ -1,4 +1,5 @@
 import type { QuillmerePage } from '../quillmere/pages.ts';
+import { asText, contentHtml } from './contentHtml.ts';
 import type { Frame } from './navigation.ts';
 
 export interface PageParts {
@@ -13,7 +14,6 @@ export interface PageParts {
 /** The site's own template. What is around the content comes as HTML and is put in as it is. */
 export function pageHtml({ path, page, trail, children, frame }: PageParts): string {
   const title = page?.title ?? 'There is no such page';
-  const text = page?.text ?? `There is no page at ${path}. Use the menus above and below to find your way.`;
   const side = frame.side === '' ? '' : `<aside>${frame.side}</aside>`;
   return `<!doctype html>
 <html lang="en">
@@ -33,9 +33,7 @@ ${frame.header}
 <div class="page">
 ${side}
 <main id="content">
-<h1>${asText(title)}</h1>
-<p>${asText(text)}</p>
-${children.length === 0 ? '' : `<h2>Here you find</h2>\n<ul class="children">${children.map((one) => `<li><a href="${one.path}">${asText(one.title)}</a></li>`).join('')}</ul>`}
+${contentHtml({ path, page, children })}
 </main>
 </div>
 ${frame.footer}
@@ -57,8 +55,4 @@ function trailData(page: QuillmerePage, trail: readonly QuillmerePage[]): string
     '@type': 'BreadcrumbList',
     itemListElement,
   }).replaceAll('<', String.raw`\u003c`);
-}
-
-function asText(text: string): string {
-  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('"', '&quot;');
 }

@@ -74,6 +74,13 @@ export const ReadingShape = Type.Object(
           facts: whole,
           /** How many pages each kind of evidence placed. */
           placedBy: recordOf(Type.String(), whole),
+          /** Templates that the markup of pages was grouped into, with how sure that is in percent. */
+          templates: Type.Array(
+            Type.Object(
+              { name: Type.String(), pages: whole, sure: Type.Integer({ minimum: 0, maximum: 100 }) },
+              closed,
+            ),
+          ),
           /** Pages whose evidence says different things of their place. */
           contradictions: Type.Array(
             Type.Object(

@@ -311,6 +311,7 @@ export {
 } from './commands/frameStarters.ts';
 export { readFrame } from './schema/readFrame.ts';
 export type { PortableSketch } from './schema/preset.ts';
+export { firstFree } from './base/firstFree.ts';
 export { pathKey } from './base/pathKey.ts';
 
 export {

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Reading } from '@zorvik/contract';
-import { placedByWords, readingChanges } from '../src/composables/readingChanges.ts';
+import { placedByWords, templateWords, readingChanges } from '../src/composables/readingChanges.ts';
 import { useReading } from '../src/stores/reading.ts';
 import { useSites } from '../src/stores/sites.ts';
 import { useWorkingCopy } from '../src/stores/workingCopy.ts';
@@ -12,6 +12,7 @@ const samples = { added: [], renamed: [], moved: [], readdressed: [], gone: [] }
 const found = {
   ...none,
   placedBy: { path: 2, breadcrumb: 7, none: 1 },
+  templates: [],
   contradictions: [],
   contradicting: 0,
   samples,
@@ -127,5 +128,15 @@ describe('a new site that cannot be made', () => {
     expect(await useSites().make(wanted)).toEqual({ problem: 'Taken.' });
     answers = [reply(201, { key: 'new' })];
     expect(await useSites().make(wanted)).toEqual({ value: { key: 'new' } });
+  });
+
+  it('name the templates that were guessed, with how certain each is', () => {
+    const templates = [
+      { name: 'product', pages: 103, sure: 95 },
+      { name: 'page', pages: 1, sure: 40 },
+    ];
+    expect(templateWords({ templates })).toBe(
+      'product (103 pages, 95 % certain), page (1 page, 40 % certain)',
+    );
   });
 });

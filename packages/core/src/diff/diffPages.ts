@@ -16,6 +16,8 @@ export interface IncomingPage
     Pick<Page, 'date' | 'summary' | 'picture' | 'anchors' | 'visits' | 'categories' | 'placedBy'> {
   readonly above: readonly string[];
   readonly template?: string;
+  /** A template that its markup looks like: it counts where nothing says which it has. */
+  readonly guessedTemplate?: string;
   /** Without one it is live. */
   readonly state?: PageState;
   readonly language?: string;

@@ -53,6 +53,7 @@ export function diffReading(
   const isFirst = document.pages.nodes.size === 0;
   const recognised = recognise(document, incoming, redirects);
   const roots = { site: document.site.id, there: addressesOf(document) };
+  const guessed = templateNames(incoming, recognised);
   const idOf = new Map<string, Id>();
   const added: PlacedPage[] = [];
   const moved: MovePage[] = [];
@@ -75,7 +76,8 @@ export function diffReading(
     if (known === undefined) {
       const id = mintId('page', random);
       idOf.set(page.key, id);
-      const { key, address, title, kind, template = null, language = null, state = 'live' } = page;
+      const { key, address, title, kind, language = null, state = 'live' } = page;
+      const template = page.template ?? guessed(page);
       const facts = Object.fromEntries(
         factNames.flatMap((name) => (page[name] === undefined ? [] : [[name, page[name]]])),
       );
@@ -106,6 +108,8 @@ export function diffReading(
     const { id, parent: was, title, address } = known.page;
     const parent = parentIn(page, idOf, roots);
     const set = fieldsOf(known.page, page, since);
+    const guess = known.page.template === null && page.template === undefined ? guessed(page) : null;
+    if (guess !== null) set.template = guess;
     if (was !== parent && !isWithin(pages, parent, id)) {
       const to = { parent, after: childrenOf(pages, parent).last() };
       moved.push({ kind: 'movePage', id, from: spotOf(pages, id), to });
@@ -210,6 +214,28 @@ function addressesOf(document: SiteDocument): Map<string, Id> {
 
 function lastKnownUnder({ pages }: SiteDocument, parent: Id): Id | null {
   return childrenOf(pages, parent).last();
+}
+
+/**
+ * What a guessed template is called here: as most of the known pages in its group are, so that a site that is read
+ * again keeps its names.
+ */
+function templateNames(
+  incoming: readonly IncomingPage[],
+  recognised: ReadonlyMap<string, { readonly page: Page }>,
+): (page: IncomingPage) => string | null {
+  const counts = new Map<string, Map<string, number>>();
+  for (const { key, guessedTemplate } of incoming) {
+    const own = recognised.get(key)?.page.template ?? null;
+    if (guessedTemplate === undefined || own === null) continue;
+    const names = counts.get(guessedTemplate) ?? new Map<string, number>();
+    counts.set(guessedTemplate, names.set(own, (names.get(own) ?? 0) + 1));
+  }
+  const names = new Map(
+    [...counts].map(([guess, known]) => [guess, [...known].sort((a, b) => b[1] - a[1])[0]?.[0] ?? guess]),
+  );
+  return ({ guessedTemplate }) =>
+    guessedTemplate === undefined ? null : (names.get(guessedTemplate) ?? guessedTemplate);
 }
 
 const factNames = ['date', 'summary', 'picture', 'anchors', 'visits', 'categories', 'placedBy'] as const;

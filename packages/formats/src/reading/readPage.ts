@@ -1,6 +1,7 @@
 import { parse } from 'parse5';
 import { plainLine, plainPath, type PageAnchor, type PageKind } from '@zorvik/core';
 import { attributeOf, elementsBelow, isElement, textOf, type HtmlElement } from './htmlTree.ts';
+import { skeletonOf } from './skeleton.ts';
 import { trailsOf, type Trail } from './trails.ts';
 
 /** An entry of one of a page's own lists of links. Addresses are of the page's own site: path and query. */
@@ -22,6 +23,10 @@ export interface PageFacts {
   readonly heading: string;
   readonly language: string | null;
   readonly kind: PageKind;
+  /** The template that it names itself (`meta name=template`, or `data-template`); null: none. */
+  readonly template: string | null;
+  /** What its markup is like; see `skeletonOf`. */
+  readonly skeleton: readonly number[];
   readonly date: string | null;
   readonly summary: string | null;
   readonly picture: string | null;
@@ -96,6 +101,8 @@ export function readPage(html: string, url: string): PageFacts {
     heading: heading.slice(0, LONGEST_TITLE),
     language: languageOf(first('html')),
     kind: kindOf(types, metas.get('og:type') ?? ''),
+    template: templateIn(elements, metas),
+    skeleton: skeletonOf(document),
     date:
       /^\d{4}-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])/.exec(
         metas.get('article:modified_time') ?? metas.get('article:published_time') ?? '',
@@ -116,6 +123,16 @@ export function readPage(html: string, url: string): PageFacts {
       /\b(?:404|not found|page introuvable|nicht gefunden|no encontrada)\b/i.test(`${title} ${heading}`) &&
       /noindex/i.test(metas.get('robots') ?? 'noindex'),
   };
+}
+
+/** The template that a page names, for machines. */
+function templateIn(elements: readonly HtmlElement[], metas: ReadonlyMap<string, string>): string | null {
+  const marked = elements.find(
+    (one) => (one.tagName === 'html' || one.tagName === 'body') && attributeOf(one, 'data-template') !== null,
+  );
+  const named =
+    metas.get('template') ?? (marked === undefined ? '' : attributeOf(marked, 'data-template')) ?? '';
+  return plainLine(named).slice(0, 80) || null;
 }
 
 function hrefOf(element: HtmlElement | undefined, url: string): string | null {

@@ -1,4 +1,5 @@
 import { placings, type IncomingPage, type Placing } from '@zorvik/core';
+import { templatesOf } from './templatesOf.ts';
 import { addressKey, type PageFacts } from './readPage.ts';
 
 /**
@@ -18,6 +19,8 @@ export const sureness: Readonly<Record<Placing, number>> = {
 
 export interface TreePage extends IncomingPage {
   readonly placing: Placing;
+  /** How sure the guess of its template is, in percent; not there: nobody guessed. */
+  readonly templateSure?: number;
   /** Parents that other evidence gives, by its kind: where they differ, a person may decide. */
   readonly otherwise: readonly { readonly by: Placing; readonly parent: string | null }[];
 }
@@ -57,16 +60,32 @@ export function siteTree(
     childrenOf.set(parent, [...(childrenOf.get(parent) ?? []), address]);
   for (const siblings of childrenOf.values())
     siblings.sort((a, b) => (order.get(a) ?? 0) - (order.get(b) ?? 0));
+  const guesses = guessedTemplates(facts);
   const pages: TreePage[] = [];
   const stack = [...(childrenOf.get(null) ?? [])].reverse();
   for (let address = stack.pop(); address !== undefined; address = stack.pop()) {
     const page = known.get(address);
     const claim = parentOf.get(address);
     if (page === undefined || claim === undefined) continue;
-    pages.push(treePage(page, claim, claims.get(address) ?? [], titles.get(address) ?? page.title));
+    pages.push({
+      ...treePage(page, claim, claims.get(address) ?? [], titles.get(address) ?? page.title),
+      ...(page.template === null ? guesses.get(address) : { template: page.template }),
+    });
     stack.push(...[...(childrenOf.get(address) ?? [])].reverse());
   }
   return pages;
+}
+
+/** What the markup of pages tells of their templates, where the site names none. */
+function guessedTemplates(
+  facts: readonly PageFacts[],
+): ReadonlyMap<string, Pick<TreePage, 'guessedTemplate' | 'templateSure'>> {
+  if (facts.some(({ template }) => template !== null)) return new Map();
+  return new Map(
+    templatesOf(facts).flatMap(({ name, addresses, sure }) =>
+      addresses.map((address) => [address, { guessedTemplate: name, templateSure: sure }] as const),
+    ),
+  );
 }
 
 function treePage(page: PageFacts, { by, parent }: Claim, all: readonly Claim[], title: string): TreePage {

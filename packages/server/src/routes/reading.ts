@@ -161,6 +161,17 @@ export function readingRoutes(router: IRouter, deps: Deps, desk: ReadingDesk): v
   });
 }
 
+/** The templates that were guessed, the largest first. */
+function templatesIn(tree: ReadDifference['tree']): NonNullable<Reading['difference']>['templates'] {
+  const found = new Map<string, { name: string; pages: number; sure: number }>();
+  for (const { guessedTemplate: name, templateSure: sure = 0 } of tree) {
+    if (name === undefined) continue;
+    const known = found.get(name) ?? { name, pages: 0, sure };
+    found.set(name, { ...known, pages: known.pages + 1 });
+  }
+  return [...found.values()].sort((a, b) => b.pages - a.pages);
+}
+
 function differenceOf({ tree, diff }: ReadDifference): Reading['difference'] {
   const placedBy: Record<string, number> = {};
   const titles = new Map(tree.map(({ address, title }) => [address, title]));
@@ -189,6 +200,7 @@ function differenceOf({ tree, diff }: ReadDifference): Reading['difference'] {
     ...countsOf(diff),
     facts: diff.facts,
     placedBy,
+    templates: templatesIn(tree),
     contradictions,
     contradicting: contradicting.length,
     samples: {

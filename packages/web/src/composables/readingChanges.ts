@@ -1,4 +1,4 @@
-import type { Placing } from '@zorvik/core';
+import { counted, type Placing } from '@zorvik/core';
 import type { Reading } from '@zorvik/contract';
 import { evidenceWords } from './evidenceWords.ts';
 
@@ -56,5 +56,12 @@ export function placedByWords({ placedBy }: Pick<Difference, 'placedBy'>): strin
     .map(([by, count]) =>
       by === 'none' ? `${count} unknown (top level)` : `${count} from ${evidenceWords[by as Placing]}`,
     )
+    .join(', ');
+}
+
+/** The templates that were guessed, with how certain each is; empty: nobody guessed. */
+export function templateWords({ templates }: Pick<Difference, 'templates'>): string {
+  return templates
+    .map(({ name, pages, sure }) => `${name} (${counted(pages, '# page', '# pages')}, ${sure} % certain)`)
     .join(', ');
 }

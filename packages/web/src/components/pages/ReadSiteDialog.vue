@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { counted, type Placing } from '@zorvik/core';
 import type { ReadingRhythm } from '@zorvik/contract';
 import { evidenceWords } from '../../composables/evidenceWords.ts';
-import { placedByWords, readingChanges } from '../../composables/readingChanges.ts';
+import { placedByWords, readingChanges, templateWords } from '../../composables/readingChanges.ts';
 import { useNotices } from '../../stores/notices.ts';
 import { useReading, type ReadingChoices, type ReadingStart } from '../../stores/reading.ts';
 import { useSites, type MissingPages } from '../../stores/sites.ts';
@@ -34,6 +34,7 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 /** ms between two looks at how far it is. */
 const LOOK = 400;
 
+const templates = computed(() => (difference.value === null ? '' : templateWords(difference.value)));
 const placedBy = computed(() => (difference.value === null ? '' : placedByWords(difference.value)));
 const kinds = computed(() => (difference.value === null ? [] : readingChanges(difference.value)));
 const choices = computed(() => [
@@ -174,6 +175,7 @@ function submit(): void {
       <p class="mute">
         {{ counted(reading?.read ?? 0, '# page read', '# pages read') }}. Positions: {{ placedBy }}.
       </p>
+      <p v-if="templates !== ''" class="mute">Templates, guessed from the pages’ markup: {{ templates }}.</p>
       <details v-for="one in kinds" :key="one.key">
         <summary>
           <b class="number">{{ one.count }}</b>
