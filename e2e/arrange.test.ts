@@ -545,6 +545,8 @@ describe('many menus', () => {
     );
     await asked();
     await person.find('.retire');
+    // While the dialog comes in, nothing in it is seen.
+    await person.settled();
     expect(await (await person.find('.retire p')).getText()).toContain('This menu is in the header bar.');
     await person.click('Delete menu');
     await person.eventually(

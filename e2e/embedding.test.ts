@@ -24,6 +24,8 @@ const run = <T>(script: string): Promise<T> => browser.driver.executeScript<T>(s
 const code = async (way: string, label: string): Promise<string> => {
   await browser.driver.get(`${stack.editor}/quillmere/editions`);
   await person.click('Put it into your pages …');
+  await person.find('figure.code');
+  await person.settled();
   const choice = By.xpath(`//label[contains(@class,'choice')][normalize-space(.)='${way}']`);
   await (
     await person.eventually(`no way “${way}”`, async () => (await browser.driver.findElements(choice))[0])

@@ -42,7 +42,6 @@ try {
   await driver.sleep(SETTLED);
   await person.click('Show the narrow form next to it');
   await (await person.byText('span', 'The autumn seed list is here')).click();
-  await shot('composer-narrow');
   await person.click('Done');
   await person.select('Seed house');
   await (await person.byText('label', 'Item')).click();
@@ -88,18 +87,6 @@ try {
   await person.select('Glasshouses');
   await (await person.find('[role=tree]')).sendKeys(Key.ARROW_RIGHT);
   await shot('arrange-list');
-
-  const from = await person.row('Orchard of old sorts');
-  const to = await person.row('Alpine house');
-  await driver
-    .actions()
-    .move({ origin: from, x: -300 })
-    .press()
-    .move({ origin: to, x: -480, y: 12 })
-    .perform();
-  await driver.actions().move({ origin: to, x: -531, y: 13 }).perform();
-  await shot('arrange-drag');
-  await driver.actions().release().perform();
 
   await (await person.find('[role=tree]')).sendKeys('/');
   await person.find('.finder .search');
@@ -173,6 +160,12 @@ try {
   await frame.sendKeys('p');
   await person.find('[aria-label="Add a part"] [role=option]');
   await shot('frame');
+  await frame.sendKeys(Key.ESCAPE);
+  await person.click('Site');
+  await person.click('Start from a frame …');
+  await person.find('.use iframe');
+  await driver.sleep(SETTLED);
+  await shot('frame-starters');
   await driver.get(`${stack.editor}/quillmere/frame?view=table`);
   await person.find('[aria-label="Placement table"]');
   await shot('frame-placements');
@@ -203,6 +196,8 @@ try {
     .move({ origin: await driver.findElement(By.css('[aria-label^=Main] > ul > li:nth-child(2) > a')) })
     .perform();
   await shot('stand-in-site');
+  await driver.get(`${stack.site}/shop/tools/digging/digging-fork`);
+  await shot('stand-in-product');
 } finally {
   await browser.close();
   await stack.remove();

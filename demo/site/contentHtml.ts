@@ -25,7 +25,7 @@ export function contentHtml({ path, page, children }: Content): string {
     case 'category':
       return `<header class="section-head">${title}${lead}</header>${links.length === 0 ? '' : cards}`;
     case 'product':
-      return `<article class="product"><figure class="product-picture"></figure><div class="product-facts">${title}<p class="price">${asText(/£[\d.]+/.exec(text)?.[0] ?? '')}</p>${lead}<form class="order" action="/shop/basket"><label for="number">Number</label> <input id="number" name="number" type="number" min="1" value="1"> <button>Add to the basket</button></form></div></article>`;
+      return `<article class="product"><figure class="product-picture"></figure><div class="product-facts">${title}<p class="price">£${/\d+\.\d\d/.exec(text)?.[0] ?? ''}</p>${lead}<form class="order" action="${path}"><label for="number">Number</label> <input id="number" name="number" type="number" min="1" value="1"> <button>Add to the basket</button></form></div></article>`;
     case 'plant':
       return `<article class="plant"><header>${title}</header><table class="habits"><tbody><tr><th scope="row">Where</th><td>Plant finder</td></tr><tr><th scope="row">Page</th><td>${asText(path)}</td></tr></tbody></table>${lead}${list}</article>`;
     case 'article':

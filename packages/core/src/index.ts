@@ -178,7 +178,7 @@ export type { Sketch, SketchTarget } from './model/sketch.ts';
 export { itemsOf } from './model/itemsOf.ts';
 export { partsIn } from './model/partsIn.ts';
 export { filesIn } from './model/filesIn.ts';
-export { linksIn, type MenuLink } from './model/linksIn.ts';
+export { frameLinks, linksIn, type MenuLink } from './model/linksIn.ts';
 export { changesBetween, withChanges, type DocumentChanges } from './model/documentChanges.ts';
 export { agreedFacts } from './model/agreedFacts.ts';
 export { latestSince } from './model/latestSince.ts';

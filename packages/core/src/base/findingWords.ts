@@ -21,6 +21,12 @@ export const findingPhrases = {
   anchorGoneInPanel: 'In the panel of “{item}”, {part} links to #{anchor}, which “{page}” no longer has',
   linkDeadInPanel: 'In the panel of “{item}”, {part} links to {address}, which does not work: {reason}',
   addressRedirectsInPanel: 'In the panel of “{item}”, {part} links to {was}, which redirects to {now}',
+
+  pageGoneInFrame: 'In the {item}, {part} links to the deleted page “{page}”',
+  addressGoneInFrame: 'In the {item}, {part} links to {address}, and the page there was deleted',
+  anchorGoneInFrame: 'In the {item}, {part} links to #{anchor}, which “{page}” no longer has',
+  linkDeadInFrame: 'In the {item}, {part} links to {address}, which does not work: {reason}',
+  addressRedirectsInFrame: 'In the {item}, {part} links to {was}, which redirects to {now}',
 } as const;
 
 /** What each fix is called on its button. */
@@ -49,6 +55,8 @@ export const fixPhrases = {
   removeItemKeepBelow: 'Remove “{label}” and move the items below it up',
   removePart: 'Remove {part} from the panel',
   unlinkPart: 'Keep {part} without the link',
+  removeFramePart: 'Remove {part} from the {item}',
+  unlinkFramePart: 'Keep {part} without the link',
 } as const;
 
 export type FixCode = keyof typeof fixPhrases;
@@ -80,6 +88,8 @@ const done: Readonly<Record<FixCode, string>> = {
   removeItemKeepBelow: 'Removed “{label}” and moved the items below it up',
   removePart: 'Removed {part} from the panel of “{item}”',
   unlinkPart: 'Removed the link of {part} in the panel of “{item}”',
+  removeFramePart: 'Removed {part} from the {item}',
+  unlinkFramePart: 'Removed the link of {part} in the {item}',
 };
 
 export type FixedCode = `${FixCode}Done`;

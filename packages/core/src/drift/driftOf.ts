@@ -3,6 +3,7 @@ import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, type Forest, type Rooted } from '../model/forest.ts';
 import { DriftChanges } from './driftChanges.ts';
 import type { Finding } from './finding.ts';
+import { frameFindings } from './panelDrift.ts';
 import { MenuDrift, type DriftSources } from './menuDrift.ts';
 import { differingFirsts, walkMenu, type MenuShape, type MenuWalk } from './menuShape.ts';
 import { successors, type Successors } from './successors.ts';
@@ -14,7 +15,7 @@ export type TellDrift = (sources: DriftSources) => readonly Finding[];
  * Where the menus and the site no longer agree, apart from what editors wanted that way: a three-way
  * comparison, item by item, of the facts agreed on, the pages as they are, and the menu as it is
  * (docs/drift.md has the rules, one row a case). In the order of the menus and, within each, from top to
- * bottom.
+ * bottom; then the links of the frame.
  *
  * For one site over its time: it keeps what it told of each item together with all that was read for it, and
  * looks again only at items for which any of that is otherwise. The first time: O(items + children of the
@@ -126,7 +127,11 @@ class KeptDrift {
     );
     this.menus = new Map(menus.map((kept) => [kept.menu, kept]));
     this.sources = sources;
-    return menus.flatMap((kept) => kept.look(watched, seek, changes));
+    // Few parts stand in the frame: it is looked at as a whole each time, as it is and not watched.
+    return [
+      ...menus.flatMap((kept) => kept.look(watched, seek, changes)),
+      ...frameFindings(sources, this.seek),
+    ];
   }
 }
 

@@ -72,6 +72,8 @@ export interface Finding {
   readonly page: Id | null;
   /** The part of the item's panel that it is about. */
   readonly part?: Id;
+  /** The part is one of the frame, and of no panel: `menu` and `at` are the site then. */
+  readonly isInFrame?: true;
   /** With `part`: which of its links, as it is. */
   readonly link?: Destination;
   readonly params: Params;
@@ -84,9 +86,10 @@ export interface Finding {
 }
 
 /** What a finding says, as data. */
-export function findingPhrase({ kind, part, params }: Finding): Phrase {
-  // Only kinds that are told of panels have a part (a test).
-  return phrase(part === undefined ? kind : (`${kind}InPanel` as PhraseCode), params);
+export function findingPhrase({ kind, part, isInFrame, params }: Finding): Phrase {
+  // Only kinds that are told of panels and frames have a part (a test).
+  const where = isInFrame === true ? 'InFrame' : 'InPanel';
+  return phrase(part === undefined ? kind : (`${kind}${where}` as PhraseCode), params);
 }
 
 /** A finding as a sentence. */

@@ -3,6 +3,7 @@ import type { FixCode } from '../base/findingWords.ts';
 import { derivedId, type Id } from '../base/ids.ts';
 import { isEqual } from '../base/isEqual.ts';
 import { nameOf, partName } from '../model/labelOf.ts';
+import { ownerOf } from '../model/partRoots.ts';
 import { partsIn } from '../model/partsIn.ts';
 import { partPhrase } from '../ops/addPart.ts';
 import { partRefs } from '../refs/partRefs.ts';
@@ -14,10 +15,11 @@ import type { Finding, FindingKind, Mend } from './finding.ts';
 import type { DriftSources } from './menuDrift.ts';
 import type { Successors } from './successors.ts';
 
-/** Where a panel is. */
+/** Where a panel is; the frame of the site: `menu` and `item` are the site. */
 interface PanelPlace {
   readonly menu: Id;
   readonly item: Id;
+  readonly isInFrame?: true;
 }
 
 /**
@@ -32,6 +34,12 @@ export function panelFindings(
   return partsIn(sources.stored, place.item).flatMap((part) =>
     linksOf(part).flatMap((link) => new LinkInPanel(sources, place, part, link, seek).finding() ?? []),
   );
+}
+
+/** The same of the parts of the frame. O(parts of the frame). */
+export function frameFindings(sources: DriftSources, seek: Successors): readonly Finding[] {
+  const { id } = sources.stored.site;
+  return panelFindings(sources, { menu: id, item: id, isInFrame: true }, seek);
 }
 
 type Link = Extract<Destination, { kind: 'page' | 'address' }>;
@@ -65,7 +73,9 @@ class LinkInPanel {
   ) {
     const { stored } = sources;
     this.label = partName(stored, part);
-    this.words = { item: nameOf(stored, 'items', place.item), part: partPhrase(stored, part) };
+    const item =
+      place.isInFrame === true ? ownerOf(stored, part.id).name : nameOf(stored, 'items', place.item);
+    this.words = { item, part: partPhrase(stored, part) };
   }
 
   finding(): Finding | null {
@@ -123,9 +133,10 @@ class LinkInPanel {
 
   /** The part goes where it is nothing without its link, else the link alone. */
   private without(): Mend {
+    const { isInFrame } = this.place;
     return partFacts[this.part.kind].always.includes('destination') || this.isAction
-      ? this.mend('remove', 'removePart', {}, false)
-      : this.mend('unlink', 'unlinkPart', {}, false);
+      ? this.mend('remove', isInFrame === true ? 'removeFramePart' : 'removePart', {}, false)
+      : this.mend('unlink', isInFrame === true ? 'unlinkFramePart' : 'unlinkPart', {}, false);
   }
 
   private leadThere(
@@ -159,6 +170,7 @@ class LinkInPanel {
       at: place.item,
       page,
       part: part.id,
+      ...(place.isInFrame === true ? { isInFrame: true as const } : {}),
       link,
       params: { ...this.words, ...params },
       facts,

@@ -42,3 +42,19 @@ export function linksIn(document: SiteDocument, menu: Id): MenuLink[] {
   }
   return links;
 }
+
+/** All links of the parts of the frame, and of their texts. O(parts of the frame). */
+export function frameLinks(document: SiteDocument): Pick<MenuLink, 'part' | 'to' | 'value'>[] {
+  return partsIn(document, document.site.id).flatMap((one) => {
+    const links: Pick<MenuLink, 'part' | 'to' | 'value'>[] = [];
+    eachRef(
+      'parts',
+      one,
+      (to, value) => {
+        if (to === 'page' || to === 'address') links.push({ part: one.id, to, value });
+      },
+      LINKS,
+    );
+    return links;
+  });
+}

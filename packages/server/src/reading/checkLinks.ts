@@ -1,4 +1,4 @@
-import { childrenOf, linksIn, type SiteDocument } from '@zorvik/core';
+import { childrenOf, frameLinks, linksIn, type SiteDocument } from '@zorvik/core';
 import { fetchPage } from './fetchPage.ts';
 import type { ReadingProblem } from './siteReading.ts';
 
@@ -7,11 +7,13 @@ const PATIENCE = 10_000;
 /** More than this many addresses are not asked for in one go. */
 export const MOST_LINKS = 2000;
 
-/** The addresses outside the site that its menus link to, panels included, each once. O(items + parts). */
+/** The addresses outside the site that its menus, panels and frame link to, each once. O(items + parts). */
 export function outsideLinks(document: SiteDocument): string[] {
   const found = new Set<string>();
   const { menus, site } = document;
-  for (const { to, value } of [...childrenOf(menus, site.id)].flatMap((menu) => linksIn(document, menu))) {
+  const links = [...childrenOf(menus, site.id)].flatMap((menu) => linksIn(document, menu));
+  const social = (site.social ?? []).map(({ address }) => ({ to: 'address' as const, value: address }));
+  for (const { to, value } of [...links, ...frameLinks(document), ...social]) {
     if (to !== 'address' || !/^https?:\/\//i.test(value) || !URL.canParse(value)) continue;
     if (site.origin === '' || new URL(value).origin !== site.origin) found.add(value);
   }

@@ -85,6 +85,8 @@ export const useDrift = defineStore('drift', () => {
   });
   /** Those of the menu that is shown, in its order. */
   const findings = computed(() => open.value.filter(({ menu }) => menu === selection.menu?.id));
+  /** Those of links in the frame. */
+  const inFrame = computed(() => open.value.filter(({ isInFrame }) => isInFrame === true));
   const leftHere = computed(() => left.value.filter(({ finding }) => finding.menu === selection.menu?.id));
   const chosen = computed(
     () => findings.value.find(({ id }) => id === chosenId.value) ?? findings.value[0] ?? null,
@@ -144,6 +146,7 @@ export const useDrift = defineStore('drift', () => {
     left,
     isKnown,
     counts,
+    inFrame,
     findings,
     leftHere,
     chosen,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
-import type { Finding, MendKind } from '@zorvik/core';
+import { counted, type Finding, type MendKind } from '@zorvik/core';
 import DriftPicture from '../components/drift/DriftPicture.vue';
 import DriftHead from '../components/drift/DriftHead.vue';
 import FindingCard from '../components/drift/FindingCard.vue';
@@ -155,6 +155,17 @@ function goToMenu(step: 1 | -1): void {
           </button>
         </div>
       </div>
+      <p v-if="drift.inFrame.length > 0" class="frame-links">
+        <router-link
+          :to="{
+            name: 'frame',
+            params: { siteKey: copy.siteKey ?? '' },
+            query: { part: drift.inFrame[0]?.part },
+          }"
+        >
+          {{ counted(drift.inFrame.length, '# link in the frame', '# links in the frame') }} to check
+        </router-link>
+      </p>
       <IgnoredList v-if="drift.leftHere.length > 0" />
     </aside>
     <ReadSiteDialog v-model="isReadingSite" />
@@ -169,13 +180,18 @@ function goToMenu(step: 1 | -1): void {
 }
 aside {
   display: grid;
-  grid-template-rows: minmax(0, 1fr) auto;
+  grid-template-rows: minmax(0, 1fr) auto auto;
   min-height: 0;
   border-inline-start: 1px solid var(--line);
   background: var(--sheet);
 }
 .list {
   overflow: auto;
+}
+.frame-links {
+  margin: 0;
+  padding: 8px 16px;
+  border-block-start: 1px solid var(--line);
 }
 /* The keys go through the findings: the current one is ringed, not the list. */
 .list:focus-visible {

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
+import { counted } from '@zorvik/core';
+import { useDrift } from '../../stores/drift.ts';
 import { useFrame, type FrameScope } from '../../stores/frame.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import MenuButton from '../common/MenuButton.vue';
@@ -14,6 +16,13 @@ const sheets = {
 };
 const open = ref<keyof typeof sheets | null>(null);
 const frame = useFrame();
+const drift = useDrift();
+/** The next part, behind the selected one, that has a link to check. */
+function lookAtLink(): void {
+  const parts = drift.inFrame.flatMap(({ part }) => part ?? []);
+  frame.view = 'picture';
+  frame.select(parts[(parts.indexOf(frame.partId ?? '') + 1) % parts.length] ?? null);
+}
 const views = [
   { value: 'picture' as const, label: 'Page' },
   { value: 'table' as const, label: 'Placements' },
@@ -44,6 +53,9 @@ const scopes = computed(
       <span class="mute" aria-hidden="true">Changes apply to</span>
       <ChoiceRow v-model="frame.scope" label="Changes apply to" is-label-hidden :choices="scopes" />
     </div>
+    <button v-if="drift.inFrame.length > 0" type="button" class="plain-button look" @click="lookAtLink">
+      {{ counted(drift.inFrame.length, '# link to check', '# links to check') }}
+    </button>
     <span class="settings">
       <MenuButton label="Site" list-label="Site">
         <v-list-item title="Site settings …" @click="open = 'settings'" />
@@ -93,6 +105,9 @@ h1 {
 .scope.narrowed > span {
   color: var(--ochre);
   font-weight: 600;
+}
+.look {
+  color: var(--brick);
 }
 .settings {
   margin-inline-start: auto;

@@ -20,6 +20,7 @@ import ChoiceRow from '../common/ChoiceRow.vue';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 import PartFacts from '../composer/PartFacts.vue';
+import FrameFindings from './FrameFindings.vue';
 import FrameShown from './FrameShown.vue';
 import FrameTree from './FrameTree.vue';
 
@@ -170,6 +171,7 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
         there, or press P.
       </p>
       <template v-else>
+        <FrameFindings :part="part.id" />
         <div v-if="item !== null" ref="name" class="entry">
           <LineField label="Entry" :value="label" :keep="keepLabel" />
           <router-link
