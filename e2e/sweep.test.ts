@@ -183,6 +183,63 @@ describe('a part of the frame', () => {
   });
 });
 
+describe('a search field that an icon opens', () => {
+  it('opens without script; with it, the field has the focus, Escape gives it back, and a press elsewhere closes it', async () => {
+    const { document: start } = outlined('Shop > /shop', '/shop Shop');
+    const [band = ''] = [...(start.parts.children.get(areaId('header')) ?? [])];
+    const search: Part = {
+      id: 'c0000000000search',
+      parent: zoneId(band, 'end'),
+      kind: 'search',
+      text: 'Search',
+      address: '/search',
+      parameter: 'q',
+      isFolded: true,
+    };
+    const document = applied(start, { kind: 'addPart', after: null, branch: [search] });
+    const { header, css } = renderPage(document, situationOn(document, null), {
+      compareTitles: () => 0,
+      pictures: '',
+      year: 2026,
+    });
+    const head = `<!doctype html><html lang="en"><meta name="viewport" content="width=device-width"><style>body{margin:0}${css}</style>`;
+    site.pages.set('/plain', `${head}${header}<p>Text</p>`);
+    site.pages.set(
+      '/folded',
+      `${head}<script src="/navigation/navigation.js" defer></script>${header}<p>Text</p>`,
+    );
+    const field = (): Promise<boolean> =>
+      run(`return document.querySelector('[type=search]').checkVisibility()`);
+    await browser.driver.get(`${site.address}/plain`);
+    expect(await field()).toBe(false);
+    await (await person.find('summary')).sendKeys(Key.ENTER);
+    expect(await field()).toBe(true);
+    for (const width of [1280, 390]) {
+      await browser.resize(width, 800);
+      await browser.driver.get(`${site.address}/folded`);
+      await (await person.find('summary')).click();
+      await person.eventually('the field has no focus', () =>
+        run<boolean>(`return document.activeElement.type === 'search'`),
+      );
+      expect(
+        await run('return document.documentElement.scrollWidth - document.documentElement.clientWidth'),
+      ).toBe(0);
+      const { left, right } = await run<{ left: number; right: number }>(
+        `const { left, right } = document.querySelector('.zv-fold form').getBoundingClientRect(); return { left, right }`,
+      );
+      expect(left).toBeGreaterThanOrEqual(0);
+      expect(right).toBeLessThanOrEqual(width);
+      await person.type(Key.ESCAPE);
+      expect(await field()).toBe(false);
+      expect(await run('return document.activeElement.localName')).toBe('summary');
+      await person.type(Key.ENTER);
+      await browser.driver.actions().move({ x: 150, y: 500 }).click().perform();
+      await person.eventually('a press elsewhere does not close it', async () => !(await field()));
+    }
+    await browser.resize(1280, 800);
+  });
+});
+
 describe('the delivered frame without script', () => {
   // A picture beside the same link is no stop of its own.
   const inMain = `[...document.querySelectorAll('[aria-label^=Main] a[href]:not([tabindex="-1"])')]`;

@@ -18,7 +18,7 @@ export function contentHtml({ path, page, children }: Content): string {
       ? ''
       : `<h2>Here you find</h2><ul class="children">${links.map((link) => `<li>${link}</li>`).join('')}</ul>`;
   const cards = `<ul class="cards">${children.map((one) => `<li><article class="card"><h2><a href="${one.path}">${asText(one.title)}</a></h2><p>${asText(sentence(one.text))}</p></article></li>`).join('')}</ul>`;
-  switch (page?.template) {
+  switch (page?.template ?? '') {
     case 'home':
       return `<section class="welcome">${title}${lead}</section>${cards}`;
     case 'shop':

@@ -463,3 +463,29 @@ describe('buttons and searches of a frame', () => {
     );
   });
 });
+
+describe('the content width of the site', () => {
+  it('is kept by panels as wide as the page, unless they say another or nobody said one', () => {
+    const shop = start.ids.get('Shop') ?? '';
+    const child = {
+      ...nodeAt(start.document.items, shop),
+      id: 'i000000000000777',
+      parent: shop,
+      label: 'Mugs',
+    };
+    const inner = (panel: object, contentWidth?: number): string[] => {
+      const item = {
+        ...nodeAt(start.document.items, shop),
+        dropdown: { form: 'panel' as const, panel },
+      };
+      const items = withNodesLast(withNodeChanged(start.document.items, item), [child]);
+      const facts = contentWidth === undefined ? {} : { contentWidth };
+      const html = headerOn({ ...start.document, items, site: { ...site, ...facts } }, '/');
+      return html.match(/zv-inner-width-\d+/g) ?? [];
+    };
+    expect(inner({ extent: 'page' }, 1100)).toEqual(['zv-inner-width-1100']);
+    expect(inner({ extent: 'page', innerWidth: 700 }, 1100)).toEqual(['zv-inner-width-700']);
+    expect(inner({ extent: 'bar' }, 1100)).toEqual([]);
+    expect(inner({ extent: 'page' })).toEqual([]);
+  });
+});

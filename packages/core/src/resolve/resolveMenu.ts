@@ -88,6 +88,7 @@ function resolveItem(
     href,
     opensNewTab: face.opensNewTab && href !== null,
     ...settingsOf(face, panels === null),
+    ...(panels === null ? {} : keptWithin(document.site, face.dropdown)),
     ...ownValues(face.own, fields),
     ...(panels === null ? { children } : childrenIn(panels, id, face.dropdown, children)),
   };
@@ -106,6 +107,22 @@ function childrenIn(
   if (children.length === 0) return { children };
   const { groups, sizes } = panelColumns(children, dropdown.panel ?? {});
   return { columns: sizes, children: groups };
+}
+
+/** A panel as wide as the page keeps its content as wide as the site says, unless it says so itself. */
+function keptWithin(
+  { contentWidth }: SiteDocument['site'],
+  dropdown: Dropdown | undefined,
+): { readonly dropdown?: Dropdown } {
+  const { extent, innerWidth } = dropdown?.panel ?? {};
+  if (
+    dropdown?.form !== 'panel' ||
+    extent !== 'page' ||
+    innerWidth !== undefined ||
+    contentWidth === undefined
+  )
+    return {};
+  return { dropdown: { ...dropdown, panel: { ...dropdown.panel, innerWidth: contentWidth } } };
 }
 
 function settingsOf(face: Face, isWithinPanel: boolean): Settings {

@@ -83,6 +83,7 @@ function close(): void {
   </div>
 </template>
 
+<style scoped src="./offers.css"></style>
 <style scoped>
 .pick {
   position: relative;
@@ -94,18 +95,8 @@ function close(): void {
   cursor: pointer;
 }
 .list {
-  position: absolute;
   z-index: 30;
-  inset-block-start: calc(100% + 4px);
-  inset-inline-start: 0;
-  display: grid;
-  gap: 6px;
   width: 270px;
-  padding: 8px;
-  border: 1px solid var(--line);
-  border-radius: 9px;
-  background: var(--sheet);
-  box-shadow: var(--shadow);
 }
 .grid {
   display: grid;

@@ -74,11 +74,12 @@ function close(): void {
         <span>{{ one.name }}</span>
         <span class="mute">{{ one.tag }}</span>
       </div>
-      <p v-if="offers.length === 0" class="mute">No language is called that.</p>
+      <p v-if="offers.length === 0" class="mute none">No language is called that.</p>
     </div>
   </div>
 </template>
 
+<style scoped src="./offers.css"></style>
 <style scoped>
 .field {
   position: relative;
@@ -93,26 +94,7 @@ input::placeholder {
   color: var(--ink);
 }
 .list {
-  position: absolute;
-  z-index: 20;
-  inset-block-start: calc(100% + 4px);
   inset-inline: 0;
-  padding: 6px;
-  border: 1px solid var(--line);
-  border-radius: 9px;
-  background: var(--sheet);
-  box-shadow: var(--shadow);
-}
-[role='option'] {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  min-height: 28px;
-  padding: 0 8px;
-  border-radius: 6px;
-  cursor: pointer;
-}
-.on {
-  background: var(--accent-tint);
+  gap: 0;
 }
 </style>

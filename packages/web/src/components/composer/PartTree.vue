@@ -1,30 +1,24 @@
 <script setup lang="ts">
-import { computed, nextTick, useId, useTemplateRef, watch } from 'vue';
+import { computed, useTemplateRef, watch } from 'vue';
 import { enclosing, partName, partWords, type Id, type Part } from '@zorvik/core';
 import { useComposing } from '../../composables/useComposing.ts';
 import { useComposer } from '../../stores/composer.ts';
 import { useLiveView } from '../../stores/liveView.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import PartRows, { type PartRow } from '../common/PartRows.vue';
 
-/** What is in the panel, as one list: the twin of the picture above for keys and screen readers. */
+/** What is in the panel, as one list. */
 const copy = useWorkingCopy();
 const composer = useComposer();
 const composing = useComposing();
 const live = useLiveView();
-const tree = useTemplateRef<HTMLDivElement>('tree');
-const id = useId();
+const tree = useTemplateRef<InstanceType<typeof PartRows>>('tree');
 
-interface Row {
-  readonly id: Id | null;
-  readonly depth: number;
-  readonly word: string;
-  readonly name: string;
-}
-const rows = computed((): Row[] => {
+const rows = computed((): PartRow[] => {
   const { document } = copy;
   const depths = new Map<Id, number>();
   const numbers = new Map<Id, number>();
-  const own = composer.parts.map((part): Row => {
+  const own = composer.parts.map((part): PartRow => {
     const depth = (depths.get(part.parent) ?? 0) + 1;
     depths.set(part.id, depth);
     return {
@@ -41,7 +35,7 @@ function calledBy(
   { kind, parent, span, only, columns }: Part,
   name: string,
   numbers: Map<Id, number>,
-): Pick<Row, 'word' | 'name'> {
+): Pick<PartRow, 'word' | 'name'> {
   if (kind === 'groups')
     return { word: partWords[kind], name: columns === undefined ? '' : `in ${columns} columns` };
   if (kind !== 'row' && kind !== 'cell')
@@ -55,7 +49,6 @@ function calledBy(
 }
 
 function press(event: KeyboardEvent): void {
-  if (event.target !== tree.value || event.isComposing) return;
   const { key, ctrlKey, metaKey, shiftKey, altKey } = event;
   if (composing.press({ key, ctrlKey: ctrlKey || metaKey, shiftKey, altKey })) event.preventDefault();
 }
@@ -76,90 +69,28 @@ watch(
       live.showClass('wide');
   },
 );
-watch(
-  () => composer.partId,
-  async () => {
-    await nextTick();
-    tree.value?.querySelector('.on')?.scrollIntoView({ block: 'nearest' });
-  },
-);
-
-function focus(): void {
-  tree.value?.focus({ preventScroll: true });
-}
-defineExpose({ focus });
+defineExpose({ focus: () => tree.value?.focus() });
 </script>
 
 <template>
-  <div
+  <PartRows
     ref="tree"
-    class="tree"
-    role="tree"
-    tabindex="0"
-    aria-label="Panel contents"
-    :aria-activedescendant="`${id}-${composer.partId ?? 'panel'}`"
-    @keydown="press"
+    label="Panel contents"
+    :rows="rows"
+    :chosen="composer.partId"
+    @choose="composer.choose"
+    @press="press"
   >
-    <div
-      v-for="row in rows"
-      :id="`${id}-${row.id ?? 'panel'}`"
-      :key="row.id ?? 'panel'"
-      class="row"
-      role="treeitem"
-      :aria-level="row.depth + 1"
-      :aria-selected="row.id === composer.partId"
-      :class="{ on: row.id === composer.partId }"
-      :style="{ paddingInlineStart: `${8 + row.depth * 13}px` }"
-      @click="composer.choose(row.id)"
-    >
-      <span class="word">{{ row.word }}</span>
-      <span class="name">{{ row.name }}</span>
-    </div>
     <p v-if="rows.length === 1" class="hint">
       Choose a preset, or add a part or a row. Existing groups are kept.
     </p>
-  </div>
+  </PartRows>
 </template>
 
 <style scoped>
-.tree {
-  overflow: auto;
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  background: var(--field);
-}
-.tree:focus-visible {
-  outline-offset: -2px;
-}
-.row {
-  display: flex;
-  align-items: center;
-  gap: 7px;
-  min-height: 25px;
-  padding-inline-end: 8px;
-  font-size: 0.75rem;
-  cursor: pointer;
-}
-.row:hover {
-  background: var(--paper);
-}
-.row.on {
-  background: var(--accent-tint);
-  box-shadow: inset 3px 0 var(--accent);
-}
 .hint {
   padding: 8px 10px;
   color: var(--mute);
   font-size: 0.75rem;
-}
-.word {
-  flex: none;
-  font-weight: 600;
-}
-.name {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-  color: var(--mute);
 }
 </style>

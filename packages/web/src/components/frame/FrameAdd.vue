@@ -66,7 +66,7 @@ const place = computed(() =>
 </script>
 
 <template>
-  <section class="add" :style="place" aria-label="Add a part" @keydown.escape.stop="close">
+  <section class="list" :style="place" aria-label="Add a part" @keydown.escape.stop="close">
     <input
       ref="input"
       v-model="typed"
@@ -101,32 +101,16 @@ const place = computed(() =>
   </section>
 </template>
 
+<style scoped src="../common/offers.css"></style>
 <style scoped>
-.add {
-  position: absolute;
-  z-index: 15;
-  display: grid;
-  gap: 6px;
+.list {
+  inset-block-start: auto;
+  inset-inline-start: auto;
   width: 320px;
-  padding: 8px;
-  border: 1px solid var(--line);
-  border-radius: 9px;
-  background: var(--sheet);
-  box-shadow: var(--shadow);
 }
 .kinds {
   max-height: 224px;
   overflow: auto;
-}
-[role='option'] {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 12px;
-  min-height: 28px;
-  padding: 0 8px;
-  border-radius: 6px;
-  cursor: pointer;
 }
 strong {
   flex: none;
@@ -137,10 +121,6 @@ strong {
   font-size: 0.75rem;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.on,
-[role='option']:hover {
-  background: var(--accent-tint);
 }
 .none,
 .note {

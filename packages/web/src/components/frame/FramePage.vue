@@ -108,6 +108,7 @@ function left(event: FocusEvent): void {
   </div>
 </template>
 
+<style scoped src="../common/offers.css"></style>
 <style scoped>
 .page {
   position: relative;
@@ -126,39 +127,9 @@ function left(event: FocusEvent): void {
   white-space: nowrap;
 }
 .list {
-  position: absolute;
-  z-index: 20;
-  inset-block-start: calc(100% + 4px);
-  inset-inline-start: 0;
-  display: grid;
-  gap: 6px;
   width: 360px;
-  padding: 8px;
-  border: 1px solid var(--line);
-  border-radius: 9px;
-  background: var(--sheet);
-  box-shadow: var(--shadow);
-}
-[role='option'] {
-  display: flex;
-  justify-content: space-between;
-  gap: 12px;
-  align-items: center;
-  min-height: 30px;
-  padding: 0 8px;
-  border-radius: 6px;
-  cursor: pointer;
 }
 [role='option'] .mute {
   flex: none;
-  font-size: 0.75rem;
-}
-.on,
-[role='option']:hover {
-  background: var(--accent-tint);
-}
-.none {
-  padding: 4px 8px;
-  font-size: 0.75rem;
 }
 </style>
