@@ -15,7 +15,7 @@ export default defineConfig({
           // Pure functions: files need not be kept apart, and load the core once.
           isolate: false,
           // Laws try hundreds of documents; how fast a machine does that is no question of theirs.
-          testTimeout: 60_000,
+          testTimeout: 180_000,
         },
       },
       {
@@ -23,8 +23,9 @@ export default defineConfig({
           name: 'server',
           setupFiles: ['scripts/patience.ts'],
           include: ['packages/server/test/**/*.test.ts', 'packages/contract/test/**/*.test.ts'],
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          // A machine that is busy with all other checks takes minutes to open a database: that is no fault.
+          testTimeout: 180_000,
+          hookTimeout: 180_000,
         },
       },
       {
@@ -34,7 +35,8 @@ export default defineConfig({
           include: ['packages/web/test/**/*.test.ts'],
           environment: 'jsdom',
           css: true,
-          testTimeout: 60_000,
+          testTimeout: 180_000,
+          hookTimeout: 180_000,
           server: { deps: { inline: ['vuetify'] } },
         },
       },

@@ -64,7 +64,7 @@ describe('a draft', () => {
     const editor = await browser.driver.getWindowHandle();
     await browser.driver.switchTo().newWindow('tab');
     await browser.driver.get(address);
-    expect(await (await person.find('.draft')).getText()).toMatch(/^Draft not published · ends /);
+    expect(await (await person.find('.draft')).getText()).toMatch(/^Draft not published · expires /);
     expect(await (await person.find('.zv-zone-centre .zv-logo')).isDisplayed(), 'as it is now').toBe(true);
     await press('[aria-label^=Main] > ul > li > a[href$="/garden"]');
     expect(await (await person.find('h1')).getText()).toBe('The garden');

@@ -39,7 +39,7 @@ describe('a preview', () => {
       .expect('Content-Type', /text\/html/);
     expect(text).toContain('<h1>Mugs</h1>');
     expect(text).toContain(`<a aria-current="true" href="/preview/${token}/shop">Shop</a>`);
-    expect(text).toContain('<strong>Draft</strong> not published · ends 24 Nov 2026, 10:00');
+    expect(text).toContain('<strong>Draft</strong> not published · expires 24 Nov 2026, 10:00');
     await rename(0, 'Our shop', 'Shop');
     expect((await look(token, '/shop').expect(200)).text).toContain('>Our shop</a>');
     expect((await look(token, '/nowhere').expect(404)).text).toContain('<h1>No such page</h1>');

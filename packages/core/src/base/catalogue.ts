@@ -39,7 +39,7 @@ const entries = {
   noPreview: {
     status: 404,
     sentence:
-      'There is no preview at this address. It may have ended or been revoked; ask for a new address.',
+      'There is no preview at this address. It may have expired or been revoked; ask for a new address.',
   },
   noFrame: {
     status: 404,

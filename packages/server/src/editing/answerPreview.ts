@@ -46,7 +46,7 @@ export function previewsIn(deps: EditingDeps): AnswerPreview {
     const { document } = current.value.site;
     const { html, isFound } = renderPreview(document, path, {
       base: `${PREVIEW}/${token}/`,
-      note: `not published · ends ${inZone(found.endsAt, document.site.timeZone)}`,
+      note: `not published · expires ${inZone(found.endsAt, document.site.timeZone)}`,
       compareTitles: new Intl.Collator(document.site.language, { numeric: true }).compare,
       year: now().getUTCFullYear(),
     });

@@ -25,8 +25,8 @@ async function remove(): Promise<void> {
   <section class="delete" aria-labelledby="delete-site">
     <h2 id="delete-site">Delete this site</h2>
     <p class="mute">
-      Its pages, menus and editions go, and nothing is delivered to its visitors any more. You can restore it
-      for a day.
+      This deletes its pages, menus and editions, and its visitors no longer get any navigation. You can
+      restore it within a day.
     </p>
     <button v-if="!isAsked" type="button" class="plain-button" @click="isAsked = true">
       Delete the site …

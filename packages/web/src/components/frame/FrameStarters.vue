@@ -25,7 +25,7 @@ const extents = [
 ];
 const extent = ref<'all' | 'header' | null>('all');
 const offers = useFrameStarters();
-const saveLabel = computed(() => (frame.isEmpty ? null : 'Save the present frame as a starter'));
+const saveLabel = computed(() => (frame.isEmpty ? null : 'Save the current frame as a starter'));
 
 async function exportFrame(): Promise<void> {
   const { document } = copy;

@@ -18,7 +18,7 @@ const isLocal = computed(() => /^https?:\/\/(?:127\.|localhost|\[::1\])/.test(si
 
 watch(isOpen, (open) => open && void previews.load(), { immediate: true });
 
-function ends(at: string): string {
+function momentOf(at: string): string {
   return new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 }
 </script>
@@ -27,7 +27,7 @@ function ends(at: string): string {
   <DialogSheet v-model="isOpen" title="Preview the draft" :problem="previews.problem" :width="640">
     <p>
       Anyone with the address sees the latest draft, on any page, in any browser or on a phone. An address
-      ends after a day. Search engines don’t index it.
+      expires after a day. Search engines don’t index it.
     </p>
     <p v-if="isLocal" class="mute">
       Only this computer can open it now. To open it on a phone, start Zorvik with DELIVERY_HOST=0.0.0.0 and
@@ -39,7 +39,7 @@ function ends(at: string): string {
           {{ previews.addressOf(token, path) }}
           <span class="only-heard">(opens in a new tab)</span>
         </a>
-        <span class="mute">made by {{ actor }}, ends {{ ends(endsAt) }}</span>
+        <span class="mute">made by {{ actor }}, expires {{ momentOf(endsAt) }}</span>
         <span class="deeds">
           <button
             type="button"
