@@ -15,15 +15,13 @@ const openFrame = async (): Promise<void> => {
   await browser.driver.get(`${stack.editor}/quillmere/frame`);
   await inPicture(() => person.find('.zv-header .zv-logo'));
 };
-const inPicture = async <T>(act: () => Promise<T>): Promise<T> => {
-  await browser.driver.switchTo().frame(await person.find('.picture iframe'));
-  try {
-    return await act();
-  } finally {
-    await browser.driver.switchTo().defaultContent();
-  }
+const inPicture = <T>(act: () => Promise<T>): Promise<T> => person.inPicture(act);
+/** Clicks what there is, once it no longer moves. */
+const press = async (css: string): Promise<void> => {
+  const found = await person.find(css);
+  await person.settled();
+  await found.click();
 };
-const press = async (css: string): Promise<void> => (await person.find(css)).click();
 const zoneOfLogo = (): Promise<string> =>
   inPicture(async () => {
     const logo = await person.find('.zv-header .zv-logo');
@@ -39,13 +37,13 @@ describe('a draft', () => {
     expect(await shown.getAttribute('srcdoc')).toContain('Plant finder');
     await (await person.find('[placeholder="Name, then Enter"]')).sendKeys('As it was\n');
     await person.byText('span', 'As it was');
-    await (await person.find('li:nth-child(3) .use')).click();
+    await press('li:nth-child(3) .use');
     await person.eventually('the logo is not in the centre', async () =>
       (await zoneOfLogo()).includes('zv-zone-centre'),
     );
     await person.click('Site');
     await person.click('Start from a frame …');
-    await (await person.find('li:nth-child(4) .use')).click();
+    await press('li:nth-child(4) .use');
     await person.eventually('its own starter is not used', async () =>
       (await zoneOfLogo()).includes('zv-zone-start'),
     );
@@ -80,7 +78,9 @@ describe('a draft', () => {
     await openFrame();
     await person.click('Site');
     await person.click('Site settings …');
-    await (await person.byText('label', 'Site')).click();
+    const view = await person.byText('label', 'Site');
+    await person.settled();
+    await view.click();
     await person.click('Delete the site …');
     const name = await person.find('#delete-name');
     await name.sendKeys('Quill');

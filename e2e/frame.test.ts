@@ -32,14 +32,7 @@ const frameParts = async (): Promise<Part[]> => {
   const document = await stored();
   return partsIn(document, document.site.id);
 };
-const inPicture = async <T>(act: () => Promise<T>): Promise<T> => {
-  await browser.driver.switchTo().frame(await person.find('.picture iframe'));
-  try {
-    return await act();
-  } finally {
-    await browser.driver.switchTo().defaultContent();
-  }
-};
+const inPicture = <T>(act: () => Promise<T>): Promise<T> => person.inPicture(act);
 const found = (css: string): Promise<WebElement> =>
   person.eventually(`nothing like ${css}`, async () => (await browser.driver.findElements(By.css(css)))[0]);
 const tree = (): Promise<WebElement> => person.find('[aria-label="Frame contents"]');

@@ -112,15 +112,20 @@ export function personAt(driver: WebDriver) {
       async () => (await (await find('[data-state]')).getAttribute('data-state')) === 'kept' || null,
     ) as Promise<true>;
 
-  /** Looks into the live header, does something there, and comes back. */
-  async function inLiveHeader<T>(act: () => Promise<T>): Promise<T> {
-    await driver.switchTo().frame(await find('iframe'));
-    try {
-      return await act();
-    } finally {
-      await driver.switchTo().defaultContent();
-    }
-  }
+  /** Looks into an iframe, does something there, and comes back. */
+  const within =
+    (css: string) =>
+    async <T>(act: () => Promise<T>): Promise<T> => {
+      await driver.switchTo().frame(await find(css));
+      try {
+        return await act();
+      } finally {
+        await driver.switchTo().defaultContent();
+      }
+    };
+  const inLiveHeader = within('iframe');
+  /** The live page of Frame. */
+  const inPicture = within('.picture iframe');
 
   return {
     driver,
@@ -137,6 +142,7 @@ export function personAt(driver: WebDriver) {
     kept,
     settled,
     inLiveHeader,
+    inPicture,
     Key,
     By,
   };

@@ -299,7 +299,7 @@ export type { HtmlElement, HtmlNode } from './html/htmlNode.ts';
 export { HIGHEST_BAND, LEAST_BAND } from './schema/parts/band.ts';
 export { LEAST_LOGO, MOST_LOGO } from './schema/parts/logo.ts';
 export { LONGEST_HTML } from './schema/parts/html.ts';
-export { isLanguageTag, languageProblem } from './base/languageTag.ts';
+export { languageProblem } from './base/languageTag.ts';
 export {
   frameStarters,
   isFramePreset,

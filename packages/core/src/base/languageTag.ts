@@ -4,7 +4,7 @@ import { refusal, type Refusal } from './refusal.ts';
  * Whether this is a language tag as browsers take it (BCP 47): a language of two or three letters, then script,
  * region and variants. Longer first parts are reserved, and names of languages look like them.
  */
-export function isLanguageTag(tag: string): boolean {
+function isLanguageTag(tag: string): boolean {
   return /^[a-z]{2,3}(?:-[a-z0-9]{1,8})*$/i.test(tag) && tag.length <= 35;
 }
 

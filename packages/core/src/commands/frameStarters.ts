@@ -36,8 +36,7 @@ export interface FrameStarter {
 }
 
 type Zones = Readonly<Partial<Record<ZoneName, readonly PartSketch[]>>>;
-const band = (zones: Zones, facts: Partial<PartSketch> = {}): PartSketch => ({
-  ...facts,
+const band = (zones: Zones): PartSketch => ({
   kind: 'band',
   parts: (['start', 'centre', 'end'] as const).map((at) => ({ kind: 'zone', at, parts: zones[at] ?? [] })),
 });

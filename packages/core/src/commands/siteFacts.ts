@@ -1,5 +1,5 @@
 import { Check } from 'typebox/value';
-import { isLanguageTag } from '../base/languageTag.ts';
+import { languageProblem } from '../base/languageTag.ts';
 import { plainLine } from '../base/plainLine.ts';
 import { refusal, type Refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
@@ -12,7 +12,6 @@ import { makeEdit, storedOf, type CommandContext } from './context.ts';
 /** What the facts of a site are called, and what can be in them. */
 const expected: Readonly<Partial<Record<keyof SiteChanges, readonly [what: string, expected: string]>>> = {
   name: ['a site name', 'one line of text'],
-  language: ['a language tag', 'a tag such as en, pt-BR or zh-Hant'],
   origin: ['a site address', 'the scheme and host, such as https://www.example.org'],
   timeZone: ['a time zone', 'a name such as Europe/London'],
   breakpoints: ['a breakpoint', 'a whole number of pixels'],
@@ -59,6 +58,7 @@ function keptValue(name: string, value: unknown): unknown {
 }
 
 function factProblem(name: keyof SiteChanges, value: unknown): Refusal | null {
+  if (name === 'language') return languageProblem(String(value));
   const shape =
     name in siteFacts
       ? siteFacts[name as keyof typeof siteFacts]
@@ -68,8 +68,7 @@ function factProblem(name: keyof SiteChanges, value: unknown): Refusal | null {
     isTaken ||
     (Check(shape, value) &&
       (name !== 'name' || value !== '') &&
-      (name !== 'origin' || value === '' || ORIGIN.test(String(value))) &&
-      (name !== 'language' || isLanguageTag(String(value))));
+      (name !== 'origin' || value === '' || ORIGIN.test(String(value))));
   if (isOne) return null;
   const [what, wanted] = expected[name] ?? [name, 'another value'];
   return refusal('badValue', {

@@ -2,6 +2,7 @@
 import { onMounted, ref } from 'vue';
 import { counted } from '@zorvik/core';
 import NewSiteDialog from '../components/pages/NewSiteDialog.vue';
+import { momentOf } from '../composables/momentOf.ts';
 import { useNotices } from '../stores/notices.ts';
 import { useSites } from '../stores/sites.ts';
 
@@ -9,9 +10,6 @@ const sites = useSites();
 const notices = useNotices();
 const isNewOpen = ref(false);
 onMounted(() => void sites.load());
-
-const momentOf = (at: string): string =>
-  new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 async function restore(key: string): Promise<void> {
   const answer = await sites.restore(key);

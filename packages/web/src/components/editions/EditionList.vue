@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { momentOf } from '../../composables/momentOf.ts';
 import { counted } from '@zorvik/core';
 import { useEditions } from '../../stores/editions.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -6,10 +7,6 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 /** All editions, the latest first. */
 const copy = useWorkingCopy();
 const editions = useEditions();
-
-function when(at: string): string {
-  return new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
-}
 </script>
 
 <template>
@@ -23,7 +20,7 @@ function when(at: string): string {
       <span>
         <span class="what">{{ edition.note || 'No note' }}</span>
         <span class="mute">
-          {{ when(edition.at) }} · {{ edition.actor }} · {{ counted(edition.items, '# item', '# items') }}
+          {{ momentOf(edition.at) }} · {{ edition.actor }} · {{ counted(edition.items, '# item', '# items') }}
         </span>
       </span>
       <span v-if="edition.number === copy.edition?.number" class="served">live</span>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiTrashCanOutline } from '@mdi/js';
-import { computed, ref, useTemplateRef } from 'vue';
+import { ref, useTemplateRef } from 'vue';
 import { frameOnSite, portableFrame, removePreset, saveFrameStarter, useFrameStarter } from '@zorvik/core';
 import { saveFile } from '../../composables/saveFile.ts';
 import { useFrameStarters } from '../../composables/useFrameStarters.ts';
@@ -25,7 +25,6 @@ const extents = [
 ];
 const extent = ref<'all' | 'header' | null>('all');
 const offers = useFrameStarters();
-const saveLabel = computed(() => (frame.isEmpty ? null : 'Save the current frame as a starter'));
 
 async function exportFrame(): Promise<void> {
   const { document } = copy;
@@ -92,9 +91,9 @@ function save(typed: string, isFinal: boolean): string | null {
       </li>
     </ul>
     <LineField
-      v-if="saveLabel !== null"
+      v-if="!frame.isEmpty"
       class="save"
-      :label="saveLabel"
+      label="Save the current frame as a starter"
       value=""
       placeholder="Name, then Enter"
       :keep="save"

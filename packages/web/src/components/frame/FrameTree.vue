@@ -20,7 +20,7 @@ const shown = computed(() =>
       id: part.id,
       depth,
       word,
-      // What kind of part it is, where its name does not say so.
+      // What kind of part it is, where the word does not say so.
       name: depth < 3 || word === kind ? '' : kind,
       off: frame.isShownHere(part) ? undefined : 'not on this page',
     };

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue';
+import { momentOf } from '../../composables/momentOf.ts';
 import { useCopying } from '../../composables/useCopying.ts';
 import { useFrame } from '../../stores/frame.ts';
 import { usePreviews } from '../../stores/previews.ts';
@@ -17,10 +18,6 @@ const path = computed(() => frame.page?.address ?? '/');
 const isLocal = computed(() => /^https?:\/\/(?:127\.|localhost|\[::1\])/.test(sites.delivery));
 
 watch(isOpen, (open) => open && void previews.load(), { immediate: true });
-
-function momentOf(at: string): string {
-  return new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-}
 </script>
 
 <template>
