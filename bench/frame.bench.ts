@@ -51,7 +51,7 @@ export async function frameFigure(): Promise<Figure> {
   const resolved = () =>
     frameAreas.map((area) => ({
       area,
-      bands: resolveArea(
+      resolvedArea: resolveArea(
         {
           document,
           compareTitles: byCode,
@@ -68,7 +68,7 @@ export async function frameFigure(): Promise<Figure> {
     () =>
       Buffer.from(
         resolved()
-          .map(({ area, bands }) => renderArea(area, bands, choices).html)
+          .map(({ area, resolvedArea }) => renderArea(area, resolvedArea, choices).html)
           .join(''),
       ),
     () => Buffer.from(JSON.stringify(once)),

@@ -7,11 +7,11 @@ import { By, Key } from 'selenium-webdriver';
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import { beforeAll, describe, expect, it } from 'vitest';
 import {
-  navigationScript,
   readStored,
   renderMenu,
   renderStyles,
   resolveMenu,
+  wholeScript,
   type ResolvedItem,
   type ResolvedMenu,
 } from '@zorvik/core';
@@ -227,7 +227,7 @@ describe('menus that are hard to fit', () => {
     const html = renderMenu(menu, { place: 'bar' });
     await writeFile(
       page,
-      `<!doctype html><html lang="en"><head>${head}</head><body>${html}<p>Text</p><script>${navigationScript}</script></body></html>`,
+      `<!doctype html><html lang="en"><head>${head}</head><body>${html}<p>Text</p><script>${wholeScript}</script></body></html>`,
     );
     await browser.driver.get(`file://${page}`);
   }

@@ -4,7 +4,7 @@ import { writeFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
 
 const root = new URL('../', import.meta.url);
-const names = ['navigation', 'embed'];
+export const names = ['navigation', 'stepIn', 'headerMotion', 'searchOpener', 'embed'];
 
 export async function siteScriptSource(name) {
   const result = await build({

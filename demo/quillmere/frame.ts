@@ -1,5 +1,6 @@
 import {
   areaId,
+  behaviourId,
   exceptionId,
   zoneId,
   zoneNames,
@@ -16,6 +17,8 @@ interface Made {
   readonly kind: PartKind;
   readonly facts?: PartFacts;
   readonly inner?: readonly Made[];
+  /** By this name, the drawer shows it again. */
+  readonly name?: string;
 }
 
 /** The facts that Quillmere's frame shows. */
@@ -78,12 +81,16 @@ export function quillmereFrame(
 ): Part[] {
   const menu = (key: string): { readonly shows: Id } => ({ shows: menus.get(key) ?? '' });
   const parts: Part[] = [];
-  const add = (id: Id, parent: Id, { kind, facts, inner = [] }: Made): void => {
-    parts.push({ ...facts, kind, id, parent } as Part);
+  const named = new Map<string, Id>();
+  const add = (id: Id, parent: Id, { kind, facts, inner = [], name }: Made): void => {
+    if (kind === 'use') parts.push({ ...facts, kind, id, parent, of: named.get(name ?? '') ?? '' } as Part);
+    else parts.push({ ...facts, kind, id, parent } as Part);
+    if (name !== undefined && kind !== 'use') named.set(name, id);
     for (const one of inner) add(idFor(id, one), id, one);
   };
   const idFor = (parent: Id, { kind, facts = {} }: Made): Id => {
     if (kind === 'zone') return zoneId(parent, facts.at ?? 'start');
+    if (kind === 'behaviour') return behaviourId(parent, facts.does ?? 'sticky');
     if (kind !== 'exception') return mint();
     if (facts.template !== undefined) return exceptionId(parent, { template: facts.template });
     const onPage = facts.onPage ?? '';
@@ -94,13 +101,13 @@ export function quillmereFrame(
       'header',
       [
         band({
-          start: [{ kind: 'contact', facts: { says: ['phone', 'email'] } }],
-          end: [{ kind: 'placement', facts: menu('second') }],
+          start: [{ kind: 'contact', facts: { says: ['phone', 'email'], yields: true }, name: 'contact' }],
+          end: [{ kind: 'placement', facts: { ...menu('second'), yields: true }, name: 'second' }],
         }),
         band({
           start: [
             { kind: 'logo', facts: { text: 'Quillmere' } },
-            { kind: 'placement', facts: menu('main') },
+            { kind: 'placement', facts: { ...menu('main'), yields: true }, name: 'main' },
           ],
           end: [
             {
@@ -113,6 +120,7 @@ export function quillmereFrame(
               },
               inner: [exception({ onPage: at('/shop'), isBelow: true, isShown: true })],
             },
+            { kind: 'menuButton', facts: { faces: { wide: 'icon', medium: 'icon', narrow: 'icon' } } },
           ],
         }),
         // On the start page there is no way to show.
@@ -122,6 +130,16 @@ export function quillmereFrame(
             ...(band({ start: [{ kind: 'breadcrumb' }] }).inner ?? []),
             exception({ template: 'home', isShown: false }),
           ],
+        },
+        {
+          kind: 'behaviour',
+          facts: { does: 'overlaid', isHidden: true },
+          inner: [exception({ template: 'home', isShown: true })],
+        },
+        {
+          kind: 'behaviour',
+          facts: { does: 'returns', isHidden: true },
+          inner: [exception({ template: 'article', isShown: true })],
         },
       ],
     ],
@@ -134,7 +152,7 @@ export function quillmereFrame(
             [
               {
                 kind: 'placement',
-                facts: { ...menu('plants'), isHidden: true },
+                facts: { ...menu('plants'), isHidden: true, pattern: 'accordion' },
                 inner: [
                   exception({ onPage: at('/plants'), isBelow: true, isShown: true, ...menu('plants') }),
                 ],
@@ -161,7 +179,46 @@ export function quillmereFrame(
         band({ start: [{ kind: 'copyright' }], end: [{ kind: 'payment' }] }),
       ],
     ],
-    ['drawer', [grid([[12, [{ kind: 'placement', facts: menu('phone') }]]])]],
+    [
+      'drawer',
+      [
+        grid([
+          [
+            12,
+            [
+              // The start page has the short menu, and the seed house, whose branches are long, steps in.
+              {
+                kind: 'placement',
+                facts: { ...menu('phone'), isHidden: true },
+                inner: [exception({ template: 'home', isShown: true, ...menu('phone') })],
+              },
+              {
+                kind: 'placement',
+                facts: { ...menu('main') },
+                inner: [
+                  exception({ template: 'home', isShown: false, ...menu('main') }),
+                  exception({ onPage: at('/shop'), isBelow: true, isShown: false, ...menu('main') }),
+                ],
+              },
+              {
+                kind: 'placement',
+                facts: { ...menu('main'), pattern: 'stepIn', isHidden: true },
+                inner: [exception({ onPage: at('/shop'), isBelow: true, isShown: true, ...menu('main') })],
+              },
+            ],
+          ],
+        ]),
+        grid([
+          [
+            12,
+            [
+              { kind: 'use', name: 'second', facts: { pattern: 'open' } },
+              { kind: 'use', name: 'contact' },
+            ],
+          ],
+        ]),
+      ],
+    ],
   ];
   for (const [area, inner] of areas) add(areaId(area), site, { kind: 'area', facts: { area }, inner });
   return parts;

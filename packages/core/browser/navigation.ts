@@ -1,7 +1,7 @@
 import { placePanel, type Extent, type PanelAlign, type Span } from '../src/panel/placePanel.ts';
 
 /**
- * The script that a site gets with its navigation: opens and closes branches of bars. It depends on nothing,
+ * The script that a site gets with its navigation: opens and closes branches of menus, and the drawer. It depends on nothing,
  * changes no markup but the states below, and everything can be reached without it.
  * `scripts/site-scripts.mjs` makes core/src/render/navigationScript.ts of it.
  */
@@ -19,15 +19,23 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
   ];
   const isOpen = (button: Element): boolean => button.getAttribute('aria-expanded') === 'true';
 
+  /** Whether the script works there already; from now on it does. */
+  const isOn = (root: Element): boolean => {
+    const was = root.hasAttribute('data-zv-on');
+    root.setAttribute('data-zv-on', '');
+    return was;
+  };
+
   const close = (root: Element): void => {
     for (const button of buttons(root)) if (isOpen(button)) button.setAttribute('aria-expanded', 'false');
   };
 
   const open = (button: HTMLElement): void => {
     const entry = button.parentElement;
-    const branch = entry?.querySelector<HTMLElement>(':scope>:is(ul,.zv-panel)');
+    const branch = entry?.querySelector<HTMLElement>(':scope>:is(ul,.zv-panel,.zv-stacked)');
     if (!entry || !branch || isOpen(button)) return;
-    for (const other of entry.parentElement?.children ?? []) if (other !== entry) close(other);
+    if (entry.closest('.zv-bar,.zv-single'))
+      for (const other of entry.parentElement?.children ?? []) if (other !== entry) close(other);
     // One for each device class there may be: all of an entry say the same.
     for (const own of entry.querySelectorAll(':scope>button')) own.setAttribute('aria-expanded', 'true');
     if (branch.dataset.zvFrom !== undefined) return fill(branch, branch.dataset.zvFrom, entry);
@@ -83,8 +91,9 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
   const moved = (): void => {
     if (location.href === last) return;
     last = location.href;
+    document.querySelector<HTMLDialogElement>('dialog.zv-drawer[open]')?.close();
     for (const menu of document.querySelectorAll('nav.zv')) {
-      close(menu);
+      if (menu.matches('.zv-bar')) close(menu);
       if (pathOf(location) === lastPath) continue;
       for (const marked of menu.querySelectorAll('[aria-current]')) marked.removeAttribute('aria-current');
       markHere(menu);
@@ -129,9 +138,12 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
   };
 
   const start = (nav: HTMLElement): void => {
-    if (nav.hasAttribute('data-zv-on')) return;
-    nav.setAttribute('data-zv-on', '');
+    if (isOn(nav)) return;
     if (nav.querySelector('[aria-current]') === null) markHere(nav);
+    // What shows because the page is in it is open for the buttons, too.
+    if (nav.matches('.zv-opens-current'))
+      for (const button of nav.querySelectorAll('li:has([aria-current])>button[aria-expanded]'))
+        button.setAttribute('aria-expanded', 'true');
     let timer: ReturnType<typeof setTimeout> | undefined;
     const later = (act: () => void, wait: number): void => {
       clearTimeout(timer);
@@ -148,6 +160,7 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
       if (isOpen(button) && entry !== null) close(entry);
       else open(button);
     });
+    if (!nav.matches('.zv-bar')) return;
     nav.addEventListener('pointerover', ({ target, pointerType }) => {
       const entry = topEntry(target);
       if (pointerType !== 'mouse') return;
@@ -194,26 +207,6 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
     });
   };
 
-  /** A search field that an icon opens has the focus then, and closes by Escape and by a press elsewhere. */
-  document.addEventListener(
-    'toggle',
-    ({ target }) => {
-      if (target instanceof Element && target.matches('.zv-fold[open]'))
-        target.querySelector<HTMLElement>('[type=search]')?.focus();
-    },
-    true,
-  );
-  const fold = ({ target, key }: { readonly target: EventTarget | null; readonly key?: string }): void => {
-    for (const one of document.querySelectorAll<HTMLDetailsElement>('.zv-fold[open]')) {
-      const isInside = target instanceof Node && one.contains(target);
-      if (key === undefined ? isInside : key !== 'Escape') continue;
-      one.open = false;
-      if (key !== undefined && isInside) one.querySelector('summary')?.focus();
-    }
-  };
-  document.addEventListener('pointerdown', fold);
-  document.addEventListener('keydown', fold);
-
   /** Shows the count that the site has set in every basket link. */
   const showCount = (): void => {
     const { zvBasket = '' } = document.documentElement.dataset;
@@ -221,8 +214,74 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
       count.textContent = zvBasket === '0' ? '' : zvBasket;
   };
 
+  /** How far a finger goes across until it is a swipe, in px. */
+  const SWIPE = 60;
+
+  /**
+   * A drawer is a dialog, opened by buttons that take the places of the links to it: what is behind it is inert, and
+   * Escape, or a press beside it, closes it and gives the focus back.
+   */
+  const startDrawer = (drawer: HTMLDialogElement): void => {
+    if (isOn(drawer)) return;
+    drawer.addEventListener('click', (event) => {
+      const link = event.target instanceof Element ? event.target.closest('a') : null;
+      if (link?.matches('.zv-close')) event.preventDefault();
+      if (event.target === drawer || link !== null) drawer.close();
+    });
+    let from = { x: 0, y: 0 };
+    drawer.addEventListener(
+      'touchstart',
+      ({ touches: [touch] }) => touch && (from = { x: touch.clientX, y: touch.clientY }),
+      { passive: true },
+    );
+    drawer.addEventListener('touchend', ({ changedTouches: [touch] }) => {
+      const across = Math.abs((touch?.clientX ?? from.x) - from.x);
+      if (across < SWIPE || across < 2 * Math.abs((touch?.clientY ?? from.y) - from.y)) return;
+      const back = [...drawer.querySelectorAll<HTMLElement>('.zv-back>button')].findLast((one) =>
+        one.checkVisibility(),
+      );
+      if (back) back.click();
+      else drawer.close();
+    });
+    // Where it does not take over any more, its button is gone.
+    addEventListener('resize', () => {
+      if (![...document.querySelectorAll('.zv-menu-button')].some((one) => one.checkVisibility()))
+        drawer.close();
+    });
+    // Without script, it was shown by its address.
+    if (location.hash === '#zv-drawer') {
+      history.replaceState(history.state, '', location.pathname + location.search);
+      drawer.showModal();
+    }
+  };
+
+  /** The links to the drawer become buttons of the same look. */
+  const startOpener = (link: HTMLElement): void => {
+    const button = document.createElement('button');
+    button.type = 'button';
+    button.className = link.className;
+    button.setAttribute('aria-haspopup', 'dialog');
+    button.append(...link.childNodes);
+    button.addEventListener('click', () =>
+      document.querySelector<HTMLDialogElement>('dialog.zv-drawer:not([open])')?.showModal(),
+    );
+    link.replaceWith(button);
+  };
+
+  /** What is at the side opens by its button where it is folded. */
+  const startSide = (side: HTMLElement): void => {
+    if (isOn(side)) return;
+    side.querySelector(':scope>.zv-section')?.addEventListener('click', ({ currentTarget }) => {
+      const button = currentTarget as HTMLElement;
+      button.setAttribute('aria-expanded', String(!isOpen(button)));
+    });
+  };
+
   const startAll = (): void => {
-    document.querySelectorAll<HTMLElement>('.zv-bar').forEach(start);
+    document.querySelectorAll<HTMLElement>('.zv-bar,.zv-folds').forEach(start);
+    document.querySelectorAll<HTMLDialogElement>('dialog.zv-drawer').forEach(startDrawer);
+    document.querySelectorAll<HTMLElement>('.zv-menu-button>a').forEach(startOpener);
+    document.querySelectorAll<HTMLElement>('.zv-side').forEach(startSide);
     showCount();
   };
   new MutationObserver(showCount).observe(document.documentElement, { attributeFilter: ['data-zv-basket'] });

@@ -71,7 +71,15 @@ export {
   addableKinds,
   areas,
   canBeIn,
+  behaviours,
   exceptionId,
+  type Behaviour,
+  LEAST_AREA,
+  LEAST_TAKEOVER,
+  menuSigns,
+  MOST_AREA,
+  MOST_TAKEOVER,
+  type MenuSign,
   zoneNames,
   type AreaName,
   type ExceptionOn,
@@ -187,7 +195,7 @@ export { findBreach } from './model/findBreach.ts';
 export { breachAmong, type NodeName } from './model/breachAmong.ts';
 export { partProblem } from './model/partProblem.ts';
 export { hrefOf } from './model/hrefOf.ts';
-export { areaId, areaWords, ownerOf, zoneId } from './model/partRoots.ts';
+export { areaId, areaWords, behaviourId, ownerOf, zoneId } from './model/partRoots.ts';
 export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces.ts';
 export { toStored, readStored } from './model/stored.ts';
 
@@ -227,10 +235,21 @@ export {
   pagesOf,
   removeExceptions,
   setException,
+  setBehaviours,
   setShownMenu,
   type ExceptionSays,
   type FrameAddition,
 } from './commands/frame.ts';
+export { addDrawer, addToDrawer, canYield, removeDrawer, usesInDrawer } from './commands/drawer.ts';
+export {
+  arrangeApart,
+  arrangementOf,
+  arrangeTogether,
+  moveOnDevice,
+  notPlaced,
+  placeOnDevice,
+  type ArrangedDevice,
+} from './commands/arrangement.ts';
 export { setSite, setWord } from './commands/siteFacts.ts';
 export type { SiteChanges } from './ops/updateSite.ts';
 export {
@@ -249,7 +268,15 @@ export {
   type PlacementTable,
   type Shown,
 } from './resolve/placementTable.ts';
-export { resolveArea, resolvePlaces, siteWords, type FrameSources } from './resolve/resolveFrame.ts';
+export {
+  areaFacts,
+  resolveArea,
+  resolvePlaces,
+  siteWords,
+  type AreaFacts,
+  type FrameSources,
+} from './resolve/resolveFrame.ts';
+export { usedPart, wayUp } from './resolve/usedPart.ts';
 export { filesShown } from './resolve/filesShown.ts';
 
 export { renderMenu, renderPanel, formOf, type RenderChoices, type MenuForm } from './render/renderMenu.ts';
@@ -291,7 +318,7 @@ export { isFetched } from './render/panelHtml.ts';
 export { renderStyles } from './render/renderStyles.ts';
 export { dataExample, embedSnippet, includesExample, type Embedded } from './render/embedding.ts';
 export { embedScript } from './render/embedScript.ts';
-export { navigationScript } from './render/navigationScript.ts';
+export { siteScript, siteScripts, wholeScript } from './render/siteScript.ts';
 export { escapeHtml } from './base/escape.ts';
 export { cleanTree, type CleanHtml, type Removed } from './html/cleanTree.ts';
 export { isCleanHtml } from './html/isCleanHtml.ts';
@@ -443,3 +470,4 @@ export { takeBack, type KnownEdit } from './history/takeBack.ts';
 export { acceptEdit, type Past, type Accepted } from './saving/acceptEdit.ts';
 export * from './saving/workingCopy.ts';
 export { takeBackNext, type TakenBack } from './saving/takeBackNext.ts';
+export { lostParts, type LostPart } from './checks/lostParts.ts';

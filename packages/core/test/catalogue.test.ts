@@ -2,7 +2,10 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { catalogue, type ErrorCode } from '../src/base/catalogue.ts';
 import { embedScript } from '../src/render/embedScript.ts';
+import { headerMotionScript } from '../src/render/headerMotionScript.ts';
 import { navigationScript } from '../src/render/navigationScript.ts';
+import { searchOpenerScript } from '../src/render/searchOpenerScript.ts';
+import { stepInScript } from '../src/render/stepInScript.ts';
 
 const read = (path: string): string => readFileSync(new URL(`../../../${path}`, import.meta.url), 'utf8');
 
@@ -27,6 +30,14 @@ describe('the error catalogue', () => {
   });
 });
 
+const siteScripts = {
+  navigation: navigationScript,
+  stepIn: stepInScript,
+  headerMotion: headerMotionScript,
+  searchOpener: searchOpenerScript,
+  embed: embedScript,
+};
+
 describe('the site’s scripts', () => {
   it('are what their sources make', async () => {
     const { siteScriptSource } = (await import(
@@ -34,7 +45,7 @@ describe('the site’s scripts', () => {
     )) as {
       siteScriptSource: (name: string) => Promise<string>;
     };
-    expect(await siteScriptSource('navigation')).toContain(JSON.stringify(navigationScript));
-    expect(await siteScriptSource('embed')).toContain(JSON.stringify(embedScript));
+    for (const [name, script] of Object.entries(siteScripts))
+      expect(await siteScriptSource(name), name).toContain(JSON.stringify(script));
   });
 });

@@ -1,4 +1,12 @@
 import { mintId, type Id, type RandomBits } from '../src/base/ids.ts';
+import { refusal } from '../src/base/refusal.ts';
+import { no, type Result } from '../src/base/result.ts';
+import { arrangeApart, moveOnDevice } from '../src/commands/arrangement.ts';
+import type { CommandContext } from '../src/commands/context.ts';
+import { addDrawer } from '../src/commands/drawer.ts';
+import { setBehaviours } from '../src/commands/frame.ts';
+import { applyEdit } from '../src/ops/applyEdit.ts';
+import type { Edit } from '../src/ops/edit.ts';
 import { newDocument, type SiteDocument } from '../src/model/document.ts';
 import { agreedFacts } from '../src/model/agreedFacts.ts';
 import { withNodesLast } from '../src/model/forest.ts';
@@ -7,7 +15,9 @@ import type { Page } from '../src/schema/page.ts';
 import { newPart } from '../src/model/newPart.ts';
 import { exceptionId, type ExceptionOn, type Part } from '../src/schema/part.ts';
 import { dropdownForms, extents, openings, type Dropdown } from '../src/schema/dropdown.ts';
+import { wayUp } from '../src/resolve/usedPart.ts';
 import type { Settings } from '../src/schema/settings.ts';
+import { contextOf } from './contextOf.ts';
 import { below, pick } from './pick.ts';
 import { withPlaced } from './withPlaced.ts';
 import { siteFixture } from './siteFixture.ts';
@@ -110,7 +120,45 @@ export function withRandomFrame(random: RandomBits, document: SiteDocument): Sit
       }),
     ];
   });
-  return { ...document, parts: withNodesLast(withMore, exceptions) };
+  return withRandomArrangements(random, { ...document, parts: withNodesLast(withMore, exceptions) });
+}
+
+/** The document with a drawer, a header over the content, and arrangements of their own, each for some. */
+function withRandomArrangements(random: RandomBits, start: SiteDocument): SiteDocument {
+  const context = (document: SiteDocument): CommandContext => ({
+    ...contextOf(document, 1 + below(random, 10_000)),
+    random,
+  });
+  const some: ((document: SiteDocument) => Result<Edit>)[] = [
+    (document) => addDrawer(context(document)),
+    (document) => {
+      const zones = [...document.parts.nodes.values()].filter(({ kind }) => kind === 'zone');
+      const moved = pick(
+        random,
+        [...document.parts.nodes.values()].filter(({ parent }) => zones.some(({ id }) => id === parent)),
+      );
+      const to = pick(
+        random,
+        zones.filter(({ id }) => wayUp(document, id).at(-1)?.area === 'header'),
+      );
+      return moved === undefined || to === undefined
+        ? no(refusal('nothingChosen'))
+        : moveOnDevice(context(document), moved.id, { parent: to.id, after: null }, 'narrow');
+    },
+    (document) => arrangeApart(context(document), 'header', 'medium'),
+    (document) =>
+      setBehaviours(
+        context(document),
+        'header',
+        { overlaid: true, returns: below(random, 2) === 0 },
+        { template: `template-${below(random, 3)}` },
+      ),
+  ];
+  return some.reduce((document, make) => {
+    const made = below(random, 3) === 0 ? null : make(document);
+    const applied = made?.ok === true ? applyEdit(document, made.value) : null;
+    return applied?.ok === true ? applied.value.document : document;
+  }, start);
 }
 
 /** Panels of some items: rows of cells with a few parts in them. */

@@ -86,6 +86,20 @@ const makers: readonly Maker[] = [
     return { kind: 'addPart', after: null, branch: [exception] };
   },
   (random, document) => {
+    const of = anyId(random, document, 'parts');
+    const holder = pick(
+      random,
+      [...document.parts.nodes.values()].filter(({ kind }) => kind === 'zone' || kind === 'cell'),
+    );
+    if (of === null || holder === undefined) return null;
+    const base = { id: mintId('part', random), parent: holder.id };
+    const part = pick(random, [
+      { ...base, kind: 'use' as const, of },
+      { ...base, kind: 'menuButton' as const },
+    ]);
+    return part === undefined ? null : { kind: 'addPart', after: null, branch: [part] };
+  },
+  (random, document) => {
     const area = pick(random, areas) ?? 'header';
     const id = areaId(area);
     if (document.parts.nodes.has(id)) {

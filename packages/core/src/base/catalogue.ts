@@ -24,6 +24,23 @@ const entries = {
     sentence: 'The parameter “{name}” can’t be “{value}”. It has to be {expected}.',
   },
   noSuchArea: { status: 409, sentence: 'This starter has no {area}. Choose another one.' },
+  noDrawer: { status: 409, sentence: 'This site has no drawer yet. Add one first.' },
+  notForDrawer: {
+    status: 409,
+    sentence: 'The drawer can’t show “{part}”. Choose a part of the header or of the side area.',
+  },
+  inDrawerAlready: {
+    status: 409,
+    sentence: '“{part}” is already in the drawer. Select it there to move it.',
+  },
+  arrangedAlready: {
+    status: 409,
+    sentence: 'The {area} already has its own arrangement on {device} screens. Move the part there.',
+  },
+  notArranged: {
+    status: 409,
+    sentence: 'The {area} is not arranged separately on {device} screens. Arrange it separately first.',
+  },
   noFrameYet: {
     status: 409,
     sentence: 'There is nothing in the frame yet. Add a band first.',

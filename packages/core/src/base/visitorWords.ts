@@ -12,6 +12,7 @@ export const visitorWordNames = [
   'social',
   'payment',
   'opening-hours',
+  'in-this-section',
 ] as const;
 /** See `visitorWordNames`. */
 export type VisitorWord = (typeof visitorWordNames)[number];
@@ -36,6 +37,7 @@ export const shippedWords: Readonly<Record<string, VisitorWords>> = {
     'Follow us',
     'Ways to pay',
     'Opening hours',
+    'In this section',
   ),
   de: inOrder(
     'Menü',
@@ -50,6 +52,7 @@ export const shippedWords: Readonly<Record<string, VisitorWords>> = {
     'Folgen Sie uns',
     'Zahlungsarten',
     'Öffnungszeiten',
+    'In diesem Bereich',
   ),
   fr: inOrder(
     'Menu',
@@ -64,6 +67,7 @@ export const shippedWords: Readonly<Record<string, VisitorWords>> = {
     'Suivez-nous',
     'Moyens de paiement',
     'Horaires d’ouverture',
+    'Dans cette rubrique',
   ),
   es: inOrder(
     'Menú',
@@ -78,6 +82,7 @@ export const shippedWords: Readonly<Record<string, VisitorWords>> = {
     'Síguenos',
     'Formas de pago',
     'Horario',
+    'En esta sección',
   ),
   it: inOrder(
     'Menu',
@@ -92,6 +97,7 @@ export const shippedWords: Readonly<Record<string, VisitorWords>> = {
     'Seguici',
     'Metodi di pagamento',
     'Orari di apertura',
+    'In questa sezione',
   ),
   nl: inOrder(
     'Menu',
@@ -106,6 +112,7 @@ export const shippedWords: Readonly<Record<string, VisitorWords>> = {
     'Volg ons',
     'Betaalmethoden',
     'Openingstijden',
+    'In dit onderdeel',
   ),
   pl: inOrder(
     'Menu',
@@ -120,6 +127,7 @@ export const shippedWords: Readonly<Record<string, VisitorWords>> = {
     'Obserwuj nas',
     'Metody płatności',
     'Godziny otwarcia',
+    'W tym dziale',
   ),
   pt: inOrder(
     'Menu',
@@ -134,6 +142,7 @@ export const shippedWords: Readonly<Record<string, VisitorWords>> = {
     'Siga-nos',
     'Formas de pagamento',
     'Horário de funcionamento',
+    'Nesta secção',
   ),
   ar: inOrder(
     'القائمة',
@@ -148,6 +157,7 @@ export const shippedWords: Readonly<Record<string, VisitorWords>> = {
     'تابعنا',
     'طرق الدفع',
     'ساعات العمل',
+    'في هذا القسم',
   ),
   ja: inOrder(
     'メニュー',
@@ -162,6 +172,7 @@ export const shippedWords: Readonly<Record<string, VisitorWords>> = {
     'フォローする',
     'お支払い方法',
     '営業時間',
+    'このセクション',
   ),
 };
 

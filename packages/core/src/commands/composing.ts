@@ -31,6 +31,7 @@ import {
 } from '../schema/part.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { faceUpdate } from './faceUpdate.ts';
+import { givenBack } from './drawer.ts';
 import { beginningOf } from './beginningOf.ts';
 import { enclosing, cellsOf, spanned } from './panelCells.ts';
 import { additions, removal } from './panelParts.ts';
@@ -128,7 +129,7 @@ export function removePartOf(context: CommandContext, id: Id): Result<Edit> {
   const { document } = context;
   const part = document.parts.nodes.get(id);
   if (part === undefined) return no(missing('parts', id));
-  if (part.kind !== 'cell') return makeEdit(context, [removal(document, id)]);
+  if (part.kind !== 'cell') return makeEdit(context, [removal(document, id), ...givenBack(document, part)]);
   const { cells, spans } = cellsOf(document, part.parent);
   // A row without a cell is none.
   if (cells.length === 1) return makeEdit(context, [removal(document, part.parent)]);

@@ -8,17 +8,21 @@ import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { newPart, type UnplacedPart } from '../model/newPart.ts';
 import { placeWords } from '../model/partProblem.ts';
-import { areaId, areaWords, holderAt } from '../model/partRoots.ts';
+import { areaId, areaWords, behaviourId, holderAt } from '../model/partRoots.ts';
 import { partPhrase, partSentence } from '../ops/addPart.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import { placementOf } from '../resolve/placementOf.ts';
+import type { Operation } from '../ops/registry.ts';
 import {
+  behaviours,
   definitionOf,
+  fieldsOf,
   exceptionId,
   heldBy,
   partWords,
   type AreaName,
+  type Behaviour,
   type ExceptionOn,
   type Part,
   type PartFacts,
@@ -28,6 +32,7 @@ import {
 import type { BeginsIn } from '../schema/parts/definePart.ts';
 import { setPart } from './composing.ts';
 import { makeEdit, type CommandContext } from './context.ts';
+import { following } from './arrangement.ts';
 import { partsIn } from '../model/partsIn.ts';
 import { removal } from './panelParts.ts';
 import { areaNeeded, newBand } from './placing.ts';
@@ -74,15 +79,23 @@ export function addToFrame(
   const [first, ...inner] = begun as readonly UnplacedPart[];
   if (first === undefined) return no(refusal('nothingChosen'));
   const hidden = on === null ? {} : { isHidden: true as const };
-  const top = newPart(mintId('part', random), spot.parent, { ...first, ...facts, ...hidden });
+  // What stands beside a part that is left to the drawer is left to it, too.
+  const yields =
+    spot.after !== null && document.parts.nodes.get(spot.after)?.yields === true && 'yields' in fieldsOf(kind)
+      ? { yields: true as const }
+      : {};
+  const top = newPart(mintId('part', random), spot.parent, { ...first, ...facts, ...hidden, ...yields });
   const branch = [
     top,
     ...inner.map((one) => newPart(mintId('part', random), top.id, one)),
     ...(on === null ? [] : [exceptionOf(top, on, { isShown: true, shows: top.shows ?? null })]),
   ];
-  return makeEdit(context, [{ kind: 'addPart', after: spot.after, branch }], {
-    sentence: partSentence('added', document, top),
-  });
+  const neighbour = spot.after ?? [...childrenOf(document.parts, spot.parent)][0] ?? null;
+  return makeEdit(
+    context,
+    [{ kind: 'addPart', after: spot.after, branch }, ...following(context, top, neighbour)],
+    { sentence: partSentence('added', document, top) },
+  );
 }
 
 /** What parts of the frame begin with: a menu that shows nowhere yet comes before all others. */
@@ -191,6 +204,53 @@ export function pagesOf(
   const title = page === undefined ? '' : (document.pages.nodes.get(page)?.title ?? 'a deleted page');
   const isBelow = 'isBelow' in on && on.isBelow === true;
   return isBelow ? `“${title}” and below` : `“${title}”`;
+}
+
+/** Says what an area does while the page scrolls, on all pages or, by an exception, on some. */
+export function setBehaviours(
+  context: CommandContext,
+  area: AreaName,
+  changes: Readonly<Partial<Record<Behaviour, boolean>>>,
+  on: ExceptionOn | null = null,
+): Result<Edit> {
+  const { document } = context;
+  const { parts } = document;
+  const root = areaId(area);
+  const operations = behaviours.flatMap((does): Operation[] => {
+    const isShown = changes[does];
+    if (isShown === undefined) return [];
+    const id = behaviourId(root, does);
+    const known = parts.nodes.get(id);
+    const isHidden = on === null && isShown ? null : true;
+    if (known === undefined) {
+      const made = newPart(id, root, { kind: 'behaviour', does, ...(isHidden === null ? {} : { isHidden }) });
+      const branch = on === null ? [made] : [made, exceptionOf(made, on, { isShown })];
+      // What nobody has said yet is so without saying it.
+      return !isShown && on === null
+        ? []
+        : [{ kind: 'addPart', after: childrenOf(parts, root).last(), branch }];
+    }
+    if (on === null)
+      return [{ kind: 'updatePart', id, set: { isHidden }, was: { isHidden: known.isHidden ?? null } }];
+    const there = parts.nodes.get(exceptionId(id, on));
+    return there?.kind === 'exception'
+      ? [{ kind: 'updatePart', id: there.id, set: { isShown }, was: { isShown: there.isShown } }]
+      : [
+          {
+            kind: 'addPart',
+            after: childrenOf(parts, id).last(),
+            branch: [exceptionOf(known, on, { isShown })],
+          },
+        ];
+  });
+  if (operations.length === 0) return no(refusal('changesNothing', { label: areaWords[area] }));
+  return makeEdit(context, [...areaNeeded(document, area), ...operations], {
+    sentence:
+      on === null
+        ? sentence('areaChanged', { label: areaWords[area] })
+        : sentence('areaChangedOn', { label: areaWords[area], pages: pagesOf(document, on) }),
+    label: areaWords[area],
+  });
 }
 
 /** Which menu a placement shows on all pages that are no exception; null: none. */

@@ -6,9 +6,11 @@ import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
 import { pageIndex } from '../model/pageIndex.ts';
 import { newPart } from '../model/newPart.ts';
-import { areaId, zoneId } from '../model/partRoots.ts';
+import { areaId, behaviourId, zoneId } from '../model/partRoots.ts';
 import { missing } from '../ops/kit/missing.ts';
+import type { AddPart } from '../ops/addPart.ts';
 import type { Edit } from '../ops/edit.ts';
+import type { Operation } from '../ops/registry.ts';
 import { placementOf } from '../resolve/placementOf.ts';
 import {
   areas,
@@ -154,6 +156,7 @@ export function isFramePreset({ rows }: Pick<Preset, 'rows'>): boolean {
 /** The areas of a frame as sketches, with their exceptions. O(parts). */
 export function frameSketch(document: SiteDocument): PartSketch[] {
   const { parts } = document;
+  const used = new Set([...parts.nodes.values()].flatMap((one) => (one.kind === 'use' ? [one.of] : [])));
   return areas
     .map(areaId)
     .filter((id) => childrenOf(parts, id).last() !== null)
@@ -163,7 +166,11 @@ export function frameSketch(document: SiteDocument): PartSketch[] {
         (id) => childrenOf(parts, id),
         (id, inner) => {
           const { id: _, parent: __, item: ___, ...facts } = nodeAt(parts, id);
-          return { ...facts, ...(inner.length === 0 ? {} : { parts: inner }) } as PartSketch;
+          return {
+            ...facts,
+            ...(used.has(id) ? { id } : {}),
+            ...(inner.length === 0 ? {} : { parts: inner }),
+          } as PartSketch;
         },
       ),
     );
@@ -186,6 +193,8 @@ export function useFrameStarter(
   const wanted = given.filter((sketch) => sketch.kind === 'area' && (only === null || sketch.area === only));
   if (wanted.length === 0) return no(refusal('noSuchArea', { area: only ?? 'header' }));
   const name = own?.name ?? ('name' in of ? of.name : '');
+  /** What was made of the parts that others show again. */
+  const madeOf = new Map<Id, Id>();
   const operations = wanted.flatMap(({ area: name = 'header', parts = [] }) => {
     const root = areaId(name);
     const gone = [...childrenOf(document.parts, root)].map((id) => removal(document, id));
@@ -193,7 +202,7 @@ export function useFrameStarter(
     const added = parts.map((sketch) => {
       const branch = withoutLost(
         document,
-        sketched(sketch, root, () => mintId('part', random)),
+        sketched(sketch, root, madeOf, () => mintId('part', random)),
       );
       const operation = { kind: 'addPart' as const, after, branch };
       after = branch[0]?.id ?? after;
@@ -205,22 +214,39 @@ export function useFrameStarter(
       ...added.filter(({ branch }) => branch.length > 0),
     ];
   });
-  return makeEdit(context, operations, { sentence: sentence('frameStarterUsed', { preset: name }) });
+  return makeEdit(
+    context,
+    operations.map((one): Operation => (one.kind === 'addPart' ? usingMade(one, madeOf) : one)),
+    { sentence: sentence('frameStarterUsed', { preset: name }) },
+  );
+}
+
+/** What shows a part again shows the one that was made of it; parts that were not made are as they were. */
+function usingMade(operation: AddPart, madeOf: ReadonlyMap<Id, Id>): AddPart {
+  return {
+    ...operation,
+    branch: operation.branch.map((part) =>
+      part.kind === 'use' ? { ...part, of: madeOf.get(part.of) ?? part.of } : part,
+    ),
+  };
 }
 
 /** A sketch of a frame as parts, in preorder. Ids that follow from where a part stands do so here, too. */
-function sketched(top: PartSketch, root: Id, mint: () => Id): Part[] {
+function sketched(top: PartSketch, root: Id, madeOf: Map<Id, Id>, mint: () => Id): Part[] {
   const made: Part[] = [];
   const stack = [{ sketch: top, parent: root }];
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
-    const { kind, child: _, parts = [], ...facts } = next.sketch;
+    const { kind, child: _, id: name, parts = [], ...facts } = next.sketch;
     const { parent } = next;
     const id =
       kind === 'zone'
         ? zoneId(parent, facts.at ?? 'start')
         : kind === 'exception'
           ? exceptionId(parent, pagesIn(facts))
-          : mint();
+          : kind === 'behaviour'
+            ? behaviourId(parent, facts.does ?? 'sticky')
+            : mint();
+    if (name !== undefined) madeOf.set(name, id);
     made.push(newPart(id, parent, { ...facts, kind }));
     for (const inner of parts.toReversed()) stack.push({ sketch: inner, parent: id });
   }

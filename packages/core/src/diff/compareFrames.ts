@@ -60,8 +60,10 @@ export function compareFrames(before: FrameSource, document: SiteDocument): stri
   const reordered = reorderedParts(were, document, old, now);
   const changes: string[] = [];
   for (const part of after.parts) {
-    if (!isSaid(part)) continue;
     const was = old.get(part.id);
+    if (part.kind === 'area' && was !== undefined && !isEqual(was, part))
+      changes.push(say('changed', document, part));
+    if (!isSaid(part)) continue;
     if (was === undefined) {
       if (!comesWith(part, now, old)) changes.push(say('added', document, part));
       continue;

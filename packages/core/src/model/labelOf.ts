@@ -39,7 +39,9 @@ export function nameOf(document: SiteDocument, forest: ForestName, id: Id): stri
 }
 
 /** What to call a part: its text, what it shows, else what it is. */
-export function partName(document: SiteDocument, { kind, text, item, menu, shows, body, alt }: Part): string {
+export function partName(document: SiteDocument, part: Part): string {
+  const used = part.kind === 'use' ? document.parts.nodes.get(part.of) : undefined;
+  const { kind, text, item, menu, shows, body, alt } = used ?? part;
   const shownItem = item === undefined ? undefined : document.items.nodes.get(item);
   if (shownItem !== undefined) return labelOf(document, shownItem);
   const written =

@@ -12,7 +12,7 @@ import {
   type RootName,
 } from '../schema/part.ts';
 import { lostRef } from './lostRef.ts';
-import { areaId, holderAt, ownerOf, zoneId } from './partRoots.ts';
+import { areaId, holderAt, behaviourId, ownerOf, zoneId } from './partRoots.ts';
 import type { SiteDocument } from './document.ts';
 
 /** What is wrong with a part where it is to stand: its place, its fields, or what it names; null: nothing. */
@@ -44,6 +44,7 @@ export function partProblem(document: SiteDocument, part: Part): Refusal | null 
 export function onlyId(part: Part): Id | null {
   if (part.kind === 'area') return areaId(part.area);
   if (part.kind === 'zone') return zoneId(part.parent, part.at);
+  if (part.kind === 'behaviour') return behaviourId(part.parent, part.does);
   if (part.kind !== 'exception') return null;
   const { parent, template, onPage, isBelow } = part;
   if (template !== undefined) return exceptionId(parent, { template });

@@ -1,6 +1,6 @@
 import { derivedId, type Id } from '../base/ids.ts';
 import type { SentenceCode } from '../base/sentences.ts';
-import type { AreaName, Part, PartKind, RootName, ZoneName } from '../schema/part.ts';
+import type { AreaName, Behaviour, Part, PartKind, RootName, ZoneName } from '../schema/part.ts';
 import { labelOf } from './labelOf.ts';
 import type { SiteDocument } from './document.ts';
 
@@ -87,6 +87,11 @@ export function holderAt(document: SiteDocument, parent: Id): PartKind | RootNam
 /** The id of an area: every site has each once, so it is the same in all of them. */
 export function areaId(area: AreaName): Id {
   return derivedId('part', `area ${area}`);
+}
+
+/** The id of what says that an area does something. */
+export function behaviourId(area: Id, does: Behaviour): Id {
+  return derivedId('part', `${area} ${does}`);
 }
 
 /** The id of a zone of a band: every band has each at most once. */

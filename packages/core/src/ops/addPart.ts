@@ -4,7 +4,7 @@ import { ok } from '../base/result.ts';
 import { phrase, sentence, type Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { partName } from '../model/labelOf.ts';
-import { ownerOf, type PartDeed } from '../model/partRoots.ts';
+import { areaWords, ownerOf, type PartDeed } from '../model/partRoots.ts';
 import { partProblem } from '../model/partProblem.ts';
 import { PartShape, partWords, type Part } from '../schema/part.ts';
 import { defineAdd, topOf, type Branch } from './kit/defineAdd.ts';
@@ -36,13 +36,17 @@ function isAreaAlone({ branch }: AddPart): boolean {
 
 /** What was done to a part, in a sentence. */
 export function partSentence(deed: PartDeed, document: SiteDocument, part: Part): Sentence {
+  if (part.kind === 'area' && deed === 'changed')
+    return sentence('areaChanged', { label: areaWords[part.area] });
   const { root, name } = ownerOf(document, part.parent);
   return sentence(root.sentences[deed], { what: partPhrase(document, part), label: name });
 }
 
 /** A part as it is called in a sentence: what it is, and by its name if it has one. */
 export function partPhrase(document: SiteDocument, part: Part): Phrase {
+  // A part that is shown again is called by what it is.
+  const { kind: own } = (part.kind === 'use' ? document.parts.nodes.get(part.of) : undefined) ?? part;
   const name = partName(document, part);
-  const kind = capitalised(part.kind);
-  return name === partWords[part.kind] ? phrase(`part${kind}`) : phrase(`named${kind}`, { name });
+  const kind = capitalised(own);
+  return name === partWords[own] ? phrase(`part${kind}`) : phrase(`named${kind}`, { name });
 }

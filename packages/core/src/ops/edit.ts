@@ -6,7 +6,7 @@ import { closed, IdShape, SentenceShape } from '../schema/shapes.ts';
 import { operationKinds, type Operation } from './registry.ts';
 
 /** Version of the protocol that edits are written in. */
-export const EDIT_VERSION = 8;
+export const EDIT_VERSION = 9;
 
 /** One intention of a person as a unit of saving and of undo: it applies wholly or not at all. */
 export interface Edit {

@@ -4,9 +4,9 @@ import { rule } from '../style/rule.ts';
 
 /** An empty cell keeps the place of those beside it. */
 export const cell: PartHandler<'cell'> = {
-  html: (part, within) => {
+  html: (part, within, classes) => {
     const across = part.direction === undefined ? '' : ' zv-side-by-side';
-    return container(part, within, ` zv-cell zv-span-${part.span ?? 12}${across}`);
+    return container(part, within, ` zv-cell zv-span-${part.span ?? 12}${across}${classes}`);
   },
   css: (parts) => {
     const spans = [...new Set(parts.flatMap(({ span }) => span ?? []))].sort((a, b) => a - b);

@@ -2,6 +2,8 @@ import { escapeHtml } from '../base/escape.ts';
 
 /** Outlines of our own in a square of 24 by 24, drawn with lines, for kinds of part that have an icon. */
 export const glyphs = {
+  close:
+    'M6.400 5 12 10.600 17.600 5 19 6.400 13.400 12l5.600 5.600-1.400 1.400-5.600-5.600L6.400 19 5 17.600 10.600 12 5 6.400Z',
   account: 'M12 4a4 4 0 1 1 0 8 4 4 0 0 1 0-8Zm0 10c4.4 0 8 2.2 8 5v1H4v-1c0-2.8 3.6-5 8-5Z',
   basket: 'M8 9V7a4 4 0 0 1 8 0v2h4l-1.4 11H5.4L4 9Zm2 0h4V7a2 2 0 0 0-4 0Z',
   phone:

@@ -2,7 +2,7 @@ import { isSafeAddress } from '../base/address.ts';
 import { escapeHtml } from '../base/escape.ts';
 import type { ResolvedItem, ResolvedPart } from '../resolve/resolved.ts';
 import { pictureName, widthsOf, type Picture } from '../schema/picture.ts';
-import { classAttribute, prefixed } from './attributes.ts';
+import { classAttribute } from './attributes.ts';
 import type { Piece, WritesIn } from './partHandler.ts';
 
 /** The beginning of the element of a part: its tag, its mark and its classes. */
@@ -13,8 +13,7 @@ export function opening(tag: string, part: ResolvedPart, within: WritesIn, class
 
 /** An element around what stands in a part. */
 export function container(part: ResolvedPart, within: WritesIn, classes: string): Piece[] {
-  const all = classes + prefixed('zv-hidden-', part.hiddenOn);
-  return [`<${opening('div', part, within, all)}>`, ...within.inside(part), '</div>'];
+  return [`<${opening('div', part, within, classes)}>`, ...within.inside(part), '</div>'];
 }
 
 /** An element with HTML in it. */

@@ -27,6 +27,9 @@ import { breadcrumb } from './breadcrumb.ts';
 import { contact } from './contact.ts';
 import { copyright } from './copyright.ts';
 import { exception } from './exception.ts';
+import { menuButton } from './menuButton.ts';
+import { behaviour } from './behaviour.ts';
+import { use } from './use.ts';
 import { logo } from './logo.ts';
 import { payment } from './payment.ts';
 import { ownHtml } from './ownHtml.ts';
@@ -62,7 +65,10 @@ export const partHandlers: { readonly [K in PartKind]: PartHandler<K> } = {
   zone,
   placement,
   exception,
+  behaviour,
+  use,
   logo,
+  menuButton,
   account,
   basket,
   contact,

@@ -4,9 +4,16 @@ import type { Id } from '../base/ids.ts';
 import { romanised } from '../base/romanised.ts';
 import type { SiteDocument } from '../model/document.ts';
 import type { CompareTitles } from '../resolve/followedPages.ts';
-import { resolveArea, resolvePlaces, siteWords } from '../resolve/resolveFrame.ts';
+import {
+  resolveArea,
+  resolvePlaces,
+  siteWords,
+  type AreaFacts,
+  type FrameSources,
+} from '../resolve/resolveFrame.ts';
+import type { AreaName, Behaviour } from '../schema/part.ts';
 import type { ResolvedMenu, ResolvedPart } from '../resolve/resolved.ts';
-import { frameTable, varied, type Combination, type FrameTable, type Varied } from './frameVariants.ts';
+import { frameTable, varied, type Combination, type FrameTable, type Variant } from './frameVariants.ts';
 import {
   allParts,
   fetchedPanels,
@@ -23,6 +30,8 @@ import {
 export interface FragmentFile {
   readonly html: string;
   readonly data: string;
+  /** Of a header: where the data of its drawer is; not there: it has none. */
+  readonly drawer?: string;
   readonly slots: readonly Slot[];
 }
 
@@ -49,6 +58,8 @@ export interface EditionFrame {
   readonly table: FrameTable;
   /** All parts of all variants, for the style sheet and the files that are shown. */
   readonly parts: readonly ResolvedPart[];
+  /** What the header and the side do while the page scrolls, on some pages at least. */
+  readonly does: ReadonlySet<Behaviour>;
 }
 
 /** Where an edition keeps what is delivered of its frame. No path that is asked for begins with a dot. */
@@ -78,45 +89,59 @@ export function editionFrame(
   const choices: FrameChoices = { site, words, pictures, fetchesPanels: true };
   const files = new Map<string, string>();
   const parts: ResolvedPart[] = [];
+  const does = new Set<Behaviour>();
+  /** Keeps the data of some parts, and the panels in them that are fetched; where the data is. */
   const keep = (
-    area: Varied,
+    area: AreaName | 'page',
     resolved: readonly ResolvedPart[],
     path: string,
-    html: string,
-  ): Omit<FragmentFile, 'slots'> => {
+    facts: AreaFacts = {},
+  ): string => {
     parts.push(...allParts(resolved));
-    for (const panel of fetchedPanels(area, resolved, { pictures })) files.set(panel.path, panel.html);
-    const kept = { html: `${path}.html`, data: `${path}.json` };
-    files.set(kept.html, html);
-    files.set(kept.data, JSON.stringify(resolved));
-    return kept;
+    for (const panel of fetchedPanels(area, resolved, { pictures, facts })) files.set(panel.path, panel.html);
+    files.set(path, JSON.stringify(resolved));
+    return path;
   };
-  const resolvedIn = (area: Varied): ResolvedPart[][] =>
-    table.variants[area].map((variant) => {
-      const sources = {
-        document,
-        compareTitles,
-        menuOf,
-        keepsEmpty: false,
-        exceptionFor: ({ id }: { readonly id: Id }) => variant.get(id) ?? null,
-      };
-      return area === 'page' ? resolvePlaces(sources) : resolveArea(sources, area);
-    });
+  const written = (path: string, html: string): string => {
+    files.set(path, html);
+    return path;
+  };
+  const sourcesOf = (variant: Variant): FrameSources => ({
+    document,
+    compareTitles,
+    menuOf,
+    keepsEmpty: false,
+    exceptionFor: ({ id }) => variant.get(id) ?? null,
+  });
   const areas = Object.fromEntries(
     frameAreas.map((area) => [
       area,
-      resolvedIn(area).map((bands, at): FragmentFile => {
-        const { html, slots } = renderArea(area, bands, choices);
-        return { ...keep(area, bands, `${FOLDER}/${area}/${at}`, html), slots };
+      table.variants[area].map((variant, at): FragmentFile => {
+        const resolved = resolveArea(sourcesOf(variant), area);
+        const { html, slots } = renderArea(area, resolved, choices);
+        const { bands, facts, drawer = null } = resolved;
+        resolved.does.forEach((one) => does.add(one));
+        const path = `${FOLDER}/${area}/${at}`;
+        return {
+          html: written(`${path}.html`, html),
+          data: keep(area, bands, `${path}.json`, facts),
+          slots,
+          ...(drawer === null ? {} : { drawer: keep('drawer', drawer.bands, `${FOLDER}/drawer/${at}.json`) }),
+        };
       }),
     ]),
   ) as Record<FrameArea, FragmentFile[]>;
-  const places = resolvedIn('page').map((some, at) => {
+  const places = table.variants.page.map((variant, at) => {
     const made: Record<string, FragmentFile> = {};
-    for (const placement of some) {
+    for (const placement of resolvePlaces(sourcesOf(variant))) {
       const key = firstFree(placeKey(placement), (name) => name in made);
       const { html, slots } = renderPlace(placement, choices);
-      made[key] = { ...keep('page', [placement], `${FOLDER}/page/${at}/${key}`, html), slots };
+      const path = `${FOLDER}/page/${at}/${key}`;
+      made[key] = {
+        html: written(`${path}.html`, html),
+        data: keep('page', [placement], `${path}.json`),
+        slots,
+      };
     }
     return made;
   });
@@ -131,7 +156,7 @@ export function editionFrame(
     combinations: table.combinations,
     templates: Object.fromEntries(table.ofTemplate),
   };
-  return { index, files: [...files].map(([path, body]) => ({ path, body })), table, parts };
+  return { index, files: [...files].map(([path, body]) => ({ path, body })), table, parts, does };
 }
 
 /** The key of a named place in addresses: its name in plain letters. */

@@ -16,7 +16,7 @@ export function entryClass({ cssClass = '', hiddenOn, branchHiddenOn }: Resolved
  * What is seen of an item itself: a link, a heading, and the buttons that open `branch`, by device class
  * where that differs.
  */
-export function faceHtml(item: ResolvedItem, branch: string | null): string {
+export function faceHtml(item: ResolvedItem, branch: string | null, fold: FaceFold | null = null): string {
   const hasLink = item.href !== null && isSafeAddress(item.href);
   const face: Face = {
     item,
@@ -26,6 +26,13 @@ export function faceHtml(item: ResolvedItem, branch: string | null): string {
   };
   if (branch === null)
     return hasLink ? linkHtml(face, '') : `<span${classAttribute(face.look)}${face.tip}>${face.inner}</span>`;
+  if (fold !== null) {
+    // In a list that folds, the place says what opens a branch, and not the entry.
+    const own = { ...face, isOpen: fold.isOpen };
+    return !hasLink || fold.rowOpens
+      ? buttonHtml(own, branch, '')
+      : `${linkHtml(face, '')}${opener(branch, fold.isOpen)} aria-label="${escapeHtml(item.label)}"></button>`;
+  }
   const { opening, quiet } = howItOpens(item);
   if (!hasLink || opening.length === deviceClasses.length) return buttonHtml(face, branch, '');
   const arrow = `${opener(branch)}${classAttribute(quiet + prefixed('zv-hidden-', opening))} aria-label="${escapeHtml(item.label)}"></button>`;
@@ -38,7 +45,14 @@ export function faceHtml(item: ResolvedItem, branch: string | null): string {
   );
 }
 
+/** How an entry of a list that folds opens: by the whole row or its arrow; whether it is open at first. */
+export interface FaceFold {
+  readonly rowOpens: boolean;
+  readonly isOpen: boolean;
+}
+
 interface Face {
+  readonly isOpen?: boolean;
   readonly item: ResolvedItem;
   readonly inner: string;
   readonly look: string;
@@ -51,12 +65,12 @@ function linkHtml({ item, inner, look, tip }: Face, notOn: string): string {
 }
 
 /** The whole face as the button that opens the branch. */
-function buttonHtml({ item, inner, look, tip }: Face, branch: string, notOn: string): string {
-  return `${opener(branch)}${classAttribute(`${look}${item.arrowHidden === true ? ' zv-no-arrow' : ''}${notOn}`)}${tip}>${inner}</button>`;
+function buttonHtml({ item, inner, look, tip, isOpen }: Face, branch: string, notOn: string): string {
+  return `${opener(branch, isOpen)}${classAttribute(`${look}${item.arrowHidden === true ? ' zv-no-arrow' : ''}${notOn}`)}${tip}>${inner}</button>`;
 }
 
-function opener(branch: string): string {
-  return `<button type="button" aria-expanded="false" aria-controls="${branch}"`;
+function opener(branch: string, isOpen = false): string {
+  return `<button type="button" aria-expanded="${isOpen}" aria-controls="${branch}"`;
 }
 
 function lookOf({ look, icon, badge }: ResolvedItem): string {

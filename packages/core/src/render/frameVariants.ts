@@ -125,7 +125,10 @@ class VariedArea {
     readonly name: Varied,
   ) {
     const { site } = document;
-    this.#parts = partsWithExceptions(document, name === 'page' ? site.id : areaId(name));
+    // The drawer comes with the header.
+    const roots =
+      name === 'page' ? [site.id] : name === 'header' ? [areaId(name), areaId('drawer')] : [areaId(name)];
+    this.#parts = partsWithExceptions(document, roots);
   }
 
   get templates(): string[] {

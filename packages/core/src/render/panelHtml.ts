@@ -1,4 +1,5 @@
 import type { ResolvedItem } from '../resolve/resolved.ts';
+import type { Dropdown } from '../schema/dropdown.ts';
 import type { Piece } from '../parts/partHandler.ts';
 import { rowsHtml, type PanelAround } from './partHtml.ts';
 
@@ -35,9 +36,9 @@ export function dropClasses(item: ResolvedItem): string {
   return `${width === undefined ? '' : ` zv-width-${width}`}${align === undefined ? '' : ` zv-align-${align}`}${columns === undefined ? '' : ` zv-list-columns-${columns}`}`;
 }
 
-/** When the entry opens, where that is not the usual way. */
-export function opensAttribute({ dropdown }: ResolvedItem): string {
-  const opens = dropdown?.opens;
+/** When the entry opens, where that is not the usual way. `inPlace`: what its place says of all entries. */
+export function opensAttribute({ dropdown }: ResolvedItem, inPlace?: Dropdown['opens']): string {
+  const opens = inPlace ?? dropdown?.opens;
   return opens === undefined || opens === 'rest' ? '' : ` data-zv-opens="${opens}"`;
 }
 
@@ -89,6 +90,8 @@ export function panelPieces(
 export function stackedRows(
   item: ResolvedItem,
   context: Omit<PanelAround, 'prefix' | 'children'> & { readonly id: string },
+  /** The id of the branch that a button opens, and what it begins with; null: it is always open. */
+  branch: { readonly id: string; readonly start: string } | null = null,
 ): Piece[] | null {
   const { rows, dropdown } = item;
   const narrow = dropdown?.panel?.narrow ?? 'stacked';
@@ -96,7 +99,9 @@ export function stackedRows(
   if (narrow === 'item') return [];
   const shown = rows.filter(({ only }) => (narrow === 'own' ? only === 'narrow' : only === undefined));
   return [
-    '<div class="zv-rows zv-stacked">',
+    branch === null
+      ? '<div class="zv-rows zv-stacked">'
+      : `<div class="zv-rows zv-stacked" id="${branch.id}">${branch.start}`,
     ...panelPieces({ ...item, rows: shown.map(({ only: _, ...row }) => row) }, context),
     '</div>',
   ];

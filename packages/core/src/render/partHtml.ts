@@ -20,18 +20,35 @@ export function rowsHtml(rows: readonly ResolvedPart[], around: PanelAround): Pi
       parts.flatMap((part) => handlerOf(part.kind).html(part, within, prefixed('zv-hidden-', part.hiddenOn))),
   };
   return rows.flatMap((row, at) => {
-    const edges = `${at === 0 ? ' zv-first-row' : ''}${at === rows.length - 1 ? ' zv-last-row' : ''}`;
+    const edges = `${prefixed('zv-hidden-', row.hiddenOn)}${at === 0 ? ' zv-first-row' : ''}${at === rows.length - 1 ? ' zv-last-row' : ''}`;
     return handlerOf(row.kind).html(row, within, edges);
   });
 }
 
-/** The bands of an area, or parts in a row, as pieces. */
-export function framePieces(parts: readonly ResolvedPart[], around: PanelAround & FrameOnly): Piece[] {
-  const within: WritesIn = {
-    ...around,
-    inside: ({ parts: inner = [] }) => framePieces(inner, around),
-  };
-  return parts.flatMap((part) =>
-    handlerOf(part.kind).html(part, within, prefixed('zv-hidden-', part.hiddenOn)),
-  );
+/** The bands of an area, or parts in a row, as pieces. `classes`: of the outermost, each with a space before it. */
+export function framePieces(
+  parts: readonly ResolvedPart[],
+  { classes = '', ...around }: PanelAround & FrameOnly & { readonly classes?: string },
+): Piece[] {
+  return parts.flatMap((part) => {
+    // What is shown again has ids of its own, with all that is in it.
+    const own = part.uses === undefined ? around : { ...around, prefix: `zv-${part.id}` };
+    const within: WritesIn = { ...own, inside: ({ parts: inner = [] }) => framePieces(inner, own) };
+    return handlerOf(part.kind).html(part, within, classesOf(part) + classes);
+  });
+}
+
+/** The classes that any part of a frame can have: where it is hidden. */
+function classesOf(part: ResolvedPart): string {
+  return `${prefixed('zv-hidden-', part.hiddenOn)}${doesYield(part) ? ' zv-yields' : ''}`;
+}
+
+/** Whether it is left to the drawer; so is a band or a cell with nothing in it but what is. */
+function doesYield({ kind, yields, parts = [] }: ResolvedPart): boolean {
+  if (yields === true) return true;
+  if (kind !== 'band' && kind !== 'cell') return false;
+  const inner =
+    kind === 'cell' ? parts : parts.flatMap((one) => (one.kind === 'zone' ? (one.parts ?? []) : [one]));
+  const shown = inner.filter((one) => one.kind !== 'divider' && one.kind !== 'spacer');
+  return shown.length > 0 && shown.every(doesYield);
 }

@@ -4,17 +4,19 @@ import { filesOfParts, filesShown } from '../resolve/filesShown.ts';
 import type { CompareTitles } from '../resolve/followedPages.ts';
 import { placementOf } from '../resolve/placementOf.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
+import { allAreaFacts } from '../resolve/resolveFrame.ts';
 import { resolveMenu } from '../resolve/resolveMenu.ts';
 import { withFollowed } from '../resolve/withFollowed.ts';
 import { preorder } from '../walk/preorder.ts';
 import { editionFrame, slotNeeds, type FrameIndex } from './editionFrame.ts';
 import type { FrameTable } from './frameVariants.ts';
 import { embedScript } from './embedScript.ts';
-import { navigationScript } from './navigationScript.ts';
 import { pageTable, type PageRow } from './pageTable.ts';
 import { isFetched } from './panelHtml.ts';
 import { formOf, renderMenu, renderPanel } from './renderMenu.ts';
+import type { FrameLook } from './frameRules.ts';
 import { renderStyles } from './renderStyles.ts';
+import { siteScript } from './siteScript.ts';
 
 /** A file as the site is served it, at its path below the site's delivery address. */
 export interface EditionFile {
@@ -68,10 +70,15 @@ export function renderEdition(
     table,
     menuOf: (id) => byId.get(id) ?? null,
   });
-  const style = renderStyles(document.site, all, frame?.parts);
+  const look: FrameLook = {
+    parts: frame?.parts ?? [],
+    areas: allAreaFacts(document),
+    does: frame?.does ?? new Set(),
+  };
+  const style = renderStyles(document.site, all, look);
   const files: EditionFile[] = [
     { path: 'navigation.css', type: 'text/css; charset=utf-8', body: style },
-    { path: 'navigation.js', type: 'text/javascript; charset=utf-8', body: navigationScript },
+    { path: 'navigation.js', type: 'text/javascript; charset=utf-8', body: siteScript(look) },
     { path: 'embed.js', type: 'text/javascript; charset=utf-8', body: embedScript },
   ];
   for (const { menu, place } of placed) {

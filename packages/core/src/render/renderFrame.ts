@@ -1,14 +1,19 @@
 import { escapeHtml } from '../base/escape.ts';
 import { utf8Length } from '../base/utf8Length.ts';
 import type { VisitorWords } from '../base/visitorWords.ts';
+import { glyphOf, glyphs } from '../parts/glyphs.ts';
 import { SLOT, slot, type Piece, type SlotKind } from '../parts/partHandler.ts';
 import type { ResolvedItem, ResolvedMenu, ResolvedPart } from '../resolve/resolved.ts';
 import type { Place } from '../schema/placement.ts';
 import type { Site } from '../schema/site.ts';
 import { conditionOf } from '../style/printRules.ts';
+import type { AreaFacts, ResolvedArea } from '../resolve/resolveFrame.ts';
+import type { AreaName } from '../schema/part.ts';
 import { preorder } from '../walk/preorder.ts';
 import { isFetched } from './panelHtml.ts';
 import { framePieces } from './partHtml.ts';
+import { arrangedBands } from './arrangedBands.ts';
+import { foldOf } from './fold.ts';
 import { formOf, renderMenu, renderPanel, writeLists } from './renderMenu.ts';
 
 /** The areas that a page gets as a fragment each; `page` are the named places within it. */
@@ -43,13 +48,60 @@ export interface Fragment {
 
 const elements = { header: 'header', side: 'div', footer: 'footer' } as const;
 
-/** An area as HTML; nothing where it has no bands. O(parts + items). */
-export function renderArea(area: FrameArea, bands: readonly ResolvedPart[], choices: FrameChoices): Fragment {
-  if (bands.length === 0) return { html: '', slots: [] };
+/**
+ * An area as HTML; nothing where it has no bands. The drawer comes right behind the header, so that a page that has
+ * the header has it, too. O(parts + items).
+ */
+export function renderArea(area: FrameArea, resolved: ResolvedArea, choices: FrameChoices): Fragment {
+  const { drawer = null } = resolved;
+  if (resolved.bands.length === 0 && drawer === null) return { html: '', slots: [] };
   const { language, direction } = choices.site;
+  const within = `lang="${escapeHtml(language)}" dir="${direction}"`;
   const tag = elements[area];
-  const start = `<${tag} class="zv zv-${area}" lang="${escapeHtml(language)}" dir="${direction}"${slot('template')}>`;
-  return cut(`${start}${partsHtml(bands, area, choices)}</${tag}>`);
+  const classes = areaClasses(area, resolved);
+  const bands = bandsHtml(area, resolved, choices);
+  const inner = area === 'side' && resolved.facts.isUnfolded !== true ? folded(bands, choices) : bands;
+  const html = `<${tag} class="zv zv-${area}${classes}" ${within}${slot('template')}>${inner}</${tag}>`;
+  return cut(drawer === null ? html : `${html}${drawerHtml(drawer, within, choices)}`);
+}
+
+/** The classes that say how an area behaves, each with a space before it. */
+function areaClasses(area: FrameArea, { facts, does, drawer = null }: ResolvedArea): string {
+  const { vertical, isCentred } = facts;
+  const returns = does.includes('returns');
+  const isSticky = returns || does.includes('sticky');
+  if (area === 'side') return isSticky ? ' zv-sticky' : '';
+  if (area !== 'header') return '';
+  return (
+    (vertical === undefined ? '' : ` zv-vertical zv-vertical-${vertical}`) +
+    (vertical !== undefined && isCentred === true ? ' zv-centred' : '') +
+    (isSticky ? ' zv-sticky' : '') +
+    (returns ? ' zv-returns' : '') +
+    (isSticky && does.includes('lower') ? ' zv-lower' : '') +
+    (does.includes('overlaid') ? ' zv-overlaid zv-over-content' : '') +
+    (drawer === null ? '' : ' zv-has-drawer')
+  );
+}
+
+/** The bands of an area, with those that device classes have of their own. */
+function bandsHtml(area: AreaName, { bands, facts }: ResolvedArea, choices: FrameChoices): string {
+  return arrangedBands(bands)
+    .map(({ band, classes }) => partsHtml([band], area, choices, { facts, classes }))
+    .join('');
+}
+
+/** What is at the side stands above the content on narrow screens, folded. */
+function folded(bands: string, { words }: FrameChoices): string {
+  return `<button type="button" class="zv-section" aria-expanded="false" aria-controls="zv-section">${escapeHtml(words['in-this-section'])}</button><div class="zv-section-content" id="zv-section">${bands}</div>`;
+}
+
+/** The drawer: a dialog for the script, and without one what its address shows. */
+function drawerHtml(drawer: ResolvedArea, within: string, choices: FrameChoices): string {
+  const { words } = choices;
+  const from = drawer.facts.comesFrom ?? 'end';
+  const title = escapeHtml(words.menu);
+  const close = `<a class="zv-close" href="#" aria-label="${escapeHtml(words.close)}">${glyphOf(glyphs.close)}</a>`;
+  return `<dialog class="zv zv-drawer zv-drawer-${from}" id="zv-drawer" aria-label="${title}" ${within}><div class="zv-drawer-head"><span>${title}</span>${close}</div>${bandsHtml('drawer', drawer, choices)}</dialog>`;
 }
 
 /** A named place within the page as HTML. */
@@ -63,19 +115,26 @@ export function renderSkip({ words, site }: FrameChoices): string {
 }
 
 /** In which kind of place a placement of an area shows its menu. */
-export function placeIn(area: FrameArea | 'page', { form }: ResolvedPart): Place {
-  if (form === 'bar' || (form === undefined && area === 'header')) return 'bar';
-  return area === 'side' || area === 'footer' ? area : 'inPage';
+export function placeIn(
+  area: AreaName | 'page',
+  { form, pattern }: ResolvedPart,
+  { vertical }: AreaFacts = {},
+): Place {
+  if (area === 'drawer') return area;
+  // In a vertical header, a menu opens beside it, or folds.
+  const isFolding = area === 'header' && vertical !== undefined && pattern !== undefined;
+  if (form === 'bar' || (form === undefined && area === 'header' && !isFolding)) return 'bar';
+  return area === 'side' || area === 'footer' ? area : isFolding ? 'side' : 'inPage';
 }
 
 /** Panels of the bars in these parts that are fetched when they are opened, each with its path. */
 export function fetchedPanels(
-  area: FrameArea | 'page',
+  area: AreaName | 'page',
   parts: readonly ResolvedPart[],
-  { pictures }: Pick<FrameChoices, 'pictures'>,
+  { pictures, facts = {} }: Pick<FrameChoices, 'pictures'> & { readonly facts?: AreaFacts },
 ): { readonly path: string; readonly html: string }[] {
   return placed(parts).flatMap(({ part, menu }) => {
-    const place = placeIn(area, part);
+    const place = placeIn(area, part, facts);
     if (formOf(place) !== 'bar') return [];
     return menu.items.filter(isFetched).map((item: ResolvedItem) => ({
       path: `panels/${part.id}/${item.id}.html`,
@@ -91,6 +150,11 @@ export function placed(
   return allParts(parts).flatMap((part) => (part.shown === undefined ? [] : [{ part, menu: part.shown }]));
 }
 
+/** All parts of an area; of a header those of its drawer, too. */
+export function partsOfArea({ bands, drawer = null }: ResolvedArea): ResolvedPart[] {
+  return [...allParts(bands), ...(drawer === null ? [] : allParts(drawer.bands))];
+}
+
 /** Parts with all that stands in them. */
 export function allParts(parts: readonly ResolvedPart[]): ResolvedPart[] {
   return [...preorder<ResolvedPart>(parts, ({ parts: inner = [] }) => inner)].map(({ node }) => node);
@@ -101,10 +165,16 @@ function prefixOf({ id }: ResolvedPart): string {
   return `zv-${id}`;
 }
 
-function partsHtml(parts: readonly ResolvedPart[], area: FrameArea | 'page', choices: FrameChoices): string {
+function partsHtml(
+  parts: readonly ResolvedPart[],
+  area: AreaName | 'page',
+  choices: FrameChoices,
+  { facts = {}, classes = '' }: { readonly facts?: AreaFacts; readonly classes?: string } = {},
+): string {
   const { words, pictures, site, marks = false, fetchesPanels = false } = choices;
   const pieces = framePieces(parts, {
     prefix: 'zv',
+    classes,
     children: new Map(),
     marks,
     pictures,
@@ -115,7 +185,10 @@ function partsHtml(parts: readonly ResolvedPart[], area: FrameArea | 'page', cho
       part.shown === undefined
         ? ''
         : renderMenu(part.shown, {
-            place: placeIn(area, part),
+            place: placeIn(area, part, facts),
+            fold: foldOf(area, part) ?? undefined,
+            back: words.back,
+            ...(part.opensOn === undefined ? {} : { opens: part.opensOn }),
             prefix: prefixOf(part),
             pictures,
             marks,

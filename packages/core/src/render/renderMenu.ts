@@ -1,4 +1,5 @@
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
+import type { Dropdown } from '../schema/dropdown.ts';
 import type { Place } from '../schema/placement.ts';
 import { escapeHtml } from '../base/escape.ts';
 import { entryClass, faceHtml } from './faceHtml.ts';
@@ -11,6 +12,7 @@ import {
   panelStart,
   stackedRows,
 } from './panelHtml.ts';
+import { foldClasses, type Fold } from './fold.ts';
 import type { Piece } from '../parts/partHandler.ts';
 
 /** How a menu is written as HTML. */
@@ -35,6 +37,12 @@ export interface RenderChoices {
   readonly panels?: string;
   /** From this entry of a bar on, they stand at the far end. */
   readonly pushed?: string;
+  /** What opens the branches of a bar; not there: what each entry says. */
+  readonly opens?: Dropdown['opens'];
+  /** How a list folds; not there: all its branches are open. */
+  readonly fold?: Fold | undefined;
+  /** What the row that leads back is called besides the name of the entry; for lists that step in. */
+  readonly back?: string;
 }
 
 /**
@@ -46,10 +54,14 @@ export interface RenderChoices {
 export function renderMenu(menu: ResolvedMenu, choices: RenderChoices): string {
   const prefix = prefixOf(menu, choices);
   const form = formOf(choices.place);
-  const start = `<nav class="zv zv-${form}" id="${prefix}" aria-label="${escapeHtml(menu.name)}" lang="${escapeHtml(menu.language)}" dir="${menu.direction}">`;
+  const { fold } = choices;
+  const isFolding = form === 'list' && fold !== undefined;
+  const start = `<nav class="zv zv-${form}${isFolding ? foldClasses(fold) : ''}" id="${prefix}" aria-label="${escapeHtml(menu.name)}" lang="${escapeHtml(menu.language)}" dir="${menu.direction}">`;
   const top: Piece[] = menu.items.length > 0 ? [{ list: menu.items }] : [];
   return (
-    start + joined(top, { ...choices, prefix, isTop: form === 'bar', isUnfolded: form !== 'bar' }) + '</nav>'
+    start +
+    joined(top, { ...choices, prefix, isTop: form === 'bar', isUnfolded: form !== 'bar' && !isFolding }) +
+    '</nav>'
   );
 }
 
@@ -93,8 +105,9 @@ interface Entry {
 /** Pieces, and all below the items in them, as HTML. */
 function joined(
   pieces: readonly Piece[],
-  { place, prefix, isTop, isUnfolded, marks = false, pictures = '', panels, pushed }: Writing,
+  { place, prefix, isTop, isUnfolded, marks = false, pictures = '', panels, pushed, opens, ...rest }: Writing,
 ): string {
+  const { fold, back = '' } = rest;
   let html = '';
   const stack: (string | Entry)[] = [];
   const push = (some: readonly Piece[], below: Omit<Entry, 'item'>): void => {
@@ -122,12 +135,29 @@ function joined(
     }
     const { item } = next;
     const drops = next.isTop && hasPanel(item);
-    const branch = !next.isUnfolded && (drops || item.children.length > 0) ? `${prefix}-${item.id}` : null;
+    const stacked =
+      place === 'side' || place === 'drawer'
+        ? stackedRows(
+            item,
+            { id: `${prefix}-${item.id}`, marks, pictures },
+            next.isUnfolded
+              ? null
+              : { id: `${prefix}-${item.id}`, start: inList(foldStart(item, fold, back)) },
+          )
+        : null;
+    const hasBranch = drops || (stacked === null ? item.children.length > 0 : stacked.length > 0);
+    const branch = !next.isUnfolded && hasBranch ? `${prefix}-${item.id}` : null;
     const mark = marks ? ` data-zv-item="${item.id}"` : '';
     const entry = next.isTop
-      ? `<li${mark}${entryClass(item, dropClasses(item) + (item.id === pushed ? ' zv-pushed' : ''))}${opensAttribute(item)}>`
+      ? `<li${mark}${entryClass(item, dropClasses(item) + (item.id === pushed ? ' zv-pushed' : ''))}${opensAttribute(item, opens)}>`
       : `<li${mark}${entryClass(item)}>`;
-    html += entry + faceHtml(item, branch);
+    html +=
+      entry +
+      faceHtml(
+        item,
+        branch,
+        fold === undefined ? null : { rowOpens: fold.rowOpens, isOpen: fold.first === 'all' },
+      );
     stack.push('</li>');
     if (drops && branch !== null) {
       stack.push('</div>');
@@ -137,18 +167,39 @@ function joined(
       html += panelStart(branch, item, address);
       continue;
     }
-    const stacked =
-      place === 'side' || place === 'drawer'
-        ? stackedRows(item, { id: `${prefix}-${item.id}`, marks, pictures })
-        : null;
     if (stacked !== null) push(stacked, { isTop: false, isUnfolded: true });
     else if (item.children.length > 0)
-      pushList(item.children, branch === null ? '<ul>' : `<ul id="${branch}">`, {
-        isTop: false,
-        isUnfolded: next.isUnfolded,
-      });
+      pushList(
+        item.children,
+        branch === null ? '<ul>' : `<ul id="${branch}">${foldStart(item, fold, back)}`,
+        {
+          isTop: false,
+          isUnfolded: next.isUnfolded,
+        },
+      );
   }
   return html;
+}
+
+/**
+ * What a branch of a list that folds begins with: where it steps in, the row that leads back; where the whole row
+ * opens it, the link that the row would have been.
+ */
+function foldStart(item: ResolvedItem, fold: Fold | undefined, back: string): string {
+  if (fold === undefined) return '';
+  const row =
+    fold.pattern === 'stepIn'
+      ? `<li class="zv-back"><button type="button"><i class="zv-visually-hidden">${escapeHtml(back)}: </i>${escapeHtml(item.label)}</button></li>`
+      : '';
+  const { badge: _, description: __, icon: ___, labelHidden: ____, ...plain } = item;
+  return fold.rowOpens && item.href !== null
+    ? `${row}<li class="zv-self">${faceHtml(plain, null)}</li>`
+    : row;
+}
+
+/** Entries as a list of their own, where a branch is no list. */
+function inList(entries: string): string {
+  return entries === '' ? '' : `<ul>${entries}</ul>`;
 }
 
 /** The forms in which a menu is delivered. */

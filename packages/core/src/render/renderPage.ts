@@ -4,12 +4,12 @@ import type { SiteDocument } from '../model/document.ts';
 import type { CompareTitles } from '../resolve/followedPages.ts';
 import { exceptionsOf, winning, type Situation } from '../resolve/frameExceptions.ts';
 import type { ResolvedMenu } from '../resolve/resolved.ts';
-import { resolveArea, siteWords } from '../resolve/resolveFrame.ts';
+import { allAreaFacts, resolveArea, siteWords } from '../resolve/resolveFrame.ts';
 import { resolveMenu } from '../resolve/resolveMenu.ts';
 import { currentMarks, markPlaces } from './currentMarks.ts';
 import { fillFragment } from './fillFragment.ts';
 import type { PageFacts } from './fillSlot.ts';
-import { allParts, frameAreas, renderArea, renderSkip, type FrameArea } from './renderFrame.ts';
+import { frameAreas, partsOfArea, renderArea, renderSkip, type FrameArea } from './renderFrame.ts';
 import { renderStyles } from './renderStyles.ts';
 
 /** The frame of one page of a document, and the style sheet that it needs. */
@@ -46,7 +46,7 @@ export function renderPage(
   const facts = factsOn(document, situation, year);
   const [here, ...above] = facts.way.map(({ path }) => pathKey(path)).reverse();
   const areas = frameAreas.map((area) => {
-    const bands = resolveArea(
+    const resolved = resolveArea(
       {
         document,
         compareTitles,
@@ -56,7 +56,7 @@ export function renderPage(
       },
       area,
     );
-    const fragment = renderArea(area, bands, choices);
+    const fragment = renderArea(area, resolved, choices);
     const marks =
       here === undefined
         ? []
@@ -65,11 +65,15 @@ export function renderPage(
             here,
             new Set(above.filter((path) => path !== '/')),
           );
-    return { bands, html: fillFragment(fragment, facts, marks) };
+    return { resolved, html: fillFragment(fragment, facts, marks) };
   });
   const [header = '', side = '', footer = ''] = areas.map(({ html }) => html);
-  const parts = areas.flatMap(({ bands }) => allParts(bands));
-  const css = renderStyles(document.site, [...menus.values()], parts);
+  const parts = areas.flatMap(({ resolved }) => partsOfArea(resolved));
+  const css = renderStyles(document.site, [...menus.values()], {
+    parts,
+    areas: allAreaFacts(document),
+    does: new Set(areas.flatMap(({ resolved }) => resolved.does)),
+  });
   return { header, side, footer, skip: renderSkip(choices), css };
 }
 

@@ -1,9 +1,9 @@
-import type { ResolvedMenu, ResolvedPart } from '../resolve/resolved.ts';
+import type { ResolvedMenu } from '../resolve/resolved.ts';
 import type { Site } from '../schema/site.ts';
 import { printRules } from '../style/printRules.ts';
 import { rule, type Rule } from '../style/rule.ts';
 import { dropdownRules } from './dropdownRules.ts';
-import { frameRules } from './frameRules.ts';
+import { frameRules, type FrameLook } from './frameRules.ts';
 import { settingRules } from './settingRules.ts';
 import { compileStyles } from '../style/compileStyles.ts';
 
@@ -16,16 +16,23 @@ import { compileStyles } from '../style/compileStyles.ts';
 export function renderStyles(
   site: Pick<Site, 'breakpoints' | 'contentWidth' | 'margins'>,
   menus: readonly ResolvedMenu[] = [],
-  frame: readonly ResolvedPart[] = [],
+  frame: FrameLook = NO_FRAME,
 ): string {
+  const { takeover } = frame.areas.drawer;
   return (
     '/* Navigation. Set the properties below on .zv, or on any element around it, to restyle it. */\n' +
-    printRules(
-      [...basic, ...settingRules(menus), ...dropdownRules(menus), ...frameRules(site, frame)],
-      site.breakpoints,
-    )
+    printRules([...basic, ...settingRules(menus), ...dropdownRules(menus), ...frameRules(site, frame)], {
+      ...site.breakpoints,
+      ...(takeover === undefined ? {} : { takeover }),
+    })
   );
 }
+
+const NO_FRAME: FrameLook = {
+  parts: [],
+  areas: { header: {}, side: {}, footer: {}, drawer: {} },
+  does: new Set(),
+};
 
 const basic: readonly Rule[] = [
   rule(

@@ -2,12 +2,14 @@ import { wordsIn } from '../base/visitorWords.ts';
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
-import { areaId } from '../model/partRoots.ts';
-import type { AreaName, Part, PartOf } from '../schema/part.ts';
+import { areaId, behaviourId } from '../model/partRoots.ts';
+import { areas, behaviours, type AreaName, type Behaviour, type Part, type PartOf } from '../schema/part.ts';
 import { mapTree } from '../walk/mapTree.ts';
+import { preorder } from '../walk/preorder.ts';
 import { exceptionsOf } from './frameExceptions.ts';
 import type { ResolvedMenu, ResolvedPart } from './resolved.ts';
 import { resolvePart, type PanelSources } from './resolvePart.ts';
+import { usedPart, wayUp } from './usedPart.ts';
 
 /** What a frame is resolved from. */
 export interface FrameSources {
@@ -20,9 +22,46 @@ export interface FrameSources {
   readonly exceptionFor: (part: Part) => PartOf<'exception'> | null;
 }
 
-/** The bands of an area as visitors get them. O(parts + menus). */
-export function resolveArea(sources: FrameSources, area: AreaName): ResolvedPart[] {
-  return resolveIn(sources, areaId(area));
+/** What is said of an area itself. */
+export type AreaFacts = Readonly<Omit<PartOf<'area'>, 'id' | 'parent' | 'kind' | 'area'>>;
+
+/** An area of a page as visitors get it. */
+export interface ResolvedArea {
+  readonly bands: readonly ResolvedPart[];
+  readonly facts: AreaFacts;
+  /** What it does while the page scrolls. */
+  readonly does: readonly Behaviour[];
+  /** Of a header: the drawer that its menu button opens; null: there is none. */
+  readonly drawer?: ResolvedArea | null;
+}
+
+/** An area as visitors get it; the drawer comes with the header. O(parts + menus). */
+export function resolveArea(sources: FrameSources, area: AreaName): ResolvedArea {
+  const bands = resolveIn(sources, areaId(area));
+  const resolved = { bands, facts: areaFacts(sources.document, area), does: doneBy(sources, area) };
+  return area === 'header' ? { ...resolved, drawer: drawerOf(sources, bands) } : resolved;
+}
+
+/**
+ * The drawer: there is one where something is in it that a menu button opens. While the frame is composed, it is
+ * there without a button, too.
+ */
+function drawerOf(sources: FrameSources, header: readonly ResolvedPart[]): ResolvedArea | null {
+  const { takeover } = areaFacts(sources.document, 'drawer');
+  const hasButton = [...preorder<ResolvedPart>(header, ({ parts = [] }) => parts)].some(
+    ({ node }) => node.kind === 'menuButton',
+  );
+  if (takeover === 'never' || !(hasButton || sources.keepsEmpty)) return null;
+  const drawer = resolveArea(sources, 'drawer');
+  return drawer.bands.length === 0 ? null : drawer;
+}
+
+/** What is said of an area itself; nothing where it is not there. */
+export function areaFacts({ parts }: SiteDocument, area: AreaName): AreaFacts {
+  const node = parts.nodes.get(areaId(area));
+  if (node?.kind !== 'area') return {};
+  const { id: _, parent: __, kind: ___, area: ____, ...facts } = node;
+  return facts;
 }
 
 /** The named places within the page as visitors get them. */
@@ -34,24 +73,84 @@ function resolveIn(sources: FrameSources, root: Id): ResolvedPart[] {
   const { document, compareTitles, keepsEmpty, menuOf } = sources;
   const { parts } = document;
   const panel: PanelSources = { document, compareTitles, keepsEmpty, itemsOf: () => [], menuOf };
-  return mapTree<Id, ResolvedPart>(
-    childrenOf(parts, root),
-    (id) => (nodeAt(parts, id).kind === 'area' ? [] : childrenOf(parts, id)),
-    (id, inner) => {
-      const part = nodeAt(parts, id);
-      if (part.kind === 'area' || part.kind === 'exception') return null;
-      const exception = sources.exceptionFor(part);
-      const isShown = exception?.isShown ?? part.isHidden !== true;
-      if (!isShown) return null;
-      // Where an exception is about a placement, it says which menu: none is one of the answers.
-      const { shows: _, ...rest } = part;
-      const own =
-        exception === null || part.kind !== 'placement'
-          ? part
-          : ({ ...rest, ...(exception.shows === undefined ? {} : { shows: exception.shows }) } as Part);
-      return resolvePart(panel, own, inner, { children: [], left: [], panel: {} });
-    },
-  );
+  /** What stands in a part; of a part that is shown again, what stands in that. */
+  const innerOf = (id: Id): Iterable<Id> => {
+    const part = nodeAt(parts, id);
+    if (part.kind === 'area') return [];
+    if (part.kind !== 'use') return childrenOf(parts, id);
+    const used = usedPart(document, part);
+    return used === null ? [] : childrenOf(parts, used.id);
+  };
+  return mapTree<Id, ResolvedPart>(childrenOf(parts, root), innerOf, (id, inner) => {
+    const node = nodeAt(parts, id);
+    if (node.kind === 'use') return again(sources, panel, node, inner);
+    return shownPart(sources, panel, node, inner);
+  });
+}
+
+/** The same of all areas. */
+export function allAreaFacts(document: SiteDocument): Readonly<Record<AreaName, AreaFacts>> {
+  return Object.fromEntries(areas.map((area) => [area, areaFacts(document, area)])) as Record<
+    AreaName,
+    AreaFacts
+  >;
+}
+
+/** A part as visitors get it; null: it is not shown there, or empty. */
+function shownPart(
+  sources: FrameSources,
+  panel: PanelSources,
+  part: Part,
+  inner: readonly ResolvedPart[],
+): ResolvedPart | null {
+  if (part.kind === 'area' || part.kind === 'exception' || part.kind === 'use' || part.kind === 'behaviour')
+    return null;
+  const exception = sources.exceptionFor(part);
+  if (!isShownBy(part, exception)) return null;
+  // Where an exception is about a placement, it says which menu: none is one of the answers.
+  const { shows: _, ...rest } = part;
+  const own =
+    exception === null || part.kind !== 'placement'
+      ? part
+      : ({ ...rest, ...(exception.shows === undefined ? {} : { shows: exception.shows }) } as Part);
+  return resolvePart(panel, own, inner, { children: [], left: [], panel: {} });
+}
+
+/**
+ * A part once more: hidden where it, or anything around it, is. It has an id of its own, and for a menu it says
+ * itself how branches open.
+ */
+function again(
+  sources: FrameSources,
+  panel: PanelSources,
+  use: PartOf<'use'>,
+  inner: readonly ResolvedPart[],
+): ResolvedPart | null {
+  const { document } = sources;
+  const part = usedPart(document, use);
+  if (part === null) return null;
+  if (!wayUp(document, part.id).every((one) => isShownBy(one, sources.exceptionFor(one)))) return null;
+  const shown = shownPart(sources, panel, part, inner);
+  if (shown === null) return null;
+  const { pattern: _, opensFirst: __, isSingle: ___, rowOpens: ____, ...facts } = shown;
+  const { id, parent: _____, kind: ______, of, ...own } = use;
+  const { hiddenOn: _______, yields: ________, ...always } = facts;
+  // What the header leaves to the drawer is there in all windows that have one.
+  const isInDrawer = wayUp(document, use.id).at(-1)?.area === 'drawer';
+  return { ...(isInDrawer ? always : facts), ...own, id, uses: of };
+}
+
+/** Whether a part is shown, by the exception that wins or as it usually is. */
+function isShownBy({ isHidden }: Part, exception: PartOf<'exception'> | null): boolean {
+  return exception?.isShown ?? isHidden !== true;
+}
+
+/** What an area does while the page scrolls. */
+function doneBy({ document, exceptionFor }: FrameSources, area: AreaName): Behaviour[] {
+  return behaviours.filter((does) => {
+    const one = document.parts.nodes.get(behaviourId(areaId(area), does));
+    return one !== undefined && isShownBy(one, exceptionFor(one));
+  });
 }
 
 /** The words that visitors of a site read. */
@@ -59,20 +158,27 @@ export function siteWords({ site }: SiteDocument): ReturnType<typeof wordsIn> {
   return wordsIn(site.language, site.words);
 }
 
-/** The parts of an area, or of all named places, that have exceptions. */
+/**
+ * The parts in some areas, or of all named places, that have exceptions; also those of parts that are shown there
+ * again, and of what is around these.
+ */
 export function partsWithExceptions(
   document: SiteDocument,
-  root: Id,
+  roots: readonly Id[],
 ): { readonly part: Part; readonly exceptions: readonly PartOf<'exception'>[] }[] {
   const { parts } = document;
-  const found: { part: Part; exceptions: PartOf<'exception'>[] }[] = [];
-  const open = [...childrenOf(parts, root)].reverse();
+  const found = new Map<Id, { part: Part; exceptions: PartOf<'exception'>[] }>();
+  const note = (part: Part): void => {
+    const exceptions = exceptionsOf(document, part.id);
+    if (exceptions.length > 0) found.set(part.id, { part, exceptions });
+  };
+  const open = roots.flatMap((root) => [...childrenOf(parts, root)]).reverse();
   for (let id = open.pop(); id !== undefined; id = open.pop()) {
     const part = nodeAt(parts, id);
     if (part.kind === 'area') continue;
-    const exceptions = exceptionsOf(document, id);
-    if (exceptions.length > 0) found.push({ part, exceptions });
+    note(part);
+    if (part.kind === 'use') wayUp(document, usedPart(document, part)?.id ?? '').forEach(note);
     open.push(...[...childrenOf(parts, id)].reverse());
   }
-  return found;
+  return [...found.values()];
 }

@@ -64,6 +64,8 @@ export interface ResolvedPart extends Readonly<
   readonly parts?: readonly ResolvedPart[];
   /** Of a placement: the menu that shows there. */
   readonly shown?: ResolvedMenu;
+  /** Of a part that is shown again: the part that it is. */
+  readonly uses?: Id;
   /** Of a contact line: what it says, with its link where it has one. */
   readonly lines?: readonly {
     readonly is: string;

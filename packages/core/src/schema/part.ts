@@ -7,7 +7,9 @@ import { partDefinitions } from './parts/partKinds.ts';
 import { closed, IdShape, someOf } from './shapes.ts';
 
 export { GRID_COLUMNS } from './parts/cell.ts';
-export { areas, type AreaName } from './parts/area.ts';
+export { areas, LEAST_AREA, LEAST_TAKEOVER, MOST_AREA, MOST_TAKEOVER, type AreaName } from './parts/area.ts';
+export { behaviours, type Behaviour } from './parts/behaviour.ts';
+export { menuSigns, type MenuSign } from './parts/menuButton.ts';
 export { exceptionId, type ExceptionOn } from './parts/exception.ts';
 export { pictureRatios } from './parts/fields.ts';
 export type { Faces } from './parts/frameFields.ts';

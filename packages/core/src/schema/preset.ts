@@ -1,5 +1,6 @@
 import * as Type from 'typebox';
 import type { Static, TSchema } from 'typebox';
+import type { Id } from '../base/ids.ts';
 import {
   canBeIn,
   partField,
@@ -19,6 +20,8 @@ import { AddressShape, closed, IdShape, KeyShape, someOf } from './shapes.ts';
  */
 export type PartSketch = Omit<PartFacts, 'item'> & {
   readonly kind: PartKind;
+  /** By this name, parts that show it again (`of`) find it; not there: none does. */
+  readonly id?: Id;
   readonly child?: number;
   readonly parts?: readonly PartSketch[];
 };
@@ -49,6 +52,7 @@ function sketchShape(level: number, kinds: readonly PartKind[], facts: Record<st
         };
   const own = {
     kind: Type.Enum(kinds as PartKind[]),
+    id: Type.Optional(IdShape),
     child: Type.Optional(Type.Integer({ minimum: 0, maximum: 999 })),
   };
   return Type.Object({ ...own, ...someOf(facts).properties, ...parts }, closed);

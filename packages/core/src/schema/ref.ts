@@ -1,7 +1,7 @@
 import type { Destination } from './item.ts';
 
 /** What a reference leads to. `node`: to a page or an item, and perhaps to the site. */
-export type RefTarget = 'page' | 'menu' | 'item' | 'sharedLink' | 'node' | 'address' | 'file';
+export type RefTarget = 'page' | 'menu' | 'item' | 'sharedLink' | 'part' | 'node' | 'address' | 'file';
 
 /**
  * What a reference is for.

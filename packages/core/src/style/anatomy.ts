@@ -19,6 +19,9 @@ export interface Thing {
   readonly medium?: Medium;
 }
 
+/** A header that lies over the content and in which nobody is at work. */
+const OVER = '.zv-header.zv-over-content:not(:hover,:focus-within,:has([aria-expanded=true]))';
+
 /** What can be said of things: the CSS property of each. */
 export const properties = {
   font: 'font',
@@ -59,6 +62,9 @@ export const properties = {
   accentColor: 'accent-color',
   borderBlockEnd: 'border-block-end',
   paddingBlockStart: 'padding-block-start',
+  ink: '--zv-ink',
+  tint: '--zv-tint',
+  accent: '--zv-accent',
 } as const satisfies Record<string, string>;
 /** See `properties`. */
 export type Property = keyof typeof properties;
@@ -531,6 +537,100 @@ export const anatomy = {
     name: 'Cells of a band',
     in: { normal: '.zv-band .zv-cell' },
     has: ['gap'],
+  },
+  headerOver: {
+    name: 'Header over the content',
+    in: { normal: OVER },
+    has: ['background', 'borderBlockEnd', 'ink', 'tint', 'accent'],
+    like: 'header',
+  },
+  bandOver: {
+    name: 'Bands over the content',
+    in: { normal: `${OVER}>.zv-band` },
+    has: ['background', 'ink', 'tint', 'accent'],
+    like: 'band',
+  },
+  menuButton: {
+    name: 'Menu buttons',
+    in: { normal: '.zv-menu-button .zv-face', hover: '.zv-menu-button .zv-face:hover' },
+    has: ['minInlineSize', 'border', 'background', 'font', 'color'],
+    like: 'face',
+  },
+  drawer: {
+    name: 'Drawer',
+    in: { normal: '.zv-drawer' },
+    has: ['padding', 'border', 'background', 'color', 'boxShadow'],
+  },
+  drawerHead: {
+    name: 'Top of the drawer',
+    in: { normal: '.zv-drawer-head' },
+    has: ['padding', 'background', 'borderBlockEnd', 'fontWeight'],
+  },
+  closeButton: {
+    name: 'Close buttons',
+    in: { normal: '.zv-close', hover: '.zv-close:hover', focus: '.zv-close:focus-visible' },
+    has: ['minInlineSize', 'minBlockSize', 'borderRadius', 'background', 'color', 'outline', 'outlineOffset'],
+  },
+  drawerBand: {
+    name: 'Bands of the drawer',
+    in: { normal: '.zv-drawer>.zv-band' },
+    has: ['paddingBlock', 'borderBlockEnd'],
+    like: 'band',
+  },
+  drawerList: {
+    name: 'Menus in the drawer',
+    in: { normal: '.zv-drawer .zv-list' },
+    has: ['marginInline'],
+  },
+  drawerEntry: {
+    name: 'Entries in the drawer',
+    in: { normal: '.zv-drawer .zv-list li>:is(a,span,button)' },
+    has: ['minHeight'],
+    like: 'listEntry',
+  },
+  foldButton: {
+    name: 'Arrows of lists that fold',
+    in: { normal: '.zv-folds li>button[aria-label]' },
+    has: ['minInlineSize', 'padding'],
+    like: 'entry',
+  },
+  foldArrow: {
+    name: 'Signs of lists that fold',
+    in: { normal: '.zv-folds li>button::after', open: '.zv-folds li>button[aria-expanded=true]::after' },
+    has: ['inlineSize', 'blockSize', 'marginInlineStart', 'marginBlockEnd', 'border', 'borderWidth'],
+    like: 'arrow',
+  },
+  backRow: {
+    name: 'Back rows',
+    in: { normal: '.zv-back>button' },
+    has: ['fontWeight', 'gap'],
+    like: 'entry',
+  },
+  backSign: {
+    name: 'Signs of Back rows',
+    in: { normal: '.zv-back>button::before' },
+    has: ['inlineSize', 'blockSize', 'border', 'borderWidth'],
+  },
+  sectionButton: {
+    name: 'Buttons of a folded side area',
+    in: { normal: '.zv-section', hover: '.zv-section:hover', focus: '.zv-section:focus-visible' },
+    has: [
+      'minBlockSize',
+      'padding',
+      'border',
+      'borderRadius',
+      'background',
+      'color',
+      'font',
+      'fontWeight',
+      'outline',
+      'outlineOffset',
+    ],
+  },
+  sectionArrow: {
+    name: 'Signs of a folded side area',
+    in: { normal: '.zv-section::after' },
+    has: ['inlineSize', 'blockSize', 'border', 'borderWidth'],
   },
   skip: {
     name: 'Skip links',

@@ -1,3 +1,4 @@
+import type { PartOf } from '../schema/part.ts';
 import type { Site } from '../schema/site.ts';
 import type { Medium, Rule } from './rule.ts';
 import { compareSpecificity } from './specificity.ts';
@@ -10,7 +11,7 @@ import { compareSpecificity } from './specificity.ts';
  * alike in the order in which they were given: the same wins as if they were printed as they are written.
  * Equal rules are printed once. O(n log n).
  */
-export function printRules(rules: readonly Rule[], breakpoints: Site['breakpoints']): string {
+export function printRules(rules: readonly Rule[], breakpoints: Widths): string {
   const single = rules.flatMap(({ printed: some, declarations, medium }) =>
     some.map((one) => ({ ...one, declarations, medium })),
   );
@@ -39,14 +40,33 @@ export function printRules(rules: readonly Rule[], breakpoints: Site['breakpoint
     .join('');
 }
 
+/** The widths of windows, in px, at which something changes. */
+export type Widths = Site['breakpoints'] & {
+  /** Where the drawer takes over; not there: in windows narrower than medium. */
+  readonly takeover?: PartOf<'area'>['takeover'];
+};
+
 interface Printed {
   readonly selectors: string[];
   readonly declarations: string;
 }
 
 /** The condition of a medium. Device classes are about the screen, so that all menus agree on them. */
-export function conditionOf(medium: Medium, { medium: from, wide }: Site['breakpoints']): string {
+export function conditionOf(medium: Medium, { medium: from, wide, takeover = from }: Widths): string {
+  const isNumber = typeof takeover === 'number';
   switch (medium) {
+    case 'drawer':
+      return isNumber ? `(max-width:${takeover - 0.02}px)` : takeover === 'always' ? 'all' : 'not all';
+    case 'noDrawer':
+      return isNumber ? `(min-width:${takeover}px)` : takeover === 'always' ? 'not all' : 'all';
+    case 'vertical':
+      return `(min-width:${isNumber ? Math.max(from, takeover) : from}px)`;
+    case 'narrowScripted':
+      return `(max-width:${from - 0.02}px) and (scripting:enabled)`;
+    case 'scripted':
+      return '(scripting:enabled)';
+    case 'tall':
+      return '(min-height:25rem)';
     case 'narrow':
       return `(max-width:${from - 0.02}px)`;
     case 'medium':

@@ -1,7 +1,23 @@
 import { selectorsIn, specificityOf, type Specificity } from './specificity.ts';
 
-/** When a rule holds: on a device class, on all but narrow screens, on paper, or as somebody's system is set. */
-export type Medium = 'narrow' | 'medium' | 'wide' | 'wider' | 'print' | 'forcedColors' | 'motion';
+/**
+ * When a rule holds: on a device class, on all but narrow screens, where the drawer takes over and where it does
+ * not, where a header can be vertical, where scripts run, on paper, or as somebody's system is set.
+ */
+export type Medium =
+  | 'narrow'
+  | 'medium'
+  | 'wide'
+  | 'wider'
+  | 'drawer'
+  | 'noDrawer'
+  | 'vertical'
+  | 'scripted'
+  | 'narrowScripted'
+  | 'tall'
+  | 'print'
+  | 'forcedColors'
+  | 'motion';
 
 /** A rule of the style sheet. */
 export interface Rule {
@@ -42,7 +58,7 @@ const ONE_CLASS = /^\.[\w-]+$/;
 const BELOW = /^(\.[\w-]+) ([^>+~ ]\S*)$/;
 const PSEUDO_ELEMENT = /::[\w-]+$/;
 /** The elements around all that we write have these classes. */
-const ROOT = /^\.zv(?:-bar|-list|-header|-side|-footer|-skip)?(?![\w-])(?!.*[ >+~])/;
+const ROOT = /^\.zv(?:-bar|-list|-header|-side|-footer|-drawer|-skip)?(?![\w-])(?!.*[ >+~])/;
 
 /** A selector that finds the same, with the specificity of one class. */
 function flat(selector: string): string {

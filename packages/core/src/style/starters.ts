@@ -396,6 +396,96 @@ const moss: Starter = {
   frameCell: {
     normal: { gap: '.75rem' },
   },
+  headerOver: {
+    normal: {
+      background: 'linear-gradient(#000a,#0009) padding-box',
+      borderBlockEnd: '1px solid #0000',
+      ink: '#fff',
+      tint: '#fff3',
+      accent: '#fff',
+    },
+  },
+  bandOver: {
+    normal: { background: 'none', ink: '#fff', tint: '#fff3', accent: '#fff' },
+  },
+  menuButton: {
+    normal: { minInlineSize: '2.75rem', border: '0', background: 'none', font: 'inherit', color: 'inherit' },
+    hover: { background: 'var(--_tint)' },
+  },
+  drawer: {
+    normal: {
+      padding: '0',
+      border: '0',
+      background: 'var(--_paper)',
+      color: 'var(--_ink)',
+      boxShadow: '0 0 3rem #0004',
+    },
+  },
+  drawerHead: {
+    normal: {
+      padding: '.25rem .25rem .25rem 1rem',
+      background: 'var(--_paper)',
+      borderBlockEnd: '1px solid var(--_edge)',
+      fontWeight: '600',
+    },
+  },
+  closeButton: {
+    normal: {
+      minInlineSize: '2.75rem',
+      minBlockSize: '2.75rem',
+      borderRadius: 'var(--_radius)',
+      background: 'none',
+      color: 'inherit',
+    },
+    hover: { background: 'var(--_tint)' },
+    focus: { outline: '2px solid var(--_accent)', outlineOffset: '-2px' },
+  },
+  drawerBand: {
+    normal: { paddingBlock: '.5rem', borderBlockEnd: '1px solid var(--_edge)' },
+  },
+  drawerList: {
+    normal: { marginInline: 'calc(-1*var(--_pad))' },
+  },
+  drawerEntry: {
+    normal: { minHeight: '2.75rem' },
+  },
+  foldButton: {
+    normal: { minInlineSize: '2.75rem', padding: '0' },
+  },
+  foldArrow: {
+    normal: {
+      inlineSize: '.4rem',
+      blockSize: '.4rem',
+      marginInlineStart: '0',
+      marginBlockEnd: '.2rem',
+      border: 'solid',
+      borderWidth: '0 .11rem .11rem 0',
+    },
+    open: { marginBlockEnd: '-.2rem' },
+  },
+  backRow: {
+    normal: { fontWeight: '600', gap: '.75rem' },
+  },
+  backSign: {
+    normal: { inlineSize: '.4rem', blockSize: '.4rem', border: 'solid', borderWidth: '0 .11rem .11rem 0' },
+  },
+  sectionButton: {
+    normal: {
+      minBlockSize: '2.75rem',
+      padding: '.375rem .875rem',
+      border: '1px solid var(--_edge)',
+      borderRadius: 'var(--_radius)',
+      background: 'var(--_paper)',
+      color: 'inherit',
+      font: 'inherit',
+      fontWeight: '600',
+    },
+    hover: { background: 'var(--_tint)' },
+    focus: { outline: '2px solid var(--_accent)', outlineOffset: '-2px' },
+  },
+  sectionArrow: {
+    normal: { inlineSize: '.4rem', blockSize: '.4rem', border: 'solid', borderWidth: '0 .11rem .11rem 0' },
+  },
   skip: {
     normal: {
       padding: '.75rem 1.25rem',

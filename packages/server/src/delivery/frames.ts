@@ -160,8 +160,8 @@ export function framesOf(
   function asData(asked: Asked, query: URLSearchParams): Result<ReadyFile> {
     const limits = readLimits(query);
     if (!limits.ok) return limits;
-    const dataOf = (fragment: FragmentFile | undefined): unknown => {
-      const file = fragment === undefined ? undefined : files.get(fragment.data);
+    const dataAt = (path: string | undefined): unknown => {
+      const file = path === undefined ? undefined : files.get(path);
       return file === undefined ? [] : JSON.parse(textOf(file));
     };
     const facts = factsOf(asked);
@@ -177,11 +177,12 @@ export function framesOf(
       ...Object.fromEntries(
         frameAreas.map((area) => [
           area,
-          limited(dataOf(index.areas[area][asked.combination[area]]), limits.value),
+          limited(dataAt(index.areas[area][asked.combination[area]]?.data), limits.value),
         ]),
       ),
+      drawer: limited(dataAt(index.areas.header[asked.combination.header]?.drawer), limits.value),
       places: Object.fromEntries(
-        placesOn(asked).map(([key, fragment]) => [key, limited(dataOf(fragment), limits.value)]),
+        placesOn(asked).map(([key, fragment]) => [key, limited(dataAt(fragment.data), limits.value)]),
       ),
     };
     const text = JSON.stringify(body);

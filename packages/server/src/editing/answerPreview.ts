@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { navigationScript, refusal, renderPreview } from '@zorvik/core';
+import { refusal, renderPreview, wholeScript } from '@zorvik/core';
 import { PREVIEW } from '@zorvik/contract';
 import { maybeFile } from '../repositories/files.ts';
 import { previewAt } from '../repositories/previews.ts';
@@ -33,7 +33,7 @@ export function previewsIn(deps: EditingDeps): AnswerPreview {
     const found = token === '' ? null : await previewAt(database, token, now().toISOString());
     if (found === null) return plain(404, refusal('noPreview').message);
     if (path === '/navigation.js')
-      return { status: 200, type: 'text/javascript; charset=utf-8', body: navigationScript };
+      return { status: 200, type: 'text/javascript; charset=utf-8', body: wholeScript };
     const [, picture] = /^\/pictures\/([\w.-]+)$/.exec(path) ?? [];
     if (picture !== undefined) {
       const file = await maybeFile(database, found.siteId, picture);

@@ -2,6 +2,7 @@ import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
 import './liveStage.css';
 import '@zorvik/core/browser/navigation';
+import '@zorvik/core/browser/searchOpener';
 import { composing } from './composing.ts';
 import { dragGroups } from './dragGroup.ts';
 import type { FromStage, ToStage } from './messages.ts';

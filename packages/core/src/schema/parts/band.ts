@@ -1,6 +1,7 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
 import { definePart, field } from './definePart.ts';
+import { only } from './fields.ts';
 import { inFrame } from './frameFields.ts';
 
 /** The least height of a band that can be set, in px. */
@@ -51,5 +52,5 @@ export const band = definePart({
   standsIn: ['area'],
   root: 'frame',
   always: {},
-  maybe: { isFull, contentWidth, bandHeight, ...inFrame },
+  maybe: { isFull, contentWidth, bandHeight, only, ...inFrame },
 });

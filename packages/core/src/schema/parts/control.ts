@@ -10,6 +10,8 @@ export type Control = {
   /** Another field that has to be set, or not to be set, for this one to mean something. */
   readonly needs?: string;
   readonly unless?: string;
+  /** It means something only in these areas of a frame; `vertical`: in a vertical header. Not there: in all. */
+  readonly inAreas?: readonly string[];
 } & (
   | {
       /** A line of text. */
@@ -66,6 +68,7 @@ export type Control = {
         | 'devices'
         | 'span'
         | 'icon'
-        | 'faces';
+        | 'faces'
+        | 'sign';
     }
 );

@@ -15,6 +15,7 @@ import { field, type Field } from './definePart.ts';
  */
 export const TextShape = Type.String({ minLength: 1, maxLength: LONGEST_LABEL });
 const HiddenOnShape = Type.Array(Type.Enum(deviceClasses), { minItems: 1, maxItems: 3, uniqueItems: true });
+const OnlyShape = Type.Enum(['medium', 'narrow'] as const);
 const YesShape = Type.Literal(true);
 const ColumnsShape = Type.Integer({ minimum: 1, maximum: MOST_COLUMNS });
 const HeadingShape = Type.Enum(['plain', 'none'] as const);
@@ -27,6 +28,14 @@ const RatioShape = Type.Enum(pictureRatios);
 /** Device classes on which it is not shown. */
 export const hiddenOn = field<Static<typeof HiddenOnShape>>(HiddenOnShape, {
   control: { kind: 'devices', label: 'Shown on' },
+});
+
+/**
+ * It is what the panel, or the area of the frame, shows on this device class instead of what it usually shows,
+ * and nowhere else.
+ */
+export const only = field<Static<typeof OnlyShape>>(OnlyShape, {
+  control: { kind: 'none', label: 'Only on' },
 });
 
 /** Its words: a label, a heading, a name. */

@@ -32,7 +32,19 @@ export const isIconAbove = field<Static<typeof YesShape>>(YesShape, {
   control: { kind: 'flag', label: 'Icon', off: 'beside the text', on: 'above the text', value: true },
 });
 
+/** It is hidden in the header, or at the side, where the drawer takes over; what it shows is in the drawer then. */
+const yields = field<Static<typeof YesShape>>(YesShape, {
+  control: {
+    kind: 'flag',
+    label: 'Where the drawer takes over',
+    off: 'stays',
+    on: 'hidden',
+    value: true,
+    inAreas: ['header', 'vertical', 'side'],
+  },
+});
+
 /** What may be said of everything that stands in a frame. */
-export const inFrame = { isHidden, hiddenOn };
+export const inFrame = { isHidden, hiddenOn, yields };
 /** The same of what has an icon and a text. */
 export const faced = { faces, glyph, isIconAbove, ...inFrame };

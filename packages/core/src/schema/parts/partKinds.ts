@@ -1,6 +1,7 @@
 import { account } from './account.ts';
 import { anchors } from './anchors.ts';
 import { areaPart } from './area.ts';
+import { behaviour } from './behaviour.ts';
 import { band } from './band.ts';
 import { basket } from './basket.ts';
 import { breadcrumb } from './breadcrumb.ts';
@@ -20,6 +21,7 @@ import { link } from './link.ts';
 import { links } from './links.ts';
 import { logo } from './logo.ts';
 import { menuPart } from './menu.ts';
+import { menuButton } from './menuButton.ts';
 import { pages } from './pages.ts';
 import { payment } from './payment.ts';
 import { picturePart } from './picture.ts';
@@ -31,6 +33,7 @@ import { spacer } from './spacer.ts';
 import { tab } from './tab.ts';
 import { tabs } from './tabs.ts';
 import { textPart } from './text.ts';
+import { use } from './use.ts';
 import { video } from './video.ts';
 import { zone } from './zone.ts';
 
@@ -61,7 +64,10 @@ export const partDefinitions = {
   zone,
   placement,
   exception,
+  behaviour,
+  use,
   logo,
+  menuButton,
   account,
   basket,
   contact,

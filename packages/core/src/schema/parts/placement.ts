@@ -1,10 +1,13 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
+import { openings } from '../dropdown.ts';
 import { IdShape } from '../shapes.ts';
 import { definePart, field } from './definePart.ts';
 import { text } from './fields.ts';
+import { folding } from './folding.ts';
 import { inFrame } from './frameFields.ts';
 
+const OpensOnShape = Type.Enum(openings);
 const FormShape = Type.Enum(['bar', 'list'] as const);
 const EntriesShape = Type.Enum(['equal', 'fill'] as const);
 
@@ -47,6 +50,21 @@ const pushed = field<Static<typeof IdShape>>(IdShape, {
   refs: { role: 'memory', find: (value, visit, path) => visit('item', value, path) },
 });
 
+/** What opens the branches of a bar here; not there: what each entry says. */
+const opensOn = field<Static<typeof OpensOnShape>>(OpensOnShape, {
+  control: {
+    kind: 'choice',
+    label: 'Opens on',
+    usual: 'as each entry says',
+    choices: [
+      { value: 'rest', label: 'hover after a pause' },
+      { value: 'atOnce', label: 'hover' },
+      { value: 'press', label: 'click' },
+    ],
+    inAreas: ['header', 'vertical'],
+  },
+});
+
 /** What a place within the page is called; others are called by where they are. */
 const name = { ...text('Name'), control: { kind: 'none', label: 'Name' } } as const;
 
@@ -61,6 +79,6 @@ export const placement = definePart({
   standsIn: ['zone', 'cell', 'frame'],
   root: 'frame',
   always: {},
-  maybe: { shows, form, entries, pushed, text: name, ...inFrame },
+  maybe: { shows, form, entries, pushed, text: name, ...folding, opensOn, ...inFrame },
   begin: ({ otherMenu }) => [{ kind: 'placement', ...(otherMenu === null ? {} : { shows: otherMenu }) }],
 });

@@ -1,7 +1,7 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
 import { definePart, field } from './definePart.ts';
-import { hiddenOn } from './fields.ts';
+import { hiddenOn, only } from './fields.ts';
 
 /** The smallest minimum height of a row, in px. */
 export const LEAST_ROW = 40;
@@ -9,7 +9,6 @@ export const LEAST_ROW = 40;
 export const HIGHEST_ROW = 800;
 
 const HeightShape = Type.Integer({ minimum: LEAST_ROW, maximum: HIGHEST_ROW });
-const OnlyShape = Type.Enum(['medium', 'narrow'] as const);
 
 /** At least so high, in px. */
 const height = field<Static<typeof HeightShape>>(HeightShape, {
@@ -22,11 +21,6 @@ const height = field<Static<typeof HeightShape>>(HeightShape, {
     most: HIGHEST_ROW,
   },
 });
-/**
- * It is what the panel shows on this device class where it has content of its own there, and nowhere else.
- */
-const only = field<Static<typeof OnlyShape>>(OnlyShape, { control: { kind: 'none', label: 'Only on' } });
-
 /** A row of a panel: a grid of twelve columns. */
 export const row = definePart({
   kind: 'row',

@@ -86,6 +86,7 @@ const wordLabels: Readonly<Record<VisitorWord, string>> = {
   social: 'Social links',
   payment: 'Payment marks',
   'opening-hours': 'Opening hours',
+  'in-this-section': 'Button of a folded side area',
 };
 
 type Social = NonNullable<Site['social']>[number];

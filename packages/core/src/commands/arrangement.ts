@@ -1,0 +1,181 @@
+import { mintId, type Id } from '../base/ids.ts';
+import { refusal } from '../base/refusal.ts';
+import { no, type Result } from '../base/result.ts';
+import { sentence } from '../base/sentences.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
+import { newPart } from '../model/newPart.ts';
+import { areaId, areaWords, zoneId } from '../model/partRoots.ts';
+import { partsIn } from '../model/partsIn.ts';
+import { missing } from '../ops/kit/missing.ts';
+import type { Edit } from '../ops/edit.ts';
+import type { Operation } from '../ops/registry.ts';
+import { wayUp } from '../resolve/usedPart.ts';
+import type { AreaName, Part } from '../schema/part.ts';
+import { makeEdit, type CommandContext } from './context.ts';
+import { movePartTo } from './composing.ts';
+import { additions, removal } from './panelParts.ts';
+import { usesInDrawer } from './drawer.ts';
+
+/** A device class that can have an arrangement of its own; the wide one is what it differs from. */
+export type ArrangedDevice = 'medium' | 'narrow';
+
+/** The bands that an area has on a device class alone; none: it is arranged as usual there. */
+export function arrangementOf({ parts }: SiteDocument, area: AreaName, device: ArrangedDevice): Id[] {
+  return [...childrenOf(parts, areaId(area))].filter((id) => nodeAt(parts, id).only === device);
+}
+
+/**
+ * An arrangement for a device class that is as the usual one: its bands, with each of its parts once more. `madeOf`
+ * has, for each usual band, zone, cell and part, what stands for it.
+ */
+function likeUsual(
+  { document, random }: CommandContext,
+  area: AreaName,
+  device: ArrangedDevice,
+): { readonly made: Part[]; readonly madeOf: ReadonlyMap<Id, Id> } {
+  const { parts } = document;
+  const root = areaId(area);
+  const madeOf = new Map<Id, Id>([[root, root]]);
+  const usual = [...childrenOf(parts, root)].filter((id) => {
+    const { kind, only } = nodeAt(parts, id);
+    return kind === 'band' && only === undefined;
+  });
+  const made = usual.flatMap((id) =>
+    [nodeAt(parts, id), ...partsIn(document, id)].flatMap((part): Part[] => {
+      const parent = madeOf.get(part.parent);
+      if (parent === undefined || part.kind === 'exception') return [];
+      const isHolder = part.kind === 'band' || part.kind === 'zone' || part.kind === 'cell';
+      const own = part.kind === 'zone' ? zoneId(parent, part.at) : mintId('part', random);
+      madeOf.set(part.id, own);
+      if (part.kind === 'band') return [newPart(own, parent, { ...part, only: device })];
+      if (isHolder) return [newPart(own, parent, part)];
+      // What is in a part comes with it.
+      return ['zone', 'cell'].includes(nodeAt(parts, part.parent).kind)
+        ? [newPart(own, parent, { kind: 'use', of: part.kind === 'use' ? part.of : part.id })]
+        : [];
+    }),
+  );
+  return { made, madeOf };
+}
+
+/** Gives an area an arrangement of its own on a device class, which begins as the usual one. */
+export function arrangeApart(context: CommandContext, area: AreaName, device: ArrangedDevice): Result<Edit> {
+  const { document } = context;
+  if (arrangementOf(document, area, device).length > 0)
+    return no(refusal('arrangedAlready', { area: areaWords[area], device }));
+  const { made } = likeUsual(context, area, device);
+  if (made.length === 0) return no(refusal('noFrameYet'));
+  const root = areaId(area);
+  return makeEdit(context, additions(made, root, childrenOf(document.parts, root).last()), {
+    sentence: sentence('arrangedApart', { label: areaWords[area], device }),
+  });
+}
+
+/** Takes the arrangement of a device class away: the area is as usual there. */
+export function arrangeTogether(
+  context: CommandContext,
+  area: AreaName,
+  device: ArrangedDevice,
+): Result<Edit> {
+  const bands = arrangementOf(context.document, area, device);
+  if (bands.length === 0) return no(refusal('notArranged', { area: areaWords[area], device }));
+  return makeEdit(
+    context,
+    bands.toReversed().map((id) => removal(context.document, id)),
+    { sentence: sentence('arrangedTogether', { label: areaWords[area], device }) },
+  );
+}
+
+/** Moves a part on one device class alone: the area gets an arrangement of its own there, if it has none yet. */
+export function moveOnDevice(
+  context: CommandContext,
+  id: Id,
+  to: Spot,
+  device: ArrangedDevice,
+): Result<Edit> {
+  const { document } = context;
+  const { parts } = document;
+  const way = wayUp(document, id);
+  const area = way.at(-1)?.area;
+  if (area === undefined) return no(missing('parts', id));
+  const isOwn = way.some(({ only }) => only === device);
+  if (isOwn) return movePartTo(context, id, to);
+  if (arrangementOf(document, area, device).length > 0)
+    return no(refusal('arrangedAlready', { area: areaWords[area], device }));
+  const { made, madeOf } = likeUsual(context, area, device);
+  const moved = made.find((one) => one.id === madeOf.get(id));
+  const parent = madeOf.get(to.parent);
+  if (moved === undefined || parent === undefined) return no(missing('parts', to.parent));
+  const root = areaId(area);
+  const after = to.after === null ? null : (madeOf.get(to.after) ?? null);
+  const operations: Operation[] = [
+    ...additions(made, root, childrenOf(parts, root).last()),
+    { kind: 'movePart', id: moved.id, from: spotAmong(made, moved), to: { parent, after } },
+  ];
+  return makeEdit(context, operations, {
+    sentence: sentence('arrangedApart', { label: areaWords[area], device }),
+  });
+}
+
+function spotAmong(made: readonly Part[], part: Part): Spot {
+  const siblings = made.filter(({ parent }) => parent === part.parent);
+  return { parent: part.parent, after: siblings[siblings.indexOf(part) - 1]?.id ?? null };
+}
+
+/**
+ * The operations by which a new part follows the one that it stands beside into the drawer and into the arrangements
+ * of device classes.
+ */
+export function following(
+  { document, random }: CommandContext,
+  added: Part,
+  neighbour: Id | null,
+): Operation[] {
+  if (neighbour === null) return [];
+  return [...document.parts.nodes.values()].flatMap((use): Operation[] =>
+    use.kind === 'use' && use.of === neighbour
+      ? [
+          {
+            kind: 'addPart',
+            after: use.id,
+            branch: [newPart(mintId('part', random), use.parent, { kind: 'use', of: added.id })],
+          },
+        ]
+      : [],
+  );
+}
+
+/** Parts of an area that no arrangement of a device class shows, though it has one, nor the drawer. O(parts). */
+export function notPlaced(document: SiteDocument, area: AreaName, device: ArrangedDevice): Part[] {
+  const bands = arrangementOf(document, area, device);
+  if (bands.length === 0) return [];
+  const own = bands.flatMap((id) => partsIn(document, id));
+  const shown = new Set([
+    ...own.flatMap((one) => (one.kind === 'use' ? [one.of] : [])),
+    ...usesInDrawer(document).keys(),
+  ]);
+  return partsIn(document, areaId(area)).filter((part) => {
+    const holder = document.parts.nodes.get(part.parent);
+    if (part.kind === 'use' || part.kind === 'exception' || shown.has(part.id)) return false;
+    if (part.kind === 'divider' || part.kind === 'spacer') return false;
+    return (
+      (holder?.kind === 'zone' || holder?.kind === 'cell') &&
+      !wayUp(document, part.id).some(({ only }) => only !== undefined)
+    );
+  });
+}
+
+/** Puts a part into the arrangement of a device class, behind the last one there. */
+export function placeOnDevice(context: CommandContext, id: Id, device: ArrangedDevice): Result<Edit> {
+  const { document, random } = context;
+  const { parts } = document;
+  const area = wayUp(document, id).at(-1)?.area;
+  if (area === undefined) return no(missing('parts', id));
+  const holder = arrangementOf(document, area, device)
+    .flatMap((band) => partsIn(document, band))
+    .findLast(({ kind }) => kind === 'zone' || kind === 'cell');
+  if (holder === undefined) return no(refusal('notArranged', { area: areaWords[area], device }));
+  const branch = [newPart(mintId('part', random), holder.id, { kind: 'use', of: id })];
+  return makeEdit(context, [{ kind: 'addPart', after: childrenOf(parts, holder.id).last(), branch }]);
+}
