@@ -276,6 +276,7 @@ export {
   type AreaFacts,
   type FrameSources,
 } from './resolve/resolveFrame.ts';
+export { signPaths } from './parts/menuButton.ts';
 export { usedPart, wayUp } from './resolve/usedPart.ts';
 export { filesShown } from './resolve/filesShown.ts';
 

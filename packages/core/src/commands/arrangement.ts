@@ -4,6 +4,7 @@ import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
+import { onlyId } from '../model/partProblem.ts';
 import { newPart } from '../model/newPart.ts';
 import { areaId, areaWords, zoneId } from '../model/partRoots.ts';
 import { partsIn } from '../model/partsIn.ts';
@@ -44,7 +45,14 @@ function likeUsual(
   const made = usual.flatMap((id) =>
     [nodeAt(parts, id), ...partsIn(document, id)].flatMap((part): Part[] => {
       const parent = madeOf.get(part.parent);
-      if (parent === undefined || part.kind === 'exception') return [];
+      if (parent === undefined) return [];
+      if (part.kind === 'exception') {
+        // Those of bands and cells come along; those of parts hold wherever the parts are shown.
+        const about = nodeAt(parts, part.parent).kind;
+        return about === 'band' || about === 'cell'
+          ? [newPart(onlyId({ ...part, parent }) ?? mintId('part', random), parent, part)]
+          : [];
+      }
       const isHolder = part.kind === 'band' || part.kind === 'zone' || part.kind === 'cell';
       const own = part.kind === 'zone' ? zoneId(parent, part.at) : mintId('part', random);
       madeOf.set(part.id, own);

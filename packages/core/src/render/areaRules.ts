@@ -64,7 +64,10 @@ function sideRules({ areaWidth, isUnfolded }: AreaFacts): Rule[] {
 /** It stays in sight, unless that would take more than a third of the screen's height. */
 const sticky: readonly Rule[] = [
   // What the page scrolls to, such as what gets the focus, stops below the header.
-  rule(':where(html):has(.zv-header.zv-sticky)', 'scroll-padding-block-start:var(--zv-header-size,5rem)'),
+  rule(
+    ':where(html):has(.zv-sticky:where(.zv-header))',
+    'scroll-padding-block-start:var(--zv-header-size,5rem)',
+  ),
   ...inMedium('tall', [
     rule('.zv-sticky', 'position:sticky;inset-block-start:0'),
     rule('.zv-header.zv-sticky', 'z-index:15'),
@@ -77,8 +80,8 @@ const sticky: readonly Rule[] = [
     ),
   ]),
   rule('.zv-side.zv-sticky', 'position:static', { medium: 'narrow', weight: 1 }),
-  rule('.zv-sticky.zv-let-go', 'position:static', { weight: 1 }),
-  rule('.zv-returns.zv-away', 'translate:0 -100%'),
+  rule('.zv-header.zv-sticky.zv-let-go', 'position:static', { weight: 1 }),
+  rule('.zv-header.zv-returns.zv-away', 'translate:0 -100%'),
   rule('.zv-returns', 'transition:translate .2s', { medium: 'motion' }),
 ];
 
@@ -91,7 +94,10 @@ const lower: readonly Rule[] = [
 /** It lies over the content, and is transparent until it is scrolled or something in it is open. */
 const overlay: readonly Rule[] = [
   rule('.zv-overlaid', 'position:absolute;z-index:15;inset-block-start:0;inset-inline:0', { weight: 1 }),
-  rule('.zv-overlaid.zv-sticky[data-zv-on]:not(.zv-let-go)', 'position:fixed', { medium: 'tall', weight: 1 }),
+  rule('.zv-header.zv-overlaid.zv-sticky[data-zv-on]:not(.zv-let-go)', 'position:fixed', {
+    medium: 'tall',
+    weight: 1,
+  }),
   ...compileStyles(['headerOver', 'bandOver']),
 ];
 
@@ -100,14 +106,22 @@ function verticalRules({ areaWidth = USUAL_VERTICAL, vertical = 'start', isCentr
   const edge = `inset-inline-${vertical}`;
   const beside = vertical === 'start' ? 'inset-inline-start' : 'inset-inline-end';
   return inMedium('vertical', [
-    // The page makes room for it.
-    rule(':where(body):has(>.zv-vertical)', `padding-inline-${vertical}:${areaWidth}px`),
+    // The page makes room for it, so it lies over nothing.
+    rule(':where(body):has(.zv-vertical)', `padding-inline-${vertical}:${areaWidth}px`),
     rule(
       '.zv-vertical',
       `box-sizing:border-box;display:flex;flex-direction:column;position:absolute;z-index:15;inset-block-start:0;inset-inline:auto;${edge}:0;inline-size:${areaWidth}px;min-block-size:100vh`,
       { weight: 2 },
     ),
-    rule('.zv-vertical.zv-sticky', 'position:fixed;block-size:100vh;overflow:auto', { weight: 3 }),
+    rule('.zv-header.zv-vertical.zv-sticky', 'position:fixed;block-size:100vh;overflow:auto', { weight: 3 }),
+    rule(
+      '.zv-header.zv-vertical.zv-over-content',
+      'background:var(--_paper);--zv-ink:inherit;--zv-tint:inherit;--zv-accent:inherit',
+      { weight: 6 },
+    ),
+    rule('.zv-vertical.zv-over-content>.zv-band', '--zv-ink:inherit;--zv-tint:inherit;--zv-accent:inherit', {
+      weight: 6,
+    }),
     rule('.zv-vertical>.zv-band', 'display:flex'),
     rule('.zv-vertical>.zv-band:last-child', 'flex:1'),
     rule(
@@ -174,7 +188,7 @@ function drawerRules({ areaWidth = USUAL_DRAWER, ...facts }: AreaFacts): Rule[] 
     rule('.zv-drawer .zv-bar', 'display:none'),
     rule('.zv-drawer .zv-search', 'grid-template-columns:minmax(0,1fr) auto', { weight: 1 }),
     rule('.zv-drawer .zv-fold>form', 'position:static;inline-size:auto', { weight: 3 }),
-    rule(':where(html):has(.zv-drawer[open])', 'overflow:hidden'),
+    rule(':where(html):has(.zv-drawer:where([open]))', 'overflow:hidden'),
     rule('.zv-drawer>.zv-band:last-child', 'border-block-end:0', { weight: 1 }),
     rule('.zv-drawer::backdrop', 'background:#0008'),
     ...compileStyles(['drawer', 'drawerHead', 'closeButton', 'drawerBand', 'drawerList', 'drawerEntry']),

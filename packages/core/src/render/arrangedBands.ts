@@ -15,16 +15,23 @@ const arranged = ['medium', 'narrow'] as const;
  * arrangements of device classes. A band of an arrangement that has the same parts in the same places as a usual one
  * is not written again: that one is shown there, too. What that can be said of are the bands of a longest common
  * subsequence, so on each device class the order that is written is the order that is wanted.
- * O(bands * bands).
+ * While it is composed, each arrangement is written by itself (`isShared`): its parts are moved there. O(bands * bands).
  */
-export function arrangedBands(bands: readonly ResolvedPart[]): ArrangedBand[] {
+export function arrangedBands(
+  bands: readonly ResolvedPart[],
+  { isShared = true }: { readonly isShared?: boolean } = {},
+): ArrangedBand[] {
   const usual = bands.filter(({ only }) => only === undefined);
   const hidden = new Map(usual.map((band) => [band, '']));
   let written: readonly ResolvedPart[] = usual;
   for (const device of arranged) {
     const own = bands.filter(({ only }) => only === device);
     if (own.length === 0) continue;
-    const shared = longestCommon(usual, own, (one, other) => signatureOf(one) === signatureOf(other));
+    const shared = longestCommon(
+      usual,
+      own,
+      (one, other) => isShared && signatureOf(one) === signatureOf(other),
+    );
     const again = new Set(shared.map(([band]) => band));
     for (const band of usual)
       if (!again.has(band)) hidden.set(band, `${hidden.get(band) ?? ''} zv-not-${device}`);

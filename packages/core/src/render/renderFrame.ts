@@ -7,6 +7,7 @@ import type { ResolvedItem, ResolvedMenu, ResolvedPart } from '../resolve/resolv
 import type { Place } from '../schema/placement.ts';
 import type { Site } from '../schema/site.ts';
 import { conditionOf } from '../style/printRules.ts';
+import { areaId } from '../model/partRoots.ts';
 import type { AreaFacts, ResolvedArea } from '../resolve/resolveFrame.ts';
 import type { AreaName } from '../schema/part.ts';
 import { preorder } from '../walk/preorder.ts';
@@ -60,9 +61,17 @@ export function renderArea(area: FrameArea, resolved: ResolvedArea, choices: Fra
   const tag = elements[area];
   const classes = areaClasses(area, resolved);
   const bands = bandsHtml(area, resolved, choices);
-  const inner = area === 'side' && resolved.facts.isUnfolded !== true ? folded(bands, choices) : bands;
-  const html = `<${tag} class="zv zv-${area}${classes}" ${within}${slot('template')}>${inner}</${tag}>`;
+  const inner =
+    area === 'side' && resolved.facts.isUnfolded !== true && hasContent(resolved.bands)
+      ? folded(bands, choices)
+      : bands;
+  const html = `<${tag}${markOf(area, choices)} class="zv zv-${area}${classes}" ${within}${slot('template')}>${inner}</${tag}>`;
   return cut(drawer === null ? html : `${html}${drawerHtml(drawer, within, choices)}`);
+}
+
+/** The mark of an area, by which the live picture selects it. */
+function markOf(area: AreaName, { marks = false }: FrameChoices): string {
+  return marks ? ` data-zv-part="${areaId(area)}"` : '';
 }
 
 /** The classes that say how an area behaves, each with a space before it. */
@@ -85,9 +94,14 @@ function areaClasses(area: FrameArea, { facts, does, drawer = null }: ResolvedAr
 
 /** The bands of an area, with those that device classes have of their own. */
 function bandsHtml(area: AreaName, { bands, facts }: ResolvedArea, choices: FrameChoices): string {
-  return arrangedBands(bands)
+  return arrangedBands(bands, { isShared: choices.marks !== true })
     .map(({ band, classes }) => partsHtml([band], area, choices, { facts, classes }))
     .join('');
+}
+
+/** Whether anything is in the bands; while they are composed, they may be empty. */
+function hasContent(bands: readonly ResolvedPart[]): boolean {
+  return allParts(bands).some(({ kind }) => kind !== 'band' && kind !== 'zone' && kind !== 'cell');
 }
 
 /** What is at the side stands above the content on narrow screens, folded. */
@@ -101,7 +115,7 @@ function drawerHtml(drawer: ResolvedArea, within: string, choices: FrameChoices)
   const from = drawer.facts.comesFrom ?? 'end';
   const title = escapeHtml(words.menu);
   const close = `<a class="zv-close" href="#" aria-label="${escapeHtml(words.close)}">${glyphOf(glyphs.close)}</a>`;
-  return `<dialog class="zv zv-drawer zv-drawer-${from}" id="zv-drawer" aria-label="${title}" ${within}><div class="zv-drawer-head"><span>${title}</span>${close}</div>${bandsHtml('drawer', drawer, choices)}</dialog>`;
+  return `<dialog${markOf('drawer', choices)} class="zv zv-drawer zv-drawer-${from}" id="zv-drawer" aria-label="${title}" ${within}><div class="zv-drawer-head"><span>${title}</span>${close}</div>${bandsHtml('drawer', drawer, choices)}</dialog>`;
 }
 
 /** A named place within the page as HTML. */

@@ -57,6 +57,8 @@ const ONE_CLASS = /^\.[\w-]+$/;
  */
 const BELOW = /^(\.[\w-]+) ([^>+~ ]\S*)$/;
 const PSEUDO_ELEMENT = /::[\w-]+$/;
+/** The page itself, where something of ours is on it: `:where(body):has(.zv-vertical)` counts like one class. */
+const PAGE = /^:where\((?:html|body)\):has\(\.[\w-]+(?::where\([^)]*\))?\)$/;
 /** The elements around all that we write have these classes. */
 const ROOT = /^\.zv(?:-bar|-list|-header|-side|-footer|-drawer|-skip)?(?![\w-])(?!.*[ >+~])/;
 
@@ -64,7 +66,7 @@ const ROOT = /^\.zv(?:-bar|-list|-header|-side|-footer|-drawer|-skip)?(?![\w-])(
 function flat(selector: string): string {
   const pseudo = PSEUDO_ELEMENT.exec(selector)?.[0] ?? '';
   const plain = selector.slice(0, selector.length - pseudo.length);
-  if (ONE_CLASS.test(plain)) return plain + pseudo;
+  if (ONE_CLASS.test(plain) || PAGE.test(plain)) return plain + pseudo;
   if (ROOT.test(plain)) return `.zv:where(${plain})${pseudo}`;
   const [, holder = '.zv', below = plain] = BELOW.exec(plain) ?? [];
   return `${holder} :where(${below})${pseudo}`;

@@ -1,9 +1,11 @@
-import { computed, onBeforeUnmount, onMounted, ref, watch, type Ref } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, watch, type ComputedRef, type Ref } from 'vue';
 import {
   HIGHEST_BAND,
+  LEAST_AREA,
   LEAST_BAND,
   LEAST_LOGO,
   menuOf,
+  MOST_AREA,
   MOST_LOGO,
   pathKey,
   renderPage,
@@ -11,29 +13,17 @@ import {
 } from '@zorvik/core';
 import { PICTURES } from '@zorvik/contract';
 import { fromFrame, type FromFrame, type ToFrame } from '../live/frameMessages.ts';
-import { useFrame } from '../stores/frame.ts';
+import { useFrame, type PictureName } from '../stores/frame.ts';
 import { useNotices } from '../stores/notices.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import { useFraming } from './useFraming.ts';
 
-/** The talk with the live page of Frame: what it shows, and what somebody does in it. */
-export function useFrameStage(
-  iframe: Ref<HTMLIFrameElement | null>,
-  { adds, renames }: { readonly adds: (x: number, y: number) => void; readonly renames: (item: Id) => void },
-) {
+/** The page that is looked at, drawn once for all its pictures. */
+export function useDrawnPage(): ComputedRef<ToFrame | null> {
   const copy = useWorkingCopy();
   const frame = useFrame();
-  const framing = useFraming();
-  const selection = useSelection();
-  const notices = useNotices();
-  const isReady = ref(false);
-  // The picture comes and goes with the view: a new one says when it is ready.
-  watch(iframe, () => (isReady.value = false));
-  /** How high the whole page is, in its own px. */
-  const pageHeight = ref(0);
-
-  const shown = computed((): ToFrame | null => {
+  return computed((): ToFrame | null => {
     const { document } = copy;
     if (document === null) return null;
     const { site } = document;
@@ -49,9 +39,39 @@ export function useFrameStage(
       title: frame.page?.title ?? site.name,
       language: site.language,
       direction: site.direction,
-      limits: { band: [LEAST_BAND, HIGHEST_BAND], logo: [LEAST_LOGO, MOST_LOGO] },
+      limits: {
+        band: [LEAST_BAND, HIGHEST_BAND],
+        logo: [LEAST_LOGO, MOST_LOGO],
+        area: [LEAST_AREA, MOST_AREA],
+      },
     };
   });
+}
+
+/** What somebody does in a picture that its view answers. */
+export interface StageHandlers {
+  readonly adds: (x: number, y: number) => void;
+  readonly renames: (item: Id) => void;
+  /** Which picture it is. */
+  readonly name: PictureName;
+}
+
+/** The talk with one live picture of the page: what it shows, and what somebody does in it. */
+export function useFrameStage(
+  iframe: Ref<HTMLIFrameElement | null>,
+  shown: Ref<ToFrame | null>,
+  { adds, renames, name }: StageHandlers,
+) {
+  const copy = useWorkingCopy();
+  const frame = useFrame();
+  const framing = useFraming();
+  const selection = useSelection();
+  const notices = useNotices();
+  const isReady = ref(false);
+  // The picture comes and goes with the view: a new one says when it is ready.
+  watch(iframe, () => (isReady.value = false));
+  /** How high the whole page is, in its own px. */
+  const pageHeight = ref(0);
 
   function tell(message: ToFrame | null): void {
     if (!isReady.value || message === null) return;
@@ -59,7 +79,8 @@ export function useFrameStage(
     iframe.value?.contentWindow?.postMessage(JSON.parse(JSON.stringify(message)), '*');
   }
   const tellSelection = (): void =>
-    tell({ kind: 'select', part: frame.partId, item: selection.item?.id ?? null });
+    tell({ kind: 'select', part: frame.partId, again: frame.shownAgain, item: selection.item?.id ?? null });
+  const tellHeld = (): void => tell({ kind: 'hold', as: frame.held[name] });
   const tellAdding = (): void => tell({ kind: 'adding', spot: frame.adding });
   const tellTrying = (): void => tell({ kind: 'try', isOn: frame.isTried });
 
@@ -73,6 +94,7 @@ export function useFrameStage(
     tellSelection();
     tellAdding();
     tellTrying();
+    tellHeld();
   }
 
   function heed(message: FromFrame): void {
@@ -87,6 +109,7 @@ export function useFrameStage(
         selectItem(message.id);
         return renames(message.id);
       case 'add':
+        frame.addingIn = name;
         return framing.startAdding({ parent: message.parent, after: message.after });
       case 'mark':
         return adds(message.x, message.y);
@@ -96,6 +119,8 @@ export function useFrameStage(
         return void (pageHeight.value = message.height);
       case 'size':
         return framing.resize(message.id, message.size);
+      case 'drawer':
+        return frame.hold(name, message.isOpen ? 'drawer' : 'loaded');
       case 'file':
         return void framing.takeLogo(message.id, message.file);
       case 'visit':
@@ -125,6 +150,7 @@ export function useFrameStage(
 
   watch(shown, tell);
   watch([() => frame.partId, () => selection.item?.id], tellSelection, { flush: 'post' });
+  watch(() => frame.held[name], tellHeld);
   watch(() => frame.adding, tellAdding);
   watch(() => frame.isTried, tellTrying);
   onMounted(() => window.addEventListener('message', hear));

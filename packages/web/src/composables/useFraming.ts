@@ -13,11 +13,13 @@ import {
   setSite,
   setShownMenu,
   shiftPart,
+  usedPart,
   type AreaName,
   type CommandContext,
   type Edit,
   type Id,
   type Part,
+  type PartChanges,
   type PartKind,
   type Result,
   type Spot,
@@ -76,6 +78,12 @@ export function useFraming() {
       return inner === undefined ? null : last(inner.id);
     }
     return { parent: part.parent, after: part.id };
+  }
+
+  /** Keys and buttons add in the picture that everybody has. */
+  function addHere(): void {
+    frame.addingIn = 'main';
+    startAdding();
   }
 
   function startAdding(spot: Spot | null = spotForNew()): void {
@@ -182,7 +190,7 @@ export function useFraming() {
     last: () => frame.select(frame.parts.at(-1)?.id ?? null),
     moveUp: () => shift('up'),
     moveDown: () => shift('down'),
-    addPart: () => startAdding(),
+    addPart: addHere,
     addBand: () => newBand('below'),
     duplicate: () => isMovable(frame.part) && onSelected(duplicatePart),
     remove: () => isMovable(frame.part) && onSelected(removePartOf),
@@ -212,28 +220,42 @@ export function useFraming() {
     return holder === undefined ? [] : kinds.filter((kind) => heldBy(holder).includes(kind));
   }
 
-  /** How high the band is at least, or how wide the logo, in px. */
+  /** A part; where it is only shown again, the part that it is. */
+  function factsAt(id: Id): Part | null {
+    const { document } = copy;
+    const part = document?.parts.nodes.get(id);
+    if (document === null || part === undefined) return null;
+    return part.kind === 'use' ? usedPart(document, part) : part;
+  }
+
+  /** How high the band is at least, or how wide the logo or the area, in px. */
   function resize(id: Id, size: number): void {
-    const kind = copy.document?.parts.nodes.get(id)?.kind;
-    if (kind !== 'band' && kind !== 'logo') return;
-    copy.perform((context) =>
-      setPart(context, id, kind === 'band' ? { bandHeight: size } : { logoWidth: size }),
-    );
+    const part = factsAt(id);
+    if (part === null) return;
+    const changes: PartChanges | null =
+      part.kind === 'band'
+        ? { bandHeight: size }
+        : part.kind === 'logo'
+          ? { logoWidth: size }
+          : part.kind === 'area'
+            ? { areaWidth: size }
+            : null;
+    if (changes !== null) copy.perform((context) => setPart(context, part.id, changes));
   }
 
   /** Gives a logo that picture: its own where it has one, else the site's, which shows wherever it is used. */
   async function takeLogo(id: Id, file: Blob): Promise<void> {
     const sent = await pictures.send(file);
     if ('problem' in sent) return notices.refuse(sent.problem);
-    const part = copy.document?.parts.nodes.get(id);
+    const part = factsAt(id);
     if (part?.kind !== 'logo') return;
-    const group = `logo ${id}`;
+    const group = `logo ${part.id}`;
     const done =
       part.picture === undefined
         ? copy.perform((context) => setSite(context, { logo: sent.value }), group)
-        : copy.perform((context) => setPart(context, id, { picture: sent.value }), group);
+        : copy.perform((context) => setPart(context, part.id, { picture: sent.value }), group);
     if (done.ok && part.logoFace === 'text')
-      copy.perform((context) => setPart(context, id, { logoFace: null }), group);
+      copy.perform((context) => setPart(context, part.id, { logoFace: null }), group);
     if (done.ok)
       notices.say(part.picture === undefined ? 'Set the site’s logo' : 'Set the picture of this logo');
   }
@@ -249,6 +271,7 @@ export function useFraming() {
     setMenu,
     setShown,
     shift,
+    addHere,
     startAdding,
     takeLogo,
     onSelected,

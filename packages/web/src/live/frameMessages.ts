@@ -1,6 +1,9 @@
 import type { Id } from '@zorvik/core';
 import type { StageKey } from './messages.ts';
 
+/** What a picture of the page is held as: as it has loaded, once it has been scrolled, with the drawer open. */
+export type HeldAs = 'loaded' | 'scrolled' | 'drawer';
+
 /** What the editor tells the live page of Frame. */
 export type ToFrame =
   | {
@@ -14,12 +17,20 @@ export type ToFrame =
       readonly language: string;
       readonly direction: 'ltr' | 'rtl';
       /** The least and the greatest height of a band and width of a logo, in px. */
-      readonly limits: Readonly<Record<'band' | 'logo', readonly [number, number]>>;
+      readonly limits: Readonly<Record<'band' | 'logo' | 'area', readonly [number, number]>>;
     }
   /** This part is selected, and this entry in it. */
-  | { readonly kind: 'select'; readonly part: Id | null; readonly item: Id | null }
+  | {
+      readonly kind: 'select';
+      readonly part: Id | null;
+      /** Where it is shown again: in the drawer, or in the arrangement of a device class. */
+      readonly again: readonly Id[];
+      readonly item: Id | null;
+    }
   /** A part is about to be added here. */
   | { readonly kind: 'adding'; readonly spot: { readonly parent: Id; readonly after: Id | null } | null }
+  /** The header is held as it is once the page has been scrolled, or the drawer is open. */
+  | { readonly kind: 'hold'; readonly as: HeldAs }
   /** It behaves as for a visitor, or nothing in it leads anywhere. */
   | { readonly kind: 'try'; readonly isOn: boolean };
 
@@ -42,8 +53,10 @@ export type FromFrame =
   | { readonly kind: 'mark'; readonly x: number; readonly y: number }
   | { readonly kind: 'move'; readonly id: Id; readonly parent: Id; readonly after: Id | null }
   | { readonly kind: 'height'; readonly height: number }
-  /** A band was dragged to be so high at least, or a logo to be so wide, in px. */
+  /** A band was dragged to be so high at least, or a logo or an area to be so wide, in px. */
   | { readonly kind: 'size'; readonly id: Id; readonly size: number }
+  /** The drawer is to be opened, or closed. */
+  | { readonly kind: 'drawer'; readonly isOpen: boolean }
   /** A file was dropped on a logo. */
   | { readonly kind: 'file'; readonly id: Id; readonly file: Blob }
   /** While it is tried: a link was followed. */
@@ -58,7 +71,7 @@ const isPx = (value: unknown): value is number =>
 /** The iframe is a sandbox without an origin: what it says is believed only in this form. */
 export function fromFrame(message: unknown): FromFrame | null {
   if (typeof message !== 'object' || message === null) return null;
-  const { kind, id, parent, after, x, y, height, size, file, path, key, ctrlKey, shiftKey, altKey } =
+  const { kind, id, parent, after, x, y, height, size, file, isOpen, path, key, ctrlKey, shiftKey, altKey } =
     message as Readonly<Record<string, unknown>>;
   switch (kind) {
     case 'ready':
@@ -78,6 +91,8 @@ export function fromFrame(message: unknown): FromFrame | null {
       return isPx(height) && height >= 0 ? { kind, height } : null;
     case 'size':
       return isId(id) && isPx(size) && size > 0 ? { kind, id, size: Math.round(size) } : null;
+    case 'drawer':
+      return typeof isOpen === 'boolean' ? { kind, isOpen } : null;
     case 'file':
       return isId(id) && file instanceof Blob ? { kind, id, file } : null;
     case 'visit':

@@ -6,7 +6,7 @@ import '@zorvik/core/browser/searchOpener';
 import '@zorvik/core/browser/stepIn';
 import '@zorvik/core/browser/headerMotion';
 import { holderAt, placeIn, type Box, type FramePlace, type Holder } from './framePlace.ts';
-import type { FromFrame, ToFrame } from './frameMessages.ts';
+import type { FromFrame, HeldAs, ToFrame } from './frameMessages.ts';
 import { dragged, element, placed, swallowClick } from './marks.ts';
 import { patchTree } from './patchTree.ts';
 
@@ -29,8 +29,13 @@ const FAR = 6;
 const NEAR = 26;
 let shownCss = '';
 /** How high a band can be, and how wide a logo, in px. */
-let limits: Extract<ToFrame, { kind: 'show' }>['limits'] = { band: [0, 0], logo: [0, 0] };
-let selected: { readonly part: string | null; readonly item: string | null } = { part: null, item: null };
+let limits: Extract<ToFrame, { kind: 'show' }>['limits'] = { band: [0, 0], logo: [0, 0], area: [0, 0] };
+let selected: Pick<Extract<ToFrame, { kind: 'select' }>, 'part' | 'again' | 'item'> = {
+  part: null,
+  again: [],
+  item: null,
+};
+let heldAs: HeldAs = 'loaded';
 let adding: { readonly parent: string; readonly after: string | null } | null = null;
 let isTried = false;
 
@@ -54,11 +59,32 @@ function show(message: Extract<ToFrame, { kind: 'show' }>): void {
   }
   (page.querySelector('h1') as HTMLElement).textContent = message.title;
   document.dispatchEvent(new Event('zv:added'));
+  hold();
   draw();
 }
 
+/** Holds the header and the drawer in the situation that is looked at; while it is tried, the visitor decides. */
+function hold(): void {
+  const drawer = page.querySelector<HTMLDialogElement>('.zv-drawer');
+  if (isTried) return;
+  drawer?.toggleAttribute('open', heldAs === 'drawer');
+  const header = page.querySelector('.zv-header');
+  if (heldAs !== 'scrolled') return void window.dispatchEvent(new Event('scroll'));
+  header?.classList.add('zv-scrolled');
+  header?.classList.remove('zv-over-content', 'zv-away');
+}
+
+/** Where a part is seen; it may be written several times. */
 const partAt = (id: string | null): HTMLElement | null =>
-  id === null ? null : page.querySelector<HTMLElement>(`[data-zv-part="${id}"]`);
+  id === null
+    ? null
+    : ([...page.querySelectorAll<HTMLElement>(`[data-zv-part="${id}"]`)].find((one) =>
+        one.checkVisibility(),
+      ) ?? null);
+
+/** The selected part, or where it is shown again. */
+const selectedPart = (): HTMLElement | null =>
+  [selected.part, ...selected.again].map(partAt).find((one) => one !== null) ?? null;
 
 function boxOf(element: Element): Box {
   const { left, top, width, height } = element.getBoundingClientRect();
@@ -67,15 +93,19 @@ function boxOf(element: Element): Box {
 
 /** The zones and cells on the page, with the parts that stand right in them. */
 function holders(): Holder[] {
-  return [...page.querySelectorAll<HTMLElement>('.zv-zone,.zv-band .zv-cell')].map((element) => ({
-    id: element.dataset.zvPart ?? '',
-    box: boxOf(element),
-    isRow: element.matches('.zv-zone,.zv-side-by-side'),
-    isRtl: getComputedStyle(element).direction === 'rtl',
-    parts: [...element.children]
-      .filter((one): one is HTMLElement => one instanceof HTMLElement && one.dataset.zvPart !== undefined)
-      .map((one) => ({ id: one.dataset.zvPart ?? '', box: boxOf(one) })),
-  }));
+  return [...page.querySelectorAll<HTMLElement>('.zv-zone,.zv-band .zv-cell')]
+    .filter((element) => element.checkVisibility())
+    .map((element) => ({
+      id: element.dataset.zvPart ?? '',
+      box: boxOf(element),
+      isRow:
+        getComputedStyle(element).flexDirection.startsWith('row') &&
+        element.matches('.zv-zone,.zv-side-by-side'),
+      isRtl: getComputedStyle(element).direction === 'rtl',
+      parts: [...element.children]
+        .filter((one): one is HTMLElement => one instanceof HTMLElement && one.dataset.zvPart !== undefined)
+        .map((one) => ({ id: one.dataset.zvPart ?? '', box: boxOf(one) })),
+    }));
 }
 
 /** Puts a mark where something is on the page, with so much around it. */
@@ -91,32 +121,59 @@ const held = (is: boolean): void => {
   if (!is) draw();
 };
 
-/** What can be dragged of the selected part: how high a band is at least, how wide the picture of a logo. */
+/** What can be dragged of a part: how high a band is at least, how wide a logo's picture or an area is. */
+interface Sized {
+  readonly of: 'band' | 'logo' | 'area';
+  readonly element: HTMLElement;
+  /** The handle is at the element's end, in the direction of the text; else at its start. */
+  readonly isAtEnd: boolean;
+}
+
+function sizedIn(part: HTMLElement): Sized | null {
+  const isColumn = part.matches('.zv-drawer-start,.zv-drawer-end,.zv-side,.zv-vertical');
+  // Only what has a width of its own: a header lies across the page on narrow screens, and so does the side.
+  if (isColumn && part.getBoundingClientRect().width < document.documentElement.clientWidth)
+    return { of: 'area', element: part, isAtEnd: !part.matches('.zv-drawer-end,.zv-vertical-end') };
+  if (part.matches('.zv-band')) {
+    const element = part.querySelector<HTMLElement>(':scope>.zv-band-content');
+    return element === null ? null : { of: 'band', element, isAtEnd: true };
+  }
+  const image = part.matches('.zv-logo') ? part.querySelector<HTMLElement>('img') : null;
+  return image === null ? null : { of: 'logo', element: image, isAtEnd: true };
+}
+
 function drawHandle(part: HTMLElement): void {
-  const image = part.querySelector<HTMLElement>('.zv-logo img');
-  const isBand = part.matches('.zv-band');
-  const sized = isBand ? part.querySelector<HTMLElement>('.zv-band-content') : image;
+  const sized = sizedIn(part);
   if (sized === null) return;
-  const isRtl = getComputedStyle(part).direction === 'rtl';
+  const { of, element: target, isAtEnd } = sized;
+  const isBand = of === 'band';
+  const isRight = isAtEnd !== (getComputedStyle(part).direction === 'rtl');
   const handle = element('i', isBand ? 'grip lower' : 'grip beside');
   const number = element('span', 'number');
   const put = (): void => {
-    const { left, top, width, height } = boxOf(isBand ? part : sized);
+    const { left, top, width, height } = boxOf(isBand ? part : target);
     if (isBand) onPage(handle, { left: left + width / 2 - 28, top: top + height - 4, width: 56, height: 8 });
-    else onPage(handle, { left: (isRtl ? left : left + width) - 4, top, width: 8, height });
-    onPage(number, { left: left + width / 2 - 40, top: top + height + 8, width: 80, height: 20 });
+    else {
+      const seen = Math.min(height, window.innerHeight - Math.max(0, top));
+      const grip = of === 'area' ? { top: Math.max(0, top) + seen / 2 - 28, height: 56 } : { top, height };
+      onPage(handle, { left: (isRight ? left + width : left) - 4, width: 8, ...grip });
+    }
+    const below = of === 'area' ? Math.max(0, top) + 8 : top + height + 8;
+    onPage(number, { left: left + width / 2 - 40, top: below, width: 80, height: 20 });
   };
   put();
-  const [least, most] = limits[isBand ? 'band' : 'logo'];
+  const [least, most] = limits[of];
   dragged(handle, held, ({ clientX, clientY }, isDone) => {
-    const { left, right, top } = sized.getBoundingClientRect();
-    const wanted = isBand ? clientY - top : isRtl ? right - clientX : clientX - left;
+    const { left, right, top } = target.getBoundingClientRect();
+    const wanted = isBand ? clientY - top : isRight ? clientX - left : right - clientX;
     const size = Math.max(least, Math.min(most, Math.round(wanted)));
-    if (isBand) sized.style.minBlockSize = isDone ? '' : `${size}px`;
+    if (isBand) target.style.minBlockSize = isDone ? '' : `${size}px`;
     else
       Object.assign(
-        sized.style,
-        isDone ? { inlineSize: '', blockSize: '' } : { inlineSize: `${size}px`, blockSize: 'auto' },
+        target.style,
+        isDone
+          ? { inlineSize: '', blockSize: '' }
+          : { inlineSize: `${size}px`, ...(of === 'logo' ? { blockSize: 'auto' } : {}) },
       );
     number.textContent = `${size} px`;
     layer.append(number);
@@ -131,7 +188,7 @@ function draw(): void {
   if (drag?.line != null || isHeld) return;
   layer.replaceChildren();
   if (isTried) return;
-  const part = partAt(selected.part);
+  const part = selectedPart();
   if (part !== null) {
     layer.append(onPage(element('i', 'mark'), boxOf(part), 3));
     drawHandle(part);
@@ -265,14 +322,18 @@ window.addEventListener(
       if (href?.startsWith('/') === true) tell({ kind: 'visit', path: href });
       return;
     }
+    const opener = target.closest('.zv-menu-button,.zv-close');
     // What the site's own script would open stays closed until its part is selected.
     const part = target.closest<HTMLElement>('[data-zv-part]');
     const item = target.closest<HTMLElement>('[data-zv-item]')?.dataset.zvItem;
     const holder =
       part?.matches('.zv-zone') === true ? part.parentElement?.closest<HTMLElement>('[data-zv-part]') : part;
     const id = holder?.dataset.zvPart ?? null;
-    const isSecond = id !== null && id === selected.part;
-    if (!isSecond) event.stopPropagation();
+    const isSecond = id !== null && (id === selected.part || selected.again.includes(id));
+    const isClosing = opener?.matches('.zv-close') === true;
+    // The drawer opens beside the marks, and not above all.
+    if (!isSecond || opener !== null) event.stopPropagation();
+    if (isClosing || (isSecond && opener !== null)) return tell({ kind: 'drawer', isOpen: !isClosing });
     if (isSecond && item !== undefined) tell({ kind: 'item', id: item });
     else tell({ kind: 'part', id });
   },
@@ -301,7 +362,7 @@ window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => 
   if (data.kind === 'show') show(data);
   if (data.kind === 'select') {
     selected = data;
-    partAt(data.part)?.scrollIntoView({ block: 'nearest' });
+    selectedPart()?.scrollIntoView({ block: 'nearest' });
     draw();
   }
   if (data.kind === 'adding') {
@@ -311,8 +372,16 @@ window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => 
     const line = adding === null ? undefined : placeBehind(adding.parent, adding.after)?.line;
     if (line !== undefined) tell({ kind: 'mark', x: line.left + line.width / 2, y: line.top + line.height });
   }
+  if (data.kind === 'hold') {
+    heldAs = data.as;
+    hold();
+    draw();
+  }
   if (data.kind === 'try') {
     isTried = data.isOn;
+    const drawer = page.querySelector<HTMLDialogElement>('.zv-drawer');
+    if (drawer?.open === true) drawer.close();
+    hold();
     document.documentElement.toggleAttribute('data-tried', isTried);
     draw();
   }
@@ -345,7 +414,15 @@ document.addEventListener('drop', (event) => {
   endFile();
   if (id !== undefined && file !== undefined) tell({ kind: 'file', id, file });
 });
-document.addEventListener('scroll', draw, true);
+document.addEventListener(
+  'scroll',
+  ({ target }) => {
+    draw();
+    // Its own script has just looked at how far the page is scrolled.
+    if (target === document && heldAs === 'scrolled') requestAnimationFrame(hold);
+  },
+  true,
+);
 new ResizeObserver(() => {
   tell({ kind: 'height', height: Math.ceil(page.getBoundingClientRect().height) });
   draw();

@@ -1,5 +1,5 @@
 /** States that belong to the visitor and not to the HTML: patching leaves them. */
-const STATES = new Set(['aria-expanded', 'data-zv-on', 'data-zv-end', 'data-zv-selected']);
+const STATES = new Set(['aria-expanded', 'data-zv-on', 'data-zv-end', 'open', 'data-zv-selected']);
 const KEY = 'data-zv-item';
 const PART = 'data-zv-part';
 

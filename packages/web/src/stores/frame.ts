@@ -8,6 +8,8 @@ import {
   partName,
   partsIn,
   situationOn,
+  usedPart,
+  wayUp,
   winning,
   type ExceptionOn,
   type Id,
@@ -16,6 +18,7 @@ import {
   type PartOf,
   type Spot,
 } from '@zorvik/core';
+import type { HeldAs } from '../live/frameMessages.ts';
 import { useSelection } from './selection.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
@@ -26,6 +29,13 @@ export type FrameViewName = 'picture' | 'table';
 export const frameScopes = ['all', 'template', 'below', 'page'] as const;
 /** See `frameScopes`. */
 export type FrameScope = (typeof frameScopes)[number];
+
+/** The pictures of the page: at the width of the ruler, and on a narrow screen beside it. */
+export type PictureName = 'main' | 'narrow';
+
+/** The width of a phone, in px. */
+const PHONE = 390;
+const NARROW_KEY = 'zorvik-narrow-picture';
 
 /** The frame as it is looked at: on which page, what is selected, and which pages a change applies to. */
 export const useFrame = defineStore('frame', () => {
@@ -39,6 +49,17 @@ export const useFrame = defineStore('frame', () => {
   /** The picture behaves as for a visitor. */
   const isTried = ref(false);
   const view = ref<FrameViewName>('picture');
+  /** In which picture something is about to be added. */
+  const addingIn = ref<PictureName>('main');
+  /** How wide the narrow screen is, in px; and whether it is beside the wide one. */
+  const narrowWidth = ref(PHONE);
+  const isNarrowShown = ref(localStorage.getItem(NARROW_KEY) !== 'no');
+  watch(isNarrowShown, (is) => localStorage.setItem(NARROW_KEY, is ? 'yes' : 'no'));
+  /** What each picture is held as. */
+  const held = ref<Record<PictureName, HeldAs>>({ main: 'loaded', narrow: 'loaded' });
+  const hold = (name: PictureName, as: HeldAs): void => {
+    held.value = { ...held.value, [name]: as };
+  };
 
   /** The page that is looked at: the chosen one, else the start page, else the first one. */
   const page = computed((): Page | null => {
@@ -61,7 +82,9 @@ export const useFrame = defineStore('frame', () => {
   const parts = computed((): readonly Part[] =>
     copy.document === null
       ? []
-      : partsIn(copy.document, copy.document.site.id).filter(({ kind }) => kind !== 'exception'),
+      : partsIn(copy.document, copy.document.site.id).filter(
+          ({ kind }) => kind !== 'exception' && kind !== 'behaviour',
+        ),
   );
   const isEmpty = computed(() => !parts.value.some(({ kind }) => kind === 'band'));
 
@@ -98,10 +121,26 @@ export const useFrame = defineStore('frame', () => {
   }
   const isShownHere = (one: Part): boolean => deciding(one.id)?.isShown ?? one.isHidden !== true;
 
+  /** The other places of the selected part: where it is shown again, or the part that it shows again. */
+  const shownAgain = computed((): readonly Id[] => {
+    const of = part.value?.kind === 'use' ? part.value.of : partId.value;
+    if (of === null) return [];
+    const again = parts.value.filter((one) => one.kind === 'use' && one.of === of).map(({ id }) => id);
+    return [of, ...again].filter((id) => id !== partId.value);
+  });
+  /** What the selected part is, where it is only shown again: its facts are there. */
+  const facts = computed((): Part | null =>
+    part.value?.kind === 'use' && copy.document !== null ? usedPart(copy.document, part.value) : part.value,
+  );
+
   function select(id: Id | null): void {
     partId.value = id;
     adding.value = null;
     selection.select(null);
+    // What is in the drawer can be seen only while it is open.
+    const { document } = copy;
+    if (id !== null && document !== null && wayUp(document, id).at(-1)?.area === 'drawer')
+      hold('narrow', 'drawer');
   }
 
   function lookAt(id: Id): void {
@@ -136,6 +175,7 @@ export const useFrame = defineStore('frame', () => {
     const { document } = copy;
     if (one.kind === 'area') return capital(areaWords[one.area]);
     if (one.kind === 'zone') return one.at;
+    if (one.kind === 'band' && one.only !== undefined) return `${one.only} band`;
     if (document === null) return one.kind;
     const siblings = [...childrenOf(document.parts, one.parent)].filter(
       (id) => nodeAt(document.parts, id).kind === one.kind,
@@ -148,6 +188,8 @@ export const useFrame = defineStore('frame', () => {
     page,
     situation,
     part,
+    facts,
+    shownAgain,
     partId,
     parts,
     isEmpty,
@@ -157,6 +199,11 @@ export const useFrame = defineStore('frame', () => {
     adding,
     isTried,
     view,
+    addingIn,
+    narrowWidth,
+    isNarrowShown,
+    held,
+    hold,
     deciding,
     isShownHere,
     select,

@@ -1,75 +1,82 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import type { Id } from '@zorvik/core';
-import FrameAdd from '../components/frame/FrameAdd.vue';
 import FrameHead from '../components/frame/FrameHead.vue';
+import FramePicture from '../components/frame/FramePicture.vue';
 import FrameStart from '../components/frame/FrameStart.vue';
 import FrameStrip from '../components/frame/FrameStrip.vue';
 import FrameTable from '../components/frame/FrameTable.vue';
+import PictureHead from '../components/frame/PictureHead.vue';
 import WidthRuler from '../components/live/WidthRuler.vue';
-import { useFrameStage } from '../composables/useFrameStage.ts';
+import { useDrawnPage } from '../composables/useFrameStage.ts';
 import { useFrame } from '../stores/frame.ts';
-import { FIRST_WIDTH, useLiveView } from '../stores/liveView.ts';
+import { useLiveView } from '../stores/liveView.ts';
 
-/** The whole page as visitors get it, composed where it is drawn; what is selected has its settings below. */
+/**
+ * The whole page as visitors get it, composed where it is drawn, with a narrow screen beside it; what is selected has
+ * its settings below.
+ */
 const frame = useFrame();
 const live = useLiveView();
-const iframe = useTemplateRef<HTMLIFrameElement>('iframe');
-const room = useTemplateRef<HTMLDivElement>('room');
 const strip = useTemplateRef<InstanceType<typeof FrameStrip>>('strip');
-const available = ref({ width: FIRST_WIDTH, height: 400 });
-/** Where the list of parts to add opens, in px of the room; null: where keys have led. */
-const addingAt = ref<{ x: number; y: number } | null>(null);
+const drawn = useDrawnPage();
 
-const scale = computed(() => Math.min(1, available.value.width / live.width));
-const inset = computed(() => (available.value.width - live.width * scale.value) / 2);
-useFrameStage(iframe, {
-  adds: (x, y) => (addingAt.value = { x: x * scale.value + inset.value, y: y * scale.value }),
-  renames: (item: Id) => strip.value?.rename(item),
-});
+/** In smaller windows there is room for one picture: the ruler makes it narrow. */
+const LEAST_FOR_TWO = 900;
+const windowWidth = ref(window.innerWidth);
+const measure = (): void => void (windowWidth.value = window.innerWidth);
+onMounted(() => window.addEventListener('resize', measure));
+onBeforeUnmount(() => window.removeEventListener('resize', measure));
+const canPair = computed(() => windowWidth.value >= LEAST_FOR_TWO);
+const isPair = computed(() => canPair.value && frame.isNarrowShown);
 
-async function added(): Promise<void> {
-  addingAt.value = null;
-  await nextTick();
-  strip.value?.focus();
-}
-
-let observer: ResizeObserver | null = null;
-watch(room, (now) => {
-  observer?.disconnect();
-  if (now === null) return;
-  observer = new ResizeObserver(([entry]) => {
-    const { width, height } = entry?.contentRect ?? available.value;
-    live.follow(Math.floor(width));
-    available.value = { width: Math.floor(width), height };
-  });
-  observer.observe(now);
-});
-onBeforeUnmount(() => observer?.disconnect());
+const rename = (item: Id): void => void strip.value?.rename(item);
+const added = (): void => strip.value?.focus();
 </script>
 
 <template>
   <div class="frame">
     <FrameHead />
     <FrameTable v-if="frame.view === 'table'" class="table" />
-    <section v-else class="picture" aria-label="Live page">
-      <div ref="room" class="room">
-        <iframe
-          ref="iframe"
-          title="Live page"
-          src="/frame.html"
-          sandbox="allow-scripts"
-          :style="{
-            width: `${live.width}px`,
-            height: `${available.height / scale}px`,
-            transform: `scale(${scale})`,
-            marginInlineStart: `${inset}px`,
-          }"
-        />
+    <section v-else class="picture" :class="{ pair: isPair }" aria-label="Live page">
+      <PictureHead name="main" :device="live.deviceClass" :width="live.width" />
+      <PictureHead
+        v-if="isPair"
+        name="narrow"
+        :device="live.classAt(frame.narrowWidth)"
+        :width="frame.narrowWidth"
+      />
+      <FramePicture
+        name="main"
+        title="Live page"
+        :width="live.width"
+        :shown="drawn"
+        @rename="rename"
+        @added="added"
+        @room="live.follow"
+      >
         <FrameStart v-if="frame.isEmpty" />
-        <FrameAdd v-if="frame.adding !== null" :at="addingAt" @left="added" />
-      </div>
-      <WidthRuler is-alone />
+      </FramePicture>
+      <FramePicture
+        v-if="isPair"
+        name="narrow"
+        title="Live page on a narrow screen"
+        :width="frame.narrowWidth"
+        :shown="drawn"
+        @rename="rename"
+        @added="added"
+      />
+      <WidthRuler is-alone class="ruler">
+        <button
+          v-if="canPair"
+          type="button"
+          class="plain-button beside"
+          :aria-pressed="frame.isNarrowShown"
+          @click="frame.isNarrowShown = !frame.isNarrowShown"
+        >
+          {{ frame.isNarrowShown ? 'Hide narrow screen' : 'Show narrow screen' }}
+        </button>
+      </WidthRuler>
     </section>
     <FrameStrip v-if="frame.view === 'picture'" ref="strip" />
   </div>
@@ -86,24 +93,21 @@ onBeforeUnmount(() => observer?.disconnect());
 }
 .picture {
   display: grid;
-  grid-template-rows: minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr);
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  gap: 0 18px;
   min-height: 0;
-  padding: 10px 14px 0;
+  padding: 4px 14px 0;
   background: repeating-linear-gradient(90deg, var(--paper-deep) 0 1px, transparent 1px 80px), var(--stage);
 }
-.room {
-  position: relative;
-  min-height: 0;
+.picture.pair {
+  grid-template-columns: minmax(0, 1fr) clamp(310px, 28%, 400px);
 }
-iframe {
-  position: absolute;
-  inset-block-start: 0;
-  inset-inline-start: 0;
-  border: 0;
-  transform-origin: 0 0;
-  border-radius: 4px 4px 0 0;
-  background: #fff;
-  color-scheme: light;
-  box-shadow: 0 8px 22px -14px var(--shadow-color);
+.ruler {
+  grid-column: 1 / -1;
+}
+.beside {
+  min-height: 26px;
+  font-size: 0.75rem;
 }
 </style>

@@ -30,6 +30,7 @@ import LineField from '../common/LineField.vue';
 import DestinationField from './DestinationField.vue';
 import FacesField from './FacesField.vue';
 import PictureField from './PictureField.vue';
+import SignField from './SignField.vue';
 import SourceField from './SourceField.vue';
 
 const HtmlField = defineAsyncComponent(() => import('./HtmlField.vue'));
@@ -227,6 +228,12 @@ const pageAt = (address: string): string | null =>
     :label="control.label"
     :faces="part.faces ?? {}"
     @set="set"
+  />
+  <SignField
+    v-else-if="control.kind === 'sign'"
+    :model-value="part.sign"
+    :label="control.label"
+    @update:model-value="set($event ?? null)"
   />
   <ChipSet
     v-else-if="control.kind === 'devices'"

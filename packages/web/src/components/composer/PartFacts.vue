@@ -1,16 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { fieldsOf, type Field, type Part, type PartField } from '@zorvik/core';
+import { fieldsOf, wayUp, type Field, type Part, type PartField } from '@zorvik/core';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import PartControl from './PartControl.vue';
 
 /** What may be said of the chosen part: the fields of its kind, each with the control that it names. */
 const props = defineProps<{ part: Part }>();
 
+const copy = useWorkingCopy();
+/** The area of the frame that it is in; a vertical header is one of its own kind. None in panels. */
+const area = computed((): string | null => {
+  const top = copy.document === null ? undefined : wayUp(copy.document, props.part.id).at(-1);
+  if (top?.kind !== 'area') return null;
+  return top.vertical === undefined ? top.area : 'vertical';
+});
 const isSet = (name: string | undefined): boolean => props.part[name as PartField] !== undefined;
 const fields = computed(() =>
   (Object.entries(fieldsOf(props.part.kind)) as [PartField, Field][]).filter(
     ([, { control }]) =>
       control.kind !== 'none' &&
+      (control.inAreas === undefined || (area.value !== null && control.inAreas.includes(area.value))) &&
       (control.needs === undefined || isSet(control.needs)) &&
       (control.unless === undefined || !isSet(control.unless)),
   ),

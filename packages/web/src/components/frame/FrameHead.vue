@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { counted } from '@zorvik/core';
+import { useDrawer } from '../../composables/useDrawer.ts';
 import { useDrift } from '../../stores/drift.ts';
 import { useFrame, type FrameScope } from '../../stores/frame.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
@@ -17,9 +18,16 @@ const sheets = {
 const open = ref<keyof typeof sheets | null>(null);
 const frame = useFrame();
 const drift = useDrift();
+const drawer = useDrawer();
 /** The next part, behind the selected one, that has a link to check. */
 function lookAtLink(): void {
   const parts = drift.inFrame.flatMap(({ part }) => part ?? []);
+  frame.view = 'picture';
+  frame.select(parts[(parts.indexOf(frame.partId ?? '') + 1) % parts.length] ?? null);
+}
+/** The next part, behind the selected one, that visitors do not reach on smaller screens. */
+function lookAtLost(): void {
+  const parts = drawer.toCheck.value;
   frame.view = 'picture';
   frame.select(parts[(parts.indexOf(frame.partId ?? '') + 1) % parts.length] ?? null);
 }
@@ -55,6 +63,20 @@ const scopes = computed(
     </div>
     <button v-if="drift.inFrame.length > 0" type="button" class="plain-button look" @click="lookAtLink">
       {{ counted(drift.inFrame.length, '# link to check', '# links to check') }}
+    </button>
+    <button
+      v-if="drawer.toCheck.value.length > 0"
+      type="button"
+      class="plain-button reach"
+      @click="lookAtLost"
+    >
+      {{
+        counted(
+          drawer.toCheck.value.length,
+          '# part missing on small screens',
+          '# parts missing on small screens',
+        )
+      }}
     </button>
     <span class="settings">
       <MenuButton label="Site" list-label="Site">
@@ -108,6 +130,9 @@ h1 {
 }
 .look {
   color: var(--brick);
+}
+.reach {
+  color: var(--ochre);
 }
 .settings {
   margin-inline-start: auto;

@@ -2,6 +2,8 @@
 import { mdiArrowDown, mdiArrowUp, mdiContentDuplicate, mdiDelete, mdiPlus } from '@mdi/js';
 import { computed, nextTick, ref, useTemplateRef } from 'vue';
 import {
+  areaId,
+  canYield,
   childrenOf,
   duplicatePart,
   hrefOf,
@@ -9,8 +11,12 @@ import {
   removePartOf,
   renameItem,
   setPart,
+  usedPart,
+  usesInDrawer,
+  wayUp,
   type Id,
 } from '@zorvik/core';
+import { useDrawer } from '../../composables/useDrawer.ts';
 import { useFraming } from '../../composables/useFraming.ts';
 import { useKeeping } from '../../composables/useKeeping.ts';
 import { useFrame } from '../../stores/frame.ts';
@@ -20,9 +26,12 @@ import ChoiceRow from '../common/ChoiceRow.vue';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 import PartFacts from '../composer/PartFacts.vue';
+import AreaBehaviour from './AreaBehaviour.vue';
 import FrameFindings from './FrameFindings.vue';
+import FrameReach from './FrameReach.vue';
 import FrameShown from './FrameShown.vue';
 import FrameTree from './FrameTree.vue';
+import WidthsRuler from './WidthsRuler.vue';
 
 /** What is in the frame, and the settings of what is selected, along the bottom. */
 const copy = useWorkingCopy();
@@ -33,11 +42,33 @@ const keepBy = useKeeping();
 const tree = useTemplateRef<InstanceType<typeof FrameTree>>('tree');
 const name = useTemplateRef<HTMLElement>('name');
 
+const drawer = useDrawer();
 const part = computed(() => frame.part);
+/** What is shown again has the facts of what it is. */
+const facts = computed(() => frame.facts);
+/** The area that the selection is in, with the settings of its own. */
+const area = computed(() => {
+  const { document } = copy;
+  const id = frame.partId ?? areaId('header');
+  const found = document === null ? undefined : wayUp(document, id).at(-1);
+  return found?.kind === 'area' && found.id !== frame.partId ? found : null;
+});
+const canGoToDrawer = computed(() => {
+  const { document } = copy;
+  const own = part.value;
+  if (document === null || own === null || own.kind === 'use' || !canYield(own)) return false;
+  const name = wayUp(document, own.id).at(-1)?.area;
+  return (
+    (name === 'header' || name === 'side') &&
+    usedPart(document, { of: own.id }) !== null &&
+    !usesInDrawer(document).has(own.id) &&
+    !drawer.lost.value.some((one) => one.part.id === own.id)
+  );
+});
 const isHolder = computed(() => part.value !== null && ['area', 'zone'].includes(part.value.kind));
 const title = computed(() => (part.value === null ? 'Nothing selected' : frame.wordOf(part.value)));
 const path = computed(() => (part.value === null ? '' : frame.pathOf(part.value.id)));
-const item = computed(() => (part.value?.kind === 'placement' ? selection.item : null));
+const item = computed(() => (facts.value?.kind === 'placement' ? selection.item : null));
 const label = computed(() =>
   item.value === null || copy.document === null ? '' : labelOf(copy.document, item.value),
 );
@@ -46,7 +77,8 @@ const keepLabel = computed(() => {
   return keepBy(`label ${id}`, (context, typed) => renameItem(context, id, typed));
 });
 const menuKey = computed(() => {
-  const shows = part.value === null ? undefined : (frame.deciding(part.value.id)?.shows ?? part.value.shows);
+  const shows =
+    facts.value === null ? undefined : (frame.deciding(facts.value.id)?.shows ?? facts.value.shows);
   return shows === undefined ? null : (copy.document?.menus.nodes.get(shows)?.key ?? null);
 });
 const fixed = computed(() =>
@@ -146,7 +178,7 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
         />
       </div>
       <div class="adds">
-        <button type="button" class="plain-button" title="Add a part (P)" @click="framing.startAdding()">
+        <button type="button" class="plain-button" title="Add a part (P)" @click="framing.addHere()">
           <svg viewBox="0 0 24 24" width="14" height="14" aria-hidden="true">
             <path :d="mdiPlus" fill="currentColor" />
           </svg>
@@ -163,6 +195,9 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
         <button type="button" class="plain-button" title="Add a band above" @click="framing.newBand('above')">
           Band above
         </button>
+        <button v-if="area !== null" type="button" class="plain-button" @click="frame.select(area.id)">
+          {{ frame.wordOf(area) }} settings
+        </button>
       </div>
     </div>
     <div class="facts">
@@ -172,6 +207,7 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
       </p>
       <template v-else>
         <FrameFindings :part="part.id" />
+        <FrameReach v-if="facts !== null" :part="facts.id" />
         <div v-if="item !== null" ref="name" class="entry">
           <LineField label="Entry" :value="label" :keep="keepLabel" />
           <router-link
@@ -192,7 +228,9 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
           :choices="zones"
           @update:model-value="$event !== null && framing.toEndOf(part.id, $event)"
         />
-        <FrameShown v-if="!isHolder" :part="part" />
+        <FrameShown v-if="!isHolder && facts !== null" :part="facts" />
+        <AreaBehaviour v-if="part.area === 'header' || part.area === 'side'" :area="part.area" />
+        <WidthsRuler v-if="part.area === 'drawer'" />
         <LineField
           v-if="isPlace"
           class="place"
@@ -208,9 +246,16 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
             <option v-for="one in entries" :key="one.id" :value="one.id">{{ one.label }}</option>
           </select>
         </label>
-        <PartFacts :part="part" />
+        <PartFacts v-if="facts !== null" :part="facts" />
+        <PartFacts v-if="part.kind === 'use' && facts?.kind === 'placement'" :part="part" />
+        <button v-if="part.area === 'drawer'" type="button" class="plain-button" @click="drawer.remove()">
+          Remove drawer
+        </button>
+        <button v-if="canGoToDrawer" type="button" class="plain-button" @click="drawer.addPart(part.id)">
+          Add to drawer
+        </button>
         <router-link
-          v-if="part.kind === 'placement' && menuKey !== null"
+          v-if="facts?.kind === 'placement' && menuKey !== null"
           class="plain-button"
           :to="{ name: 'arrange', params: { siteKey: copy.siteKey ?? '', menuKey } }"
         >

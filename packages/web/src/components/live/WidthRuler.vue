@@ -57,6 +57,7 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
         aria-label="Width of the live header in pixels"
       />
     </div>
+    <slot />
     <output class="number">
       <strong>{{ live.width }} px</strong>
     </output>
