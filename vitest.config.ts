@@ -43,11 +43,19 @@ export default defineConfig({
       {
         test: {
           name: 'journeys',
-          include: ['e2e/**/*.test.ts'],
+          include: ['e2e/*.test.ts'],
           globalSetup: ['e2e/stages.ts'],
           // They only decide when to give up: how fast a machine is must not decide whether a journey passes.
           testTimeout: 300_000,
           hookTimeout: 300_000,
+        },
+      },
+      {
+        test: {
+          name: 'engines',
+          include: ['e2e/engines/*.test.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 120_000,
         },
       },
     ],

@@ -542,7 +542,7 @@ describe('6. publishing', () => {
     ).toBe(`${stack.site}/`);
 
     await driver.get(`${stack.site}/visit/tickets`);
-    const current = await driver.findElements(By.css('[aria-label^=Main] [aria-current=page]'));
+    const current = await driver.findElements(By.css('.zv-bar[aria-label^=Main] [aria-current=page]'));
     expect(await Promise.all(current.map((one) => one.getAttribute('textContent')))).toEqual([
       'What it costs',
       'Tickets and prices',

@@ -8,6 +8,7 @@ import {
   renderPage,
   setSite,
   situationOn,
+  wholeScript,
   zoneId,
   type Part,
   type Picture,
@@ -120,10 +121,16 @@ describe.each([
     if (direction === 'rtl') await publish({ direction });
   });
 
-  it.each([[1280], [1024]])(
-    'at %d px: Tab goes in the visible order, nothing lies over what has the focus, nothing scrolls sideways',
-    async (width) => {
-      await browser.resize(width, 800);
+  it.each([
+    [1280, 800],
+    [1024, 768],
+    [820, 1180],
+    [640, 390],
+    [390, 844],
+  ])(
+    'at %d by %d px: Tab goes in the visible order, nothing lies over what has the focus, nothing scrolls sideways',
+    async (width, height) => {
+      await browser.resize(width, height);
       for (const path of templates) {
         await browser.driver.get(site.address + path);
         expect(await run('return document.documentElement.dir')).toBe(direction);
@@ -132,26 +139,32 @@ describe.each([
     },
   );
 
-  it('moves nothing when style sheet, script and logo come two seconds late', async () => {
-    await browser.resize(1280, 800);
-    site.delay = (path) => (/\.(?:css|js|svg|webp)$/.test(path) ? 2000 : 0);
-    try {
-      await browser.driver.get(`${site.address}${templates[1]}`);
-      await person.eventually('the logo does not come', () =>
-        run<boolean>(
-          `const logo = document.querySelector('.zv-logo img'); return logo !== null && logo.complete && logo.naturalWidth > 0`,
-        ),
-      );
-      const moved = await browser.driver.executeAsyncScript<number>(
-        `const done = arguments[arguments.length - 1]; let sum = 0;
+  it.each([
+    [1280, 800],
+    [390, 844],
+  ])(
+    'moves nothing when style sheet, script and logo come two seconds late, at %d by %d px',
+    async (width, height) => {
+      await browser.resize(width, height);
+      site.delay = (path) => (/\.(?:css|js|svg|webp)$/.test(path) ? 2000 : 0);
+      try {
+        await browser.driver.get(`${site.address}${templates[1]}`);
+        await person.eventually('the logo does not come', () =>
+          run<boolean>(
+            `const logo = document.querySelector('.zv-logo img'); return logo !== null && logo.complete && logo.naturalWidth > 0`,
+          ),
+        );
+        const moved = await browser.driver.executeAsyncScript<number>(
+          `const done = arguments[arguments.length - 1]; let sum = 0;
          new PerformanceObserver((list) => list.getEntries().forEach((one) => (sum += one.value))).observe({ type: 'layout-shift', buffered: true });
          setTimeout(() => done(sum), 300);`,
-      );
-      expect(moved).toBe(0);
-    } finally {
-      site.delay = () => 0;
-    }
-  });
+        );
+        expect(moved).toBe(0);
+      } finally {
+        site.delay = () => 0;
+      }
+    },
+  );
 });
 
 describe('a part of the frame', () => {
@@ -204,10 +217,7 @@ describe('a search field that an icon opens', () => {
     });
     const head = `<!doctype html><html lang="en"><meta name="viewport" content="width=device-width"><style>body{margin:0}${css}</style>`;
     site.pages.set('/plain', `${head}${header}<p>Text</p>`);
-    site.pages.set(
-      '/folded',
-      `${head}<script src="/navigation/navigation.js" defer></script>${header}<p>Text</p>`,
-    );
+    site.pages.set('/folded', `${head}<script>${wholeScript}</script>${header}<p>Text</p>`);
     const field = (): Promise<boolean> =>
       run(`return document.querySelector('[type=search]').checkVisibility()`);
     await browser.driver.get(`${site.address}/plain`);

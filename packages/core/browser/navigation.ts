@@ -12,6 +12,8 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
    */
   const REST = 120;
   const GRACE = 320;
+  /** So soon after a branch has opened under the pointer, a press means to open it, in ms. */
+  const MEANT = 500;
   /** Where this script is served, and what is fetched beside it. */
   const base = (document.currentScript as HTMLScriptElement | null)?.src || location.href;
   const buttons = (root: Element): HTMLElement[] => [
@@ -145,6 +147,8 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
       for (const button of nav.querySelectorAll('li:has([aria-current])>button[aria-expanded]'))
         button.setAttribute('aria-expanded', 'true');
     let timer: ReturnType<typeof setTimeout> | undefined;
+    /** When the pointer has opened a branch by resting on it. */
+    let opened = 0;
     const later = (act: () => void, wait: number): void => {
       clearTimeout(timer);
       timer = setTimeout(act, wait);
@@ -157,7 +161,7 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
       if (button === null) return;
       clearTimeout(timer);
       const entry = button.parentElement;
-      if (isOpen(button) && entry !== null) close(entry);
+      if (isOpen(button) && entry !== null && Date.now() - opened > MEANT) close(entry);
       else open(button);
     });
     if (!nav.matches('.zv-bar')) return;
@@ -167,7 +171,14 @@ import { placePanel, type Extent, type PanelAlign, type Span } from '../src/pane
       const button = entry?.querySelector<HTMLElement>(':scope>button[aria-expanded]');
       const opens = entry?.getAttribute('data-zv-opens');
       if (opens === 'press') return;
-      later(() => (button ? open(button) : entry && close(nav)), opens === 'atOnce' ? 0 : REST);
+      later(
+        () => {
+          if (!button) return entry && close(nav);
+          if (!isOpen(button)) opened = Date.now();
+          open(button);
+        },
+        opens === 'atOnce' ? 0 : REST,
+      );
     });
     nav.addEventListener('pointerleave', ({ pointerType }) => {
       if (pointerType === 'mouse') later(() => nav.contains(document.activeElement) || close(nav), GRACE);

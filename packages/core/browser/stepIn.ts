@@ -9,9 +9,10 @@
     if (button.getAttribute('aria-expanded') === 'true')
       return button.parentElement?.querySelector<HTMLElement>('.zv-back>button')?.focus();
     // The entry that the row leads back to is around it.
-    const opener = button.closest('.zv-back')
-      ? button.closest('.zv-back')?.parentElement?.parentElement?.querySelector<HTMLElement>(':scope>button')
-      : null;
+    const opener = button
+      .closest('.zv-back')
+      ?.parentElement?.closest('li')
+      ?.querySelector<HTMLElement>(':scope>button');
     if (!opener) return;
     opener.setAttribute('aria-expanded', 'false');
     opener.focus();

@@ -46,11 +46,15 @@ function wrongLanguage(operation: Operation): Refusal | null {
 interface PartWritten {
   readonly kind: PartKind | null;
   readonly fields: Readonly<Record<string, unknown>>;
+  /** What it was before; not there: it is added. */
+  readonly before?: Readonly<Record<string, unknown>>;
 }
 
 function partsWritten(document: SiteDocument, operation: Operation): readonly PartWritten[] {
-  if (operation.kind === 'updatePart')
-    return [{ kind: document.parts.nodes.get(operation.id)?.kind ?? null, fields: operation.set }];
+  if (operation.kind === 'updatePart') {
+    const { kind = null, ...before } = document.parts.nodes.get(operation.id) ?? {};
+    return [{ kind, fields: operation.set, before }];
+  }
   if (operation.kind !== 'addPart') return [];
   return operation.branch.map(({ id: _, parent: __, kind, ...fields }) => ({ kind, fields }));
 }
@@ -81,7 +85,12 @@ function misshapen({ kind, fields }: PartWritten): Refusal | null {
   return null;
 }
 
-/** Values that their kind does not take. */
-function unfit({ kind, fields }: PartWritten): Refusal | null {
-  return kind === null ? null : (definitionOf(kind).check?.(fields) ?? null);
+/** Values that their kind does not take. What was so before is no fault of the change. */
+function unfit({ kind, fields, before = {} }: PartWritten): Refusal | null {
+  if (kind === null) return null;
+  const { check } = definitionOf(kind);
+  const after = Object.entries({ ...before, ...fields }).filter(([, value]) => value !== null);
+  const problem = check?.(Object.fromEntries(after)) ?? null;
+  const wasSo = Object.keys(before).length > 0 && check?.(before) != null;
+  return wasSo ? null : problem;
 }

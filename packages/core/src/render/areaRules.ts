@@ -83,6 +83,8 @@ const sticky: readonly Rule[] = [
   rule('.zv-header.zv-sticky.zv-let-go', 'position:static', { weight: 1 }),
   rule('.zv-header.zv-returns.zv-away', 'translate:0 -100%'),
   rule('.zv-returns', 'transition:translate .2s', { medium: 'motion' }),
+  // What has the focus is in sight at once.
+  rule('.zv-header.zv-returns:focus-within', 'translate:none;transition:none', { weight: 1 }),
 ];
 
 /** Lower once scrolled: what is inside shrinks; the box in the flow does not, since the script keeps its height. */
@@ -186,6 +188,9 @@ function drawerRules({ areaWidth = USUAL_DRAWER, ...facts }: AreaFacts): Rule[] 
     rule('.zv-drawer .zv-band-content', 'max-inline-size:none', { weight: 1 }),
     rule('.zv-drawer .zv-cell', 'grid-column:1/-1', { weight: 1 }),
     rule('.zv-drawer .zv-bar', 'display:none'),
+    // What fingers are to hit is large enough.
+    rule('.zv-drawer :is(a,button,summary,[type=search])', 'min-block-size:2.75rem', { weight: 4 }),
+    rule('.zv-drawer .zv-marks>a', 'min-inline-size:2.75rem', { weight: 4 }),
     rule('.zv-drawer .zv-search', 'grid-template-columns:minmax(0,1fr) auto', { weight: 1 }),
     rule('.zv-drawer .zv-fold>form', 'position:static;inline-size:auto', { weight: 3 }),
     rule(':where(html):has(.zv-drawer:where([open]))', 'overflow:hidden'),
