@@ -40,7 +40,7 @@ const bare = (body: string): string =>
   `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Bare</title><meta name="viewport" content="width=device-width"></head><body><p>Before</p>${body}<p>After</p></body></html>`;
 const currents = (): Promise<string[]> =>
   run(
-    `return [...document.querySelectorAll('nav [aria-current=page]')].filter((one) => one.closest('nav.zv-bar[aria-label^=Main]')).map((one) => one.textContent)`,
+    `return [...document.querySelectorAll('nav [aria-current=page]')].filter((one) => one.closest('nav[aria-label^=Main]') && !one.closest('dialog')).map((one) => one.textContent)`,
   );
 const withoutScript = async (act: () => Promise<void>): Promise<void> => {
   const disable = (value: boolean): Promise<unknown> =>
@@ -113,7 +113,7 @@ describe('put into the pages of a site', () => {
     expect(await currents()).toEqual(['The garden']);
     await run(`document.querySelector('nav[aria-label^=Main] button[aria-expanded]').click()`);
     const open = (): Promise<number> =>
-      run(`return document.querySelectorAll('[aria-expanded=true]').length`);
+      run(`return document.querySelectorAll('.zv-bar [aria-expanded=true]').length`);
     expect(await open()).toBe(1);
     await run(`history.pushState(null, '', '/visit')`);
     expect(await currents()).toEqual(['Visit']);

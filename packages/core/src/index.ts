@@ -245,7 +245,6 @@ export {
   arrangeApart,
   arrangementOf,
   arrangeTogether,
-  moveOnDevice,
   notPlaced,
   placeOnDevice,
   type ArrangedDevice,

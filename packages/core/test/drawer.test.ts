@@ -6,11 +6,10 @@ import {
   arrangeApart,
   arrangementOf,
   arrangeTogether,
-  moveOnDevice,
   notPlaced,
   placeOnDevice,
 } from '../src/commands/arrangement.ts';
-import { removePartOf, setPart } from '../src/commands/composing.ts';
+import { movePartTo, removePartOf, setPart } from '../src/commands/composing.ts';
 import type { CommandContext } from '../src/commands/context.ts';
 import { addDrawer, addToDrawer, removeDrawer, usesInDrawer } from '../src/commands/drawer.ts';
 import { addBand, addToFrame, setBehaviours, setException } from '../src/commands/frame.ts';
@@ -272,8 +271,11 @@ describe('an arrangement of a device class', () => {
     expect(refusedBy(arrangeApart(contextOf(apart), 'header', 'narrow'))).toBe('arrangedAlready');
 
     const logo = first(shop, 'logo');
-    const moved = done(shop, (context) =>
-      moveOnDevice(context, logo, { parent: zoneId(bandOf(shop), 'centre'), after: null }, 'narrow'),
+    const use =
+      [...apart.parts.nodes.values()].find((one) => one.kind === 'use' && one.of === logo)?.id ?? '';
+    const [own = ''] = arrangementOf(apart, 'header', 'narrow');
+    const moved = done(apart, (context) =>
+      movePartTo(context, use, { parent: zoneId(own, 'centre'), after: null }),
     );
     const kinds = (document: SiteDocument, band: string): string[] =>
       [...childrenOf(document.parts, band)].map((zone) =>

@@ -1,7 +1,8 @@
 import { mintId, type Id, type RandomBits } from '../src/base/ids.ts';
 import { refusal } from '../src/base/refusal.ts';
 import { no, type Result } from '../src/base/result.ts';
-import { arrangeApart, moveOnDevice } from '../src/commands/arrangement.ts';
+import { arrangeApart } from '../src/commands/arrangement.ts';
+import { movePartTo } from '../src/commands/composing.ts';
 import type { CommandContext } from '../src/commands/context.ts';
 import { addDrawer } from '../src/commands/drawer.ts';
 import { setBehaviours } from '../src/commands/frame.ts';
@@ -131,19 +132,21 @@ function withRandomArrangements(random: RandomBits, start: SiteDocument): SiteDo
   });
   const some: ((document: SiteDocument) => Result<Edit>)[] = [
     (document) => addDrawer(context(document)),
+    (document) => arrangeApart(context(document), 'header', 'narrow'),
     (document) => {
-      const zones = [...document.parts.nodes.values()].filter(({ kind }) => kind === 'zone');
+      const isOwn = ({ id }: Part): boolean => wayUp(document, id).some(({ only }) => only === 'narrow');
+      const own = [...document.parts.nodes.values()].filter(isOwn);
       const moved = pick(
         random,
-        [...document.parts.nodes.values()].filter(({ parent }) => zones.some(({ id }) => id === parent)),
+        own.filter(({ kind }) => kind === 'use'),
       );
       const to = pick(
         random,
-        zones.filter(({ id }) => wayUp(document, id).at(-1)?.area === 'header'),
+        own.filter(({ kind }) => kind === 'zone'),
       );
       return moved === undefined || to === undefined
         ? no(refusal('nothingChosen'))
-        : moveOnDevice(context(document), moved.id, { parent: to.id, after: null }, 'narrow');
+        : movePartTo(context(document), moved.id, { parent: to.id, after: null });
     },
     (document) => arrangeApart(context(document), 'header', 'medium'),
     (document) =>

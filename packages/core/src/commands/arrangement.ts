@@ -3,7 +3,7 @@ import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
-import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
+import { childrenOf, nodeAt } from '../model/forest.ts';
 import { onlyId } from '../model/partProblem.ts';
 import { newPart } from '../model/newPart.ts';
 import { areaId, areaWords, zoneId } from '../model/partRoots.ts';
@@ -14,7 +14,6 @@ import type { Operation } from '../ops/registry.ts';
 import { wayUp } from '../resolve/usedPart.ts';
 import type { AreaName, Part } from '../schema/part.ts';
 import { makeEdit, type CommandContext } from './context.ts';
-import { movePartTo } from './composing.ts';
 import { additions, removal } from './panelParts.ts';
 import { usesInDrawer } from './drawer.ts';
 
@@ -26,23 +25,14 @@ export function arrangementOf({ parts }: SiteDocument, area: AreaName, device: A
   return [...childrenOf(parts, areaId(area))].filter((id) => nodeAt(parts, id).only === device);
 }
 
-/**
- * An arrangement for a device class that is as the usual one: its bands, with each of its parts once more. `madeOf`
- * has, for each usual band, zone, cell and part, what stands for it.
- */
-function likeUsual(
-  { document, random }: CommandContext,
-  area: AreaName,
-  device: ArrangedDevice,
-): { readonly made: Part[]; readonly madeOf: ReadonlyMap<Id, Id> } {
+/** An arrangement for a device class that is as the usual one: its bands, with each of its parts once more. */
+function likeUsual({ document, random }: CommandContext, area: AreaName, device: ArrangedDevice): Part[] {
   const { parts } = document;
   const root = areaId(area);
+  /** For each usual band, zone and cell, what is made of it. */
   const madeOf = new Map<Id, Id>([[root, root]]);
-  const usual = [...childrenOf(parts, root)].filter((id) => {
-    const { kind, only } = nodeAt(parts, id);
-    return kind === 'band' && only === undefined;
-  });
-  const made = usual.flatMap((id) =>
+  const usual = usualBands(document, area);
+  return usual.flatMap((id) =>
     [nodeAt(parts, id), ...partsIn(document, id)].flatMap((part): Part[] => {
       const parent = madeOf.get(part.parent);
       if (parent === undefined) return [];
@@ -64,7 +54,6 @@ function likeUsual(
         : [];
     }),
   );
-  return { made, madeOf };
 }
 
 /** Gives an area an arrangement of its own on a device class, which begins as the usual one. */
@@ -72,7 +61,7 @@ export function arrangeApart(context: CommandContext, area: AreaName, device: Ar
   const { document } = context;
   if (arrangementOf(document, area, device).length > 0)
     return no(refusal('arrangedAlready', { area: areaWords[area], device }));
-  const { made } = likeUsual(context, area, device);
+  const made = likeUsual(context, area, device);
   if (made.length === 0) return no(refusal('noFrameYet'));
   const root = areaId(area);
   return makeEdit(context, additions(made, root, childrenOf(document.parts, root).last()), {
@@ -93,42 +82,6 @@ export function arrangeTogether(
     bands.toReversed().map((id) => removal(context.document, id)),
     { sentence: sentence('arrangedTogether', { label: areaWords[area], device }) },
   );
-}
-
-/** Moves a part on one device class alone: the area gets an arrangement of its own there, if it has none yet. */
-export function moveOnDevice(
-  context: CommandContext,
-  id: Id,
-  to: Spot,
-  device: ArrangedDevice,
-): Result<Edit> {
-  const { document } = context;
-  const { parts } = document;
-  const way = wayUp(document, id);
-  const area = way.at(-1)?.area;
-  if (area === undefined) return no(missing('parts', id));
-  const isOwn = way.some(({ only }) => only === device);
-  if (isOwn) return movePartTo(context, id, to);
-  if (arrangementOf(document, area, device).length > 0)
-    return no(refusal('arrangedAlready', { area: areaWords[area], device }));
-  const { made, madeOf } = likeUsual(context, area, device);
-  const moved = made.find((one) => one.id === madeOf.get(id));
-  const parent = madeOf.get(to.parent);
-  if (moved === undefined || parent === undefined) return no(missing('parts', to.parent));
-  const root = areaId(area);
-  const after = to.after === null ? null : (madeOf.get(to.after) ?? null);
-  const operations: Operation[] = [
-    ...additions(made, root, childrenOf(parts, root).last()),
-    { kind: 'movePart', id: moved.id, from: spotAmong(made, moved), to: { parent, after } },
-  ];
-  return makeEdit(context, operations, {
-    sentence: sentence('arrangedApart', { label: areaWords[area], device }),
-  });
-}
-
-function spotAmong(made: readonly Part[], part: Part): Spot {
-  const siblings = made.filter(({ parent }) => parent === part.parent);
-  return { parent: part.parent, after: siblings[siblings.indexOf(part) - 1]?.id ?? null };
 }
 
 /**
@@ -174,16 +127,42 @@ export function notPlaced(document: SiteDocument, area: AreaName, device: Arrang
   });
 }
 
-/** Puts a part into the arrangement of a device class, behind the last one there. */
+/**
+ * Puts a part into the arrangement of a device class: last in the zone or cell that is where its own one is, counted
+ * by bands, else in the last one.
+ */
 export function placeOnDevice(context: CommandContext, id: Id, device: ArrangedDevice): Result<Edit> {
   const { document, random } = context;
   const { parts } = document;
-  const area = wayUp(document, id).at(-1)?.area;
-  if (area === undefined) return no(missing('parts', id));
-  const holder = arrangementOf(document, area, device)
-    .flatMap((band) => partsIn(document, band))
-    .findLast(({ kind }) => kind === 'zone' || kind === 'cell');
-  if (holder === undefined) return no(refusal('notArranged', { area: areaWords[area], device }));
+  const [, own, ownBand, root] = wayUp(document, id);
+  if (root?.area === undefined || own === undefined || ownBand === undefined) return no(missing('parts', id));
+  const bands = arrangementOf(document, root.area, device);
+  const at = usualBands(document, root.area).indexOf(ownBand.id);
+  const holders = [bands[at] ?? bands.at(-1) ?? '', ...bands.toReversed()].flatMap((band) =>
+    holdersIn(document, band),
+  );
+  const places = holdersIn(document, ownBand.id).map((one) => one.id);
+  const like =
+    own.kind === 'zone'
+      ? holders.find((one) => one.at === own.at)
+      : holdersIn(document, bands[at] ?? '')[places.indexOf(own.id)];
+  const holder = like ?? holders.at(-1);
+  if (holder === undefined) return no(refusal('notArranged', { area: areaWords[root.area], device }));
   const branch = [newPart(mintId('part', random), holder.id, { kind: 'use', of: id })];
   return makeEdit(context, [{ kind: 'addPart', after: childrenOf(parts, holder.id).last(), branch }]);
+}
+
+/** The bands of an area as they usually are. */
+function usualBands({ parts }: SiteDocument, area: AreaName): Id[] {
+  return [...childrenOf(parts, areaId(area))].filter((id) => {
+    const { kind, only } = nodeAt(parts, id);
+    return kind === 'band' && only === undefined;
+  });
+}
+
+/** The zones or cells of a band. */
+function holdersIn({ parts }: SiteDocument, band: Id): Part[] {
+  return [...childrenOf(parts, band)]
+    .map((id) => nodeAt(parts, id))
+    .filter(({ kind }) => kind === 'zone' || kind === 'cell');
 }

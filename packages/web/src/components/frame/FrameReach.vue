@@ -6,8 +6,13 @@ import { useDrawer } from '../../composables/useDrawer.ts';
 /** That visitors do not reach a part on some screens, or that an arrangement does not show it; with the way on. */
 const props = defineProps<{ part: Id }>();
 const drawer = useDrawer();
-const lost = computed(() => drawer.lost.value.find(({ part }) => part.id === props.part)?.on ?? []);
 const unplaced = computed(() => drawer.unplaced.value.filter(({ id }) => id === props.part));
+/** Where an arrangement lacks it, that is what is said. */
+const lost = computed(() =>
+  (drawer.lost.value.find(({ part }) => part.id === props.part)?.on ?? []).filter(
+    (device) => !unplaced.value.some(({ on }) => on === device),
+  ),
+);
 </script>
 
 <template>
@@ -21,6 +26,7 @@ const unplaced = computed(() => drawer.unplaced.value.filter(({ id }) => id === 
       <button type="button" class="plain-button" @click="drawer.place(one.id, one.on)">
         Place it on {{ one.on }}
       </button>
+      <button type="button" class="plain-button" @click="drawer.addPart(part)">Add to drawer</button>
     </p>
   </div>
 </template>
