@@ -70,7 +70,6 @@ try {
     'Odd | javascript:x',
   );
   await person.byText('span', 'no link yet');
-  await shot('import-preview');
   await person.click('Cancel');
   await driver.sleep(SETTLED);
   await (await person.byText('label', 'List')).click();
@@ -94,13 +93,6 @@ try {
   await person.type('autumn', Key.chord(Key.SHIFT, Key.ENTER), Key.chord(Key.SHIFT, Key.ENTER));
   await shot('page-finder');
   await person.type(Key.ENTER, Key.ESCAPE);
-
-  await person.inLiveHeader(async () => {
-    const entry = await driver.findElement(By.xpath("//a[normalize-space()='Seed house']"));
-    await driver.actions().move({ origin: entry }).perform();
-  });
-  await shot('live-header');
-  await driver.actions().move({ x: 1200, y: 780 }).perform();
 
   // Somebody else at the same site, by the same API that their window would use.
   const api = async (path: string, body: object): Promise<void> => {
@@ -161,11 +153,12 @@ try {
   await person.find('[aria-label="Add a part"] [role=option]');
   await shot('frame');
   await frame.sendKeys(Key.ESCAPE);
-  await person.click('Site');
-  await person.click('Start from a frame …');
-  await person.find('.use iframe');
-  await driver.sleep(SETTLED);
-  await shot('frame-starters');
+  await (await frame.findElement(By.xpath("*[normalize-space(.)='Drawer']"))).click();
+  await shot('frame-drawer');
+  await (await frame.findElement(By.xpath("*[normalize-space(.)='Header']"))).click();
+  await (await person.byText('label', 'vertical, at the start')).click();
+  await shot('frame-vertical');
+  await person.click('Undo');
   await driver.get(`${stack.editor}/quillmere/frame?view=table`);
   await person.find('[aria-label="Placement table"]');
   await shot('frame-placements');
@@ -196,8 +189,13 @@ try {
     .move({ origin: await driver.findElement(By.css('[aria-label^=Main] > ul > li:nth-child(2) > a')) })
     .perform();
   await shot('stand-in-site');
-  await driver.get(`${stack.site}/shop/tools/digging/digging-fork`);
-  await shot('stand-in-product');
+  await driver.get(`${stack.site}/`);
+  await shot('stand-in-start');
+  await browser.resize(390, 800);
+  await driver.get(`${stack.site}/shop/seeds`);
+  await (await person.find('.zv-menu-button button')).click();
+  await (await person.find('.zv-drawer button[aria-label="Seed house"]')).click();
+  await shot('stand-in-drawer');
 } finally {
   await browser.close();
   await stack.remove();

@@ -5,6 +5,7 @@ import { readFile } from 'node:fs/promises';
 import { constants, setPriority } from 'node:os';
 import { join, relative } from 'node:path';
 import { ensureBrowser } from './browser.mjs';
+import { ensureEngines, NO_ENGINES } from './engines.mjs';
 import { root } from './freshness.mjs';
 import { ensurePostgres, openCluster } from './postgres.mjs';
 import { POSTGRES_FILES } from './postgres-files.mjs';
@@ -135,14 +136,24 @@ async function postgresTests() {
   }
 }
 
+/** The navigation of the stand-in site in every engine that can be had. */
+async function engineTests() {
+  if (!(await comingEngines)) console.log(NO_ENGINES);
+  return tests(['engines'], { workers: 1 });
+}
+
 const checking = staticChecks();
 ensureBrowser();
+ensurePostgres();
+/** The other engines come while the units are tested. */
+const comingEngines = ensureEngines();
 await ensureBuilt();
 await ensureTestData();
 const runs = [
   await tests(['core', 'server', 'web'], { name: 'units' }),
   ...(await postgresTests()),
   await tests(['journeys'], { workers: JOURNEY_WORKERS }),
+  await engineTests(),
 ];
 
 const isChecked = await checking;

@@ -48,10 +48,9 @@ function filesBelow(folder: string, isWanted: RegExp): string[] {
 }
 
 /** The script that sites get is built, and holds no wording. */
-const sources = filesBelow(
-  'packages',
-  /^packages\/\w+\/src\/.*(?<!\.d|Script)\.(?:ts|vue)$/,
-).concat(filesBelow('demo/site', /\.ts$/));
+const sources = filesBelow('packages', /^packages\/\w+\/src\/.*(?<!\.d|Script)\.(?:ts|vue)$/).concat(
+  filesBelow('demo/site', /\.ts$/),
+);
 /** Decisions are records of their day, and the list of tests quotes their names. */
 const documents = [
   'README.md',

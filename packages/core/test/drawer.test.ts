@@ -344,6 +344,8 @@ describe('what a header does while the page scrolls', () => {
     expect(made.ok && inWords(made.value.sentence)).toBe('Changed the header for the template “article”');
     const vertical = done(shop, (context) => setPart(context, header, { vertical: 'start' }));
     expect(compareFrames(before, vertical)).toEqual(['Changed the header']);
+    const overlaid = done(vertical, (context) => setBehaviours(context, 'header', { overlaid: true }, on));
+    expect(compareFrames(frameSource(vertical), overlaid)).toEqual(['Changed the header']);
   });
 
   it('keeps everything when it becomes vertical and horizontal again', () => {

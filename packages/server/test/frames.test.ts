@@ -3,6 +3,8 @@ import { strFromU8, unzipSync } from 'fflate';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
+  addDrawer,
+  applyEdit,
   areaId,
   exceptionId,
   readStored,
@@ -13,7 +15,7 @@ import {
   type Part,
   type SiteDocument,
 } from '@zorvik/core';
-import { applied, outlined } from '@zorvik/core/testing';
+import { applied, contextOf, outlined } from '@zorvik/core/testing';
 import { delivery, type Delivery } from '../src/delivery/delivery.ts';
 import type { LoadedEdition } from '../src/delivery/loadEdition.ts';
 import { testServer, type TestServer } from './testServer.ts';
@@ -195,6 +197,23 @@ describe('the frame by page', () => {
     });
     for (const query of ['depth=0', 'depth=x', 'fields=a%20b', 'fields=,'])
       expect((await get(`frame?as=data&${query}`).expect(400)).body.error.code).toBe('wrongQuery');
+  });
+
+  it('has the drawer behind the header, and as data apart from it', async () => {
+    const made = addDrawer(contextOf(start.document));
+    if (!made.ok) throw new Error(made.refusal.message);
+    const applied = applyEdit(start.document, made.value);
+    if (!applied.ok) throw new Error(applied.refusal.message);
+    const server = await testServer(toStored(applied.value.document));
+    const asked = (path: string): request.Test => request(server.app).get(`${base}/${path}`).expect(200);
+    const { text } = await asked('frame/header.html?page=/shop');
+    expect(text).toMatch(/<\/header><dialog .*aria-current="page".*<\/dialog>$/s);
+    expect((await asked('frame?page=/shop')).body.header).toBe(text);
+    const { body } = await asked('frame?page=/shop&as=data&fields=label');
+    const [band] = body.drawer;
+    const [menu] = band.parts[0].parts;
+    expect([menu.kind, menu.shown.items[0].label]).toEqual(['placement', 'Shop']);
+    await server.close();
   });
 
   it('is refused for an edition without one, with the reason', async () => {

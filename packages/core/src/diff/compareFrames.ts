@@ -61,7 +61,7 @@ export function compareFrames(before: FrameSource, document: SiteDocument): stri
   const changes: string[] = [];
   for (const part of after.parts) {
     const was = old.get(part.id);
-    if (part.kind === 'area' && was !== undefined && !isEqual(was, part))
+    if (part.kind === 'area' && isAreaChanged(part.id, were, document))
       changes.push(say('changed', document, part));
     if (!isSaid(part)) continue;
     if (was === undefined) {
@@ -84,9 +84,21 @@ export function compareFrames(before: FrameSource, document: SiteDocument): stri
   return [...facts, ...changes];
 }
 
-/** Zones and exceptions are said with what they belong to; areas are always there. */
+/** What is said with what it belongs to; areas are always there. */
+const unsaid: ReadonlySet<Part['kind']> = new Set(['zone', 'area', 'exception', 'behaviour']);
 function isSaid({ kind }: Part): boolean {
-  return kind !== 'zone' && kind !== 'area' && kind !== 'exception';
+  return !unsaid.has(kind);
+}
+
+/** Whether an area that was there is otherwise now: what is said of it, or what it does on which pages. */
+function isAreaChanged(id: Id, were: SiteDocument, document: SiteDocument): boolean {
+  const about = ({ parts }: SiteDocument): Part[] => {
+    const does = [...childrenOf(parts, id)].filter((one) => parts.nodes.get(one)?.kind === 'behaviour');
+    return [id, ...does, ...does.flatMap((one) => [...childrenOf(parts, one)])].flatMap(
+      (one) => parts.nodes.get(one) ?? [],
+    );
+  };
+  return were.parts.nodes.has(id) && !isEqual(about(were), about(document));
 }
 
 /** Whether something around a part came, or went, with it: that is said then. */

@@ -103,7 +103,10 @@ function holders(): Holder[] {
         element.matches('.zv-zone,.zv-side-by-side'),
       isRtl: getComputedStyle(element).direction === 'rtl',
       parts: [...element.children]
-        .filter((one): one is HTMLElement => one instanceof HTMLElement && one.dataset.zvPart !== undefined)
+        .filter(
+          (one): one is HTMLElement =>
+            one instanceof HTMLElement && one.dataset.zvPart !== undefined && one.checkVisibility(),
+        )
         .map((one) => ({ id: one.dataset.zvPart ?? '', box: boxOf(one) })),
     }));
 }

@@ -137,10 +137,12 @@ export const useFrame = defineStore('frame', () => {
     partId.value = id;
     adding.value = null;
     selection.select(null);
-    // What is in the drawer can be seen only while it is open.
+    // What is in the drawer can be seen only while it is open; it lies over everything else.
     const { document } = copy;
-    if (id !== null && document !== null && wayUp(document, id).at(-1)?.area === 'drawer')
-      hold('narrow', 'drawer');
+    if (id === null || document === null) return;
+    const isInDrawer = (one: Id): boolean => wayUp(document, one).at(-1)?.area === 'drawer';
+    if (isInDrawer(id)) hold('narrow', 'drawer');
+    else if (held.value.narrow === 'drawer' && !shownAgain.value.some(isInDrawer)) hold('narrow', 'loaded');
   }
 
   function lookAt(id: Id): void {
