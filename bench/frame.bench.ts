@@ -13,6 +13,7 @@ import {
   zoneId,
   type Id,
   type Part,
+  type ResolvedMenu,
   type SiteDocument,
 } from '@zorvik/core';
 import { applied, randomDocument, withPlaced } from '@zorvik/core/testing';
@@ -48,20 +49,17 @@ function largeFrame(): SiteDocument {
 export async function frameFigure(): Promise<Figure> {
   const document = largeFrame();
   const choices = { site: document.site, words: siteWords(document), pictures: '' };
-  const resolved = () =>
-    frameAreas.map((area) => ({
-      area,
-      resolvedArea: resolveArea(
-        {
-          document,
-          compareTitles: byCode,
-          keepsEmpty: false,
-          menuOf: (id: Id) => resolveMenu(document, id, { compareTitles: byCode }),
-          exceptionFor: () => null,
-        },
-        area,
-      ),
-    }));
+  const resolved = () => {
+    // As for a page and for an edition: a menu that is placed twice is resolved once.
+    const menus = new Map<Id, ResolvedMenu>();
+    const menuOf = (id: Id): ResolvedMenu => {
+      const menu = menus.get(id) ?? resolveMenu(document, id, { compareTitles: byCode });
+      menus.set(id, menu);
+      return menu;
+    };
+    const sources = { document, compareTitles: byCode, keepsEmpty: false, menuOf, exceptionFor: () => null };
+    return frameAreas.map((area) => ({ area, resolvedArea: resolveArea(sources, area) }));
+  };
   const once = resolved();
   const [ours, reference] = await byTurns(
     200,

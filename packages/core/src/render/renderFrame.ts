@@ -220,10 +220,12 @@ function cut(marked: string): Fragment {
   const slots: Slot[] = [];
   let html = '';
   let at = 0;
-  for (const [index, piece] of marked.split(SLOT).entries()) {
+  const pieces = marked.split(SLOT);
+  for (const [index, piece] of pieces.entries()) {
     if (index % 2 === 0) {
       html += piece;
-      at += utf8Length(piece, 0, piece.length);
+      // No slot comes behind the last piece.
+      if (index < pieces.length - 1) at += utf8Length(piece, 0, piece.length);
       continue;
     }
     const [kind = 'year', ...facts] = piece.split('\u0002');

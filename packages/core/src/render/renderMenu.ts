@@ -136,7 +136,7 @@ function joined(
     const { item } = next;
     const drops = next.isTop && hasPanel(item);
     const stacked =
-      place === 'side' || place === 'drawer'
+      item.rows !== undefined && (place === 'side' || place === 'drawer')
         ? stackedRows(
             item,
             { id: `${prefix}-${item.id}`, marks, pictures },
@@ -191,10 +191,9 @@ function foldStart(item: ResolvedItem, fold: Fold | undefined, back: string): st
     fold.pattern === 'stepIn'
       ? `<li class="zv-back"><button type="button"><i class="zv-visually-hidden">${escapeHtml(back)}: </i>${escapeHtml(item.label)}</button></li>`
       : '';
+  if (!fold.rowOpens || item.href === null) return row;
   const { badge: _, description: __, icon: ___, labelHidden: ____, ...plain } = item;
-  return fold.rowOpens && item.href !== null
-    ? `${row}<li class="zv-self">${faceHtml(plain, null)}</li>`
-    : row;
+  return `${row}<li class="zv-self">${faceHtml(plain, null)}</li>`;
 }
 
 /** Entries as a list of their own, where a branch is no list. */
@@ -205,7 +204,7 @@ function inList(entries: string): string {
 /** The forms in which a menu is delivered. */
 export type MenuForm = 'bar' | 'list';
 
-/** Which form a menu takes in a place: until the frame is composed, bars are bars and all else is a list. */
+/** Which form a menu takes in a place: bars are bars, and all else is a list. */
 export function formOf(place: Place): MenuForm {
   return place === 'bar' || place === 'secondBar' ? 'bar' : 'list';
 }
