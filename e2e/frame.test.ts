@@ -12,6 +12,7 @@ import {
 import { contextOf } from '@zorvik/core/testing';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
+import { storedSite } from './storedSite.ts';
 
 /** The frame composed on the page itself, by pointer and by keys, and delivered. */
 let stack: Stage['stack'];
@@ -21,13 +22,7 @@ beforeAll(async () => {
   ({ stack, browser, person } = await enterStage());
 });
 
-const stored = async (): Promise<SiteDocument> => {
-  await person.kept();
-  return readStored(
-    ((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument })
-      .document,
-  );
-};
+const stored = (): Promise<SiteDocument> => storedSite(stack, person);
 const frameParts = async (): Promise<Part[]> => {
   const document = await stored();
   return partsIn(document, document.site.id);

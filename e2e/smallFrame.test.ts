@@ -6,13 +6,12 @@ import {
   arrangementOf,
   lostParts,
   partsIn,
-  readStored,
   type Part,
   type SiteDocument,
-  type StoredDocument,
 } from '@zorvik/core';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
+import { storedSite } from './storedSite.ts';
 
 /** Small screens composed in Frame: the narrow screen, the drawer, arrangements, and what the header does. */
 let stack: Stage['stack'];
@@ -25,13 +24,7 @@ afterAll(() => browser.resize(1280, 800));
 // What a journey has changed is taken back, whether it came to its end or not.
 afterEach(() => undoAll());
 
-const stored = async (): Promise<SiteDocument> => {
-  await person.kept();
-  return readStored(
-    ((await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as { document: StoredDocument })
-      .document,
-  );
-};
+const stored = (): Promise<SiteDocument> => storedSite(stack, person);
 const inFrame = async <T>(title: string, act: () => Promise<T>): Promise<T> => {
   const { driver } = browser;
   await driver.switchTo().frame(await person.find(`iframe[title="${title}"]`));
@@ -366,6 +359,6 @@ describe('the header', () => {
       'it lies over the content',
       async () => !(await classes()).includes('zv-overlaid'),
     );
-    await person.byText('li', 'the template “home” above the content');
+    await person.byText('li', 'the template “home” above the content · applies on this page');
   });
 });

@@ -4,17 +4,22 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
   areaId,
   includesExample,
+  partsIn,
   readStored,
   renderPage,
+  setBehaviours,
+  setPart,
   setSite,
   situationOn,
   wholeScript,
   zoneId,
+  type CommandContext,
   type Part,
   type Picture,
   type Result,
   type Edit,
   type SiteChanges,
+  type SiteDocument,
   type StoredDocument,
 } from '@zorvik/core';
 import { applied, contextOf, outlined } from '@zorvik/core/testing';
@@ -54,16 +59,22 @@ const api = (path: string, body: unknown): Promise<Response> =>
     body: JSON.stringify(body),
   });
 
-/** Changes the site and publishes it; what the bare site serves is that from then on. */
-async function publish(changes: SiteChanges): Promise<void> {
+/** Does something on the site and publishes it; gives what was there before. */
+async function publishEdit(make: (context: CommandContext) => Result<Edit>): Promise<SiteDocument> {
   const now = async (): Promise<{ document: StoredDocument; revision: number }> =>
     (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as never;
   const { document: stored, revision } = await now();
   const document = readStored(stored);
-  const made: Result<Edit> = setSite({ ...contextOf(document, revision + 11), base: revision }, changes);
+  const made = make({ ...contextOf(document, revision + 11), base: revision });
   if (!made.ok) throw new Error(made.refusal.message);
   expect((await api('/edits', made.value)).status).toBe(200);
   expect((await api('/editions', { note: '', revision: (await now()).revision })).status).toBe(201);
+  return document;
+}
+
+/** Changes the site and publishes it; what the bare site serves is that from then on. */
+async function publish(changes: SiteChanges): Promise<void> {
+  const document = await publishEdit((context) => setSite(context, changes));
   const { language, direction } = { ...document.site, ...changes };
   const base = `${stack.delivery}/delivery/v1/sites/quillmere`;
   const filler = '<p>Text</p>'.repeat(12);
@@ -165,6 +176,59 @@ describe.each([
       }
     },
   );
+});
+
+describe('a vertical header', () => {
+  it('is a column beside the content; what it opens stands beside it, inside the screen, in both directions', async () => {
+    await publishEdit((context) => setPart(context, areaId('header'), { vertical: 'start' }));
+    await publishEdit((context) => setBehaviours(context, 'header', { sticky: true }));
+    await browser.resize(1280, 800);
+    for (const direction of ['rtl', 'ltr'] as const) {
+      await browser.driver.get(site.address + templates[1]);
+      if ((await run('return document.documentElement.dir')) !== direction) await publish({ direction });
+      await browser.driver.get(site.address + templates[1]);
+      const isRtl = direction === 'rtl';
+      expect(await problems(isRtl), direction).toEqual([]);
+      for (const label of ['Seed house', 'Learn']) {
+        await (await person.find(`.zv-bar button[aria-label="${label}"]`)).click();
+        const { header, open, main, width } = await run<
+          Record<'header' | 'open' | 'main', DOMRect> & { width: number }
+        >(
+          `const box = (css) => document.querySelector(css).getBoundingClientRect().toJSON();
+           return { header: box('.zv-header'), open: box('.zv-bar button[aria-expanded=true]~:is(ul,.zv-panel)'), main: box('main'), width: document.documentElement.clientWidth }`,
+        );
+        expect(isRtl ? width - header.right : header.left).toBe(0);
+        expect(header.height).toBe(800);
+        expect(isRtl ? header.left - open.right : open.left - header.right).toBeCloseTo(0, 0);
+        expect(open.left).toBeGreaterThanOrEqual(0);
+        expect(open.right).toBeLessThanOrEqual(width);
+        expect(isRtl ? main.right <= header.left : main.left >= header.right).toBe(true);
+        await person.type(Key.ESCAPE);
+      }
+      await browser.resize(390, 844);
+      expect(
+        await run(
+          `const box = (css) => document.querySelector(css).getBoundingClientRect(); return box('.zv-header').width === box('body').width && box('.zv-header').height < 300`,
+        ),
+        'on a phone it lies across the page',
+      ).toBe(true);
+      await browser.resize(1280, 800);
+    }
+    // Its menu can fold instead, within the column.
+    const before = await publishEdit((context) => setPart(context, areaId('header'), { areaWidth: 250 }));
+    const main = partsIn(before, areaId('header')).findLast(({ kind }) => kind === 'placement')?.id ?? '';
+    await publishEdit((context) => setPart(context, main, { pattern: 'accordion' }));
+    await browser.driver.get(site.address + templates[1]);
+    await (await person.find('.zv-header .zv-accordion button[aria-label="Seed house"]')).click();
+    const [arrow, edge, extra] = await run<number[]>(
+      `const header = document.querySelector('.zv-header');
+       return [header.querySelector('.zv-accordion button').getBoundingClientRect().right, header.getBoundingClientRect().right, header.scrollWidth - header.clientWidth]`,
+    );
+    expect(arrow).toBeLessThanOrEqual(edge ?? 0);
+    expect(extra).toBe(0);
+    await publishEdit((context) => setPart(context, main, { pattern: null }));
+    await publishEdit((context) => setPart(context, areaId('header'), { vertical: null, areaWidth: null }));
+  });
 });
 
 describe('a part of the frame', () => {

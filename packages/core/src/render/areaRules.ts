@@ -2,7 +2,7 @@ import type { AreaFacts } from '../resolve/resolveFrame.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
 import { inMedium, rule, type Rule } from '../style/rule.ts';
 import { compileStyles } from '../style/compileStyles.ts';
-import type { FrameLook } from './frameRules.ts';
+import type { FrameLook } from './frameLook.ts';
 import { foldOf } from './fold.ts';
 import { foldRules, stepRules } from './foldRules.ts';
 
@@ -74,14 +74,12 @@ const sticky: readonly Rule[] = [
     rule(
       '.zv-side.zv-sticky',
       'align-self:start;inset-block-start:var(--zv-header-size,0px);max-block-size:calc(100vh - var(--zv-header-size,0px));overflow:auto',
-      {
-        medium: 'wider',
-      },
     ),
   ]),
   rule('.zv-side.zv-sticky', 'position:static', { medium: 'narrow', weight: 1 }),
   rule('.zv-header.zv-sticky.zv-let-go', 'position:static', { weight: 1 }),
   rule('.zv-header.zv-returns.zv-away', 'translate:0 -100%'),
+  rule('.zv-sticky', 'position:static', { medium: 'print', weight: 3 }),
   rule('.zv-returns', 'transition:translate .2s', { medium: 'motion' }),
   // What has the focus is in sight at once.
   rule('.zv-header.zv-returns:focus-within', 'translate:none;transition:none', { weight: 1 }),
@@ -131,7 +129,7 @@ function verticalRules({ areaWidth = USUAL_VERTICAL, vertical = 'start', isCentr
       'display:flex;flex-direction:column;flex:1;justify-content:space-between;align-items:stretch;padding-inline:1rem;min-inline-size:0',
       { weight: 1 },
     ),
-    rule('.zv-vertical .zv-zone', 'flex-direction:column;align-items:stretch;justify-content:start', {
+    rule('.zv-vertical .zv-zone', 'flex-flow:column nowrap;align-items:stretch;justify-content:start', {
       weight: 1,
     }),
     ...(isCentred === true
@@ -195,6 +193,8 @@ function drawerRules({ areaWidth = USUAL_DRAWER, ...facts }: AreaFacts): Rule[] 
     rule('.zv-drawer .zv-fold>form', 'position:static;inline-size:auto', { weight: 3 }),
     rule(':where(html):has(.zv-drawer:where([open]))', 'overflow:hidden'),
     rule('.zv-drawer>.zv-band:last-child', 'border-block-end:0', { weight: 1 }),
+    rule('.zv-drawer', 'display:none!important', { medium: 'print' }),
+    rule('.zv-drawer', 'border:1px solid CanvasText', { medium: 'forcedColors', weight: 1 }),
     rule('.zv-drawer::backdrop', 'background:#0008'),
     ...compileStyles(['drawer', 'drawerHead', 'closeButton', 'drawerBand', 'drawerList', 'drawerEntry']),
   ];

@@ -1,23 +1,14 @@
 import { handlerOf } from '../parts/partHandlers.ts';
-import type { ResolvedPart } from '../resolve/resolved.ts';
 import { deviceClasses } from '../schema/deviceClass.ts';
-import type { AreaFacts } from '../resolve/resolveFrame.ts';
-import { partKinds, type AreaName, type Behaviour } from '../schema/part.ts';
+import { partKinds } from '../schema/part.ts';
 import { USUAL_CONTENT, usualMargins, type Site } from '../schema/site.ts';
 import { compileStyles } from '../style/compileStyles.ts';
 import { rule, type Rule } from '../style/rule.ts';
 import { UNSEEN } from '../style/unseen.ts';
 import { areaRules } from './areaRules.ts';
+import type { FrameLook } from './frameLook.ts';
 import { grid } from './partRules.ts';
 import { hiding } from './settingRules.ts';
-
-/** What a style sheet is made for, besides menus: the parts of a frame, and what is said of its areas. */
-export interface FrameLook {
-  readonly parts: readonly ResolvedPart[];
-  readonly areas: Readonly<Record<AreaName, AreaFacts>>;
-  /** What the header and the side do while the page scrolls, on some pages at least. */
-  readonly does: ReadonlySet<Behaviour>;
-}
 
 /** What a frame needs of the style sheet, for the kinds of part that are in use; none where there is no frame. */
 export function frameRules(

@@ -17,7 +17,9 @@ export const grid: readonly Rule[] = [
   rule('.zv-groups', 'display:grid;grid-template-columns:repeat(var(--_columns,1),minmax(0,1fr))'),
   rule('.zv .zv-title', 'margin:0'),
   rule('.zv-title>a', 'display:block'),
-  rule('.zv-stacked .zv-cell', 'grid-column:span 12'),
+  // The gaps of twelve columns alone would be wider than a narrow list.
+  rule('.zv-stacked .zv-panel-row', 'grid-template-columns:minmax(0,1fr)'),
+  rule('.zv-stacked .zv-cell', 'grid-column:1/-1'),
   rule('.zv-stacked .zv-groups', '--_columns:1'),
   ...compileStyles([
     'rows',

@@ -14,7 +14,7 @@ import { embedScript } from './embedScript.ts';
 import { pageTable, type PageRow } from './pageTable.ts';
 import { isFetched } from './panelHtml.ts';
 import { formOf, renderMenu, renderPanel } from './renderMenu.ts';
-import type { FrameLook } from './frameRules.ts';
+import type { FrameLook } from './frameLook.ts';
 import { renderStyles } from './renderStyles.ts';
 import { siteScript } from './siteScript.ts';
 

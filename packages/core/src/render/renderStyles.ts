@@ -3,7 +3,8 @@ import type { Site } from '../schema/site.ts';
 import { printRules } from '../style/printRules.ts';
 import { rule, type Rule } from '../style/rule.ts';
 import { dropdownRules } from './dropdownRules.ts';
-import { frameRules, type FrameLook } from './frameRules.ts';
+import type { FrameLook } from './frameLook.ts';
+import { frameRules } from './frameRules.ts';
 import { settingRules } from './settingRules.ts';
 import { compileStyles } from '../style/compileStyles.ts';
 

@@ -1,6 +1,6 @@
 import { headerMotionScript } from './headerMotionScript.ts';
 import { navigationScript } from './navigationScript.ts';
-import type { FrameLook } from './frameRules.ts';
+import type { FrameLook } from './frameLook.ts';
 import { searchOpenerScript } from './searchOpenerScript.ts';
 import { stepInScript } from './stepInScript.ts';
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue';
+import { useOffers } from '../../composables/useOffers.ts';
 import { languages } from './languages.ts';
 
 /** A language by its name or its tag (BCP 47): typed, and chosen from the list. */
@@ -8,7 +9,6 @@ const emit = defineEmits<{ set: [tag: string] }>();
 const id = useId();
 const isOpen = ref(false);
 const typed = ref('');
-const marked = ref(0);
 const MOST = 8;
 const shown = computed(() => languages.find(({ tag }) => tag === props.value)?.name ?? props.value);
 const offers = computed(() => {
@@ -27,6 +27,11 @@ const offers = computed(() => {
         Number(b.name.toLowerCase().startsWith(wanted)) - Number(a.name.toLowerCase().startsWith(wanted)),
     )
     .slice(0, MOST);
+});
+const { marked, listId, field, option } = useOffers({
+  count: () => offers.value.length,
+  take,
+  isOpen: () => isOpen.value,
 });
 function take(at: number): void {
   const offer = offers.value[at];
@@ -48,29 +53,15 @@ function close(): void {
       :id="id"
       v-model="typed"
       class="plain-field"
-      role="combobox"
+      v-bind="field"
       autocomplete="off"
       :placeholder="`${shown} (${value})`"
-      :aria-expanded="isOpen"
-      :aria-controls="`${id}-list`"
-      :aria-activedescendant="isOpen && offers.length > 0 ? `${id}-${marked}` : undefined"
       @focus="isOpen = true"
       @blur="close"
       @input="marked = 0"
-      @keydown.down.prevent="marked = Math.min(marked + 1, offers.length - 1)"
-      @keydown.up.prevent="marked = Math.max(marked - 1, 0)"
-      @keydown.enter.prevent="take(marked)"
     />
-    <div v-show="isOpen" :id="`${id}-list`" class="list" role="listbox" aria-label="Languages">
-      <div
-        v-for="(one, at) in offers"
-        :id="`${id}-${at}`"
-        :key="one.tag"
-        role="option"
-        :aria-selected="at === marked"
-        :class="{ on: at === marked }"
-        @pointerdown.prevent="take(at)"
-      >
+    <div v-show="isOpen" :id="listId" class="list" role="listbox" aria-label="Languages">
+      <div v-for="(one, at) in offers" :key="one.tag" v-bind="option(at)">
         <span>{{ one.name }}</span>
         <span class="mute">{{ one.tag }}</span>
       </div>

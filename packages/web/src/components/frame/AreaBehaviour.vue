@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { mdiClose } from '@mdi/js';
 import {
   areaId,
   behaviourId,
   exceptionsOf,
   pagesOf,
-  removeExceptions,
   setBehaviours,
   type AreaName,
   type Behaviour,
@@ -15,7 +13,7 @@ import { useFrame } from '../../stores/frame.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import FlagRow from '../common/FlagRow.vue';
-import IconButton from '../common/IconButton.vue';
+import ExceptionList, { type ExceptionRow } from './ExceptionList.vue';
 
 /** What the header or the side does while the page scrolls, on the pages that changes apply to. */
 const props = defineProps<{ area: AreaName }>();
@@ -49,7 +47,7 @@ const words: Readonly<Record<Behaviour, readonly [on: string, off: string]>> = {
   lower: ['lower once scrolled', 'same height'],
   overlaid: ['over the content', 'above the content'],
 };
-const exceptions = computed(() => {
+const exceptions = computed((): ExceptionRow[] => {
   const { document } = copy;
   if (document === null) return [];
   return (Object.keys(words) as Behaviour[]).flatMap((one) =>
@@ -57,10 +55,10 @@ const exceptions = computed(() => {
       id: exception.id,
       pages: pagesOf(document, exception),
       says: words[one][exception.isShown ? 0 : 1],
+      isDeciding: frame.deciding(behaviourId(areaId(props.area), one))?.id === exception.id,
     })),
   );
 });
-const reset = (id: string): void => void copy.perform((context) => removeExceptions(context, [id]));
 </script>
 
 <template>
@@ -80,28 +78,5 @@ const reset = (id: string): void => void copy.perform((context) => removeExcepti
     on="over the content"
     hint="Transparent until the page is scrolled or something in the header is opened"
   />
-  <ul v-if="exceptions.length > 0" aria-label="Where the header behaves differently">
-    <li v-for="one in exceptions" :key="one.id">
-      <span class="mute">{{ one.pages }}</span>
-      {{ one.says }}
-      <IconButton label="Remove this exception" :icon="mdiClose" @press="reset(one.id)" />
-    </li>
-  </ul>
+  <ExceptionList label="Where this is different" :rows="exceptions" />
 </template>
-
-<style scoped>
-ul {
-  display: grid;
-  gap: 2px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-  font-size: 0.75rem;
-}
-li {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 26px;
-}
-</style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
-import { addableKinds, capitalised, definitionOf, type PartKind } from '@zorvik/core';
+import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { addableKinds, capitalised, definitionOf } from '@zorvik/core';
 import { useFraming } from '../../composables/useFraming.ts';
+import { useOffers } from '../../composables/useOffers.ts';
 import { useFrame } from '../../stores/frame.ts';
 
 /** What can be added at the mark: a few letters find it, Enter adds it. */
@@ -9,9 +10,7 @@ const props = defineProps<{ at: { readonly x: number; readonly y: number } | nul
 const emit = defineEmits<{ left: [] }>();
 const frame = useFrame();
 const framing = useFraming();
-const id = useId();
 const typed = ref('');
-const marked = ref(0);
 const input = useTemplateRef<HTMLInputElement>('input');
 const list = useTemplateRef<HTMLElement>('list');
 const kinds = addableKinds('frame');
@@ -35,6 +34,7 @@ function rankOf(wanted: string, name: string, about: string): number {
   if (plain.split(/[ -]/).some((word) => word.startsWith(wanted))) return 3;
   return plain.includes(wanted) ? 2 : Number(about.toLowerCase().includes(wanted));
 }
+const { marked, listId, field, option } = useOffers({ count: () => offers.value.length, take });
 watch(typed, () => (marked.value = 0));
 watch(marked, async () => {
   await nextTick();
@@ -42,9 +42,10 @@ watch(marked, async () => {
 });
 onMounted(() => input.value?.focus());
 
-function take(kind: PartKind | undefined): void {
-  if (kind === undefined) return;
-  framing.add(kind);
+function take(at: number): void {
+  const offer = offers.value[at];
+  if (offer === undefined) return;
+  framing.add(offer.kind);
   emit('left');
 }
 function close(): void {
@@ -71,27 +72,13 @@ const place = computed(() =>
       ref="input"
       v-model="typed"
       class="plain-field"
-      role="combobox"
+      v-bind="field"
       aria-label="Part to add"
       placeholder="Add here …"
-      aria-expanded="true"
-      :aria-controls="`${id}-list`"
-      :aria-activedescendant="offers.length === 0 ? undefined : `${id}-${marked}`"
-      @keydown.down.prevent="marked = Math.min(marked + 1, offers.length - 1)"
-      @keydown.up.prevent="marked = Math.max(marked - 1, 0)"
-      @keydown.enter.prevent="take(offers[marked]?.kind)"
       @blur="blurred"
     />
-    <div :id="`${id}-list`" ref="list" class="kinds" role="listbox" aria-label="Parts">
-      <div
-        v-for="(offer, index) in offers"
-        :id="`${id}-${index}`"
-        :key="offer.kind"
-        role="option"
-        :aria-selected="index === marked"
-        :class="{ on: index === marked }"
-        @pointerdown.prevent="take(offer.kind)"
-      >
+    <div :id="listId" ref="list" class="kinds" role="listbox" aria-label="Parts">
+      <div v-for="(offer, index) in offers" :key="offer.kind" v-bind="option(index)">
         <strong>{{ offer.name }}</strong>
         <span class="mute">{{ offer.about }}</span>
       </div>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiChevronDown } from '@mdi/js';
-import { computed, nextTick, ref, useId, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { shownAddress, type Page } from '@zorvik/core';
+import { useOffers } from '../../composables/useOffers.ts';
 import { searchPages } from '../../composables/pageSearch.ts';
 import { useFrame } from '../../stores/frame.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -9,10 +10,8 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 /** Picks the page that is looked at: any page by typing, or a typical page of a template. */
 const copy = useWorkingCopy();
 const frame = useFrame();
-const id = useId();
 const isOpen = ref(false);
 const typed = ref('');
-const marked = ref(0);
 const input = useTemplateRef<HTMLInputElement>('input');
 const button = useTemplateRef<HTMLButtonElement>('button');
 const MOST = 9;
@@ -32,6 +31,7 @@ const offers = computed((): readonly Offer[] => {
     .slice(0, MOST)
     .map((page) => ({ page, note: shownAddress(page.address) }));
 });
+const { marked, listId, field, option } = useOffers({ count: () => offers.value.length, take });
 watch(typed, () => (marked.value = 0));
 watch(isOpen, async (now) => {
   typed.value = '';
@@ -40,7 +40,8 @@ watch(isOpen, async (now) => {
   input.value?.focus();
 });
 
-function take(offer: Offer | undefined): void {
+function take(at: number): void {
+  const offer = offers.value[at];
   if (offer === undefined) return;
   frame.lookAt(offer.page.id);
   close();
@@ -62,7 +63,7 @@ function left(event: FocusEvent): void {
       type="button"
       class="plain-field shown"
       :aria-expanded="isOpen"
-      :aria-controls="`${id}-list`"
+      :aria-controls="listId"
       @click="isOpen = !isOpen"
     >
       <span class="mute">Page</span>
@@ -77,26 +78,12 @@ function left(event: FocusEvent): void {
         v-model="typed"
         class="plain-field"
         type="search"
-        role="combobox"
+        v-bind="field"
         aria-label="Find a page to look at"
         placeholder="Title or address"
-        aria-expanded="true"
-        :aria-controls="`${id}-list`"
-        :aria-activedescendant="offers.length === 0 ? undefined : `${id}-${marked}`"
-        @keydown.down.prevent="marked = Math.min(marked + 1, offers.length - 1)"
-        @keydown.up.prevent="marked = Math.max(marked - 1, 0)"
-        @keydown.enter.prevent="take(offers[marked])"
       />
-      <div :id="`${id}-list`" role="listbox" aria-label="Pages">
-        <div
-          v-for="(offer, at) in offers"
-          :id="`${id}-${at}`"
-          :key="offer.page.id + offer.note"
-          role="option"
-          :aria-selected="at === marked"
-          :class="{ on: at === marked }"
-          @pointerdown.prevent="take(offer)"
-        >
+      <div :id="listId" role="listbox" aria-label="Pages">
+        <div v-for="(offer, at) in offers" :key="offer.page.id + offer.note" v-bind="option(at)">
           <span class="name">{{ offer.page.title }}</span>
           <span class="mute">{{ offer.note }}</span>
         </div>

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { mdiClose } from '@mdi/js';
 import { computed } from 'vue';
-import { exceptionsOf, pagesOf, removeExceptions, type Id, type Part, type PartOf } from '@zorvik/core';
+import { exceptionsOf, pagesOf, type Id, type Part, type PartOf } from '@zorvik/core';
 import { useFraming } from '../../composables/useFraming.ts';
 import { useFrame } from '../../stores/frame.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
-import IconButton from '../common/IconButton.vue';
+import ExceptionList, { type ExceptionRow } from './ExceptionList.vue';
 
 /** Where the part is shown and, for a menu's place, which menu: for all pages, and the exceptions from that. */
 const props = defineProps<{ part: Part }>();
@@ -63,7 +62,14 @@ function set(value: string): void {
   framing.setMenu(props.part, value === NONE ? null : value);
 }
 const labelOf = (value: string): string => choices.value.find((one) => one.value === value)?.label ?? '';
-const reset = (id: Id): void => void copy.perform((context) => removeExceptions(context, [id]));
+const rows = computed((): ExceptionRow[] =>
+  exceptions.value.map((one) => ({
+    id: one.id,
+    pages: copy.document === null ? '' : pagesOf(copy.document, one),
+    says: labelOf(ofException(one)),
+    isDeciding: one.id === deciding.value?.id,
+  })),
+);
 </script>
 
 <template>
@@ -74,18 +80,12 @@ const reset = (id: Id): void => void copy.perform((context) => removeExceptions(
         <option v-for="one in choices" :key="one.value" :value="one.value">{{ one.label }}</option>
       </select>
     </label>
-    <ul v-if="exceptions.length > 0" class="list" aria-label="Where this is different">
+    <ExceptionList label="Where this is different" :rows="rows">
       <li v-if="frame.scopeOn !== null">
         <span class="mute">all pages</span>
         {{ labelOf(usual) }}
       </li>
-      <li v-for="one in exceptions" :key="one.id" :class="{ wins: one.id === deciding?.id }">
-        <span class="mute">{{ copy.document === null ? '' : pagesOf(copy.document, one) }}</span>
-        {{ labelOf(ofException(one)) }}
-        <span v-if="one.id === deciding?.id" class="mute">· applies on this page</span>
-        <IconButton label="Remove this exception" :icon="mdiClose" @press="reset(one.id)" />
-      </li>
-    </ul>
+    </ExceptionList>
   </div>
 </template>
 
@@ -106,22 +106,5 @@ const reset = (id: Id): void => void copy.perform((context) => removeExceptions(
 }
 select {
   min-width: 180px;
-}
-.list {
-  display: grid;
-  gap: 2px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-  font-size: 0.75rem;
-}
-li {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 26px;
-}
-.wins {
-  font-weight: 600;
 }
 </style>

@@ -26,12 +26,11 @@ import ChoiceRow from '../common/ChoiceRow.vue';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 import PartFacts from '../composer/PartFacts.vue';
-import AreaBehaviour from './AreaBehaviour.vue';
+import AreaSettings from './AreaSettings.vue';
 import FrameFindings from './FrameFindings.vue';
 import FrameReach from './FrameReach.vue';
 import FrameShown from './FrameShown.vue';
 import FrameTree from './FrameTree.vue';
-import WidthsRuler from './WidthsRuler.vue';
 
 /** What is in the frame, and the settings of what is selected, along the bottom. */
 const copy = useWorkingCopy();
@@ -229,8 +228,7 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
           @update:model-value="$event !== null && framing.toEndOf(part.id, $event)"
         />
         <FrameShown v-if="!isHolder && facts !== null" :part="facts" />
-        <AreaBehaviour v-if="part.area === 'header' || part.area === 'side'" :area="part.area" />
-        <WidthsRuler v-if="part.area === 'drawer'" />
+        <AreaSettings v-if="part.kind === 'area'" :area="part.area" />
         <LineField
           v-if="isPlace"
           class="place"
@@ -248,9 +246,6 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
         </label>
         <PartFacts v-if="facts !== null" :part="facts" />
         <PartFacts v-if="part.kind === 'use' && facts?.kind === 'placement'" :part="part" />
-        <button v-if="part.area === 'drawer'" type="button" class="plain-button" @click="drawer.remove()">
-          Remove drawer
-        </button>
         <button v-if="canGoToDrawer" type="button" class="plain-button" @click="drawer.addPart(part.id)">
           Add to drawer
         </button>
