@@ -1,8 +1,5 @@
 import {
-  areaId,
-  behaviourId,
-  exceptionId,
-  zoneId,
+  onlyId,
   zoneNames,
   type Id,
   type Part,
@@ -82,19 +79,13 @@ export function quillmereFrame(
   const menu = (key: string): { readonly shows: Id } => ({ shows: menus.get(key) ?? '' });
   const parts: Part[] = [];
   const named = new Map<string, Id>();
-  const add = (id: Id, parent: Id, { kind, facts, inner = [], name }: Made): void => {
-    if (kind === 'use') parts.push({ ...facts, kind, id, parent, of: named.get(name ?? '') ?? '' } as Part);
-    else parts.push({ ...facts, kind, id, parent } as Part);
+  const add = (parent: Id, { kind, facts, inner = [], name }: Made): void => {
+    const uses = kind === 'use' ? { of: named.get(name ?? '') ?? '' } : {};
+    const part = { ...facts, ...uses, kind, id: '', parent } as Part;
+    const id = onlyId(part) ?? mint();
+    parts.push({ ...part, id });
     if (name !== undefined && kind !== 'use') named.set(name, id);
-    for (const one of inner) add(idFor(id, one), id, one);
-  };
-  const idFor = (parent: Id, { kind, facts = {} }: Made): Id => {
-    if (kind === 'zone') return zoneId(parent, facts.at ?? 'start');
-    if (kind === 'behaviour') return behaviourId(parent, facts.does ?? 'sticky');
-    if (kind !== 'exception') return mint();
-    if (facts.template !== undefined) return exceptionId(parent, { template: facts.template });
-    const onPage = facts.onPage ?? '';
-    return exceptionId(parent, facts.isBelow === true ? { onPage, isBelow: true } : { onPage });
+    for (const one of inner) add(id, one);
   };
   const areas: readonly (readonly ['header' | 'side' | 'footer' | 'drawer', readonly Made[]])[] = [
     [
@@ -220,7 +211,7 @@ export function quillmereFrame(
       ],
     ],
   ];
-  for (const [area, inner] of areas) add(areaId(area), site, { kind: 'area', facts: { area }, inner });
+  for (const [area, inner] of areas) add(site, { kind: 'area', facts: { area }, inner });
   return parts;
 }
 

@@ -196,6 +196,10 @@ export { breachAmong, type NodeName } from './model/breachAmong.ts';
 export { partProblem } from './model/partProblem.ts';
 export { hrefOf } from './model/hrefOf.ts';
 export { areaId, areaWords, behaviourId, ownerOf, zoneId } from './model/partRoots.ts';
+export { onlyId } from './model/partProblem.ts';
+export { areaAround, wayUp } from './model/wayUp.ts';
+export { meantPart } from './model/usedPart.ts';
+export { canYield, usesInDrawer, usualParts } from './model/frameParts.ts';
 export { piecesOf, withPiece, emptyOf, type DocumentPiece } from './model/pieces.ts';
 export { toStored, readStored } from './model/stored.ts';
 
@@ -240,7 +244,7 @@ export {
   type ExceptionSays,
   type FrameAddition,
 } from './commands/frame.ts';
-export { addDrawer, addToDrawer, canYield, removeDrawer, usesInDrawer } from './commands/drawer.ts';
+export { addDrawer, addToDrawer, removeDrawer } from './commands/drawer.ts';
 export {
   arrangeApart,
   arrangementOf,
@@ -276,7 +280,6 @@ export {
   type FrameSources,
 } from './resolve/resolveFrame.ts';
 export { signPaths } from './parts/menuButton.ts';
-export { usedPart, wayUp } from './resolve/usedPart.ts';
 export { filesShown } from './resolve/filesShown.ts';
 
 export { renderMenu, renderPanel, formOf, type RenderChoices, type MenuForm } from './render/renderMenu.ts';

@@ -9,9 +9,10 @@ import {
   notPlaced,
   placeOnDevice,
 } from '../src/commands/arrangement.ts';
+import { usesInDrawer } from '../src/model/frameParts.ts';
 import { movePartTo, removePartOf, setPart } from '../src/commands/composing.ts';
 import type { CommandContext } from '../src/commands/context.ts';
-import { addDrawer, addToDrawer, removeDrawer, usesInDrawer } from '../src/commands/drawer.ts';
+import { addDrawer, addToDrawer, removeDrawer } from '../src/commands/drawer.ts';
 import { addBand, addToFrame, setBehaviours, setException } from '../src/commands/frame.ts';
 import { saveFrameStarter, useFrameStarter as putStarter } from '../src/commands/frameStarters.ts';
 import { compareFrames, frameSource } from '../src/diff/compareFrames.ts';

@@ -16,7 +16,7 @@ import type { Page } from '../src/schema/page.ts';
 import { newPart } from '../src/model/newPart.ts';
 import { exceptionId, type ExceptionOn, type Part } from '../src/schema/part.ts';
 import { dropdownForms, extents, openings, type Dropdown } from '../src/schema/dropdown.ts';
-import { wayUp } from '../src/resolve/usedPart.ts';
+import { wayUp } from '../src/model/wayUp.ts';
 import type { Settings } from '../src/schema/settings.ts';
 import { contextOf } from './contextOf.ts';
 import { below, pick } from './pick.ts';

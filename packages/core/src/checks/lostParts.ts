@@ -1,7 +1,8 @@
 import type { SiteDocument } from '../model/document.ts';
 import { areaId } from '../model/partRoots.ts';
 import { partsIn } from '../model/partsIn.ts';
-import { usedPart, wayUp } from '../resolve/usedPart.ts';
+import { usedPart } from '../model/usedPart.ts';
+import { wayUp } from '../model/wayUp.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import { fieldsOf, type Part } from '../schema/part.ts';
 

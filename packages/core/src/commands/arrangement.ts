@@ -4,18 +4,18 @@ import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
+import { holdersIn, isHolder, usesInDrawer, usualBands, usualParts } from '../model/frameParts.ts';
 import { onlyId } from '../model/partProblem.ts';
 import { newPart } from '../model/newPart.ts';
-import { areaId, areaWords, zoneId } from '../model/partRoots.ts';
+import { areaId, areaWords } from '../model/partRoots.ts';
 import { partsIn } from '../model/partsIn.ts';
+import { wayUp } from '../model/wayUp.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
-import { wayUp } from '../resolve/usedPart.ts';
 import type { AreaName, Part } from '../schema/part.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { additions, removal } from './panelParts.ts';
-import { usesInDrawer } from './drawer.ts';
 
 /** A device class that can have an arrangement of its own; the wide one is what it differs from. */
 export type ArrangedDevice = 'medium' | 'narrow';
@@ -27,31 +27,20 @@ export function arrangementOf({ parts }: SiteDocument, area: AreaName, device: A
 
 /** An arrangement for a device class that is as the usual one: its bands, with each of its parts once more. */
 function likeUsual({ document, random }: CommandContext, area: AreaName, device: ArrangedDevice): Part[] {
-  const { parts } = document;
   const root = areaId(area);
-  /** For each usual band, zone and cell, what is made of it. */
+  /** For each usual band, zone and cell, what is made of it; nothing for what is in a part. */
   const madeOf = new Map<Id, Id>([[root, root]]);
-  const usual = usualBands(document, area);
-  return usual.flatMap((id) =>
-    [nodeAt(parts, id), ...partsIn(document, id)].flatMap((part): Part[] => {
+  return usualBands(document, area).flatMap((band) =>
+    [band, ...partsIn(document, band.id)].flatMap((part): Part[] => {
       const parent = madeOf.get(part.parent);
       if (parent === undefined) return [];
-      if (part.kind === 'exception') {
-        // Those of bands and cells come along; those of parts hold wherever the parts are shown.
-        const about = nodeAt(parts, part.parent).kind;
-        return about === 'band' || about === 'cell'
-          ? [newPart(onlyId({ ...part, parent }) ?? mintId('part', random), parent, part)]
-          : [];
+      const id = onlyId({ ...part, parent }) ?? mintId('part', random);
+      if (part.kind === 'band' || isHolder(part) || part.kind === 'exception') {
+        madeOf.set(part.id, id);
+        return [newPart(id, parent, part.kind === 'band' ? { ...part, only: device } : part)];
       }
-      const isHolder = part.kind === 'band' || part.kind === 'zone' || part.kind === 'cell';
-      const own = part.kind === 'zone' ? zoneId(parent, part.at) : mintId('part', random);
-      madeOf.set(part.id, own);
-      if (part.kind === 'band') return [newPart(own, parent, { ...part, only: device })];
-      if (isHolder) return [newPart(own, parent, part)];
-      // What is in a part comes with it.
-      return ['zone', 'cell'].includes(nodeAt(parts, part.parent).kind)
-        ? [newPart(own, parent, { kind: 'use', of: part.kind === 'use' ? part.of : part.id })]
-        : [];
+      // What is in a part, and its exceptions, come with it.
+      return [newPart(id, parent, { kind: 'use', of: part.kind === 'use' ? part.of : part.id })];
     }),
   );
 }
@@ -116,15 +105,9 @@ export function notPlaced(document: SiteDocument, area: AreaName, device: Arrang
     ...own.flatMap((one) => (one.kind === 'use' ? [one.of] : [])),
     ...usesInDrawer(document).keys(),
   ]);
-  return partsIn(document, areaId(area)).filter((part) => {
-    const holder = document.parts.nodes.get(part.parent);
-    if (part.kind === 'use' || part.kind === 'exception' || shown.has(part.id)) return false;
-    if (part.kind === 'divider' || part.kind === 'spacer') return false;
-    return (
-      (holder?.kind === 'zone' || holder?.kind === 'cell') &&
-      !wayUp(document, part.id).some(({ only }) => only !== undefined)
-    );
-  });
+  return usualParts(document, area)
+    .flat()
+    .filter(({ id, kind }) => kind !== 'divider' && kind !== 'spacer' && !shown.has(id));
 }
 
 /**
@@ -137,7 +120,7 @@ export function placeOnDevice(context: CommandContext, id: Id, device: ArrangedD
   const [, own, ownBand, root] = wayUp(document, id);
   if (root?.area === undefined || own === undefined || ownBand === undefined) return no(missing('parts', id));
   const bands = arrangementOf(document, root.area, device);
-  const at = usualBands(document, root.area).indexOf(ownBand.id);
+  const at = usualBands(document, root.area).indexOf(ownBand);
   const holders = [bands[at] ?? bands.at(-1) ?? '', ...bands.toReversed()].flatMap((band) =>
     holdersIn(document, band),
   );
@@ -150,19 +133,4 @@ export function placeOnDevice(context: CommandContext, id: Id, device: ArrangedD
   if (holder === undefined) return no(refusal('notArranged', { area: areaWords[root.area], device }));
   const branch = [newPart(mintId('part', random), holder.id, { kind: 'use', of: id })];
   return makeEdit(context, [{ kind: 'addPart', after: childrenOf(parts, holder.id).last(), branch }]);
-}
-
-/** The bands of an area as they usually are. */
-function usualBands({ parts }: SiteDocument, area: AreaName): Id[] {
-  return [...childrenOf(parts, areaId(area))].filter((id) => {
-    const { kind, only } = nodeAt(parts, id);
-    return kind === 'band' && only === undefined;
-  });
-}
-
-/** The zones or cells of a band. */
-function holdersIn({ parts }: SiteDocument, band: Id): Part[] {
-  return [...childrenOf(parts, band)]
-    .map((id) => nodeAt(parts, id))
-    .filter(({ kind }) => kind === 'zone' || kind === 'cell');
 }

@@ -3,17 +3,19 @@ import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
-import { childrenOf, nodeAt } from '../model/forest.ts';
+import { childrenOf } from '../model/forest.ts';
+import { canYield, holdersIn, isHolder, usesInDrawer, usualBands, usualParts } from '../model/frameParts.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { newPart } from '../model/newPart.ts';
 import { areaId, areaWords } from '../model/partRoots.ts';
 import { partsIn } from '../model/partsIn.ts';
+import { usedPart } from '../model/usedPart.ts';
+import { areaAround, wayUp } from '../model/wayUp.ts';
 import { partPhrase } from '../ops/addPart.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
-import { usedPart, wayUp } from '../resolve/usedPart.ts';
-import { fieldsOf, GRID_COLUMNS, type Part, type PartKind } from '../schema/part.ts';
+import { GRID_COLUMNS, type Part, type PartKind } from '../schema/part.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { removal } from './panelParts.ts';
 import { areaNeeded, newBand } from './placing.ts';
@@ -31,33 +33,6 @@ const staying: ReadonlySet<PartKind> = new Set([
 /** A menu button begins as an icon, which everybody knows. */
 const ICON_ONLY = { wide: 'icon', medium: 'icon', narrow: 'icon' } as const;
 
-/** Whether the drawer can take over a part from the header or the side. */
-export function canYield({ kind }: Part): boolean {
-  return 'yields' in fieldsOf(kind);
-}
-
-/** The parts of an area, band by band, as they usually are: those that stand in zones and cells. O(parts). */
-export function partsByBand(document: SiteDocument, area: 'header' | 'side'): Part[][] {
-  const { parts } = document;
-  return [...childrenOf(parts, areaId(area))].flatMap((id) => {
-    const band = nodeAt(parts, id);
-    if (band.kind !== 'band' || band.only !== undefined) return [];
-    const holders = [...childrenOf(parts, id)].filter((one) =>
-      ['zone', 'cell'].includes(nodeAt(parts, one).kind),
-    );
-    return [holders.flatMap((holder) => [...childrenOf(parts, holder)].map((one) => nodeAt(parts, one)))];
-  });
-}
-
-/** The parts that the drawer shows again, by the ids of what they are. O(parts of the drawer). */
-export function usesInDrawer(document: SiteDocument): ReadonlyMap<Id, Part> {
-  return new Map(
-    partsIn(document, areaId('drawer')).flatMap((one) =>
-      one.kind === 'use' ? [[one.of, one] as const] : [],
-    ),
-  );
-}
-
 /**
  * Adds a drawer that is full: with everything that the header leaves to it, band by band in the order of the header,
  * and a menu button at the end of the band with the logo. What the drawer has already stays, so a menu of its own
@@ -69,7 +44,7 @@ export function addDrawer(context: CommandContext): Result<Edit> {
   const own = partsIn(document, areaId('drawer'));
   const hasOwnMenu = own.some(({ kind }) => kind === 'placement');
   const there = usesInDrawer(document);
-  const taken = partsByBand(document, 'header').map((band) =>
+  const taken = usualParts(document, 'header').map((band) =>
     band.filter((part) => canYield(part) && !staying.has(part.kind) && part.isHidden !== true),
   );
   let after = childrenOf(parts, areaId('drawer')).last();
@@ -119,16 +94,12 @@ function buttonNeeded(document: SiteDocument, random: RandomBits): Operation[] {
   const header = partsIn(document, areaId('header'));
   if (header.some(({ kind }) => kind === 'menuButton')) return [];
   const logo = header.find(({ kind }) => kind === 'logo');
-  const bands = header.filter(({ kind, only }) => kind === 'band' && only === undefined);
   const band =
     (logo === undefined ? undefined : wayUp(document, logo.id).find(({ kind }) => kind === 'band')) ??
-    bands[0];
+    usualBands(document, 'header')[0];
   const made: Part[] = band === undefined ? newBand(areaId('header'), false, random) : [];
-  const inner =
-    band === undefined ? made.slice(1) : [...childrenOf(parts, band.id)].map((id) => nodeAt(parts, id));
-  const holder =
-    inner.find(({ kind, at }) => kind === 'zone' && at === 'end') ??
-    inner.findLast(({ kind }) => kind === 'zone' || kind === 'cell');
+  const holders = band === undefined ? made.filter(isHolder) : holdersIn(document, band.id);
+  const holder = holders.find(({ at }) => at === 'end') ?? holders.at(-1);
   if (holder === undefined) return [];
   const button = newPart(mintId('part', random), holder.id, { kind: 'menuButton', faces: ICON_ONLY });
   const add: Operation = {
@@ -150,13 +121,13 @@ export function addToDrawer(context: CommandContext, id: Id): Result<Edit> {
   if (
     usedPart(document, { of: id }) === null ||
     !canYield(part) ||
-    wayUp(document, id).at(-1)?.area === 'drawer'
+    areaAround(document, id)?.area === 'drawer'
   )
     return no(refusal('notForDrawer', { part: nameOf(document, 'parts', id) }));
   if (usesInDrawer(document).has(id))
     return no(refusal('inDrawerAlready', { part: nameOf(document, 'parts', id) }));
   const drawer = areaId('drawer');
-  const holder = partsIn(document, drawer).findLast(({ kind }) => kind === 'cell' || kind === 'zone');
+  const holder = partsIn(document, drawer).findLast(isHolder);
   const added: Operation =
     holder === undefined
       ? { kind: 'addPart', after: childrenOf(parts, drawer).last(), branch: bandOf([part], random) }
@@ -198,7 +169,7 @@ export function removeDrawer(context: CommandContext): Result<Edit> {
 
 /** The operations that give a part back to the header when it is taken out of the drawer. */
 export function givenBack(document: SiteDocument, use: Part): Operation[] {
-  if (use.kind !== 'use' || wayUp(document, use.id).at(-1)?.area !== 'drawer') return [];
+  if (use.kind !== 'use' || areaAround(document, use.id)?.area !== 'drawer') return [];
   const part = usedPart(document, use);
   return part?.yields === true ? [left(part, false)] : [];
 }

@@ -5,6 +5,7 @@ import { no, type Result } from '../base/result.ts';
 import { sentence, type Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
+import { canYield } from '../model/frameParts.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { newPart, type UnplacedPart } from '../model/newPart.ts';
 import { placeWords } from '../model/partProblem.ts';
@@ -17,7 +18,6 @@ import type { Operation } from '../ops/registry.ts';
 import {
   behaviours,
   definitionOf,
-  fieldsOf,
   exceptionId,
   heldBy,
   partWords,
@@ -81,7 +81,7 @@ export function addToFrame(
   const hidden = on === null ? {} : { isHidden: true as const };
   // What stands beside a part that is left to the drawer is left to it, too.
   const yields =
-    spot.after !== null && document.parts.nodes.get(spot.after)?.yields === true && 'yields' in fieldsOf(kind)
+    spot.after !== null && document.parts.nodes.get(spot.after)?.yields === true && canYield({ kind })
       ? { yields: true as const }
       : {};
   const top = newPart(mintId('part', random), spot.parent, { ...first, ...facts, ...hidden, ...yields });
@@ -148,18 +148,28 @@ export function setException(
   if (part === undefined) return no(missing('parts', id));
   if (!heldBy(part.kind).includes('exception'))
     return no(refusal('wrongPartPlace', { what: 'exception', place: partWords[part.kind] }));
-  const known = document.parts.nodes.get(exceptionId(id, on));
-  const words = { sentence: exceptionSentence(document, part, on), label: nameOf(document, 'parts', id) };
-  if (known?.kind === 'exception') {
-    const was = { isShown: known.isShown, shows: known.shows ?? null };
-    return makeEdit(context, [{ kind: 'updatePart', id: known.id, set: { isShown, shows }, was }], words);
-  }
-  const made = exceptionOf(part, on, { isShown, shows });
-  return makeEdit(
-    context,
-    [{ kind: 'addPart', after: childrenOf(document.parts, id).last(), branch: [made] }],
-    words,
-  );
+  return makeEdit(context, [excepting(document, part, on, { isShown, shows })], {
+    sentence: exceptionSentence(document, part, on),
+    label: nameOf(document, 'parts', id),
+  });
+}
+
+/** The operation that makes an exception of a part, or changes the one that there is. */
+function excepting(
+  { parts }: SiteDocument,
+  part: Part,
+  on: ExceptionOn,
+  { isShown, shows = null }: ExceptionSays,
+): Operation {
+  const known = parts.nodes.get(exceptionId(part.id, on));
+  if (known?.kind !== 'exception')
+    return {
+      kind: 'addPart',
+      after: childrenOf(parts, part.id).last(),
+      branch: [exceptionOf(part, on, { isShown, shows })],
+    };
+  const was = { isShown: known.isShown, shows: known.shows ?? null };
+  return { kind: 'updatePart', id: known.id, set: { isShown, shows }, was };
 }
 
 function exceptionOf({ id }: Part, on: ExceptionOn, { isShown, shows = null }: ExceptionSays): Part {
@@ -232,16 +242,7 @@ export function setBehaviours(
     }
     if (on === null)
       return [{ kind: 'updatePart', id, set: { isHidden }, was: { isHidden: known.isHidden ?? null } }];
-    const there = parts.nodes.get(exceptionId(id, on));
-    return there?.kind === 'exception'
-      ? [{ kind: 'updatePart', id: there.id, set: { isShown }, was: { isShown: there.isShown } }]
-      : [
-          {
-            kind: 'addPart',
-            after: childrenOf(parts, id).last(),
-            branch: [exceptionOf(known, on, { isShown })],
-          },
-        ];
+    return [excepting(document, known, on, { isShown })];
   });
   if (operations.length === 0) return no(refusal('changesNothing', { label: areaWords[area] }));
   return makeEdit(context, [...areaNeeded(document, area), ...operations], {

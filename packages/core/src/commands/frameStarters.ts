@@ -6,20 +6,14 @@ import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
 import { pageIndex } from '../model/pageIndex.ts';
 import { newPart } from '../model/newPart.ts';
-import { areaId, behaviourId, zoneId } from '../model/partRoots.ts';
+import { onlyId } from '../model/partProblem.ts';
+import { areaId } from '../model/partRoots.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { AddPart } from '../ops/addPart.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { placementOf } from '../resolve/placementOf.ts';
-import {
-  areas,
-  exceptionId,
-  type AreaName,
-  type ExceptionOn,
-  type Part,
-  type ZoneName,
-} from '../schema/part.ts';
+import { areas, type AreaName, type Part, type ZoneName } from '../schema/part.ts';
 import type { Place } from '../schema/placement.ts';
 import type { PartSketch, PortableSketch, Preset } from '../schema/preset.ts';
 import { mapTree } from '../walk/mapTree.ts';
@@ -236,26 +230,14 @@ function sketched(top: PartSketch, root: Id, madeOf: Map<Id, Id>, mint: () => Id
   const made: Part[] = [];
   const stack = [{ sketch: top, parent: root }];
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
-    const { kind, child: _, id: name, parts = [], ...facts } = next.sketch;
-    const { parent } = next;
-    const id =
-      kind === 'zone'
-        ? zoneId(parent, facts.at ?? 'start')
-        : kind === 'exception'
-          ? exceptionId(parent, pagesIn(facts))
-          : kind === 'behaviour'
-            ? behaviourId(parent, facts.does ?? 'sticky')
-            : mint();
+    const { child: _, id: name, parts = [], ...facts } = next.sketch;
+    const part = newPart('', next.parent, facts);
+    const id = onlyId(part) ?? mint();
+    made.push({ ...part, id });
     if (name !== undefined) madeOf.set(name, id);
-    made.push(newPart(id, parent, { ...facts, kind }));
     for (const inner of parts.toReversed()) stack.push({ sketch: inner, parent: id });
   }
   return made;
-}
-
-function pagesIn({ template, onPage = '', isBelow }: Omit<PartSketch, 'kind'>): ExceptionOn {
-  if (template !== undefined) return { template };
-  return isBelow === true ? { onPage, isBelow } : { onPage };
 }
 
 /** The frame as it can go to another site. */

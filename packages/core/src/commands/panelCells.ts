@@ -3,6 +3,7 @@ import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { wayUp } from '../model/wayUp.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
 import { ownerOf } from '../model/partRoots.ts';
 import { partSentence } from '../ops/addPart.ts';
@@ -14,14 +15,8 @@ import { GRID_COLUMNS, type Part, type PartKind } from '../schema/part.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 
 /** The nearest part of that kind around a part, itself included. */
-export function enclosing({ parts }: SiteDocument, id: Id | null, kind: PartKind): Part | null {
-  for (
-    let part = id === null ? undefined : parts.nodes.get(id);
-    part !== undefined;
-    part = parts.nodes.get(part.parent)
-  )
-    if (part.kind === kind) return part;
-  return null;
+export function enclosing(document: SiteDocument, id: Id | null, kind: PartKind): Part | null {
+  return id === null ? null : (wayUp(document, id).find((part) => part.kind === kind) ?? null);
 }
 
 export interface RowCells {

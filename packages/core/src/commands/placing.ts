@@ -4,6 +4,7 @@ import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
 import { newPart } from '../model/newPart.ts';
 import { areaId, zoneId } from '../model/partRoots.ts';
+import { wayUp } from '../model/wayUp.ts';
 import type { Operation } from '../ops/registry.ts';
 import { zoneNames, type AreaName, type Part } from '../schema/part.ts';
 import type { Place } from '../schema/placement.ts';
@@ -47,7 +48,9 @@ export function spotFor(document: SiteDocument, place: Place, random: RandomBits
   const name = isHeader ? 'header' : place;
   const area = areaId(name);
   const bands = [...childrenOf(parts, area)];
-  const placed = bands.filter((band) => placementsIn(parts, area).some(({ id }) => isIn(document, id, band)));
+  const placed = bands.filter((band) =>
+    placementsIn(parts, area).some(({ id }) => wayUp(document, id).some((one) => one.id === band)),
+  );
   const present =
     place === 'secondBar' ? (placed.length > 1 ? placed[0] : undefined) : (placed.at(-1) ?? bands.at(-1));
   if (present !== undefined) {
@@ -99,10 +102,4 @@ export function isTaken(document: SiteDocument, place: Place): boolean {
       document.menus.nodes.has(shows) &&
       placementOf(document, shows)?.place === place,
   );
-}
-
-function isIn({ parts }: SiteDocument, id: Id, holder: Id): boolean {
-  for (let at: Id | undefined = id; at !== undefined; at = parts.nodes.get(at)?.parent)
-    if (at === holder) return true;
-  return false;
 }

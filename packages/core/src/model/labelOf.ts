@@ -2,6 +2,7 @@ import type { Id } from '../base/ids.ts';
 import { partWords, type Part } from '../schema/part.ts';
 import type { Destination } from '../schema/item.ts';
 import type { ForestName, SiteDocument } from './document.ts';
+import { meantPart } from './usedPart.ts';
 import { faceOf, type Face, type Faced } from './faceOf.ts';
 
 /**
@@ -40,8 +41,7 @@ export function nameOf(document: SiteDocument, forest: ForestName, id: Id): stri
 
 /** What to call a part: its text, what it shows, else what it is. */
 export function partName(document: SiteDocument, part: Part): string {
-  const used = part.kind === 'use' ? document.parts.nodes.get(part.of) : undefined;
-  const { kind, text, item, menu, shows, body, alt } = used ?? part;
+  const { kind, text, item, menu, shows, body, alt } = meantPart(document, part) ?? part;
   const shownItem = item === undefined ? undefined : document.items.nodes.get(item);
   if (shownItem !== undefined) return labelOf(document, shownItem);
   const written =

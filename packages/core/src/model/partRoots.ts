@@ -2,6 +2,7 @@ import { derivedId, type Id } from '../base/ids.ts';
 import type { SentenceCode } from '../base/sentences.ts';
 import type { AreaName, Behaviour, Part, PartKind, RootName, ZoneName } from '../schema/part.ts';
 import { labelOf } from './labelOf.ts';
+import { wayUp } from './wayUp.ts';
 import type { SiteDocument } from './document.ts';
 
 /** What is done to a part. */
@@ -68,13 +69,8 @@ export interface Owner {
 
 /** What a part, or what is to become its parent, stands in at last. O(depth). */
 export function ownerOf(document: SiteDocument, part: Id): Owner {
-  const { nodes } = document.parts;
-  let id = part;
-  let outermost: Part | undefined;
-  for (let node = nodes.get(id); node !== undefined; node = nodes.get(id)) {
-    id = node.parent;
-    outermost = node;
-  }
+  const outermost = wayUp(document, part).at(-1);
+  const id = outermost?.parent ?? part;
   const root = partRoots.find((one) => one.has(document, id)) ?? panel;
   return { id, root, name: root.nameOf(document, id, outermost) };
 }

@@ -5,6 +5,7 @@ import { phrase, sentence, type Sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { partName } from '../model/labelOf.ts';
 import { areaWords, ownerOf, type PartDeed } from '../model/partRoots.ts';
+import { meantPart } from '../model/usedPart.ts';
 import { partProblem } from '../model/partProblem.ts';
 import { PartShape, partWords, type Part } from '../schema/part.ts';
 import { defineAdd, topOf, type Branch } from './kit/defineAdd.ts';
@@ -45,7 +46,7 @@ export function partSentence(deed: PartDeed, document: SiteDocument, part: Part)
 /** A part as it is called in a sentence: what it is, and by its name if it has one. */
 export function partPhrase(document: SiteDocument, part: Part): Phrase {
   // A part that is shown again is called by what it is.
-  const { kind: own } = (part.kind === 'use' ? document.parts.nodes.get(part.of) : undefined) ?? part;
+  const { kind: own } = meantPart(document, part) ?? part;
   const name = partName(document, part);
   const kind = capitalised(own);
   return name === partWords[own] ? phrase(`part${kind}`) : phrase(`named${kind}`, { name });

@@ -86,11 +86,10 @@ function misshapen({ kind, fields }: PartWritten): Refusal | null {
 }
 
 /** Values that their kind does not take. What was so before is no fault of the change. */
-function unfit({ kind, fields, before = {} }: PartWritten): Refusal | null {
+function unfit({ kind, fields, before }: PartWritten): Refusal | null {
   if (kind === null) return null;
   const { check } = definitionOf(kind);
   const after = Object.entries({ ...before, ...fields }).filter(([, value]) => value !== null);
   const problem = check?.(Object.fromEntries(after)) ?? null;
-  const wasSo = Object.keys(before).length > 0 && check?.(before) != null;
-  return wasSo ? null : problem;
+  return before !== undefined && check?.(before) != null ? null : problem;
 }

@@ -14,8 +14,7 @@ const USUAL_VERTICAL = 240;
 /** What the areas of a frame need of the style sheet for the way they behave, where they do. */
 export function areaRules({ parts, areas, does }: FrameLook): Rule[] {
   const { header, side, drawer } = areas;
-  const isThere = (kind: ResolvedPart['kind']): boolean => parts.some((part) => part.kind === kind);
-  const hasDrawer = isThere('menuButton');
+  const hasDrawer = parts.some(({ kind }) => kind === 'menuButton');
   const folds = parts.flatMap((part) =>
     // Where no area is known, one that usually folds is assumed.
     part.shown === undefined ? [] : (foldOf(hasDrawer ? 'drawer' : 'page', part) ?? []),
@@ -156,7 +155,7 @@ function verticalRules({ areaWidth = USUAL_VERTICAL, vertical = 'start', isCentr
       { weight: 5 },
     ),
     rule('.zv-vertical .zv-panel', 'grid-template-columns:minmax(0,1fr);align-content:start', { weight: 3 }),
-    rule('.zv-vertical .zv-panel :is(.zv-cell)', 'grid-column:span 12', { weight: 2 }),
+    rule('.zv-vertical .zv-panel .zv-cell', 'grid-column:span 12', { weight: 2 }),
     rule('.zv-vertical .zv-panel .zv-groups', '--_columns:1', { weight: 2 }),
   ]);
 }

@@ -1,6 +1,7 @@
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt, type Forest } from '../model/forest.ts';
+import { wayUp } from '../model/wayUp.ts';
 import { preorder } from '../walk/preorder.ts';
 import type { Part, PartOf } from '../schema/part.ts';
 import type { Place } from '../schema/placement.ts';
@@ -48,20 +49,17 @@ export function placementsIn(parts: Forest<Part>, site: Id): PartOf<'placement'>
 
 /** In the header, the last band with a menu in it is the bar, and all above it are second bars. */
 function placeOf(parts: Forest<Part>, placement: PartOf<'placement'>): Place {
-  let band: Id | null = null;
-  let part: Part = placement;
-  for (let above = parts.nodes.get(part.parent); above !== undefined; above = parts.nodes.get(part.parent)) {
-    part = above;
-    if (part.kind === 'band') band = part.id;
-  }
-  if (part.kind !== 'area' || band === null) return 'inPage';
-  if (part.area !== 'header') return part.area;
+  const way = wayUp({ parts }, placement.id);
+  const band = way.find(({ kind }) => kind === 'band');
+  const area = way.at(-1);
+  if (area?.kind !== 'area' || band === undefined) return 'inPage';
+  if (area.area !== 'header') return area.area;
   if (placement.form === 'list') return 'inPage';
-  const bands = [...childrenOf(parts, part.id)];
+  const bands = [...childrenOf(parts, area.id)];
   const last = bands.findLast((id) =>
     [...preorder<Id>([id], (one) => childrenOf(parts, one))].some(
       ({ node }) => nodeAt(parts, node).kind === 'placement',
     ),
   );
-  return last === band ? 'bar' : 'secondBar';
+  return last === band.id ? 'bar' : 'secondBar';
 }

@@ -4,12 +4,13 @@ import type { SiteDocument } from '../model/document.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
 import { areaId, behaviourId } from '../model/partRoots.ts';
 import { areas, behaviours, type AreaName, type Behaviour, type Part, type PartOf } from '../schema/part.ts';
+import { meantPart, usedPart } from '../model/usedPart.ts';
+import { areaAround, wayUp } from '../model/wayUp.ts';
 import { mapTree } from '../walk/mapTree.ts';
 import { preorder } from '../walk/preorder.ts';
 import { exceptionsOf } from './frameExceptions.ts';
 import type { ResolvedMenu, ResolvedPart } from './resolved.ts';
 import { resolvePart, type PanelSources } from './resolvePart.ts';
-import { usedPart, wayUp } from './usedPart.ts';
 
 /** What a frame is resolved from. */
 export interface FrameSources {
@@ -77,9 +78,7 @@ function resolveIn(sources: FrameSources, root: Id): ResolvedPart[] {
   const innerOf = (id: Id): Iterable<Id> => {
     const part = nodeAt(parts, id);
     if (part.kind === 'area') return [];
-    if (part.kind !== 'use') return childrenOf(parts, id);
-    const used = usedPart(document, part);
-    return used === null ? [] : childrenOf(parts, used.id);
+    return childrenOf(parts, meantPart(document, part)?.id ?? '');
   };
   return mapTree<Id, ResolvedPart>(childrenOf(parts, root), innerOf, (id, inner) => {
     const node = nodeAt(parts, id);
@@ -136,7 +135,7 @@ function again(
   const { id, parent: _____, kind: ______, of, ...own } = use;
   const { hiddenOn: _______, yields: ________, ...always } = facts;
   // What the header leaves to the drawer is there in all windows that have one.
-  const isInDrawer = wayUp(document, use.id).at(-1)?.area === 'drawer';
+  const isInDrawer = areaAround(document, use.id)?.area === 'drawer';
   return { ...(isInDrawer ? always : facts), ...own, id, uses: of };
 }
 

@@ -7,7 +7,7 @@ import { labelOf } from '../model/labelOf.ts';
 import { panelColumns } from '../panel/panelColumns.ts';
 import type { Dropdown } from '../schema/dropdown.ts';
 import type { OwnField } from '../schema/ownField.ts';
-import { settingNames, type SettingName, type Settings } from '../schema/settings.ts';
+import { settingNames, type Settings } from '../schema/settings.ts';
 import { mapTree } from '../walk/mapTree.ts';
 import type { CompareTitles } from './followedPages.ts';
 import { hrefOf } from '../model/hrefOf.ts';
@@ -126,18 +126,12 @@ function keptWithin(
 }
 
 function settingsOf(face: Face, isWithinPanel: boolean): Settings {
-  // Most items have none: what they have is looked at, and not all that they might have.
-  const found = (Object.keys(face) as SettingName[]).filter(
-    (name) => settings.has(name) && name !== 'own' && !(isWithinPanel && name === 'dropdown'),
-  );
-  if (found.length === 0) return NONE;
   const set: Record<string, unknown> = {};
   for (const name of settingNames)
-    if (found.includes(name) && face[name] !== undefined) set[name] = face[name];
+    if (face[name] !== undefined && name !== 'own' && !(isWithinPanel && name === 'dropdown'))
+      set[name] = face[name];
   return set;
 }
-const settings: ReadonlySet<string> = new Set(settingNames);
-const NONE: Settings = {};
 
 /** Values of fields that are declared, and fit what is declared of them. */
 function ownValues(own: OwnValues | undefined, fields: readonly OwnField[]): { readonly fields?: OwnValues } {

@@ -1,6 +1,7 @@
 import {
   addBand,
   addToFrame,
+  areaAround,
   areaId,
   childrenOf,
   duplicatePart,
@@ -13,7 +14,7 @@ import {
   setSite,
   setShownMenu,
   shiftPart,
-  usedPart,
+  wayUp,
   type AreaName,
   type CommandContext,
   type Edit,
@@ -101,15 +102,13 @@ export function useFraming() {
   /** The area that the selection is in; the header where there is none. */
   function areaOf(part: Part | null): AreaName {
     const { document } = copy;
-    let at = part;
-    while (at !== null && at.kind !== 'area') at = document?.parts.nodes.get(at.parent) ?? null;
-    return at?.area ?? 'header';
+    return document === null || part === null ? 'header' : (areaAround(document, part.id)?.area ?? 'header');
   }
 
   function bandOf(part: Part | null): Part | null {
-    let at = part;
-    while (at !== null && at.kind !== 'band') at = copy.document?.parts.nodes.get(at.parent) ?? null;
-    return at;
+    const { document } = copy;
+    const way = document === null || part === null ? [] : wayUp(document, part.id);
+    return way.find(({ kind }) => kind === 'band') ?? null;
   }
 
   function newBand(where: 'above' | 'below', area: AreaName = areaOf(frame.part), isGrid?: boolean): void {
@@ -220,17 +219,9 @@ export function useFraming() {
     return holder === undefined ? [] : kinds.filter((kind) => heldBy(holder).includes(kind));
   }
 
-  /** A part; where it is only shown again, the part that it is. */
-  function factsAt(id: Id): Part | null {
-    const { document } = copy;
-    const part = document?.parts.nodes.get(id);
-    if (document === null || part === undefined) return null;
-    return part.kind === 'use' ? usedPart(document, part) : part;
-  }
-
   /** How high the band is at least, or how wide the logo or the area, in px. */
   function resize(id: Id, size: number): void {
-    const part = factsAt(id);
+    const part = frame.factsAt(id);
     if (part === null) return;
     const changes: PartChanges | null =
       part.kind === 'band'
@@ -247,7 +238,7 @@ export function useFraming() {
   async function takeLogo(id: Id, file: Blob): Promise<void> {
     const sent = await pictures.send(file);
     if ('problem' in sent) return notices.refuse(sent.problem);
-    const part = factsAt(id);
+    const part = frame.factsAt(id);
     if (part?.kind !== 'logo') return;
     const group = `logo ${part.id}`;
     const done =

@@ -1,14 +1,15 @@
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import {
+  areaAround,
   areaWords,
   childrenOf,
   exceptionsOf,
+  meantPart,
   nodeAt,
   partName,
   partsIn,
   situationOn,
-  usedPart,
   wayUp,
   winning,
   type ExceptionOn,
@@ -128,10 +129,12 @@ export const useFrame = defineStore('frame', () => {
     const again = parts.value.filter((one) => one.kind === 'use' && one.of === of).map(({ id }) => id);
     return [of, ...again].filter((id) => id !== partId.value);
   });
-  /** What the selected part is, where it is only shown again: its facts are there. */
-  const facts = computed((): Part | null =>
-    part.value?.kind === 'use' && copy.document !== null ? usedPart(copy.document, part.value) : part.value,
-  );
+  /** A part, or what it is where it is only shown again: its facts are there. */
+  function factsAt(id: Id): Part | null {
+    const one = copy.document?.parts.nodes.get(id);
+    return copy.document === null || one === undefined ? null : meantPart(copy.document, one);
+  }
+  const facts = computed(() => (partId.value === null ? null : factsAt(partId.value)));
 
   function select(id: Id | null): void {
     partId.value = id;
@@ -140,7 +143,7 @@ export const useFrame = defineStore('frame', () => {
     // What is in the drawer can be seen only while it is open; it lies over everything else.
     const { document } = copy;
     if (id === null || document === null) return;
-    const isInDrawer = (one: Id): boolean => wayUp(document, one).at(-1)?.area === 'drawer';
+    const isInDrawer = (one: Id): boolean => areaAround(document, one)?.area === 'drawer';
     if (isInDrawer(id)) hold('narrow', 'drawer');
     else if (held.value.narrow === 'drawer' && !shownAgain.value.some(isInDrawer)) hold('narrow', 'loaded');
   }
@@ -166,10 +169,7 @@ export const useFrame = defineStore('frame', () => {
   function pathOf(id: Id): string {
     const { document } = copy;
     if (document === null) return '';
-    const words: string[] = [];
-    for (let at = document.parts.nodes.get(id); at !== undefined; at = document.parts.nodes.get(at.parent))
-      if (at.id !== id) words.unshift(wordOf(at));
-    return words.join(' / ');
+    return wayUp(document, id).slice(1).map(wordOf).reverse().join(' / ');
   }
 
   /** What a part is called in a list: areas and zones by their names, bands and cells by their numbers. */
@@ -191,6 +191,7 @@ export const useFrame = defineStore('frame', () => {
     situation,
     part,
     facts,
+    factsAt,
     shownAgain,
     partId,
     parts,

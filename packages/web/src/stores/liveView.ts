@@ -58,7 +58,11 @@ export const useLiveView = defineStore('liveView', () => {
   const deviceClass = computed<DeviceClass>(() => classAt(width.value));
 
   const windowHeight = ref(window.innerHeight);
-  window.addEventListener('resize', () => (windowHeight.value = window.innerHeight));
+  const windowWidth = ref(window.innerWidth);
+  window.addEventListener('resize', () => {
+    windowHeight.value = window.innerHeight;
+    windowWidth.value = window.innerWidth;
+  });
   const draggedTo = ref(heightIn(localStorage.getItem(KEY)));
 
   const place = computed(() => {
@@ -141,6 +145,7 @@ export const useLiveView = defineStore('liveView', () => {
     classAt,
     showClass,
     windowHeight,
+    windowWidth,
     place,
     isBar,
     barHeight,

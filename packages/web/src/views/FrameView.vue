@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
+import { computed, useTemplateRef } from 'vue';
 import type { Id } from '@zorvik/core';
 import FrameHead from '../components/frame/FrameHead.vue';
 import FramePicture from '../components/frame/FramePicture.vue';
@@ -23,11 +23,7 @@ const drawn = useDrawnPage();
 
 /** In smaller windows there is room for one picture: the ruler makes it narrow. */
 const LEAST_FOR_TWO = 900;
-const windowWidth = ref(window.innerWidth);
-const measure = (): void => void (windowWidth.value = window.innerWidth);
-onMounted(() => window.addEventListener('resize', measure));
-onBeforeUnmount(() => window.removeEventListener('resize', measure));
-const canPair = computed(() => windowWidth.value >= LEAST_FOR_TWO);
+const canPair = computed(() => live.windowWidth >= LEAST_FOR_TWO);
 const isPair = computed(() => canPair.value && frame.isNarrowShown);
 
 const rename = (item: Id): void => void strip.value?.rename(item);

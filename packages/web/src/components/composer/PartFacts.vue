@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { fieldsOf, wayUp, type Field, type Part, type PartField } from '@zorvik/core';
+import { areaAround, fieldsOf, type Field, type Part, type PartField } from '@zorvik/core';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import PartControl from './PartControl.vue';
 
@@ -10,9 +10,8 @@ const props = defineProps<{ part: Part }>();
 const copy = useWorkingCopy();
 /** The area of the frame that it is in; a vertical header is one of its own kind. None in panels. */
 const area = computed((): string | null => {
-  const top = copy.document === null ? undefined : wayUp(copy.document, props.part.id).at(-1);
-  if (top?.kind !== 'area') return null;
-  return top.vertical === undefined ? top.area : 'vertical';
+  const top = copy.document === null ? null : areaAround(copy.document, props.part.id);
+  return top === null || top.vertical === undefined ? (top?.area ?? null) : 'vertical';
 });
 const isSet = (name: string | undefined): boolean => props.part[name as PartField] !== undefined;
 const fields = computed(() =>

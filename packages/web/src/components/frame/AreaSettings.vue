@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { AreaName } from '@zorvik/core';
-import { useDrawer } from '../../composables/useDrawer.ts';
+import { useDrawer } from '../../stores/drawer.ts';
 import AreaBehaviour from './AreaBehaviour.vue';
 import WidthsRuler from './WidthsRuler.vue';
 

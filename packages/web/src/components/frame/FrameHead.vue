@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { counted } from '@zorvik/core';
-import { useDrawer } from '../../composables/useDrawer.ts';
+import { useDrawer } from '../../stores/drawer.ts';
 import { useDrift } from '../../stores/drift.ts';
 import { useFrame, type FrameScope } from '../../stores/frame.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
@@ -27,7 +27,7 @@ function lookAtLink(): void {
 }
 /** The next part, behind the selected one, that visitors do not reach on smaller screens. */
 function lookAtLost(): void {
-  const parts = drawer.toCheck.value;
+  const parts = drawer.toCheck;
   frame.view = 'picture';
   frame.select(parts[(parts.indexOf(frame.partId ?? '') + 1) % parts.length] ?? null);
 }
@@ -64,18 +64,9 @@ const scopes = computed(
     <button v-if="drift.inFrame.length > 0" type="button" class="plain-button look" @click="lookAtLink">
       {{ counted(drift.inFrame.length, '# link to check', '# links to check') }}
     </button>
-    <button
-      v-if="drawer.toCheck.value.length > 0"
-      type="button"
-      class="plain-button reach"
-      @click="lookAtLost"
-    >
+    <button v-if="drawer.toCheck.length > 0" type="button" class="plain-button reach" @click="lookAtLost">
       {{
-        counted(
-          drawer.toCheck.value.length,
-          '# part missing on small screens',
-          '# parts missing on small screens',
-        )
+        counted(drawer.toCheck.length, '# part missing on small screens', '# parts missing on small screens')
       }}
     </button>
     <span class="settings">

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { listed, type Id } from '@zorvik/core';
-import { useDrawer } from '../../composables/useDrawer.ts';
+import { useDrawer } from '../../stores/drawer.ts';
 
 /** That visitors do not reach a part on some screens, or that an arrangement does not show it; with the way on. */
 const props = defineProps<{ part: Id }>();
 const drawer = useDrawer();
-const unplaced = computed(() => drawer.unplaced.value.filter(({ id }) => id === props.part));
+const unplaced = computed(() => drawer.unplaced.filter(({ id }) => id === props.part));
 /** Where an arrangement lacks it, that is what is said. */
 const lost = computed(() =>
-  (drawer.lost.value.find(({ part }) => part.id === props.part)?.on ?? []).filter(
+  (drawer.lost.find(({ part }) => part.id === props.part)?.on ?? []).filter(
     (device) => !unplaced.value.some(({ on }) => on === device),
   ),
 );

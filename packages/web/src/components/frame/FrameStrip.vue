@@ -2,6 +2,7 @@
 import { mdiArrowDown, mdiArrowUp, mdiContentDuplicate, mdiDelete, mdiPlus } from '@mdi/js';
 import { computed, nextTick, ref, useTemplateRef } from 'vue';
 import {
+  areaAround,
   areaId,
   canYield,
   childrenOf,
@@ -11,12 +12,11 @@ import {
   removePartOf,
   renameItem,
   setPart,
-  usedPart,
   usesInDrawer,
-  wayUp,
+  usualParts,
   type Id,
 } from '@zorvik/core';
-import { useDrawer } from '../../composables/useDrawer.ts';
+import { useDrawer } from '../../stores/drawer.ts';
 import { useFraming } from '../../composables/useFraming.ts';
 import { useKeeping } from '../../composables/useKeeping.ts';
 import { useFrame } from '../../stores/frame.ts';
@@ -49,20 +49,20 @@ const facts = computed(() => frame.facts);
 const area = computed(() => {
   const { document } = copy;
   const id = frame.partId ?? areaId('header');
-  const found = document === null ? undefined : wayUp(document, id).at(-1);
-  return found?.kind === 'area' && found.id !== frame.partId ? found : null;
+  const found = document === null ? null : areaAround(document, id);
+  return found !== null && found.id !== frame.partId ? found : null;
 });
 const canGoToDrawer = computed(() => {
   const { document } = copy;
   const own = part.value;
-  if (document === null || own === null || own.kind === 'use' || !canYield(own)) return false;
-  const name = wayUp(document, own.id).at(-1)?.area;
-  return (
-    (name === 'header' || name === 'side') &&
-    usedPart(document, { of: own.id }) !== null &&
-    !usesInDrawer(document).has(own.id) &&
-    !drawer.lost.value.some((one) => one.part.id === own.id)
+  if (document === null || own === null || !canYield(own) || usesInDrawer(document).has(own.id)) return false;
+  const isUsual = (['header', 'side'] as const).some((name) =>
+    usualParts(document, name)
+      .flat()
+      .some(({ id }) => id === own.id),
   );
+  // Where it is missing, that is said, with the same button.
+  return isUsual && !drawer.lost.some((one) => one.part.id === own.id);
 });
 const isHolder = computed(() => part.value !== null && ['area', 'zone'].includes(part.value.kind));
 const title = computed(() => (part.value === null ? 'Nothing selected' : frame.wordOf(part.value)));

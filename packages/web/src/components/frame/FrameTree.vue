@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue';
-import { partWords, usedPart, type Part } from '@zorvik/core';
+import { partWords, type Part } from '@zorvik/core';
 import { useFraming } from '../../composables/useFraming.ts';
 import { useFrame } from '../../stores/frame.ts';
-import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import PartRows, { type PartRow } from '../common/PartRows.vue';
 
 /** What is in the frame, as one list. */
-const copy = useWorkingCopy();
 const frame = useFrame();
 const framing = useFraming();
 const rows = useTemplateRef<InstanceType<typeof PartRows>>('rows');
@@ -17,8 +15,7 @@ const shown = computed(() =>
   frame.parts.map((part): PartRow => {
     const depth = DEPTHS[part.kind] ?? 3;
     const word = frame.wordOf(part);
-    const used = part.kind === 'use' && copy.document !== null ? usedPart(copy.document, part) : null;
-    const kind = partWords[used?.kind ?? part.kind];
+    const kind = partWords[frame.factsAt(part.id)?.kind ?? part.kind];
     return {
       id: part.id,
       depth,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { areaWords, type DeviceClass } from '@zorvik/core';
-import { useDrawer } from '../../composables/useDrawer.ts';
+import { useDrawer } from '../../stores/drawer.ts';
 import type { HeldAs } from '../../live/frameMessages.ts';
 import { useFrame, type PictureName } from '../../stores/frame.ts';
 import { NARROWEST } from '../../stores/liveView.ts';
@@ -24,10 +24,10 @@ const situations: { value: HeldAs; label: string; hint: string }[] = [
   { value: 'loaded', label: 'as loaded', hint: 'The page before anybody has scrolled it' },
   { value: 'scrolled', label: 'scrolled', hint: 'The header once the page has been scrolled' },
 ];
-const hasDrawer = computed(() => drawer.isThere.value && drawer.takesOver(props.width));
+const hasDrawer = computed(() => drawer.isThere && drawer.takesOver(props.width));
 const isOpen = computed(() => frame.held[props.name] === 'drawer');
 const toggle = (): void => frame.hold(props.name, isOpen.value ? 'loaded' : 'drawer');
-const area = computed(() => drawer.arrangedArea.value);
+const area = computed(() => drawer.arrangedArea);
 const device = computed(() => (props.device === 'wide' ? null : props.device));
 const isApart = computed(() => device.value !== null && drawer.isApart(area.value, device.value));
 
@@ -55,7 +55,7 @@ function setWidth(event: Event): void {
       px
     </label>
     <ChoiceRow
-      v-if="name === 'main' && drawer.doesMove.value"
+      v-if="name === 'main' && drawer.doesMove"
       v-model="heldAs"
       label="Show the page"
       is-label-hidden
@@ -72,7 +72,7 @@ function setWidth(event: Event): void {
       Drawer
     </button>
     <button
-      v-if="name === 'narrow' && !drawer.isThere.value && !frame.isEmpty"
+      v-if="name === 'narrow' && !drawer.isThere && !frame.isEmpty"
       type="button"
       class="plain-button"
       title="Add a drawer with everything that the header has no room for on narrow screens"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { areaId, LEAST_TAKEOVER, MOST_TAKEOVER, setPart, setSite } from '@zorvik/core';
-import { useDrawer } from '../../composables/useDrawer.ts';
+import { useDrawer } from '../../stores/drawer.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import LineField from '../common/LineField.vue';
@@ -13,9 +13,9 @@ const drawer = useDrawer();
 
 const breakpoints = computed(() => copy.document?.site.breakpoints ?? { medium: 768, wide: 1024 });
 const own = computed(() => copy.document?.parts.nodes.get(areaId('drawer'))?.takeover);
-const isNumber = computed(() => typeof drawer.takeover.value === 'number');
+const isNumber = computed(() => typeof drawer.takeover === 'number');
 const kind = computed<'width' | 'always' | 'never' | null>({
-  get: () => (typeof drawer.takeover.value === 'string' ? drawer.takeover.value : 'width'),
+  get: () => (typeof drawer.takeover === 'string' ? drawer.takeover : 'width'),
   set: (next) =>
     void copy.perform((context) =>
       setPart(context, areaId('drawer'), { takeover: next === 'width' || next === null ? null : next }),
@@ -56,12 +56,12 @@ const share = (px: number): string => `${Math.min(100, (px / WIDEST) * 100)}%`;
 /** What happens between two marks. */
 const spans = computed(() => {
   const { medium, wide } = breakpoints.value;
-  const at = typeof drawer.takeover.value === 'number' ? [drawer.takeover.value] : [];
+  const at = typeof drawer.takeover === 'number' ? [drawer.takeover] : [];
   const edges = [...new Set([0, ...at, medium, wide])].sort((a, b) => a - b);
   return edges.map((from, index) => {
     const to = edges[index + 1];
     const device = from >= wide ? 'wide' : from >= medium ? 'medium' : 'narrow';
-    const what = drawer.takesOver(from) && drawer.isThere.value ? 'drawer' : 'header';
+    const what = drawer.takesOver(from) && drawer.isThere ? 'drawer' : 'header';
     const range =
       to === undefined ? `from ${from} px` : from === 0 ? `below ${to} px` : `${from} to ${to - 1} px`;
     return { from, to: to ?? WIDEST, device, what, range };

@@ -1,7 +1,9 @@
+import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import {
   addDrawer,
   addToDrawer,
+  areaAround,
   areaFacts,
   areaId,
   arrangeApart,
@@ -14,24 +16,25 @@ import {
   notPlaced,
   placeOnDevice,
   removeDrawer,
-  wayUp,
   type AreaName,
   type ArrangedDevice,
   type Id,
 } from '@zorvik/core';
-import { useFrame } from '../stores/frame.ts';
-import { useWorkingCopy } from '../stores/workingCopy.ts';
+import { useFrame } from './frame.ts';
+import { useWorkingCopy } from './workingCopy.ts';
 
 /** Small screens: the drawer, what device classes have of their own, and what visitors would not reach there. */
-export function useDrawer() {
+export const useDrawer = defineStore('drawer', () => {
   const copy = useWorkingCopy();
   const frame = useFrame();
 
-  const hasBands = (area: AreaName): boolean =>
-    copy.document !== null && childrenOf(copy.document.parts, areaId(area)).size > 0;
-  const hasButton = computed(() => frame.parts.some(({ kind }) => kind === 'menuButton'));
   /** Something is in the drawer, and a menu button opens it. */
-  const isThere = computed(() => hasBands('drawer') && hasButton.value);
+  const isThere = computed(
+    () =>
+      copy.document !== null &&
+      childrenOf(copy.document.parts, areaId('drawer')).size > 0 &&
+      frame.parts.some(({ kind }) => kind === 'menuButton'),
+  );
   const takeover = computed(() =>
     copy.document === null
       ? 'never'
@@ -47,9 +50,8 @@ export function useDrawer() {
   /** The area that the selection is in, if it can be arranged for a device class; else the header. */
   const arrangedArea = computed((): AreaName => {
     const { document } = copy;
-    const area =
-      document === null || frame.partId === null ? undefined : wayUp(document, frame.partId).at(-1)?.area;
-    return area === undefined || area === 'drawer' ? 'header' : area;
+    const area = document === null || frame.partId === null ? null : areaAround(document, frame.partId);
+    return area === null || area.area === 'drawer' ? 'header' : area.area;
   });
   const isApart = (area: AreaName, device: ArrangedDevice): boolean =>
     copy.document !== null && arrangementOf(copy.document, area, device).length > 0;
@@ -82,8 +84,6 @@ export function useDrawer() {
 
   return {
     isThere,
-    hasBands,
-    hasButton,
     takeover,
     takesOver,
     doesMove,
@@ -98,4 +98,4 @@ export function useDrawer() {
     place: (id: Id, device: ArrangedDevice) => copy.perform((context) => placeOnDevice(context, id, device)),
     remove: () => copy.perform((context) => removeDrawer(context)),
   };
-}
+});
