@@ -118,7 +118,10 @@ describe('the narrow screen', () => {
     await person.eventually('the drawer does not close', () =>
       inNarrow(async () => !(await seen('.zv-drawer'))),
     );
+    await person.click('Try it');
     await person.click('Hide narrow screen');
+    // Hiding a picture does not end the trial in the other one.
+    await person.click('Back to composing');
     expect(await browser.driver.findElements(By.css('iframe[title$="narrow screen"]'))).toHaveLength(0);
     await person.click('Show narrow screen');
     await person.find('iframe[title$="narrow screen"]');
@@ -164,6 +167,17 @@ describe('a drawer', () => {
     await person.click('Add to drawer');
     await person.eventually('the finding stays', async () => lostParts(await stored()).length === 0);
     expect(await browser.driver.findElements(By.css('.reach'))).toHaveLength(0);
+
+    // Without its button, nobody gets to what is in it.
+    await select('menu button');
+    await (await person.byText('label', 'narrow')).click();
+    await person.click('4 parts missing on small screens');
+    await says('Visitors can’t reach this on narrow screens: the menu button is hidden there.');
+    await person.click('Go to the menu button');
+    await person.eventually(
+      'the button is not selected',
+      async () => (await (await person.find('.strip h2')).getText()) === 'menu button',
+    );
   });
 
   it('takes over below a number, always or never, on one ruler that says what is between the three widths', async () => {
@@ -244,7 +258,7 @@ describe('a drawer', () => {
     );
     await choose('accordion');
     await choose('all');
-    await choose('one');
+    await choose('one at a time');
     await choose('whole row');
     await person.eventually('rows do not open it', isFolding('.zv-single .zv-self'));
   });

@@ -192,6 +192,27 @@ describe('a drawer', () => {
     expect(ofKind(more, 'button')[0]?.yields).toBe(true);
   });
 
+  it('has its button on every device class, also where these are arranged already', () => {
+    const apart = done(shop, (context) => arrangeApart(context, 'header', 'narrow'));
+    const drawer = done(apart, addDrawer);
+    const [own = ''] = arrangementOf(drawer, 'header', 'narrow');
+    const button = first(drawer, 'menuButton');
+    expect(partsIn(drawer, own).some((one) => one.kind === 'use' && one.of === button)).toBe(true);
+    expect(notPlaced(drawer, 'header', 'narrow')).toEqual([]);
+    expect(lostParts(drawer)).toEqual([]);
+  });
+
+  it('is out of reach where its button is hidden, and so is what is left to it', () => {
+    const hidden = done(full, (context) =>
+      setPart(context, first(full, 'menuButton'), { hiddenOn: ['narrow'] }),
+    );
+    expect(lostParts(hidden).map(({ part, on }) => [part.kind, on])).toEqual([
+      ['placement', ['narrow']],
+      ['account', ['narrow']],
+      ['search', ['narrow']],
+    ]);
+  });
+
   it('comes with a starter that was saved with it, and shows the parts that were made then', () => {
     const saved = done(full, (context) => saveFrameStarter(context, 'Ours'));
     const [preset = ''] = [...saved.presets.nodes.keys()];
@@ -253,6 +274,14 @@ describe('a menu in a place', () => {
 
   it('is always open where that is set, without any button', () => {
     expect(written({ pattern: 'open' })).not.toContain('<button');
+  });
+
+  it('is a bar like any other in a horizontal header, whatever it was told for a vertical one', () => {
+    const placement = first(shop, 'placement');
+    const told = done(shop, (context) =>
+      setPart(context, placement, { pattern: 'stepIn', rowOpens: true, opensFirst: 'all' }),
+    );
+    expect(drawn(told).header).toBe(drawn(shop).header);
   });
 
   it('opens on what the place says, apart from what its entries say elsewhere', () => {

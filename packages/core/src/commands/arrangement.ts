@@ -1,15 +1,15 @@
-import { mintId, type Id } from '../base/ids.ts';
+import { mintId, type Id, type RandomBits } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
-import { childrenOf, nodeAt } from '../model/forest.ts';
+import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
 import { holdersIn, isHolder, usesInDrawer, usualBands, usualParts } from '../model/frameParts.ts';
 import { onlyId } from '../model/partProblem.ts';
 import { newPart } from '../model/newPart.ts';
 import { areaId, areaWords } from '../model/partRoots.ts';
 import { partsIn } from '../model/partsIn.ts';
-import { wayUp } from '../model/wayUp.ts';
+import { areaAround, wayUp } from '../model/wayUp.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
@@ -83,15 +83,9 @@ export function following(
   neighbour: Id | null,
 ): Operation[] {
   if (neighbour === null) return [];
-  return [...document.parts.nodes.values()].flatMap((use): Operation[] =>
+  return [...document.parts.nodes.values()].flatMap((use) =>
     use.kind === 'use' && use.of === neighbour
-      ? [
-          {
-            kind: 'addPart',
-            after: use.id,
-            branch: [newPart(mintId('part', random), use.parent, { kind: 'use', of: added.id })],
-          },
-        ]
+      ? [shownAgain(added.id, { parent: use.parent, after: use.id }, random)]
       : [],
   );
 }
@@ -110,27 +104,52 @@ export function notPlaced(document: SiteDocument, area: AreaName, device: Arrang
     .filter(({ id, kind }) => kind !== 'divider' && kind !== 'spacer' && !shown.has(id));
 }
 
-/**
- * Puts a part into the arrangement of a device class: last in the zone or cell that is where its own one is, counted
- * by bands, else in the last one.
- */
+/** Puts a part into the arrangement of a device class, where its own place is; see `spotLike`. */
 export function placeOnDevice(context: CommandContext, id: Id, device: ArrangedDevice): Result<Edit> {
   const { document, random } = context;
-  const { parts } = document;
-  const [, own, ownBand, root] = wayUp(document, id);
-  if (root?.area === undefined || own === undefined || ownBand === undefined) return no(missing('parts', id));
-  const bands = arrangementOf(document, root.area, device);
-  const at = usualBands(document, root.area).indexOf(ownBand);
+  const part = document.parts.nodes.get(id);
+  const area = areaAround(document, id)?.area;
+  if (part === undefined || area === undefined) return no(missing('parts', id));
+  const spot = spotLike(document, part.parent, area, device);
+  if (spot === null) return no(refusal('notArranged', { area: areaWords[area], device }));
+  return makeEdit(context, [shownAgain(id, spot, random)]);
+}
+
+/** The operations that show a new part of an area in its arrangements, too. `holder`: the zone or cell that it comes into. */
+export function onDevices(
+  { document, random }: CommandContext,
+  part: Id,
+  holder: Id,
+  area: AreaName,
+): Operation[] {
+  return (['medium', 'narrow'] as const).flatMap((device) => {
+    const spot = spotLike(document, holder, area, device);
+    return spot === null ? [] : [shownAgain(part, spot, random)];
+  });
+}
+
+function shownAgain(of: Id, { parent, after }: Spot, random: RandomBits): Operation {
+  return { kind: 'addPart', after, branch: [newPart(mintId('part', random), parent, { kind: 'use', of })] };
+}
+
+/**
+ * Where what stands in a zone or a cell goes in the arrangement of a device class: last in the zone or cell that is
+ * where that one is, counted by bands, else last in the arrangement; null: the area has none there.
+ */
+function spotLike(document: SiteDocument, holder: Id, area: AreaName, device: ArrangedDevice): Spot | null {
+  const [own, ownBand] = wayUp(document, holder);
+  const bands = arrangementOf(document, area, device);
+  if (own === undefined || ownBand === undefined) return null;
+  const at = usualBands(document, area).indexOf(ownBand);
   const holders = [bands[at] ?? bands.at(-1) ?? '', ...bands.toReversed()].flatMap((band) =>
     holdersIn(document, band),
   );
-  const places = holdersIn(document, ownBand.id).map((one) => one.id);
   const like =
     own.kind === 'zone'
       ? holders.find((one) => one.at === own.at)
-      : holdersIn(document, bands[at] ?? '')[places.indexOf(own.id)];
-  const holder = like ?? holders.at(-1);
-  if (holder === undefined) return no(refusal('notArranged', { area: areaWords[root.area], device }));
-  const branch = [newPart(mintId('part', random), holder.id, { kind: 'use', of: id })];
-  return makeEdit(context, [{ kind: 'addPart', after: childrenOf(parts, holder.id).last(), branch }]);
+      : holdersIn(document, bands[at] ?? '')[holdersIn(document, ownBand.id).indexOf(own)];
+  const found = like ?? holders.at(-1);
+  return found === undefined
+    ? null
+    : { parent: found.id, after: childrenOf(document.parts, found.id).last() };
 }

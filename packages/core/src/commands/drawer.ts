@@ -16,6 +16,7 @@ import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { GRID_COLUMNS, type Part, type PartKind } from '../schema/part.ts';
+import { onDevices } from './arrangement.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { removal } from './panelParts.ts';
 import { areaNeeded, newBand } from './placing.ts';
@@ -57,7 +58,7 @@ export function addDrawer(context: CommandContext): Result<Edit> {
     return [operation];
   });
   const yielding = taken.flat().filter(({ yields }) => yields !== true);
-  const button = buttonNeeded(document, random);
+  const button = buttonNeeded(context);
   if (bands.length === 0 && yielding.length === 0 && button.length === 0)
     return no(refusal('changesNothing', { label: areaWords.drawer }));
   return makeEdit(
@@ -88,8 +89,9 @@ function left(part: Part, yields: boolean): Operation {
   } as Operation;
 }
 
-/** The operations that give the header a menu button where it has none. */
-function buttonNeeded(document: SiteDocument, random: RandomBits): Operation[] {
+/** The operations that give the header a menu button where it has none, on every device class. */
+function buttonNeeded(context: CommandContext): Operation[] {
+  const { document, random } = context;
   const { parts } = document;
   const header = partsIn(document, areaId('header'));
   if (header.some(({ kind }) => kind === 'menuButton')) return [];
@@ -109,7 +111,7 @@ function buttonNeeded(document: SiteDocument, random: RandomBits): Operation[] {
   };
   return made.length > 0
     ? [...areaNeeded(document, 'header'), { kind: 'addPart', after: null, branch: made }, add]
-    : [add];
+    : [add, ...onDevices(context, button.id, holder.id, 'header')];
 }
 
 /** Puts a part of the header or the side into the drawer, and leaves it to the drawer; there is one afterwards. */
@@ -141,7 +143,7 @@ export function addToDrawer(context: CommandContext, id: Id): Result<Edit> {
     [
       ...areaNeeded(document, 'drawer'),
       added,
-      ...buttonNeeded(document, random),
+      ...buttonNeeded(context),
       ...(part.yields === true ? [] : [left(part, true)]),
     ],
     { sentence: sentence('frameAdded', { what: partPhrase(document, part), label: areaWords.drawer }) },

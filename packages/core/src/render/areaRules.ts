@@ -173,7 +173,7 @@ function drawerRules({ areaWidth = USUAL_DRAWER, ...facts }: AreaFacts): Rule[] 
   return [
     rule(
       '.zv-drawer',
-      `display:none;position:fixed;z-index:30;${place};inline-size:${isWide ? 'auto' : `min(${areaWidth}px,calc(100vw - 2.5rem))`};max-inline-size:none;box-sizing:border-box;margin:0;overflow:auto;overscroll-behavior:contain`,
+      `display:none;position:fixed;z-index:30;${place};inline-size:${isWide ? 'auto' : `min(${areaWidth}px,calc(100vw - 2.5rem))`};max-inline-size:none;box-sizing:border-box;margin:0;overflow:auto;overscroll-behavior:contain;touch-action:pan-y pinch-zoom`,
     ),
     rule('.zv-drawer:is([open],:target)', 'display:block', { medium: 'drawer' }),
     rule(

@@ -60,7 +60,14 @@ export function renderMenu(menu: ResolvedMenu, choices: RenderChoices): string {
   const top: Piece[] = menu.items.length > 0 ? [{ list: menu.items }] : [];
   return (
     start +
-    joined(top, { ...choices, prefix, isTop: form === 'bar', isUnfolded: form !== 'bar' && !isFolding }) +
+    joined(top, {
+      ...choices,
+      prefix,
+      isTop: form === 'bar',
+      isUnfolded: form !== 'bar' && !isFolding,
+      // A bar may have been told how it folds for another shape of the header.
+      fold: isFolding ? fold : undefined,
+    }) +
     '</nav>'
   );
 }

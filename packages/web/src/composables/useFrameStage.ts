@@ -154,11 +154,7 @@ export function useFrameStage(
   watch(() => frame.adding, tellAdding);
   watch(() => frame.isTried, tellTrying);
   onMounted(() => window.addEventListener('message', hear));
-  onBeforeUnmount(() => {
-    window.removeEventListener('message', hear);
-    frame.isTried = false;
-    frame.adding = null;
-  });
+  onBeforeUnmount(() => window.removeEventListener('message', hear));
 
   return { pageHeight };
 }

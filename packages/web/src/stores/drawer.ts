@@ -16,6 +16,7 @@ import {
   notPlaced,
   placeOnDevice,
   removeDrawer,
+  usesInDrawer,
   type AreaName,
   type ArrangedDevice,
   type Id,
@@ -68,6 +69,10 @@ export const useDrawer = defineStore('drawer', () => {
       ),
     );
   });
+  /** What the drawer has, and cannot be reached, has a menu button that is missing there. */
+  const isInDrawer = (id: Id): boolean => copy.document !== null && usesInDrawer(copy.document).has(id);
+  const selectButton = (): void =>
+    frame.select(frame.parts.find(({ kind }) => kind === 'menuButton')?.id ?? null);
   /** The parts with something to check, each once. */
   const toCheck = computed((): readonly Id[] => [
     ...new Set([...lost.value.map(({ part }) => part.id), ...unplaced.value.map(({ id }) => id)]),
@@ -92,6 +97,8 @@ export const useDrawer = defineStore('drawer', () => {
     lost,
     unplaced,
     toCheck,
+    isInDrawer,
+    selectButton,
     add,
     arrange,
     addPart: (id: Id) => copy.perform((context) => addToDrawer(context, id)),

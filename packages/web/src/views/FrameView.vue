@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from 'vue';
+import { computed, onBeforeUnmount, useTemplateRef } from 'vue';
 import type { Id } from '@zorvik/core';
 import FrameHead from '../components/frame/FrameHead.vue';
 import FramePicture from '../components/frame/FramePicture.vue';
@@ -25,6 +25,12 @@ const drawn = useDrawnPage();
 const LEAST_FOR_TWO = 900;
 const canPair = computed(() => live.windowWidth >= LEAST_FOR_TWO);
 const isPair = computed(() => canPair.value && frame.isNarrowShown);
+
+// What has been begun in a picture ends when somebody leaves, and not when one of the pictures is hidden.
+onBeforeUnmount(() => {
+  frame.isTried = false;
+  frame.adding = null;
+});
 
 const rename = (item: Id): void => void strip.value?.rename(item);
 const added = (): void => strip.value?.focus();

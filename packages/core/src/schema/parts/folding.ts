@@ -41,7 +41,14 @@ const opensFirst = field<Static<typeof FirstShape>>(FirstShape, {
 });
 /** Opening one branch of an accordion closes the one beside it. */
 const isSingle = field<Static<typeof YesShape>>(YesShape, {
-  control: { kind: 'flag', label: 'Open at once', off: 'several', on: 'one', value: true, inAreas },
+  control: {
+    kind: 'flag',
+    label: 'Branches open',
+    off: 'several',
+    on: 'one at a time',
+    value: true,
+    inAreas,
+  },
 });
 /** The whole row opens the branch, whose first entry is the link; not there: the arrow opens it, and the label is the link. */
 const rowOpens = field<Static<typeof YesShape>>(YesShape, {

@@ -17,7 +17,11 @@ const lost = computed(() =>
 
 <template>
   <div v-if="lost.length > 0 || unplaced.length > 0" class="reach" role="note">
-    <p v-if="lost.length > 0">
+    <p v-if="lost.length > 0 && drawer.isInDrawer(part)">
+      Visitors can’t reach this on {{ listed([...lost]) }} screens: the menu button is hidden there.
+      <button type="button" class="plain-button" @click="drawer.selectButton">Go to the menu button</button>
+    </p>
+    <p v-else-if="lost.length > 0">
       Visitors can’t reach this on {{ listed([...lost]) }} screens.
       <button type="button" class="plain-button" @click="drawer.addPart(part)">Add to drawer</button>
     </p>
