@@ -71,14 +71,25 @@ document.querySelectorAll('button[aria-expanded]').forEach((button) => button.se
 /** Stops all motion. */
 const STILL = `const still = document.createElement('style'); still.textContent = '*,*::before,*::after{transition:none!important;animation:none!important}'; document.head.append(still);`;
 
-/** All that can be asked for the style of, in the order of the page; `text` gives a style whole. */
-const ALL = `const text = ([element, pseudo]) => getComputedStyle(element, pseudo).cssText;
+/**
+ * All that can be asked for the style of, in the order of the page; `text` gives a style whole, without the looks of
+ * edges that are 0 px wide.
+ */
+const ALL = `const text = ([element, pseudo]) => {
+  const style = getComputedStyle(element, pseudo);
+  let css = '';
+  for (const name of style) {
+    const side = /^border-(.*)-(?:style|color)$/.exec(name)?.[1];
+    if (side === undefined || style.getPropertyValue('border-' + side + '-width') !== '0px') css += name + ': ' + style.getPropertyValue(name) + '; ';
+  }
+  return css;
+};
 const all = [...document.body.querySelectorAll('*')].flatMap((element) => [null, '::before', '::after'].flatMap((pseudo) => pseudo === null || !['none', 'normal'].includes(getComputedStyle(element, pseudo).content) ? [[element, pseudo]] : []));`;
 /** FNV-1a (Fowler, Noll, Vo), 32 bits. */
 const SUMS = `${ALL}const sum = (words) => { let hash = 0x811c9dc5; for (let at = 0; at < words.length; at += 1) hash = Math.imul(hash ^ words.charCodeAt(at), 0x01000193); return hash >>> 0; };
 return all.map((one) => [one[0].tagName + (one[1] ?? ''), sum(text(one))]);`;
 
-/** Looks at a page: with all branches open, or none. */
+/** Looks at a page (`cssText` of computed styles is empty in Chromium, so each property is asked for): with all branches open, or none. */
 export async function lookAt(driver: Driver, address: string, isOpen: boolean): Promise<Seen> {
   await driver.get(address);
   await driver.executeScript(STILL + (isOpen ? OPEN : ''));

@@ -57,6 +57,7 @@ describe('the architecture', () => {
   const rooms = [
     'base',
     'html',
+    'anatomy',
     'schema',
     'walk',
     'refs',

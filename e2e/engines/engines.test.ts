@@ -108,6 +108,8 @@ describe.each(engines)('$name', ({ start }) => {
   it('opens a dropdown list without script, for the focus', async () => {
     await page.phone('/', 'allow-same-origin');
     await page.run(`outer.style.width = '1100px'`.replace('outer', `document.defaultView.frameElement`));
+    // What is not displayed yet cannot get the focus: the frame is wide only once it has been laid out anew.
+    await page.until('the bar does not come', page.shows('[aria-label="Main menu"] a[href="/garden"]'));
     await page.run(`document.querySelector('[aria-label="Main menu"] a[href="/garden"]').focus()`);
     await page.until(
       'the branch does not open',

@@ -9,6 +9,7 @@ import { applyEdit } from '../src/ops/applyEdit.ts';
 import type { Operation } from '../src/ops/registry.ts';
 import { frameTable, varied, type Varied } from '../src/render/frameVariants.ts';
 import { renderEdition } from '../src/render/renderEdition.ts';
+import { styledIn } from '../src/resolve/sheetOf.ts';
 import { renderArea, renderPlace } from '../src/render/renderFrame.ts';
 import { exceptionsOf, situationOn, winning } from '../src/resolve/frameExceptions.ts';
 import { resolveArea, resolvePlaces, siteWords } from '../src/resolve/resolveFrame.ts';
@@ -56,6 +57,7 @@ function alone(document: SiteDocument, area: Varied, page: Id | null, template: 
     words: siteWords(document),
     pictures: '',
     fetchesPanels: true,
+    styled: styledIn(document),
   };
   return area === 'page'
     ? resolvePlaces(sources)

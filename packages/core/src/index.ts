@@ -346,14 +346,59 @@ export { pathKey } from './base/pathKey.ts';
 
 export {
   anatomy,
-  properties,
+  lineOf,
+  propertiesOf,
   states,
-  type Property,
+  thingNames,
+  thingOf,
   type State,
   type Thing,
   type ThingName,
-} from './style/anatomy.ts';
-export { resolveStyle, type ResolvedStyle, type StyleChoices } from './style/resolveStyle.ts';
+} from './anatomy/anatomy.ts';
+export {
+  factsOf,
+  properties,
+  propertyGroups,
+  propertyNames,
+  type Property,
+  type PropertyFacts,
+  type PropertyGroup,
+} from './anatomy/properties.ts';
+export { selectorsIn } from './anatomy/specificity.ts';
+export {
+  cssOf,
+  siteTokens,
+  valueKinds,
+  valueProblem as styleValueProblem,
+  type ValueFacts,
+  type ValueKind,
+} from './anatomy/values.ts';
+export {
+  rankedStyles,
+  resolveStyle,
+  type ResolvedStyle,
+  type StyleChoices,
+  type StyleOrigin,
+} from './style/resolveStyle.ts';
+export { declarationsFor } from './style/compileStyles.ts';
+export { plainSheet, type Scope, type SetLook, type Sheet } from './style/sheet.ts';
+export { scopeOf, sheetOf, styleClass, styledIn } from './resolve/sheetOf.ts';
+export { hasOwner, nameOfOwner, templateOf as styleTemplateOf, templateOwner } from './model/styleOwner.ts';
+export {
+  situations,
+  styleId,
+  targetOf,
+  valuesOfStyle,
+  type Situation as HeaderSituation,
+  type Style,
+  type StyleSet,
+  type StyleTarget,
+  type StyleValues,
+} from './schema/style.ts';
+export type { SetStyle } from './ops/setStyle.ts';
+export { resetLooks, setLooks } from './commands/looks.ts';
+export { overriding } from './style/overriding.ts';
+export { deliveredStyles, previewStyles } from './style/previewStyles.ts';
 export type { StarterName } from './style/starters.ts';
 
 export { balanceColumns, packColumns } from './panel/balanceColumns.ts';

@@ -3,7 +3,7 @@ import { renderStyles } from '../src/render/renderStyles.ts';
 import { resolveMenu } from '../src/resolve/resolveMenu.ts';
 import { printRules } from '../src/style/printRules.ts';
 import { inMedium, rule } from '../src/style/rule.ts';
-import { selectorsIn, specificityOf } from '../src/style/specificity.ts';
+import { selectorsIn, specificityOf } from '../src/anatomy/specificity.ts';
 import { seededRandom } from '../src/base/seededRandom.ts';
 import { randomDocument } from '../testing/randomDocument.ts';
 
@@ -71,7 +71,7 @@ describe('the rules of the style sheet', () => {
     for (let seed = 1; seed <= 30; seed += 1) {
       const document = randomDocument(seededRandom(seed), { pages: 15, menus: 2, items: 40, panels: 5 });
       const menus = [...document.menus.nodes.keys()].map((id) => resolveMenu(document, id));
-      const css = renderStyles(document.site, menus).replace(/\/\*.*?\*\//s, '');
+      const css = renderStyles(document.site, menus).replaceAll(/\/\*.*?\*\//gs, '');
       for (const [, list = ''] of css.replaceAll(/@media [^{]*\{/g, '').matchAll(/([^{}]+)\{[^{}]*\}/g))
         for (const one of selectorsIn(list.trim())) {
           const elements = /::[\w-]+$/.test(one) ? 1 : 0;

@@ -1,95 +1,202 @@
 import { describe, expect, it } from 'vitest';
-import {
-  anatomy,
-  properties,
-  states,
-  type Property,
-  type Thing,
-  type ThingName,
-} from '../src/style/anatomy.ts';
-import { compileStyles } from '../src/style/compileStyles.ts';
-import { lineOf, resolveStyle } from '../src/style/resolveStyle.ts';
-import { specificityOf, selectorsIn } from '../src/style/specificity.ts';
+import { lineOf, propertiesOf, states, thingNames, thingOf } from '../src/anatomy/anatomy.ts';
+import { factsOf, properties, propertyNames, type Property } from '../src/anatomy/properties.ts';
+import { cssOf, valueKinds, valueProblem, type ValueFacts } from '../src/anatomy/values.ts';
+import { selectorsIn, specificityOf } from '../src/anatomy/specificity.ts';
+import { deviceClasses } from '../src/schema/deviceClass.ts';
+import { situations } from '../src/schema/style.ts';
+import { compileStyles, declarationsFor } from '../src/style/compileStyles.ts';
+import { rankedStyles, resolveStyle } from '../src/style/resolveStyle.ts';
+import { plainSheet, type SetLook, type Sheet } from '../src/style/sheet.ts';
 import { starters } from '../src/style/starters.ts';
 
-const things = Object.keys(anatomy) as ThingName[];
-const moss = starters['moss@1'];
-const thingOf = (name: ThingName): Thing => anatomy[name];
-
 describe('the anatomy', () => {
-  it.each(things)('%s: its selectors can be read, and it is like another thing or none', (name) => {
+  it.each(thingNames)('%s: its selectors can be read, and what it is like comes before it', (name) => {
     for (const selector of Object.values(thingOf(name).in))
       for (const one of selectorsIn(selector)) expect(specificityOf(one)[0]).toBe(0);
-    const { like } = thingOf(name);
-    expect(like === undefined || like in anatomy).toBe(true);
-    expect(new Set(lineOf(name)).size, 'it is not like itself').toBe(lineOf(name).length);
+    const [, like] = lineOf(name);
+    if (like !== undefined) expect(thingNames.indexOf(like)).toBeLessThan(thingNames.indexOf(name));
   });
 
-  it.each(things)('%s: the starter says something of all that it has, and of nothing else', (name) => {
-    const { on = {}, ...looks } = moss[name];
-    const said = [
-      ...Object.entries(looks),
-      ...Object.entries(on).map(([, look]) => ['normal', look] as const),
-    ];
-    for (const [state] of said) expect(thingOf(name).in, state).toHaveProperty(state);
-    const named = new Set(said.flatMap(([, look]) => Object.keys(look)));
-    expect([...named].sort()).toEqual([...thingOf(name).has].sort());
+  it('has a use for each property, and no two set the same in CSS', () => {
+    const used = new Set<Property>(thingNames.flatMap((name) => thingOf(name).has));
+    expect([...used].sort()).toEqual(Object.keys(properties).sort());
+    for (const name of thingNames) {
+      const set = propertiesOf(name).flatMap((one) => {
+        const { kind, initial } = factsOf(one);
+        return [...new Set(declarationsFor(one, initial).map(([css]) => css))].map((css) => [css, kind]);
+      });
+      expect(new Set(set.map(([css]) => css)).size, name).toBe(set.length);
+    }
   });
 
-  it('has a property for each thing that can be said, and none twice', () => {
-    const used = new Set<Property>(things.flatMap((name) => thingOf(name).has));
-    expect([...used].sort()).toEqual((Object.keys(properties) as Property[]).sort());
-    expect(new Set(Object.values(properties)).size).toBe(used.size);
+  it.each(propertyNames)('%s: what holds where nobody says anything is a value of its kind', (name) => {
+    const { kind, initial } = factsOf(name);
+    expect(valueProblem(kind, initial)).toBeNull();
   });
 });
 
+describe('a starter', () => {
+  it.each(Object.entries(starters))(
+    '%s says what things can have, in states that they can be in',
+    (_, starter) => {
+      for (const name of thingNames) {
+        const {
+          narrow = {},
+          over = {},
+          scrolled = {},
+          ...looks
+        } = starter[name as keyof typeof starter] ?? {};
+        for (const [state, look] of [
+          ...Object.entries(looks),
+          ...[narrow, over, scrolled].map((one) => ['normal', one] as const),
+        ]) {
+          expect(thingOf(name).in, `${name} ${state}`).toHaveProperty(state);
+          for (const [property, value] of Object.entries(look as Record<string, string>)) {
+            expect(propertiesOf(name), `${name} ${property}`).toContain(property);
+            if (!value.startsWith('='))
+              expect([value, valueProblem(factsOf(property as Property).kind, value)]).toEqual([value, null]);
+          }
+        }
+      }
+    },
+  );
+});
+
+describe('a value', () => {
+  const wrong: readonly (readonly [keyof typeof valueKinds, string])[] = [
+    ['colour', 'red'],
+    ['colour', '#12'],
+    ['colour', '@accent/140%'],
+    ['colour', '#1f5a3a;}body{display:none'],
+    ['colour', 'url(//evil)'],
+    ['gradient', 'linear(135deg, #1f5a3a)'],
+    ['gradient', 'linear-gradient(red,blue)'],
+    ['share', '2'],
+    ['size', '900px'],
+    ['size', 'calc(1px)'],
+    ['weight', '0'],
+    ['weight', '5000'],
+    ['lineHeight', '400'],
+    ['paddings', '1px 2px 3px'],
+    ['paddings', '-4px'],
+    ['corners', '6px/9px'],
+    ['shadow', '0 1px'],
+    ['shadow', '0 900px 0 #000000'],
+    ['ring', '2px solid'],
+    ['case', 'UPPER'],
+    ['arrow', 'star'],
+    ['paddings', '=0;}'],
+  ];
+  it.each(wrong)('%s: %j is refused, with what is expected', (kind, value) => {
+    expect(valueProblem(kind, value)).toContain((valueKinds[kind] as ValueFacts).expected);
+  });
+
+  it('becomes CSS: names of the site, shares of colours, sizes that grow with the window', () => {
+    expect(cssOf('colour', '@accent')).toBe('var(--_accent)');
+    expect(cssOf('colour', '@accent/40%')).toBe('color-mix(in srgb,var(--_accent) 40%,#0000)');
+    expect(cssOf('colour', '@my-blue')).toBe('var(--_my-blue)');
+    expect(cssOf('colour', 'none')).toBe('#0000');
+    expect(cssOf('margins', '0 -@pad')).toBe('0 calc(-1*var(--_pad))');
+    expect(cssOf('corners', '@radius*1.5')).toBe('calc(var(--_radius)*1.5)');
+    expect(cssOf('size', 'fluid(16px@400, 24px@1200)')).toBe('clamp(1rem,calc(0.75rem + 1vw),1.5rem)');
+    expect(cssOf('gradient', 'linear(135deg, #1f5a3a, none 80%)')).toBe(
+      'linear-gradient(135deg, #1f5a3a, #0000 80%)',
+    );
+    expect(cssOf('shadow', 'none')).toBe('none');
+  });
+});
+
+/** Something set, for a scope of a rank. */
+function set(target: SetLook['target'], values: SetLook['values'], rank = 1): SetLook {
+  return { target, values, scope: { within: rank === 1 ? [] : [`.s${rank} *`], rank } };
+}
+
 describe('a style', () => {
-  it('comes from the state before the normal one, from the thing before what it is like, and says so', () => {
-    const origin = { starter: 'moss@1', device: null };
+  const where = { starter: 'moss@1', situation: null, device: null, from: 'starter' };
+  it('comes from the state before rest, from the thing before what it is like, and says so', () => {
     expect(resolveStyle('panelHeading', 'fontWeight')).toEqual({
       value: '600',
-      origin: { ...origin, thing: 'panelHeading', state: 'normal' },
+      origin: { ...where, thing: 'panelHeading', state: 'normal' },
     });
-    expect(resolveStyle('panelHeading', 'minHeight')).toEqual({
-      value: '2rem',
-      origin: { ...origin, thing: 'panelEntry', state: 'normal' },
+    expect(resolveStyle('panelHeading', 'minBlockSize')?.origin).toMatchObject({ thing: 'panelEntry' });
+    expect(resolveStyle('panelHeading', 'background', { states: ['hover'] })).toEqual({
+      value: '@tint',
+      origin: { ...where, thing: 'entry', state: 'hover' },
     });
-    expect(resolveStyle('panelHeading', 'background', { state: 'hover' })).toEqual({
-      value: 'var(--_tint)',
-      origin: { ...origin, thing: 'entry', state: 'hover' },
+    expect(resolveStyle('buttonEntry', 'background', { states: ['hover'] })?.origin).toMatchObject({
+      thing: 'buttonEntry',
     });
-    expect(resolveStyle('buttonEntry', 'background', { state: 'hover' })?.origin.thing).toBe('buttonEntry');
-    expect(resolveStyle('buttonEntry', 'background', { state: 'focus' })).toEqual({
-      value: 'var(--zv-button,var(--_accent))',
-      origin: { ...origin, thing: 'buttonEntry', state: 'normal' },
-    });
-    expect(resolveStyle('panel', 'boxShadow', { device: 'narrow' })).toEqual({
+    expect(resolveStyle('panel', 'boxShadow', { device: 'narrow' })).toMatchObject({
       value: 'none',
-      origin: { starter: 'moss@1', thing: 'panel', state: 'normal', device: 'narrow' },
+      origin: { device: 'narrow' },
+    });
+    expect(resolveStyle('entry', 'letterSpacing')).toEqual({
+      value: 'inherit',
+      origin: { from: 'initial', thing: 'entry' },
     });
     expect(resolveStyle('divider', 'opacity')).toBeNull();
   });
 
-  it('is compiled to the values that are resolved, each once, and none that is said already', () => {
-    for (const name of things) {
-      const rules = compileStyles([name]);
-      const { normal } = thingOf(name).in;
-      for (const state of states) {
-        const selector = thingOf(name).in[state];
-        if (selector === undefined) continue;
-        const said = rules
-          .filter((one) => one.selector === selector && one.medium !== 'narrow')
-          .flatMap(({ declarations }) => declarations.split(/;(?![^(]*\))/));
-        expect(new Set(said).size, `${name} ${state}`).toBe(said.length);
-        for (const property of Object.keys(moss[name][state] ?? {}) as Property[]) {
-          const { value } = resolveStyle(name, property, { state }) ?? {};
-          const isSaidAlready = state !== 'normal' && moss[name].normal?.[property] === value;
-          expect(said.includes(`${properties[property]}:${value}`), `${name} ${state} ${property}`).toBe(
-            !isSaidAlready,
-          );
-        }
-      }
-      expect(normal).not.toBe('');
+  it('is decided by the state, then the situation, then the thing, then the scope, then the device class', () => {
+    const winner = (some: readonly SetLook[]): string | undefined =>
+      rankedStyles('drawerEntry', 'color', {
+        states: ['hover'],
+        situations: ['over'],
+        device: 'narrow',
+        sheet: { ...plainSheet(), situations, set: some },
+        holds: () => true,
+      })[0]?.value;
+    // Each wins over all before it.
+    const rising = [
+      set({ owner: 'site', thing: 'entry' }, { color: '#000001' }),
+      set({ owner: 'site', thing: 'entry', device: 'narrow' }, { color: '#000002' }),
+      set({ owner: 'c2', thing: 'entry' }, { color: '#000003' }, 2),
+      set({ owner: 'site', thing: 'listEntry' }, { color: '#000004' }),
+      set({ owner: 'site', thing: 'drawerEntry' }, { color: '#000005' }),
+      set({ owner: 'site', thing: 'entry', situation: 'over' }, { color: '#000006' }),
+      set({ owner: 'site', thing: 'entry', state: 'hover' }, { color: '#000007' }),
+      set({ owner: 'c3', thing: 'entry', state: 'hover' }, { color: '#000008' }, 3),
+    ];
+    for (let count = 1; count <= rising.length; count += 1)
+      expect(winner(rising.slice(0, count).reverse())).toBe(`#00000${count}`);
+  });
+
+  it('is compiled in the order in which it is decided', () => {
+    const sheet: Sheet = {
+      ...plainSheet(),
+      situations,
+      set: [
+        set({ owner: 'c9', thing: 'entry' }, { color: '#000001' }, 9),
+        set({ owner: 'site', thing: 'entry', state: 'hover' }, { color: '#000002' }),
+        set({ owner: 'site', thing: 'listEntry', device: 'wide' }, { paddingBlock: '3px' }),
+      ],
+    };
+    const rules = compileStyles(thingNames, sheet);
+    for (const [at, { order }] of rules.entries()) {
+      const before = rules[at - 1]?.order ?? order;
+      const first = order.findIndex((one, index) => one !== before[index]);
+      expect(first < 0 || (before[first] ?? 0) < (order[first] ?? 0)).toBe(true);
     }
+    const at = (part: string): number => rules.findIndex(({ declarations }) => declarations.includes(part));
+    expect(at('#000001')).toBeGreaterThan(0);
+    expect(at('#000002')).toBeGreaterThan(at('#000001'));
+    expect(rules[at('3px')]?.medium).toBe(deviceClasses[2]);
+    expect(rules[at('#000001')]?.selectors).toEqual(['.zv :where(li>:is(a,span,button)):where(.s9 *)']);
+  });
+
+  it('is compiled for things that are there alone, and in states that they can be in', () => {
+    const sheet: Sheet = {
+      ...plainSheet(),
+      set: [
+        set({ owner: 'site', thing: 'panel', state: 'hover' }, { background: '#000001' }),
+        set({ owner: 'site', thing: 'tabs' }, { gap: '77px' }),
+        set({ owner: 'site', thing: 'flyout', device: 'narrow' }, { background: '#000003' }),
+        set({ owner: 'site', thing: 'panel', situation: 'over' }, { background: '#000004' }),
+      ],
+    };
+    const css = JSON.stringify(compileStyles(['panel', 'flyout'], sheet));
+    for (const value of ['#000001', '77px', '#000003', '#000004']) expect(css).not.toContain(value);
+    expect(states.length).toBeGreaterThan(5);
   });
 });

@@ -11,3 +11,4 @@ export { judge, type Verdict } from './judge.ts';
 export { seedsWithin, type SeedBudget } from './seedsWithin.ts';
 export { portableFramePart, portableFrameShape, portableShape } from '../src/schema/preset.ts';
 export { applied, withPlaced } from './withPlaced.ts';
+export { randomValue, withRandomLooks } from './randomLooks.ts';

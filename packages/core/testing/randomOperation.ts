@@ -204,6 +204,8 @@ const makers: readonly Maker[] = [
       was: { follow },
     };
   },
+  (random, document) => randomStyle(random, document),
+  (random, document) => randomStyle(random, document),
   (random, document) => move(random, document, 'parts', 'movePart'),
   (random, document) => move(random, document, 'parts', 'movePart'),
   (random, document) => {
@@ -409,4 +411,23 @@ function anySpot(random: RandomBits, document: SiteDocument, name: ForestName): 
   const parent = pick(random, [...roots, ...nested]);
   if (parent === undefined) return null;
   return { parent, after: pick(random, [null, ...childrenOf(document[name], parent)]) ?? null };
+}
+
+/** Some looks, of anything: also of what is not there. */
+function randomStyle(random: RandomBits, document: SiteDocument): Operation {
+  const owners = [
+    document.site.id,
+    'template:article',
+    anyId(random, document, 'menus') ?? 'm0',
+    anyId(random, document, 'items') ?? 'i0',
+    'cgone',
+  ];
+  const target = {
+    owner: owners[below(random, owners.length)] ?? document.site.id,
+    thing: (['entry', 'barEntry', 'panel'] as const)[below(random, 3)] ?? 'entry',
+    ...(below(random, 2) === 0 ? {} : { state: 'hover' as const }),
+  };
+  const values = ['#102030', '@accent', 'none', null];
+  const value = (): string | null => values[below(random, values.length)] ?? null;
+  return { kind: 'setStyle', target, set: { color: value(), background: value() }, was: {} };
 }

@@ -29,7 +29,8 @@ export function storeFrozenSite(database: Database, { start, edits, end }: Froze
     await tx.insert(sites).values({ id, key, facts, firstFacts, format: end.format, revision: edits.length });
     await putCheckpoint(tx, id, 0, gzipSync(JSON.stringify(start)));
     for (const forest of forestNames) {
-      const nodes = end[forest];
+      // Older formats have fewer lists.
+      const nodes = end[forest] ?? [];
       const ids = new Set(nodes.map((node) => node.id));
       const ranks = ranksFor(document, forest, ids, Table.from<string>([]));
       const added = nodes.map((node) => {

@@ -75,6 +75,18 @@ const entries = {
     status: 409,
     sentence: 'This {what} no longer exists: {id} was removed. Undo the removal, or choose another one.',
   },
+  wrongStyle: {
+    status: 422,
+    sentence: 'Can’t set {property} of {thing} to “{value}”. Enter {expected}.',
+  },
+  noSuchStyle: {
+    status: 422,
+    sentence: '{thing} can’t have {what}. Choose something else to set.',
+  },
+  noStyleOwner: {
+    status: 409,
+    sentence: 'What this look was for no longer exists ({id}). Undo its removal, or choose another place.',
+  },
   alreadyThere: { status: 409, sentence: 'The id {id} is already used on this site. Use a new one.' },
   wouldCircle: {
     status: 409,

@@ -16,6 +16,7 @@ export type IdKind =
   | 'leftFinding'
   | 'part'
   | 'preset'
+  | 'style'
   | 'edit'
   | 'session';
 
@@ -33,6 +34,7 @@ const letters: Readonly<Record<IdKind, string>> = {
   leftFinding: 'd',
   part: 'c',
   preset: 't',
+  style: 'y',
   edit: 'e',
   session: 'w',
 };

@@ -2,6 +2,9 @@ import { languageProblem } from '../base/languageTag.ts';
 import { refusal, type Refusal } from '../base/refusal.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { valueProblem } from '../model/valueProblem.ts';
+import { propertiesOf, thingOf } from '../anatomy/anatomy.ts';
+import { factsOf, type Property } from '../anatomy/properties.ts';
+import { valueProblem as styleProblem } from '../anatomy/values.ts';
 import {
   definitionOf,
   fieldsOf,
@@ -23,8 +26,30 @@ export function newProblem(document: SiteDocument, operation: Operation): Refusa
   if (kindOf(operation).onlyInLogs === true) return refusal('onlyInLogs', { kind: operation.kind });
   const parts = partsWritten(document, operation);
   return (
-    first(parts, misshapen) ?? addressProblem(operation) ?? wrongLanguage(operation) ?? first(parts, unfit)
+    first(parts, misshapen) ??
+    addressProblem(operation) ??
+    wrongLanguage(operation) ??
+    wrongStyle(operation) ??
+    first(parts, unfit)
   );
+}
+
+/** Values that a thing cannot have, or a state that it cannot be in. */
+function wrongStyle(operation: Operation): Refusal | null {
+  if (operation.kind !== 'setStyle') return null;
+  const { target, set } = operation;
+  const { name, in: states } = thingOf(target.thing);
+  if (target.state !== undefined && !(target.state in states))
+    return refusal('noSuchStyle', { thing: name, what: `a look for the state “${target.state}”` });
+  for (const [property, value] of Object.entries(set) as [Property, string | null][]) {
+    const { name: what, kind } = factsOf(property);
+    if (!propertiesOf(target.thing).includes(property))
+      return refusal('noSuchStyle', { thing: name, what: `the setting “${what}”` });
+    const expected = value === null ? null : styleProblem(kind, value);
+    if (expected !== null)
+      return refusal('wrongStyle', { property: what, thing: name, value: value ?? '', expected });
+  }
+  return null;
 }
 
 /** A language that no browser knows, of a site or a menu: it would be delivered as it is. */

@@ -26,6 +26,7 @@ import { removePlacement, type RemovePlacement } from './removePlacement.ts';
 import { removePreset, type RemovePreset } from './removePreset.ts';
 import { removeSharedLink, type RemoveSharedLink } from './removeSharedLink.ts';
 import { setFormat, type SetFormat } from './setFormat.ts';
+import { setStyle, type SetStyle } from './setStyle.ts';
 import { updateItem, type UpdateItem } from './updateItem.ts';
 import { updateMenu, type UpdateMenu } from './updateMenu.ts';
 import { updateOwnField, type UpdateOwnField } from './updateOwnField.ts';
@@ -72,6 +73,7 @@ export type Operation =
   | AddPreset
   | UpdatePreset
   | RemovePreset
+  | SetStyle
   | UpdateSite
   | SetFormat;
 
@@ -115,6 +117,7 @@ export const operationKinds: KindTable = {
   addPreset,
   updatePreset,
   removePreset,
+  setStyle,
   updateSite,
   setFormat,
 };

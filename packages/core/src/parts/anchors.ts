@@ -1,11 +1,10 @@
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 import { opening } from './html.ts';
 import { shown, slot, type PartHandler } from './partHandler.ts';
 
 const rules: readonly Rule[] = [
   rule('.zv-anchors ul', 'list-style:none;margin:0;padding:0'),
-  ...compileStyles(['anchors', 'anchorsTitle', 'anchorsEntry']),
+  looks('anchors', 'anchorsTitle', 'anchorsEntry'),
 ];
 
 /** The anchors are put in where the page is known. */

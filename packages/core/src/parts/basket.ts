@@ -1,5 +1,4 @@
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 import { faceClasses, faceOfPart, faceRules } from './face.ts';
 import { glyphs } from './glyphs.ts';
 import { element, linkTo } from './html.ts';
@@ -8,7 +7,7 @@ import { linked, type PartHandler } from './partHandler.ts';
 const rules: readonly Rule[] = [
   ...faceRules,
   rule('.zv-count:empty', 'display:none', { weight: 1 }),
-  ...compileStyles(['count']),
+  looks('count'),
 ];
 
 /** The script fills in the count that the site sets (docs/delivery.md). */

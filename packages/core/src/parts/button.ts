@@ -1,13 +1,12 @@
 import { faceClasses, faceOfPart, faceRules } from './face.ts';
 import { element, linkTo, textOf } from './html.ts';
 import { linked, type PartHandler } from './partHandler.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 
 const rules: readonly Rule[] = [
   rule('.zv .zv-action-link', 'display:inline-flex;align-items:center'),
-  rule('.zv .zv-action-link', 'border:1px solid ButtonText', { medium: 'forcedColors' }),
-  ...compileStyles(['button']),
+  rule('.zv .zv-action-link', 'border:1px solid ButtonText', { medium: 'forcedColors', isLate: true }),
+  looks('button', 'bandButton'),
 ];
 
 export const button: PartHandler<'button'> = {

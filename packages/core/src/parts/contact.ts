@@ -1,8 +1,7 @@
 import { escapeHtml } from '../base/escape.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
 import type { Site } from '../schema/site.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 import { faceClasses, faceRules } from './face.ts';
 import { glyphOf, glyphs } from './glyphs.ts';
 import { linkTo, opening } from './html.ts';
@@ -13,7 +12,7 @@ const rules: readonly Rule[] = [
   rule('.zv-contact', 'display:flex;flex-wrap:wrap'),
   rule('.zv-contact>div', 'display:flex'),
   rule('.zv-cell .zv-contact', 'flex-direction:column'),
-  ...compileStyles(['contact', 'contactLink']),
+  looks('contact', 'contactLink'),
 ];
 
 type Line = NonNullable<ResolvedPart['lines']>[number];

@@ -1,10 +1,9 @@
 import { escapeHtml } from '../base/escape.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 import { opening } from './html.ts';
 import { shown, slot, type PartHandler } from './partHandler.ts';
 
-const rules: readonly Rule[] = [rule('.zv-copyright', 'margin:0'), ...compileStyles(['copyright'])];
+const rules: readonly Rule[] = [rule('.zv-copyright', 'margin:0'), looks('copyright')];
 
 export const copyright: PartHandler<'copyright'> = {
   resolve: (part, { base, document: { site } }) =>

@@ -1,9 +1,8 @@
 import { opening } from './html.ts';
 import type { PartHandler } from './partHandler.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 
-const rules: readonly Rule[] = [rule('.zv .zv-divider', 'inline-size:100%'), ...compileStyles(['divider'])];
+const rules: readonly Rule[] = [rule('.zv .zv-divider', 'inline-size:100%'), looks('divider')];
 
 export const divider: PartHandler<'divider'> = {
   html: (part, within, classes) => [`<${opening('hr', part, within, ` zv-divider${classes}`)}>`],

@@ -1,8 +1,7 @@
 import { escapeHtml } from '../base/escape.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
 import { deviceClasses } from '../schema/deviceClass.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 import { UNSEEN } from '../style/unseen.ts';
 import { glyphOf } from './glyphs.ts';
 
@@ -22,13 +21,13 @@ export function faceClasses({ faces = {}, isIconAbove }: ResolvedPart): string {
 
 /** The rules of what has an icon and a text. */
 export const faceRules: readonly Rule[] = [
-  rule('.zv-face', 'display:inline-flex;align-items:center;min-inline-size:0;max-inline-size:100%'),
+  rule('.zv-face', 'display:inline-flex;align-items:center;max-inline-size:100%'),
   rule('.zv-face-text', 'min-inline-size:0;overflow-wrap:anywhere'),
   rule('.zv-icon-above :is(.zv-face,.zv-action-link)', 'flex-direction:column', { weight: 1 }),
   rule('.zv-glyph', 'flex:none;display:block;fill:currentColor'),
   ...deviceClasses.flatMap((device) => [
-    rule(`.zv-icon-only-${device} .zv-face-text`, UNSEEN, { medium: device }),
+    rule(`.zv-icon-only-${device} .zv-face-text`, UNSEEN, { medium: device, isLate: true }),
     rule(`.zv-text-only-${device} .zv-glyph`, 'display:none', { medium: device }),
   ]),
-  ...compileStyles(['face', 'glyph']),
+  looks('face', 'glyph'),
 ];

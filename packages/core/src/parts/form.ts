@@ -3,8 +3,7 @@ import { actionOf, imageOf, opening, roundedClass, textOf } from './html.ts';
 import { sendable, type PartHandler } from './partHandler.ts';
 import { pictureRules } from './pictureRules.ts';
 import { lineOf, resolveBody } from './prose.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 
 const rules: readonly Rule[] = [
   rule('.zv-form', 'display:grid'),
@@ -13,8 +12,8 @@ const rules: readonly Rule[] = [
   rule('.zv-consent input', 'flex:none'),
   rule('.zv-form button', 'justify-self:start;cursor:pointer'),
   rule('.zv-bar .zv-form button::after', 'content:none'),
-  rule('.zv-form button', 'border-color:ButtonText', { medium: 'forcedColors' }),
-  ...compileStyles([
+  rule('.zv-form button', 'border-color:ButtonText', { medium: 'forcedColors', isLate: true }),
+  looks(
     'form',
     'formLabel',
     'formField',
@@ -23,7 +22,7 @@ const rules: readonly Rule[] = [
     'consentBox',
     'consentLink',
     'formButton',
-  ]),
+  ),
 ];
 
 export const form: PartHandler<'form'> = {

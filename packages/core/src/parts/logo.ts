@@ -1,8 +1,7 @@
 import { escapeHtml } from '../base/escape.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
 import { pictureName, widthsOf, type Picture } from '../schema/picture.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 import { element } from './html.ts';
 import { shown, type PartHandler, type WritesIn } from './partHandler.ts';
 
@@ -11,7 +10,7 @@ const rules: readonly Rule[] = [
   rule('.zv-logo a', 'display:inline-flex;align-items:center'),
   rule('.zv-logo picture', 'display:contents'),
   rule('.zv-logo img', 'display:block;inline-size:auto;max-inline-size:100%'),
-  ...compileStyles(['logo', 'logoPicture']),
+  looks('logo', 'logoPicture'),
 ];
 
 export const logo: PartHandler<'logo'> = {
@@ -62,7 +61,10 @@ export const logo: PartHandler<'logo'> = {
         rule(`.zv-${one} .zv-has-${one} .zv-logo-${one}`, 'display:block', { weight: 3 + 2 * at }),
       ]),
       ...widths.map((width) =>
-        rule(`.zv-logo-width-${width} img`, `inline-size:${width}px;block-size:auto`, { weight: 1 }),
+        rule(`.zv-logo-width-${width} img`, `inline-size:${width}px;block-size:auto`, {
+          weight: 1,
+          isLate: true,
+        }),
       ),
     ];
   },

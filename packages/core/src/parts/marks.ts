@@ -1,8 +1,7 @@
 import { isSafeAddress } from '../base/address.ts';
 import { escapeHtml } from '../base/escape.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 
 /** Marks in a row, each with its name for those who do not see it. */
 export function marksOf({ marks = [] }: ResolvedPart): string {
@@ -21,6 +20,6 @@ export const markRules: readonly Rule[] = [
   rule('.zv-marks', 'display:flex;flex-wrap:wrap'),
   rule('.zv-marks>*', 'box-sizing:border-box;display:grid;place-items:center'),
   rule('.zv-marks svg', 'display:block;fill:currentColor'),
-  rule('.zv-marks>*', 'border:1px solid ButtonText', { medium: 'forcedColors' }),
-  ...compileStyles(['marks', 'mark', 'markPicture']),
+  rule('.zv-marks>*', 'border:1px solid ButtonText', { medium: 'forcedColors', isLate: true }),
+  looks('marks', 'mark', 'markPicture'),
 ];

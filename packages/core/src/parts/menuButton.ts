@@ -1,7 +1,6 @@
 import { escapeHtml } from '../base/escape.ts';
 import { menuSigns, type MenuSign } from '../schema/parts/menuButton.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 import { faceClasses, faceOfPart, faceRules } from './face.ts';
 import { element, imageOf } from './html.ts';
 import { shown, type PartHandler } from './partHandler.ts';
@@ -26,7 +25,7 @@ const rules: readonly Rule[] = [
     'box-sizing:border-box;justify-content:center;cursor:pointer;text-align:center',
   ),
   rule('.zv-menu-button img', 'display:block;inline-size:1.5rem;block-size:1.5rem;object-fit:contain'),
-  ...compileStyles(['menuButton']),
+  looks('menuButton'),
 ];
 
 /** Without script, a link to the drawer, which shows it. */

@@ -2,8 +2,7 @@ import { escapeHtml } from '../base/escape.ts';
 import type { ResolvedPage } from '../resolve/resolved.ts';
 import { element, titleOf } from './html.ts';
 import { shownIf, type PartHandler } from './partHandler.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 
 const rules: readonly Rule[] = [
   rule('.zv .zv-cards', 'display:grid;grid-template-columns:repeat(var(--_k,1),minmax(min(9rem,100%),1fr))'),
@@ -11,7 +10,7 @@ const rules: readonly Rule[] = [
   rule('.zv-cards img', 'inline-size:100%;block-size:auto;aspect-ratio:3/2;object-fit:cover'),
   rule('.zv .zv-plain-list', 'columns:var(--_k,1)'),
   rule('.zv-plain-list>li', 'break-inside:avoid'),
-  ...compileStyles(['cards', 'card', 'cardPicture', 'cardTitle', 'cardText']),
+  looks('cards', 'card', 'cardPicture', 'cardTitle', 'cardText'),
 ];
 
 export const pages: PartHandler<'pages'> = {

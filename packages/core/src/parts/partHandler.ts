@@ -39,6 +39,8 @@ export interface WritesIn {
   readonly children: ReadonlyMap<string, ResolvedItem>;
   /** Marks each part with its id, for composing. */
   readonly marks: boolean;
+  /** What has looks of its own, and a class for them. */
+  readonly styled?: ReadonlySet<string>;
   /** What the names of picture files are put behind. */
   readonly pictures: string;
   /** What stands in a part, as pieces. */

@@ -1,6 +1,5 @@
 import { pictureRatios } from '../schema/part.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 
 /** What pictures need, be they parts or the preview images of videos. */
 export const pictureRules: readonly Rule[] = [
@@ -14,5 +13,5 @@ export const pictureRules: readonly Rule[] = [
   rule('.zv-cell:last-child>.zv-full-bleed', 'margin-inline-end:calc(-1*var(--_inset))'),
   rule('.zv-first-row>.zv-cell>.zv-full-bleed:first-child', 'margin-block-start:calc(-1*var(--_inset))'),
   rule('.zv-last-row>.zv-cell>.zv-full-bleed:last-child', 'margin-block-end:calc(-1*var(--_inset))'),
-  ...compileStyles(['picture', 'roundedPicture']),
+  looks('picture', 'roundedPicture', 'pictureLink'),
 ];

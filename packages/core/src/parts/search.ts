@@ -1,8 +1,7 @@
 import { escapeHtml } from '../base/escape.ts';
 import { actionOf, opening, textOf } from './html.ts';
 import { sendable, type PartHandler } from './partHandler.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 
 const MAGNIFIER =
   'M10 4a6 6 0 1 0 3.7 10.7l5.3 5.3 1.4-1.4-5.3-5.3A6 6 0 0 0 10 4Zm0 2a4 4 0 1 1 0 8 4 4 0 0 1 0-8Z';
@@ -16,8 +15,8 @@ const rules: readonly Rule[] = [
   rule('.zv-search button', 'cursor:pointer'),
   rule('.zv-search svg', 'display:block'),
   rule('.zv-bar .zv-search button::after', 'content:none'),
-  rule('.zv-search button', 'border-color:ButtonText', { medium: 'forcedColors' }),
-  ...compileStyles(['search', 'searchLabel', 'searchField', 'searchButton']),
+  rule('.zv-search button', 'border-color:ButtonText', { medium: 'forcedColors', isLate: true }),
+  looks('search', 'searchLabel', 'searchField', 'searchButton'),
 ];
 
 /** An icon that opens the field below it: it needs no script, and lies over what comes next. */
@@ -35,7 +34,7 @@ const folding: readonly Rule[] = [
   rule('.zv-fold', 'position:static', { medium: 'narrow', weight: 1 }),
   rule('.zv-band-content:has(.zv-fold)', 'position:relative', { medium: 'narrow' }),
   rule('.zv-fold>form', 'inset-inline:0;inline-size:auto', { medium: 'narrow', weight: 2 }),
-  ...compileStyles(['foldedSearch', 'openedSearch']),
+  looks('foldedSearch', 'openedSearch'),
 ];
 
 export const search: PartHandler<'search'> = {

@@ -1,8 +1,8 @@
 import { escapeHtml } from '../base/escape.ts';
-import { compileStyles } from '../style/compileStyles.ts';
 import { opening } from './html.ts';
 import { markRules, marksOf } from './marks.ts';
 import { shownIf, type PartHandler } from './partHandler.ts';
+import { looks } from '../style/rule.ts';
 
 export const social: PartHandler<'social'> = {
   resolve: (_, { base, document: { site } }) =>
@@ -15,5 +15,5 @@ export const social: PartHandler<'social'> = {
     const start = opening('div', part, within, ` zv-marks zv-social${filled}${classes}`);
     return [`<${start} role="group" aria-label="${escapeHtml(within.words.social)}">${marksOf(part)}</div>`];
   },
-  css: () => [...markRules, ...compileStyles(['filledMark'])],
+  css: () => [...markRules, looks('filledMark')],
 };

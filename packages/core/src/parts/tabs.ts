@@ -1,8 +1,7 @@
 import { escapeHtml } from '../base/escape.ts';
 import { opening } from './html.ts';
 import { holder, type PartHandler } from './partHandler.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 
 const rules: readonly Rule[] = [
   rule('.zv-tabs', 'position:relative;display:flex;flex-wrap:wrap'),
@@ -12,7 +11,7 @@ const rules: readonly Rule[] = [
     '.zv-tab',
     'display:none;flex:1 0 100%;flex-direction:column;min-inline-size:0;margin-block-start:-1px',
   ),
-  ...compileStyles(['tabs', 'tabLabel', 'tab']),
+  looks('tabs', 'tabLabel', 'tab'),
 ];
 
 /**

@@ -1,15 +1,14 @@
 import { element } from './html.ts';
 import { shown, type PartHandler } from './partHandler.ts';
 import { proseOf, resolveBody } from './prose.ts';
-import { rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 
 const rules: readonly Rule[] = [
   rule('.zv-prose p', 'margin:0'),
   rule('.zv .zv-prose :is(ul,ol)', 'display:block;list-style:disc'),
   rule('.zv .zv-prose ol', 'list-style:decimal'),
   rule('.zv .zv-prose li', 'display:list-item'),
-  ...compileStyles(['text', 'textBlock', 'textList', 'textLink']),
+  looks('text', 'textBlock', 'textList', 'textLink'),
 ];
 
 export const text: PartHandler<'text'> = {

@@ -126,6 +126,8 @@ const tables: { readonly [F in ForestName]: PreparedTable<NodeOf[F]> } = {
   parts: partTable as unknown as PreparedTable<NodeOf['parts']>,
   // What a preset names need not be there any more: what is not is left out when it is used.
   presets: prepared<NodeOf['presets']>({ rows: { role: 'source', find: inRows } }),
+  // Looks of what is gone are kept: they are there again when it is brought back.
+  styles: prepared<NodeOf['styles']>({ owner: { role: 'memory', find: inText } }),
 };
 
 /** Whether a text could be an address: a path from the root of the site, or one with a protocol. */

@@ -1,7 +1,6 @@
 import type { AreaFacts } from '../resolve/resolveFrame.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
-import { inMedium, rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { inMedium, looks, rule, type Rule } from '../style/rule.ts';
 import type { FrameLook } from './frameLook.ts';
 import { foldOf } from './fold.ts';
 import { foldRules, stepRules } from './foldRules.ts';
@@ -55,7 +54,7 @@ function sideRules({ areaWidth, isUnfolded }: AreaFacts): Rule[] {
               weight: 2,
             }),
           ]),
-          ...compileStyles(['sectionButton', 'sectionArrow']),
+          looks('sectionButton', 'sectionArrow'),
         ]),
   ];
 }
@@ -86,18 +85,18 @@ const sticky: readonly Rule[] = [
 
 /** Lower once scrolled: what is inside shrinks; the box in the flow does not, since the script keeps its height. */
 const lower: readonly Rule[] = [
-  rule('.zv-lower.zv-scrolled>.zv-band', 'padding-block:0', { weight: 1 }),
+  rule('.zv-lower.zv-scrolled>.zv-band', 'padding-block:0', { weight: 1, isLate: true }),
   rule('.zv-lower.zv-scrolled .zv-logo img', 'max-block-size:2rem;inline-size:auto', { weight: 2 }),
 ];
 
 /** It lies over the content, and is transparent until it is scrolled or something in it is open. */
 const overlay: readonly Rule[] = [
+  rule('.zv-overlaid', 'background-clip:padding-box'),
   rule('.zv-overlaid', 'position:absolute;z-index:15;inset-block-start:0;inset-inline:0', { weight: 1 }),
   rule('.zv-header.zv-overlaid.zv-sticky[data-zv-on]:not(.zv-let-go)', 'position:fixed', {
     medium: 'tall',
     weight: 1,
   }),
-  ...compileStyles(['headerOver', 'bandOver']),
 ];
 
 /** A column at the side of wide and medium screens: zones are its top, middle and bottom. */
@@ -116,9 +115,10 @@ function verticalRules({ areaWidth = USUAL_VERTICAL, vertical = 'start', isCentr
     rule(
       '.zv-header.zv-vertical.zv-over-content',
       'background:var(--_paper);--zv-ink:inherit;--zv-tint:inherit;--zv-accent:inherit',
-      { weight: 6 },
+      { weight: 6, isLate: true },
     ),
     rule('.zv-vertical.zv-over-content>.zv-band', '--zv-ink:inherit;--zv-tint:inherit;--zv-accent:inherit', {
+      isLate: true,
       weight: 6,
     }),
     rule('.zv-vertical>.zv-band', 'display:flex'),
@@ -139,7 +139,8 @@ function verticalRules({ areaWidth = USUAL_VERTICAL, vertical = 'start', isCentr
           }),
         ]
       : []),
-    rule('.zv-vertical .zv-bar', 'position:static;margin-inline:0', { weight: 2 }),
+    rule('.zv-vertical .zv-bar', 'position:static', { weight: 2 }),
+    rule('.zv-vertical .zv-bar', 'margin-inline:0', { isLate: true }),
     rule('.zv-vertical .zv-bar>ul', 'flex-direction:column'),
     rule('.zv-vertical .zv-bar>ul>li', 'position:static;flex:none', { weight: 3 }),
     rule('.zv-vertical .zv-bar>ul>li>button::after', `rotate:${vertical === 'start' ? '-45deg' : '135deg'}`, {
@@ -152,7 +153,7 @@ function verticalRules({ areaWidth = USUAL_VERTICAL, vertical = 'start', isCentr
     rule(
       '.zv-vertical .zv-bar>ul>li>:is(ul,.zv-panel)',
       `position:fixed;inset-block:0;inset-inline:auto;${beside}:${areaWidth}px;inline-size:min(24rem,calc(100vw - ${areaWidth}px));min-inline-size:0;max-inline-size:none;block-size:auto;max-block-size:none;overflow:auto`,
-      { weight: 5 },
+      { weight: 5, isLate: true },
     ),
     rule('.zv-vertical .zv-panel', 'grid-template-columns:minmax(0,1fr);align-content:start', { weight: 3 }),
     rule('.zv-vertical .zv-panel .zv-cell', 'grid-column:span 12', { weight: 2 }),
@@ -186,16 +187,19 @@ function drawerRules({ areaWidth = USUAL_DRAWER, ...facts }: AreaFacts): Rule[] 
     rule('.zv-drawer .zv-cell', 'grid-column:1/-1', { weight: 1 }),
     rule('.zv-drawer .zv-bar', 'display:none'),
     // What fingers are to hit is large enough.
-    rule('.zv-drawer :is(a,button,summary,[type=search])', 'min-block-size:2.75rem', { weight: 4 }),
-    rule('.zv-drawer .zv-marks>a', 'min-inline-size:2.75rem', { weight: 4 }),
+    rule('.zv-drawer :is(a,button,summary,[type=search])', 'min-block-size:2.75rem', {
+      weight: 4,
+      isLate: true,
+    }),
+    rule('.zv-drawer .zv-marks>a', 'min-inline-size:2.75rem', { weight: 4, isLate: true }),
     rule('.zv-drawer .zv-search', 'grid-template-columns:minmax(0,1fr) auto', { weight: 1 }),
     rule('.zv-drawer .zv-fold>form', 'position:static;inline-size:auto', { weight: 3 }),
     rule(':where(html):has(.zv-drawer:where([open]))', 'overflow:hidden'),
-    rule('.zv-drawer>.zv-band:last-child', 'border-block-end:0', { weight: 1 }),
+    rule('.zv-drawer>.zv-band:last-child', 'border-block-end:0', { weight: 1, isLate: true }),
     rule('.zv-drawer', 'display:none!important', { medium: 'print' }),
-    rule('.zv-drawer', 'border:1px solid CanvasText', { medium: 'forcedColors', weight: 1 }),
+    rule('.zv-drawer', 'border:1px solid CanvasText', { medium: 'forcedColors', weight: 1, isLate: true }),
     rule('.zv-drawer::backdrop', 'background:#0008'),
-    ...compileStyles(['drawer', 'drawerHead', 'closeButton', 'drawerBand', 'drawerList', 'drawerEntry']),
+    looks('drawer', 'drawerHead', 'closeButton', 'drawerBand', 'drawerList', 'drawerEntry'),
   ];
 }
 

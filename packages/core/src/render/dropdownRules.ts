@@ -1,9 +1,8 @@
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
-import { inMedium, rule, type Rule } from '../style/rule.ts';
+import { inMedium, looks, rule, type Rule } from '../style/rule.ts';
 import { hasPanel } from './panelHtml.ts';
 import { panelRules } from './panelRules.ts';
 import { partRules } from './partRules.ts';
-import { compileStyles } from '../style/compileStyles.ts';
 
 /**
  * What panels and the other forms of dropdowns need of the style sheet; empty where there are plain lists
@@ -27,7 +26,9 @@ export function dropdownRules(menus: readonly ResolvedMenu[]): Rule[] {
 const rows: readonly Rule[] = inMedium('wider', [
   rule('.zv-bar', 'position:relative'),
   rule('.zv-bar>ul>li.zv-drops-row', 'position:static'),
-  rule('.zv-bar>ul>li.zv-drops-row>ul', 'inset-inline:0;inline-size:auto;max-inline-size:none'),
+  rule('.zv-bar>ul>li.zv-drops-row>ul', 'inset-inline:0;inline-size:auto;max-inline-size:none', {
+    isLate: true,
+  }),
   rule(
     '.zv-bar button[aria-expanded=true]~ul:is(.zv-drops-row>ul),.zv-bar:not([data-zv-on])>ul>li.zv-drops-row:is(:hover,:focus-within)>ul',
     'display:flex;flex-wrap:wrap;gap:var(--_gap);align-items:start',
@@ -45,7 +46,7 @@ const flyouts: readonly Rule[] = inMedium('wider', [
   rule('.zv-bar .zv-drops-flyouts li[data-zv-end]>ul', 'inset-inline:auto 100%'),
   rule('.zv-bar .zv-drops-flyouts ul button::after', 'rotate:-45deg'),
   rule('[dir=rtl] .zv-drops-flyouts ul button::after', 'rotate:135deg'),
-  ...compileStyles(['flyout', 'flyoutArrow']),
+  looks('flyout', 'flyoutArrow'),
 ]);
 
 /** Lists with their own width, alignment or columns. */
@@ -56,7 +57,13 @@ function listRules(tops: readonly ResolvedItem[]): Rule[] {
   if (lists.length === 0) return [];
   return inMedium('wider', [
     ...widths.map((width) =>
-      rule(`.zv-bar>ul>li.zv-width-${width}>ul`, `inline-size:${width}px;max-inline-size:calc(100vw - 1rem)`),
+      rule(
+        `.zv-bar>ul>li.zv-width-${width}>ul`,
+        `inline-size:${width}px;max-inline-size:calc(100vw - 1rem)`,
+        {
+          isLate: true,
+        },
+      ),
     ),
     rule('.zv-bar>ul>li.zv-align-end>ul', 'inset-inline:auto 0'),
     rule('.zv-bar>ul>li.zv-align-centre>ul', 'inset-inline-start:50%;translate:-50%'),
@@ -65,6 +72,7 @@ function listRules(tops: readonly ResolvedItem[]): Rule[] {
       rule(
         `.zv-bar>ul>li.zv-list-columns-${count}>ul`,
         `columns:${count};max-inline-size:calc(100vw - 1rem)`,
+        { isLate: true },
       ),
     ),
     ...(counts.length === 0 ? [] : [rule('.zv-bar>ul>li>ul>li', 'break-inside:avoid')]),

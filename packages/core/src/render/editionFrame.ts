@@ -2,6 +2,7 @@ import { firstFree } from '../base/firstFree.ts';
 import type { VisitorWords } from '../base/visitorWords.ts';
 import type { Id } from '../base/ids.ts';
 import { romanised } from '../base/romanised.ts';
+import { styledIn } from '../resolve/sheetOf.ts';
 import type { SiteDocument } from '../model/document.ts';
 import type { CompareTitles } from '../resolve/followedPages.ts';
 import {
@@ -86,7 +87,8 @@ export function editionFrame(
 ): EditionFrame | null {
   const { site } = document;
   const words = siteWords(document);
-  const choices: FrameChoices = { site, words, pictures, fetchesPanels: true };
+  const styled = styledIn(document);
+  const choices: FrameChoices = { site, words, pictures, styled, fetchesPanels: true };
   const files = new Map<string, string>();
   const parts: ResolvedPart[] = [];
   const does = new Set<Behaviour>();
@@ -98,7 +100,8 @@ export function editionFrame(
     facts: AreaFacts = {},
   ): string => {
     parts.push(...allParts(resolved));
-    for (const panel of fetchedPanels(area, resolved, { pictures, facts })) files.set(panel.path, panel.html);
+    for (const panel of fetchedPanels(area, resolved, { pictures, styled, facts }))
+      files.set(panel.path, panel.html);
     files.set(path, JSON.stringify(resolved));
     return path;
   };

@@ -1,5 +1,4 @@
-import { inMedium, rule, type Rule } from '../style/rule.ts';
-import { compileStyles } from '../style/compileStyles.ts';
+import { inMedium, looks, rule, type Rule } from '../style/rule.ts';
 
 /**
  * Lists whose branches fold. They are closed only where scripts run. Until the script has started, the branch that
@@ -17,7 +16,7 @@ export const foldRules: readonly Rule[] = [
     rule('.zv-folds li>button', 'display:flex;justify-content:center', { weight: 1 }),
     rule('.zv-folds li>button:not([aria-label])', 'justify-content:space-between', { weight: 2 }),
     // Its arrow stands below those of buttons that are arrows alone.
-    rule('.zv-folds li>button:not([aria-label])', 'padding-inline-end:1.175rem', { weight: 2 }),
+    rule('.zv-folds li>button:not([aria-label])', 'padding-inline-end:1.175rem', { weight: 2, isLate: true }),
     rule('.zv-folds li>button::after', 'content:"";rotate:45deg;flex:none'),
     rule('.zv-folds button[aria-expanded=true]::after', 'rotate:225deg'),
     rule('.zv-folds button[aria-expanded=false]~:is(ul,.zv-stacked)', 'display:none'),
@@ -28,7 +27,7 @@ export const foldRules: readonly Rule[] = [
     ),
   ]),
   ...inMedium('motion', [rule('.zv-folds li>button::after', 'transition:rotate .15s')]),
-  ...compileStyles(['foldButton', 'foldArrow']),
+  looks('foldButton', 'foldArrow'),
 ];
 
 /** One level at a time: what is open takes the place of what it stands in. */
@@ -46,6 +45,6 @@ export const stepRules: readonly Rule[] = [
     'display:none',
     { weight: 6 },
   ),
-  rule('.zv-step-in[data-zv-on] ul', 'padding-inline-start:0', { weight: 3 }),
-  ...compileStyles(['backRow', 'backSign']),
+  rule('.zv-step-in[data-zv-on] ul', 'padding-inline-start:0', { weight: 3, isLate: true }),
+  looks('backRow', 'backSign'),
 ];

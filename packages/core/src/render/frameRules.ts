@@ -2,8 +2,7 @@ import { handlerOf } from '../parts/partHandlers.ts';
 import { deviceClasses } from '../schema/deviceClass.ts';
 import { partKinds } from '../schema/part.ts';
 import { USUAL_CONTENT, usualMargins, type Site } from '../schema/site.ts';
-import { compileStyles } from '../style/compileStyles.ts';
-import { rule, type Rule } from '../style/rule.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 import { UNSEEN } from '../style/unseen.ts';
 import { areaRules } from './areaRules.ts';
 import type { FrameLook } from './frameLook.ts';
@@ -37,8 +36,6 @@ export function frameRules(
 }
 
 const layout: readonly Rule[] = [
-  // What a band says of its text holds for the menus in it.
-  rule('.zv .zv', 'font:inherit'),
   rule(
     '.zv-band-content',
     'box-sizing:content-box;display:grid;grid-template-columns:minmax(0,1fr) auto;align-items:center;margin-inline:auto',
@@ -50,25 +47,22 @@ const layout: readonly Rule[] = [
   rule('.zv-zone-start:only-child', 'grid-column:1/-1'),
   rule('.zv-zone-centre', 'justify-content:center'),
   rule('.zv-zone-end', 'justify-content:end'),
-  rule('.zv-zone .zv-search', 'grid-template-columns:minmax(0,14rem) auto;padding:0'),
-  rule('.zv-zone .zv-search label', UNSEEN),
-  rule(
-    '.zv-zone .zv-divider',
-    'inline-size:0;align-self:stretch;border-block:0;margin:0;border-inline-start:1px solid',
-  ),
+  rule('.zv-zone .zv-search', 'grid-template-columns:minmax(0,14rem) auto'),
+  rule('.zv-zone .zv-search label', UNSEEN, { isLate: true }),
+  rule('.zv-zone .zv-divider', 'inline-size:0;align-self:stretch', { weight: 1 }),
   rule('.zv-zone .zv-action-link', 'box-sizing:border-box'),
   rule('.zv-zone [class*=zv-spacer]', 'block-size:0'),
   rule('.zv-side .zv-band-content', 'max-inline-size:none;padding-inline:0', { weight: 1 }),
   // The groups of a footer stand side by side where there is room.
   rule('.zv-footer .zv-list>ul', 'display:grid;grid-template-columns:repeat(auto-fit,minmax(11rem,1fr))'),
   rule('.zv-skip', 'position:absolute;z-index:20;inset-block-start:0;inset-inline-start:0'),
-  rule('.zv-skip:not(:focus)', UNSEEN),
+  rule('.zv-skip:not(:focus)', UNSEEN, { isLate: true }),
   // Until a drawer is composed, zones that do not fit stand one below the other.
   rule('.zv-band-content:not(.zv-grid)', 'display:flex;flex-wrap:wrap;justify-content:space-between', {
     medium: 'narrow',
   }),
   rule('.zv-band .zv-cell', 'grid-column:span 12', { medium: 'narrow', weight: 1 }),
-  ...compileStyles([
+  looks(
     'header',
     'side',
     'footer',
@@ -84,6 +78,13 @@ const layout: readonly Rule[] = [
     'zone',
     'frameCell',
     'skip',
-    'frameControl',
-  ]),
+    'menu',
+    'bandSearch',
+    'bandDivider',
+    'sideEntry',
+    'sideTop',
+    'sideDeep',
+    'footerEntry',
+    'footerHeading',
+  ),
 ];

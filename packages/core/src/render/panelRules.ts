@@ -1,8 +1,7 @@
 import type { ResolvedItem } from '../resolve/resolved.ts';
-import { inMedium, rule, type Rule } from '../style/rule.ts';
+import { inMedium, looks, rule, type Rule } from '../style/rule.ts';
 import { isFetched } from './panelHtml.ts';
 import { resolvedParts } from './resolvedParts.ts';
-import { compileStyles } from '../style/compileStyles.ts';
 
 /** What panels need of the style sheet. `tops` are the entries that drop as panels. */
 export function panelRules(tops: readonly ResolvedItem[]): Rule[] {
@@ -31,8 +30,7 @@ const basic: readonly Rule[] = [
   rule('.zv-bar .zv-panel ul', 'display:block'),
   rule('.zv-bar .zv-panel', 'display:none!important', { medium: 'print' }),
   rule('.zv-bar .zv-panel li', 'display:block'),
-  rule('.zv-bar .zv-panel ul ul', 'padding-inline-start:0'),
-  ...compileStyles(['panel', 'panelEntry', 'panelHeading', 'panelGroup', 'panelLevel']),
+  looks('panel', 'panelList', 'panelEntry', 'panelHeading', 'panelGroup', 'panelLevel'),
 ];
 
 /** On narrow screens, a panel opens inside the bar. */
@@ -111,10 +109,11 @@ function formRules(device: 'medium' | 'narrow', tops: readonly ResolvedItem[]): 
     ],
     stacked: onlyIf(device === 'medium', [columns('stacked', 1), rule(`${at('stacked')} .zv-cell`, whole)]),
     list: [
-      rule(`${at('list')}>.zv-panel`, 'gap:0;--_columns:1'),
-      rule(groups, 'margin-block-start:0'),
-      rule(`${groups}>:is(a,span)`, 'font-weight:inherit'),
-      rule(`${at('list')} .zv-panel ul ul`, 'padding-inline-start:1rem'),
+      rule(`${at('list')}>.zv-panel`, '--_columns:1'),
+      rule(`${at('list')}>.zv-panel`, 'gap:0', { isLate: true }),
+      rule(groups, 'margin-block-start:0', { isLate: true }),
+      rule(`${groups}>:is(a,span)`, 'font-weight:inherit', { isLate: true }),
+      rule(`${at('list')} .zv-panel ul ul`, 'padding-inline-start:1rem', { isLate: true }),
       ...onlyIf(isComposed, [
         rule(`${at('list')} .zv-panel-row`, 'display:none'),
         rule(`${at('list')} .zv-panel>.zv-all-items`, 'display:block'),

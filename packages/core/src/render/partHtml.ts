@@ -3,6 +3,7 @@ import type { ResolvedPart } from '../resolve/resolved.ts';
 import { prefixed } from '../parts/attributes.ts';
 import type { Piece, WritesIn } from '../parts/partHandler.ts';
 import { handlerOf } from '../parts/partHandlers.ts';
+import { styledClass } from './styledClass.ts';
 
 /** What is written into a panel, and where. */
 export type PanelAround = Omit<WritesIn, 'inside' | keyof FrameOnly>;
@@ -17,10 +18,16 @@ export function rowsHtml(rows: readonly ResolvedPart[], around: PanelAround): Pi
     ...inPanel,
     ...around,
     inside: ({ parts = [] }) =>
-      parts.flatMap((part) => handlerOf(part.kind).html(part, within, prefixed('zv-hidden-', part.hiddenOn))),
+      parts.flatMap((part) =>
+        handlerOf(part.kind).html(
+          part,
+          within,
+          prefixed('zv-hidden-', part.hiddenOn) + styledClass(part.id, around.styled),
+        ),
+      ),
   };
   return rows.flatMap((row, at) => {
-    const edges = `${prefixed('zv-hidden-', row.hiddenOn)}${at === 0 ? ' zv-first-row' : ''}${at === rows.length - 1 ? ' zv-last-row' : ''}`;
+    const edges = `${prefixed('zv-hidden-', row.hiddenOn)}${styledClass(row.id, around.styled)}${at === 0 ? ' zv-first-row' : ''}${at === rows.length - 1 ? ' zv-last-row' : ''}`;
     return handlerOf(row.kind).html(row, within, edges);
   });
 }
@@ -34,13 +41,13 @@ export function framePieces(
     // What is shown again has ids of its own, with all that is in it.
     const own = part.uses === undefined ? around : { ...around, prefix: `zv-${part.id}` };
     const within: WritesIn = { ...own, inside: ({ parts: inner = [] }) => framePieces(inner, own) };
-    return handlerOf(part.kind).html(part, within, classesOf(part) + classes);
+    return handlerOf(part.kind).html(part, within, classesOf(part, around.styled) + classes);
   });
 }
 
-/** The classes that any part of a frame can have: where it is hidden. */
-function classesOf(part: ResolvedPart): string {
-  return `${prefixed('zv-hidden-', part.hiddenOn)}${doesYield(part) ? ' zv-yields' : ''}`;
+/** The classes that any part of a frame can have: where it is hidden, and for looks of its own. */
+function classesOf(part: ResolvedPart, styled: ReadonlySet<string> | undefined): string {
+  return `${prefixed('zv-hidden-', part.hiddenOn)}${doesYield(part) ? ' zv-yields' : ''}${styledClass(part.uses ?? part.id, styled)}`;
 }
 
 /** Whether it is left to the drawer; so is a band or a cell with nothing in it but what is. */

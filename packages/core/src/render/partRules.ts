@@ -1,10 +1,9 @@
 import { handlerOf } from '../parts/partHandlers.ts';
 import type { ResolvedMenu } from '../resolve/resolved.ts';
 import { partKinds } from '../schema/part.ts';
-import { rule, type Rule } from '../style/rule.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 import { hiding } from './settingRules.ts';
 import { resolvedParts } from './resolvedParts.ts';
-import { compileStyles } from '../style/compileStyles.ts';
 
 /** A grid of twelve columns, and what all parts in its cells share. */
 export const grid: readonly Rule[] = [
@@ -21,17 +20,7 @@ export const grid: readonly Rule[] = [
   rule('.zv-stacked .zv-panel-row', 'grid-template-columns:minmax(0,1fr)'),
   rule('.zv-stacked .zv-cell', 'grid-column:1/-1'),
   rule('.zv-stacked .zv-groups', '--_columns:1'),
-  ...compileStyles([
-    'rows',
-    'panelRow',
-    'cell',
-    'groupHeading',
-    'group',
-    'groups',
-    'heading',
-    'headingLink',
-    'partControl',
-  ]),
+  looks('rows', 'panelRow', 'cell', 'groupHeading', 'group', 'groups', 'heading', 'headingLink'),
 ];
 
 /**

@@ -6,6 +6,7 @@ import { placementOf } from '../resolve/placementOf.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import { allAreaFacts } from '../resolve/resolveFrame.ts';
 import { resolveMenu } from '../resolve/resolveMenu.ts';
+import { sheetOf, styledIn } from '../resolve/sheetOf.ts';
 import { withFollowed } from '../resolve/withFollowed.ts';
 import { preorder } from '../walk/preorder.ts';
 import { editionFrame, slotNeeds, type FrameIndex } from './editionFrame.ts';
@@ -75,22 +76,23 @@ export function renderEdition(
     areas: allAreaFacts(document),
     does: frame?.does ?? new Set(),
   };
-  const style = renderStyles(document.site, all, look);
+  const style = renderStyles(document.site, all, look, sheetOf(document));
   const files: EditionFile[] = [
     { path: 'navigation.css', type: 'text/css; charset=utf-8', body: style },
     { path: 'navigation.js', type: 'text/javascript; charset=utf-8', body: siteScript(look) },
     { path: 'embed.js', type: 'text/javascript; charset=utf-8', body: embedScript },
   ];
+  const styled = styledIn(document);
   for (const { menu, place } of placed) {
     const { key, items } = menu;
     files.push({ path: `menus/${key}`, type: JSON_TYPE, body: JSON.stringify(menu) });
-    const html = renderMenu(menu, { place, pictures, panels: `panels/${key}` });
+    const html = renderMenu(menu, { place, pictures, styled, panels: `panels/${key}` });
     files.push({ path: `menus/${key}.html`, type: HTML, body: html });
     for (const item of formOf(place) === 'bar' ? items.filter(isFetched) : [])
       files.push({
         path: `panels/${key}/${item.id}.html`,
         type: HTML,
-        body: renderPanel(menu, item, { place, pictures }),
+        body: renderPanel(menu, item, { place, pictures, styled }),
       });
   }
   for (const { path, body } of frame?.files ?? [])

@@ -30,6 +30,8 @@ export interface FrameChoices {
   readonly pictures: string;
   /** Marks each part and each entry with its id, for the live picture to select by. */
   readonly marks?: boolean;
+  /** What has looks of its own, and a class for them (`styledIn`). */
+  readonly styled?: ReadonlySet<string>;
   /** Panels that are to be fetched are left out; see `fetchedPanels`. */
   readonly fetchesPanels?: boolean;
 }
@@ -145,14 +147,23 @@ export function placeIn(
 export function fetchedPanels(
   area: AreaName | 'page',
   parts: readonly ResolvedPart[],
-  { pictures, facts = {} }: Pick<FrameChoices, 'pictures'> & { readonly facts?: AreaFacts },
+  {
+    pictures,
+    styled,
+    facts = {},
+  }: Pick<FrameChoices, 'pictures' | 'styled'> & { readonly facts?: AreaFacts },
 ): { readonly path: string; readonly html: string }[] {
   return placed(parts).flatMap(({ part, menu }) => {
     const place = placeIn(area, part, facts);
     if (formOf(place) !== 'bar') return [];
     return menu.items.filter(isFetched).map((item: ResolvedItem) => ({
       path: `panels/${part.id}/${item.id}.html`,
-      html: renderPanel(menu, item, { place, pictures, prefix: prefixOf(part) }),
+      html: renderPanel(menu, item, {
+        place,
+        pictures,
+        prefix: prefixOf(part),
+        ...(styled === undefined ? {} : { styled }),
+      }),
     }));
   });
 }
@@ -186,12 +197,14 @@ function partsHtml(
   { facts = {}, classes = '' }: { readonly facts?: AreaFacts; readonly classes?: string } = {},
 ): string {
   const { words, pictures, site, marks = false, fetchesPanels = false } = choices;
+  const own = choices.styled === undefined ? {} : { styled: choices.styled };
   const pieces = framePieces(parts, {
     prefix: 'zv',
     classes,
     children: new Map(),
     marks,
     pictures,
+    ...own,
     words,
     heading: 'h2',
     narrow: conditionOf('narrow', site.breakpoints),
@@ -206,6 +219,7 @@ function partsHtml(
             prefix: prefixOf(part),
             pictures,
             marks,
+            ...own,
             ...(part.pushed === undefined ? {} : { pushed: part.pushed }),
             ...(fetchesPanels ? { panels: `panels/${part.id}` } : {}),
           }),

@@ -13,6 +13,7 @@ import {
   stackedRows,
 } from './panelHtml.ts';
 import { foldClasses, type Fold } from './fold.ts';
+import { styledClass } from './styledClass.ts';
 import type { Piece } from '../parts/partHandler.ts';
 
 /** How a menu is written as HTML. */
@@ -41,6 +42,8 @@ export interface RenderChoices {
   readonly opens?: Dropdown['opens'];
   /** How a list folds; not there: all its branches are open. */
   readonly fold?: Fold | undefined;
+  /** What has looks of its own, and a class for them (`styledIn`). */
+  readonly styled?: ReadonlySet<string>;
   /** What the row that leads back is called besides the name of the entry; for lists that step in. */
   readonly back?: string;
 }
@@ -56,7 +59,7 @@ export function renderMenu(menu: ResolvedMenu, choices: RenderChoices): string {
   const form = formOf(choices.place);
   const { fold } = choices;
   const isFolding = form === 'list' && fold !== undefined;
-  const start = `<nav class="zv zv-${form}${isFolding ? foldClasses(fold) : ''}" id="${prefix}" aria-label="${escapeHtml(menu.name)}" lang="${escapeHtml(menu.language)}" dir="${menu.direction}">`;
+  const start = `<nav class="zv zv-${form}${isFolding ? foldClasses(fold) : ''}${styledClass(menu.key, choices.styled)}" id="${prefix}" aria-label="${escapeHtml(menu.name)}" lang="${escapeHtml(menu.language)}" dir="${menu.direction}">`;
   const top: Piece[] = menu.items.length > 0 ? [{ list: menu.items }] : [];
   return (
     start +
@@ -81,6 +84,7 @@ export function renderPanel(menu: ResolvedMenu, item: ResolvedItem, choices: Ren
       id: `${prefix}-${item.id}`,
       marks: choices.marks === true,
       pictures: choices.pictures ?? '',
+      ...(choices.styled === undefined ? {} : { styled: choices.styled }),
     }),
     context,
   );
@@ -114,7 +118,8 @@ function joined(
   pieces: readonly Piece[],
   { place, prefix, isTop, isUnfolded, marks = false, pictures = '', panels, pushed, opens, ...rest }: Writing,
 ): string {
-  const { fold, back = '' } = rest;
+  const { fold, back = '', styled } = rest;
+  const around = { marks, pictures, ...(styled === undefined ? {} : { styled }) };
   let html = '';
   const stack: (string | Entry)[] = [];
   const push = (some: readonly Piece[], below: Omit<Entry, 'item'>): void => {
@@ -146,7 +151,7 @@ function joined(
       item.rows !== undefined && (place === 'side' || place === 'drawer')
         ? stackedRows(
             item,
-            { id: `${prefix}-${item.id}`, marks, pictures },
+            { id: `${prefix}-${item.id}`, ...around },
             next.isUnfolded
               ? null
               : { id: `${prefix}-${item.id}`, start: inList(foldStart(item, fold, back)) },
@@ -155,9 +160,10 @@ function joined(
     const hasBranch = drops || (stacked === null ? item.children.length > 0 : stacked.length > 0);
     const branch = !next.isUnfolded && hasBranch ? `${prefix}-${item.id}` : null;
     const mark = marks ? ` data-zv-item="${item.id}"` : '';
+    const own = styledClass(item.id, styled);
     const entry = next.isTop
-      ? `<li${mark}${entryClass(item, dropClasses(item) + (item.id === pushed ? ' zv-pushed' : ''))}${opensAttribute(item, opens)}>`
-      : `<li${mark}${entryClass(item)}>`;
+      ? `<li${mark}${entryClass(item, dropClasses(item) + (item.id === pushed ? ' zv-pushed' : '') + own)}${opensAttribute(item, opens)}>`
+      : `<li${mark}${entryClass(item, own)}>`;
     html +=
       entry +
       faceHtml(
@@ -170,7 +176,7 @@ function joined(
       stack.push('</div>');
       const address = panels !== undefined && isFetched(item) ? `${panels}/${item.id}.html` : null;
       if (address === null)
-        push(panelPieces(item, { id: branch, marks, pictures }), { isTop: false, isUnfolded: true });
+        push(panelPieces(item, { id: branch, ...around }), { isTop: false, isUnfolded: true });
       html += panelStart(branch, item, address);
       continue;
     }

@@ -5,6 +5,7 @@ import type { CompareTitles } from '../resolve/followedPages.ts';
 import { exceptionsOf, winning, type Situation } from '../resolve/frameExceptions.ts';
 import type { ResolvedMenu } from '../resolve/resolved.ts';
 import { allAreaFacts, resolveArea, siteWords } from '../resolve/resolveFrame.ts';
+import { sheetOf, styledIn } from '../resolve/sheetOf.ts';
 import { resolveMenu } from '../resolve/resolveMenu.ts';
 import { currentMarks, markPlaces } from './currentMarks.ts';
 import { fillFragment } from './fillFragment.ts';
@@ -42,7 +43,13 @@ export function renderPage(
     return known;
   };
   const words = siteWords(document);
-  const choices = { site: document.site, words, pictures, marks: isComposed };
+  const choices = {
+    site: document.site,
+    words,
+    pictures,
+    marks: isComposed,
+    styled: styledIn(document),
+  };
   const facts = factsOn(document, situation, year);
   const [here, ...above] = facts.way.map(({ path }) => pathKey(path)).reverse();
   const areas = frameAreas.map((area) => {
@@ -69,11 +76,12 @@ export function renderPage(
   });
   const [header = '', side = '', footer = ''] = areas.map(({ html }) => html);
   const parts = areas.flatMap(({ resolved }) => partsOfArea(resolved));
-  const css = renderStyles(document.site, [...menus.values()], {
+  const look = {
     parts,
     areas: allAreaFacts(document),
     does: new Set(areas.flatMap(({ resolved }) => resolved.does)),
-  });
+  };
+  const css = renderStyles(document.site, [...menus.values()], look, sheetOf(document));
   return { header, side, footer, skip: renderSkip(choices), css };
 }
 

@@ -1,12 +1,13 @@
 import type { ResolvedMenu } from '../resolve/resolved.ts';
 import type { Site } from '../schema/site.ts';
 import { printRules } from '../style/printRules.ts';
-import { rule, type Rule } from '../style/rule.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
+import { plainSheet, type Sheet } from '../style/sheet.ts';
+import type { Situation } from '../schema/style.ts';
 import { dropdownRules } from './dropdownRules.ts';
 import type { FrameLook } from './frameLook.ts';
 import { frameRules } from './frameRules.ts';
 import { settingRules } from './settingRules.ts';
-import { compileStyles } from '../style/compileStyles.ts';
 
 /**
  * The style sheet for a site's menus. Every value that a site may want to change is a custom property on
@@ -18,15 +19,32 @@ export function renderStyles(
   site: Pick<Site, 'breakpoints' | 'contentWidth' | 'margins'>,
   menus: readonly ResolvedMenu[] = [],
   frame: FrameLook = NO_FRAME,
+  sheet: Sheet = plainSheet(),
 ): string {
   const { takeover } = frame.areas.drawer;
   return (
     '/* Navigation. Set the properties below on .zv, or on any element around it, to restyle it. */\n' +
-    printRules([...basic, ...settingRules(menus), ...dropdownRules(menus), ...frameRules(site, frame)], {
-      ...site.breakpoints,
-      ...(takeover === undefined ? {} : { takeover }),
-    })
+    printRules(
+      stylesOf(site, menus, frame),
+      { ...site.breakpoints, ...(takeover === undefined ? {} : { takeover }) },
+      { ...sheet, situations: situationsOf(frame) },
+    )
   );
+}
+
+/** All rules that menus and a frame need. */
+export function stylesOf(
+  site: Pick<Site, 'contentWidth' | 'margins'>,
+  menus: readonly ResolvedMenu[],
+  frame: FrameLook = NO_FRAME,
+): Rule[] {
+  return [...basic, ...settingRules(menus), ...dropdownRules(menus), ...frameRules(site, frame)];
+}
+
+/** The situations that the header of a frame can be in. */
+export function situationsOf({ does }: FrameLook): Situation[] {
+  const isMoving = does.has('sticky') || does.has('returns');
+  return [...(does.has('overlaid') ? (['over'] as const) : []), ...(isMoving ? (['scrolled'] as const) : [])];
 }
 
 const NO_FRAME: FrameLook = {
@@ -41,11 +59,13 @@ const basic: readonly Rule[] = [
     '.zv,.zv-band',
     '--_ink:var(--zv-ink,#1d2a22);--_paper:var(--zv-paper,#fff);--_edge:var(--zv-edge,#cfd6cd);--_accent:var(--zv-accent,#1f5a3a);--_tint:var(--zv-tint,#edf3ea);--_gap:var(--zv-gap,.25rem);--_pad:var(--zv-pad,.75rem);--_radius:var(--zv-radius,.375rem)',
   ),
+  // A site may set its font with one property; what is set in Style comes later, and wins.
+  rule('.zv,.zv-band', 'font:var(--zv-font,500 1rem/1.5 system-ui,sans-serif)'),
   rule('.zv ul', 'list-style:none;margin:0;padding:0'),
   rule('.zv li', 'position:relative'),
   rule(
     '.zv li>:is(a,span,button)',
-    'box-sizing:border-box;display:flex;align-items:center;margin:0;text-align:start;overflow-wrap:anywhere',
+    'box-sizing:border-box;display:flex;align-items:center;text-align:start;overflow-wrap:anywhere',
   ),
   rule('.zv li>:is(a,button)', 'cursor:pointer'),
   rule('.zv-list li>:is(a,span)', 'display:inline-flex'),
@@ -55,7 +75,6 @@ const basic: readonly Rule[] = [
   rule('.zv-bar li>a:has(+button)', 'flex-basis:0'),
   rule('.zv-bar button::after', 'content:"";rotate:45deg;flex:none'),
   rule('.zv-bar a+button', 'justify-content:center'),
-  rule('.zv-bar a+button::after', 'margin-inline-start:0'),
   rule('.zv-bar button[aria-expanded=true]::after', 'rotate:225deg'),
   rule('.zv-bar ul ul', 'flex-basis:100%;display:none'),
   rule(
@@ -79,22 +98,26 @@ const basic: readonly Rule[] = [
     'flex:0 1 auto;max-inline-size:calc(100% - 1.75rem)',
     { medium: 'narrow' },
   ),
-  rule('.zv-bar>ul>li>ul', 'position:static;inline-size:100%;max-inline-size:none;max-block-size:none', {
+  rule('.zv-bar>ul>li>ul', 'position:static;inline-size:100%;max-block-size:none', {
     medium: 'narrow',
   }),
   rule('.zv-bar button::after', 'transition:rotate .15s', { medium: 'motion' }),
   rule('.zv-bar ul ul', 'display:none!important', { medium: 'print' }),
-  ...compileStyles([
+  looks(
     'site',
-    'entry',
     'listLevel',
-    'listEntry',
-    'listHeading',
     'bar',
-    'arrow',
-    'arrowButton',
     'level',
     'dropdown',
     'level3',
-  ]),
+    'entry',
+    'barEntry',
+    'barBranch',
+    'arrowButton',
+    'dropEntry',
+    'listEntry',
+    'listHeading',
+    'arrow',
+    'loneArrow',
+  ),
 ];

@@ -1,10 +1,9 @@
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import { deviceClasses } from '../schema/deviceClass.ts';
 import { settingNames } from '../schema/settings.ts';
-import { rule, type Rule } from '../style/rule.ts';
+import { looks, rule, type Rule } from '../style/rule.ts';
 import { preorder } from '../walk/preorder.ts';
 import { badgeClass } from './faceHtml.ts';
-import { compileStyles } from '../style/compileStyles.ts';
 import { UNSEEN } from '../style/unseen.ts';
 
 /** What the settings of items need of the style sheet; empty when no item has any. O(items). */
@@ -36,22 +35,25 @@ const faces: readonly Rule[] = [
   rule('.zv li>:has(>.zv-badge)', 'flex-wrap:wrap'),
   rule('.zv-badge', 'box-sizing:border-box;max-inline-size:100%;overflow-wrap:anywhere'),
   rule('.zv li>.zv-face-stacked', 'flex-direction:column;justify-content:center;text-align:center'),
-  rule('.zv .zv-face-stacked>*', 'margin-inline:0'),
-  rule('.zv li>.zv-button,.zv-badge', 'border:1px solid ButtonText', { medium: 'forcedColors' }),
-  ...compileStyles(['icon', 'iconAfter', 'description', 'badge', 'badgeBefore', 'buttonEntry']),
+  rule('.zv .zv-face-stacked>*', 'margin-inline:0', { isLate: true }),
+  rule('.zv li>.zv-button,.zv-badge', 'border:1px solid ButtonText', {
+    medium: 'forcedColors',
+    isLate: true,
+  }),
+  looks('icon', 'iconAfter', 'description', 'badge', 'badgeBefore', 'buttonEntry'),
 ];
 
 /** Hidden labels, arrows and items, for all or some device classes. */
 export const hiding: readonly Rule[] = [
   rule('.zv-bar .zv-no-arrow::after', 'content:none'),
-  rule(`.zv-visually-hidden,${quietOn('')}`, UNSEEN),
+  rule(`.zv-visually-hidden,${quietOn('')}`, UNSEEN, { isLate: true }),
   ...deviceClasses.flatMap((device) => [
     rule(
       `.zv .zv-hidden-${device},.zv .zv-branch-hidden-${device}>:is(ul,.zv-panel,a~button)`,
       'display:none',
       { medium: device, weight: 1 },
     ),
-    rule(quietOn(`-${device}`), UNSEEN, { medium: device }),
+    rule(quietOn(`-${device}`), UNSEEN, { medium: device, isLate: true }),
   ]),
 ];
 

@@ -9,6 +9,7 @@ import { PartShape, type Part } from './part.ts';
 import { PlacementShape, type Placement } from './placement.ts';
 import { PresetShape, type Preset } from './preset.ts';
 import { SharedLinkShape, type SharedLink } from './sharedLink.ts';
+import { StyleShape, type Style } from './style.ts';
 
 /** What stands in each forest of a document. */
 export interface NodeOf {
@@ -21,6 +22,7 @@ export interface NodeOf {
   readonly leftFindings: LeftFinding;
   readonly parts: Part;
   readonly presets: Preset;
+  readonly styles: Style;
 }
 /** The name of a forest. */
 export type ForestName = keyof NodeOf;
@@ -59,6 +61,7 @@ export const forests: { readonly [F in ForestName]: ForestDefinition } = {
   },
   parts: { shape: PartShape, ids: 'part', name: 'part', under: ['items', 'parts', 'site'] },
   presets: { shape: PresetShape, ids: 'preset', name: 'preset', under: ['site'] },
+  styles: { shape: StyleShape, ids: 'style', name: 'look', under: ['site'], isUnordered: true },
 };
 
 /** The names of all forests, in the same order. */

@@ -1,31 +1,157 @@
-import { anatomy, properties, states, type Property, type Thing, type ThingName } from './anatomy.ts';
-import { rule, type Rule } from './rule.ts';
-import { starters, type Look, type StarterName } from './starters.ts';
+import { lineOf, OVER, states, thingNames, thingOf, type State, type ThingName } from '../anatomy/anatomy.ts';
+import { factsOf, propertyNames, type Property } from '../anatomy/properties.ts';
+import { cssOf } from '../anatomy/values.ts';
+import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
+import { situations, type Situation, type StyleTarget } from '../schema/style.ts';
+import { selectorsIn } from '../anatomy/specificity.ts';
+import { flat, type Medium } from './rule.ts';
+import type { Look } from './starters.ts';
+import type { Sheet } from './sheet.ts';
 
-/**
- * The rules that give things their looks: for each, one in each state in which something is said that its normal
- * state does not say already, and one for narrow screens. O(values).
- */
-export function compileStyles(things: readonly ThingName[], starter: StarterName = 'moss@1'): Rule[] {
-  return things.flatMap((name) => {
-    const thing: Thing = anatomy[name];
-    const { in: selectors } = thing;
-    const medium = thing.medium ?? null;
-    const looks = starters[starter][name];
-    const { normal = {} } = looks;
-    const made = states.flatMap((state) => {
-      const selector = selectors[state];
-      const declarations = declarationsOf(looks[state], state === 'normal' ? {} : normal);
-      return selector === undefined || declarations === '' ? [] : [rule(selector, declarations, { medium })];
-    });
-    const narrow = declarationsOf(looks.on?.narrow, normal);
-    return narrow === '' ? made : [...made, rule(selectors.normal, narrow, { medium: 'narrow' })];
-  });
+/** A rule of looks as it is printed, and how much it wins against others. */
+export interface LookRule {
+  readonly selectors: readonly string[];
+  readonly declarations: string;
+  readonly medium: Medium | null;
+  /** Compared from the first number on; what is greater comes later, and so wins. */
+  readonly order: readonly number[];
 }
 
-function declarationsOf(look: Look = {}, known: Look): string {
-  return Object.entries(look)
-    .filter(([property, value]) => known[property as Property] !== value)
-    .map(([property, value]) => `${properties[property as Property]}:${value}`)
-    .join(';');
+/** Where a value holds, besides its thing. */
+interface Where {
+  readonly state: State;
+  readonly situation: Situation | null;
+  readonly device: DeviceClass | null;
+  /** Selectors of which each must find the element, too; and how near they are (see `scopes.ts`). */
+  readonly within: readonly string[];
+  readonly rank: number;
+}
+
+const AT_REST: Where = { state: 'normal', situation: null, device: null, within: [], rank: 0 };
+
+/** Where a situation of the header holds. */
+export const situationSelectors: Readonly<Record<Situation, string>> = {
+  over: `${OVER},${OVER} *`,
+  scrolled: '.zv-header.zv-scrolled,.zv-header.zv-scrolled *',
+};
+
+/**
+ * The rules that give things their looks, in their order: first what the starter says, then what somebody set. A
+ * value for a state wins over one for rest; then one for a situation of the header; then what is said of the later
+ * thing in the anatomy; then the nearer scope; then one for a device class. `resolveStyle` decides in the same order
+ * (a law). O(values).
+ */
+export function compileStyles(things: readonly ThingName[], sheet: Sheet): LookRule[] {
+  const used = new Set(things);
+  const rules: LookRule[] = [];
+  const add = (thing: ThingName, look: Look, where: Where): void => {
+    const made = ruleOf(thing, look, where);
+    if (made !== null) rules.push(made);
+  };
+  for (const thing of thingNames) {
+    if (!used.has(thing)) continue;
+    const { narrow, over, scrolled, ...looks } = sheet.starter[thing] ?? {};
+    add(thing, { ...initialOf(thing), ...looks.normal }, AT_REST);
+    for (const state of states) if (state !== 'normal') add(thing, looks[state] ?? {}, { ...AT_REST, state });
+    add(thing, narrow ?? {}, { ...AT_REST, device: 'narrow' });
+    for (const situation of sheet.situations)
+      add(thing, (situation === 'over' ? over : scrolled) ?? {}, { ...AT_REST, situation });
+  }
+  for (const { target, values, scope } of sheet.set)
+    if (used.has(target.thing) && !isNever(target, sheet))
+      add(target.thing, values, {
+        state: target.state ?? 'normal',
+        situation: target.situation ?? null,
+        device: target.device ?? null,
+        ...scope,
+      });
+  return rules.sort(compareOrder);
+}
+
+/** Whether a thing is never so: on a device class on which it is not there, in a situation that no header has. */
+function isNever({ thing, device, situation }: StyleTarget, { situations: some }: Sheet): boolean {
+  const isElsewhere = device === 'narrow' && thingOf(thing).medium === 'wider';
+  return isElsewhere || (situation !== undefined && !some.includes(situation));
+}
+
+/** What nobody says of a thing is neither left to the browser nor to the page. */
+function initialOf(thing: ThingName): Look {
+  const { has, like } = thingOf(thing);
+  const known = new Set(
+    like === undefined ? [] : lineOf(like as ThingName).flatMap((one) => thingOf(one).has),
+  );
+  return Object.fromEntries(
+    has.filter((one) => !known.has(one) && !isPassedOn(one)).map((one) => [one, factsOf(one).initial]),
+  );
+}
+
+/** Custom properties are as around them where nobody says anything: nothing has to be written. */
+function isPassedOn(property: Property): boolean {
+  const { css, initial } = factsOf(property);
+  return css.startsWith('--') && initial === 'inherit';
+}
+
+function ruleOf(thing: ThingName, look: Look, where: Where): LookRule | null {
+  const { in: selectors, medium = null } = thingOf(thing);
+  const selector = selectors[where.state];
+  const declarations = declarationsOf(thing, look, where);
+  if (selector === undefined || declarations === '') return null;
+  const conditions =
+    where.situation === null ? where.within : [...where.within, situationSelectors[where.situation]];
+  return {
+    selectors: selectorsIn(selector).map((one) => flat(one, conditions)),
+    declarations,
+    medium: where.device ?? medium,
+    order: [
+      states.indexOf(where.state),
+      where.situation === null ? 0 : 1 + situations.indexOf(where.situation),
+      thingNames.indexOf(thing),
+      where.rank,
+      where.device === null ? 0 : 1 + deviceClasses.indexOf(where.device),
+    ],
+  };
+}
+
+/** The declarations of a look, in the order of the properties. */
+function declarationsOf(thing: ThingName, look: Look, { rank, state, device, situation }: Where): string {
+  // The starter's font of the whole navigation is one declaration, which a site may set with one property.
+  const isShorthand =
+    thing === 'site' && rank === 0 && state === 'normal' && device === null && situation === null;
+  const left = propertyNames.filter(
+    (name) => look[name] !== undefined && !(isShorthand && factsOf(name).group === 'text'),
+  );
+  const inherited = left.filter((name) => FONT.has(name) && look[name] === 'inherit');
+  const isFont = inherited.length === FONT.size;
+  const declarations = left
+    .filter((name) => !(isFont && FONT.has(name)))
+    .flatMap((name) => declarationsFor(name, look[name] ?? ''))
+    .map(([css, value]) => `${css}:${value}`);
+  return [...(isFont ? ['font:inherit'] : []), ...declarations].join(';');
+}
+
+/** What `font: inherit` stands for. */
+const FONT: ReadonlySet<Property> = new Set([
+  'fontFamily',
+  'fontSize',
+  'fontWeight',
+  'fontStyle',
+  'lineHeight',
+]);
+
+/** The declarations of a value. */
+export function declarationsFor(
+  property: Property,
+  value: string,
+): readonly (readonly [css: string, value: string])[] {
+  const { kind, css, declare } = factsOf(property);
+  const written = cssOf(kind, value);
+  return declare === undefined ? [[css, written]] : declare(written);
+}
+
+function compareOrder({ order: one }: LookRule, { order: other }: LookRule): number {
+  for (let at = 0; at < one.length; at += 1) {
+    const difference = (one[at] ?? 0) - (other[at] ?? 0);
+    if (difference !== 0) return difference;
+  }
+  return 0;
 }

@@ -1,29 +1,61 @@
 import type { PartOf } from '../schema/part.ts';
 import type { Site } from '../schema/site.ts';
 import type { Medium, Rule } from './rule.ts';
-import { compareSpecificity } from './specificity.ts';
+import { compareSpecificity } from '../anatomy/specificity.ts';
+import { compileStyles } from './compileStyles.ts';
+import { plainSheet, type Sheet } from './sheet.ts';
 
 /**
- * A style sheet of rules. Every rule is printed with the specificity of one class, and what its selector says
+ * A style sheet of rules: how things are laid out, then their looks (`compileStyles`), then what has to be so
+ * whatever somebody set. Every rule is printed with the specificity of one class, and what its selector says
  * more stands in `:where()`: so the element rules of a site lose against ours, and any rule of a site with a
- * class and an element wins, whatever our markup looks like. What wins among our own rules is their order. They
- * come in the order in which their selectors count as they are written (`specificityOf`), and those that count
- * alike in the order in which they were given: the same wins as if they were printed as they are written.
+ * class and an element wins, whatever our markup looks like. What wins among our own rules is their order. Rules
+ * of the layout come in the order in which their selectors count as they are written (`specificityOf`), and those
+ * that count alike in the order in which they were given: the same wins as if they were printed as written.
  * Equal rules are printed once. O(n log n).
  */
-export function printRules(rules: readonly Rule[], breakpoints: Widths): string {
-  const single = rules.flatMap(({ printed: some, declarations, medium }) =>
-    some.map((one) => ({ ...one, declarations, medium })),
+export function printRules(rules: readonly Rule[], breakpoints: Widths, sheet: Sheet = plainSheet()): string {
+  const things = [...new Set(rules.flatMap(({ looks = [] }) => looks))];
+  const late = inOrder(rules.filter(({ isLate }) => isLate));
+  const styled = compileStyles(things, sheet).flatMap(({ selectors, declarations, medium }) =>
+    selectors.map((flat) => ({ flat, declarations, medium })),
   );
-  const ordered = single
+  return [
+    printed(inOrder(rules.filter(({ isLate }) => !isLate)), breakpoints),
+    ...(styled.length === 0 ? [] : [LOOKS, printed(styled, breakpoints)]),
+    ...(late.length === 0 ? [] : [LATE, printed(late, breakpoints)]),
+  ].join('');
+}
+
+const LOOKS = '/* Looks: what comes later wins. */\n';
+/** What comes before the rules that win over all looks. */
+const LATE = '/* Needed for it to work, whatever was set above. */\n';
+
+/** One selector with its declarations. */
+interface Single {
+  readonly flat: string;
+  readonly declarations: string;
+  readonly medium: Medium | null;
+}
+
+/** Rules with a selector each, those that count less first. */
+function inOrder(rules: readonly Rule[]): Single[] {
+  return rules
+    .flatMap(({ printed: some, declarations, medium }) =>
+      some.map((one) => ({ ...one, declarations, medium })),
+    )
     .map((one, at) => ({ ...one, at }))
     .sort((a, b) => compareSpecificity(a.counts, b.counts) || a.at - b.at);
-  const printed = new Set<string>();
+}
+
+/** Rules as CSS, in their order; what stands next to each other is put together. */
+function printed(ordered: readonly Single[], breakpoints: Widths): string {
+  const known = new Set<string>();
   const blocks: { readonly medium: Medium | null; readonly rules: Printed[] }[] = [];
   for (const { flat, declarations, medium } of ordered) {
     const key = [medium, flat, declarations].join(' ');
-    if (printed.has(key)) continue;
-    printed.add(key);
+    if (known.has(key)) continue;
+    known.add(key);
     if (blocks.at(-1)?.medium !== medium) blocks.push({ medium, rules: [] });
     const block = blocks.at(-1)?.rules ?? [];
     const last = block.at(-1);

@@ -1,59 +1,149 @@
-import { anatomy, type Property, type State, type Thing, type ThingName } from './anatomy.ts';
-import { starters, type StarterName } from './starters.ts';
+import { lineOf, states, thingOf, type State, type ThingName } from '../anatomy/anatomy.ts';
+import { factsOf, type Property } from '../anatomy/properties.ts';
+import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
+import { situations, type Situation, type StyleTarget } from '../schema/style.ts';
+import { plainSheet, type SetLook, type Sheet } from './sheet.ts';
+import type { Look, StarterName } from './starters.ts';
 
 /** A value, and where it comes from. */
 export interface ResolvedStyle {
   readonly value: string;
-  readonly origin: {
-    readonly starter: StarterName;
-    /** The thing itself, or one that it is like. */
-    readonly thing: ThingName;
-    readonly state: State;
-    readonly device: 'narrow' | null;
-  };
+  readonly origin: StyleOrigin;
 }
 
-/**
- * What a property of a thing comes to in a state, and why; null: nothing is said of it, so that it is as with what
- * it stands in. A value for the state wins over one for the normal state, then what is said of the thing itself over
- * what is said of what it is like, then what is said for the device class. O(things that it is like).
- */
-export function resolveStyle(
-  thing: ThingName,
-  property: Property,
-  { state = 'normal', device = null, starter = 'moss@1' }: StyleChoices = {},
-): ResolvedStyle | null {
-  const line = lineOf(thing);
-  for (const wanted of state === 'normal' ? [state] : [state, 'normal' as const]) {
-    for (const one of line) {
-      const looks = starters[starter][one];
-      const onDevice = device === 'narrow' && wanted === 'normal' ? looks.on?.narrow?.[property] : undefined;
-      const value = onDevice ?? looks[wanted]?.[property];
-      if (value !== undefined)
-        return {
-          value,
-          origin: { starter, thing: one, state: wanted, device: onDevice === undefined ? null : 'narrow' },
-        };
+/** Where a value comes from: what somebody set, a starter, or what holds where nobody says anything. */
+export type StyleOrigin =
+  | { readonly from: 'set'; readonly target: StyleTarget }
+  | {
+      readonly from: 'starter';
+      readonly starter: StarterName;
+      /** The thing itself, or one that it is like. */
+      readonly thing: ThingName;
+      readonly state: State;
+      readonly situation: Situation | null;
+      readonly device: 'narrow' | null;
     }
-  }
-  return null;
-}
+  | { readonly from: 'initial'; readonly thing: ThingName };
 
 /** What is asked about a style. */
 export interface StyleChoices {
-  readonly state?: State;
-  readonly device?: 'narrow' | null;
-  readonly starter?: StarterName;
+  /** In which states it is, besides rest. */
+  readonly states?: readonly State[];
+  /** The situations that the header around it is in. */
+  readonly situations?: readonly Situation[];
+  readonly device?: DeviceClass | null;
+  readonly sheet?: Sheet;
+  /** Whether what was set holds here: by what it belongs to. Not there: what was set for the whole site. */
+  readonly holds?: (look: SetLook) => boolean;
+  /** All things that it is, the one that wins first; not there: the thing and what it is like. */
+  readonly line?: readonly ThingName[];
 }
 
-/** A thing and what it is like, the nearest first. */
-export function lineOf(thing: ThingName): ThingName[] {
-  const line: ThingName[] = [];
-  for (
-    let next: string | undefined = thing;
-    next !== undefined;
-    next = (anatomy[next as ThingName] as Thing).like
-  )
-    line.push(next as ThingName);
-  return line;
+/** What a property of a thing comes to, and why; null: it has no such property. See `rankedStyles`. */
+export function resolveStyle(
+  thing: ThingName,
+  property: Property,
+  choices: StyleChoices = {},
+): ResolvedStyle | null {
+  return rankedStyles(thing, property, choices)[0] ?? null;
+}
+
+/**
+ * Everything that is said of a property of a thing, what wins first: a value for a state before one for rest; then
+ * one for a situation of the header; then what is said of the thing itself before what is said of what it is like;
+ * then the nearer scope; then a value for a device class. O(what is said of the thing).
+ */
+export function rankedStyles(
+  thing: ThingName,
+  property: Property,
+  choices: StyleChoices = {},
+): ResolvedStyle[] {
+  const {
+    situations: asked = [],
+    device = null,
+    sheet = plainSheet(),
+    holds = ({ scope }) => scope.rank <= 1,
+  } = choices;
+  // A situation that no header of the site can be in is never there.
+  const around = asked.filter((one) => sheet.situations.includes(one));
+  const line = choices.line ?? lineOf(thing);
+  if (!line.some((one) => thingOf(one).has.includes(property))) return [];
+  const found: { readonly order: readonly number[]; readonly style: ResolvedStyle }[] = [];
+  const holding: ReadonlySet<State> = new Set(['normal', ...(choices.states ?? [])]);
+  line.forEach((one, at) => {
+    const depth = line.length - at;
+    const { narrow, over, scrolled, ...looks } = sheet.starter[one] ?? {};
+    const said: readonly Said[] = [
+      ...states.map((state): Said => [state, null, null, looks[state]]),
+      ['normal', null, 'narrow', narrow],
+      ['normal', 'over', null, over],
+      ['normal', 'scrolled', null, scrolled],
+    ];
+    for (const [state, inSituation, on, look] of said) {
+      const value = look?.[property];
+      if (value === undefined || !holding.has(state)) continue;
+      if (inSituation !== null && !around.includes(inSituation)) continue;
+      if (on !== null && on !== device) continue;
+      found.push({
+        order: orderOf(state, inSituation, depth, 0, on),
+        style: {
+          value,
+          origin: {
+            from: 'starter',
+            starter: sheet.name,
+            thing: one,
+            state,
+            situation: inSituation,
+            device: on,
+          },
+        },
+      });
+    }
+  });
+  for (const look of sheet.set) {
+    const { target, values, scope } = look;
+    const value = values[property];
+    const at = line.indexOf(target.thing);
+    const state = target.state ?? 'normal';
+    if (value === undefined || at < 0 || !holding.has(state)) continue;
+    if (target.situation !== undefined && !around.includes(target.situation)) continue;
+    if (target.device !== undefined && target.device !== device) continue;
+    if (!holds(look)) continue;
+    found.push({
+      order: orderOf(state, target.situation ?? null, line.length - at, scope.rank, target.device ?? null),
+      style: { value, origin: { from: 'set', target } },
+    });
+  }
+  const root = line.findLast((one) => thingOf(one).has.includes(property)) ?? thing;
+  return [
+    ...found.sort((a, b) => compare(b.order, a.order)).map(({ style }) => style),
+    { value: factsOf(property).initial, origin: { from: 'initial', thing: root } },
+  ];
+}
+
+/** What a starter says of a thing, and where it holds. */
+type Said = readonly [State, Situation | null, 'narrow' | null, Look | undefined];
+
+function orderOf(
+  state: State,
+  situation: Situation | null,
+  depth: number,
+  rank: number,
+  device: DeviceClass | null,
+): number[] {
+  return [
+    states.indexOf(state),
+    situation === null ? 0 : 1 + situations.indexOf(situation),
+    depth,
+    rank,
+    device === null ? 0 : 1 + deviceClasses.indexOf(device),
+  ];
+}
+
+function compare(one: readonly number[], other: readonly number[]): number {
+  for (let at = 0; at < one.length; at += 1) {
+    const difference = (one[at] ?? 0) - (other[at] ?? 0);
+    if (difference !== 0) return difference;
+  }
+  return 0;
 }

@@ -1,4 +1,5 @@
-import { selectorsIn, specificityOf, type Specificity } from './specificity.ts';
+import type { ThingName } from '../anatomy/anatomy.ts';
+import { selectorsIn, specificityOf, type Specificity } from '../anatomy/specificity.ts';
 
 /**
  * When a rule holds: on a device class, on all but narrow screens, where the drawer takes over and where it does
@@ -27,6 +28,22 @@ export interface Rule {
   readonly medium: Medium | null;
   /** Its selectors as they are printed, each with how much it counts; worked out once, when the rule is made. */
   readonly printed: readonly { readonly flat: string; readonly counts: Specificity }[];
+  /** It comes behind all looks: what has to be so for something to work, whatever somebody set. */
+  readonly isLate: boolean;
+  /** It stands for the looks of these things, which are compiled where the style sheet is printed. */
+  readonly looks?: readonly ThingName[];
+}
+
+/** The looks of things that are in use, as a rule among those that lay them out. */
+export function looks(...things: readonly ThingName[]): Rule {
+  return { selector: '', declarations: '', medium: null, printed: [], isLate: false, looks: things };
+}
+
+/** When a rule holds, and what it wins against. */
+export interface RuleChoices {
+  readonly medium?: Medium | null;
+  readonly weight?: number;
+  readonly isLate?: boolean;
 }
 
 /**
@@ -36,13 +53,13 @@ export interface Rule {
 export function rule(
   selector: string,
   declarations: string,
-  { medium = null, weight = 0 }: { readonly medium?: Medium | null; readonly weight?: number } = {},
+  { medium = null, weight = 0, isLate = false }: RuleChoices = {},
 ): Rule {
   const printed = selectorsIn(selector).map((one) => {
     const [ids, classes, types] = specificityOf(one);
     return { flat: flat(one), counts: [ids, classes + weight, types] as const };
   });
-  return { selector, declarations, medium, printed };
+  return { selector, declarations, medium, printed, isLate };
 }
 
 /** Rules that hold in a medium alone. */
@@ -62,12 +79,16 @@ const PAGE = /^:where\((?:html|body)\):has\(\.[\w-]+(?::where\([^)]*\))?\)$/;
 /** The elements around all that we write have these classes. */
 const ROOT = /^\.zv(?:-bar|-list|-header|-side|-footer|-drawer|-skip)?(?![\w-])(?!.*[ >+~])/;
 
-/** A selector that finds the same, with the specificity of one class. */
-function flat(selector: string): string {
+/**
+ * A selector that finds the same, with the specificity of one class. `where`: what must hold of the element besides,
+ * as a list of selectors that find it.
+ */
+export function flat(selector: string, where: readonly string[] = []): string {
   const pseudo = PSEUDO_ELEMENT.exec(selector)?.[0] ?? '';
   const plain = selector.slice(0, selector.length - pseudo.length);
-  if (ONE_CLASS.test(plain) || PAGE.test(plain)) return plain + pseudo;
-  if (ROOT.test(plain)) return `.zv:where(${plain})${pseudo}`;
+  const behind = where.map((one) => `:where(${one})`).join('') + pseudo;
+  if (ONE_CLASS.test(plain) || PAGE.test(plain)) return plain + behind;
+  if (ROOT.test(plain)) return `.zv:where(${plain})${behind}`;
   const [, holder = '.zv', below = plain] = BELOW.exec(plain) ?? [];
-  return `${holder} :where(${below})${pseudo}`;
+  return `${holder} :where(${below})${behind}`;
 }

@@ -1,590 +1,388 @@
-import type { Property, State, ThingName } from './anatomy.ts';
+import type { State, ThingName } from '../anatomy/anatomy.ts';
+import type { Situation, StyleValues } from '../schema/style.ts';
 
-/** Values of some properties. */
-export type Look = { readonly [P in Property]?: string };
+/** Values of some properties; see `values.ts`. What begins with "=" is CSS as it is. */
+export type Look = StyleValues;
 
-/** How a thing looks: in each state, and in its normal state on a device class. */
-export type Looks = { readonly [S in State]?: Look } & { readonly on?: { readonly narrow?: Look } };
+/** How a thing looks: in each state; and at rest on narrow screens, and in situations of the header. */
+export type Looks = { readonly [S in State]?: Look } & {
+  readonly narrow?: Look;
+} & { readonly [S in Situation]?: Look };
 
 /** How everything looks before anybody sets anything. Frozen: a change is a new version beside it. */
-export type Starter = { readonly [T in ThingName]: Looks };
+export type Starter = { readonly [T in ThingName]?: Looks };
+
+const RING: Look = { outline: '2px solid @accent', outlineOffset: '-2px' };
+const OUTER_RING: Look = { outline: '2px solid @accent', outlineOffset: '2px' };
+const BOXED: Look = {
+  background: '@paper',
+  borderBlockWidth: '1px',
+  borderInlineWidth: '1px',
+  borderColor: '@edge',
+  borderRadius: '@radius',
+  boxShadow: '0 .75rem 1.75rem -.75rem #00000066',
+};
+const SIGN: Look = { arrowShape: 'chevron', inlineSize: '.4rem', blockSize: '.4rem' };
+const FILLED: Look = { background: '@button', color: '@button-ink' };
+const FILLED_HOVER: Look = { background: '@button-hover' };
+const FIELD: Look = {
+  minBlockSize: '2.75rem',
+  borderBlockWidth: '1px',
+  borderInlineWidth: '1px',
+  borderRadius: '@radius',
+  background: '@paper',
+};
+const OVER: Look = { background: 'none', ink: '#ffffff', tint: '#ffffff33', accent: '#ffffff' };
 
 const moss: Starter = {
   site: {
-    normal: { font: 'var(--zv-font,500 1rem/1.5 system-ui,sans-serif)', color: 'var(--_ink)' },
-  },
-  entry: {
     normal: {
-      minHeight: '2.75rem',
-      padding: '.375rem var(--_pad)',
-      border: '0',
-      borderRadius: 'var(--_radius)',
-      background: 'none',
-      color: 'inherit',
-      font: 'inherit',
-      textDecoration: 'none',
+      color: '@ink',
+      fontFamily: '@font',
+      fontSize: '1rem',
+      fontWeight: '500',
+      fontStyle: 'normal',
+      lineHeight: '1.5',
     },
-    within: { color: 'var(--_accent)' },
-    current: { textDecoration: 'underline .16em', textUnderlineOffset: '.5em' },
-    hover: { background: 'var(--_tint)' },
-    focus: { outline: '2px solid var(--_accent)', outlineOffset: '-2px' },
   },
-  listEntry: {
-    normal: { minHeight: '2rem', paddingBlock: '.125rem', fontWeight: '400' },
-    hover: { textDecoration: 'underline' },
-  },
-  listHeading: {
-    normal: { fontWeight: '600' },
-  },
-  listLevel: {
-    normal: { paddingInlineStart: '1rem' },
-  },
-  bar: {
-    normal: { gap: 'var(--_gap)' },
-  },
-  arrowButton: {
-    normal: { paddingInline: '.4rem .7rem', marginInlineStart: '-.6rem', minInlineSize: '1.75rem' },
-  },
-  arrow: {
+  menu: {
     normal: {
-      inlineSize: '.4rem',
-      blockSize: '.4rem',
-      marginInlineStart: '.5rem',
-      marginBlockEnd: '.2rem',
-      border: 'solid',
-      borderWidth: '0 .11rem .11rem 0',
+      fontFamily: 'inherit',
+      fontSize: 'inherit',
+      fontWeight: 'inherit',
+      fontStyle: 'inherit',
+      lineHeight: 'inherit',
     },
-    open: { marginBlockEnd: '-.2rem' },
   },
-  level: {
-    normal: { fontWeight: '400' },
+  header: {
+    normal: { background: '@paper', borderBlockWidth: '0 1px', borderColor: '@edge' },
+    over: { ...OVER, backgroundImage: 'linear(180deg, #000000aa, #00000099)', borderColor: 'none' },
   },
-  level3: {
-    normal: { paddingInlineStart: '1rem' },
+  side: { normal: { fontSize: '.9375rem' } },
+  footer: { normal: { background: '@tint', borderBlockWidth: '1px 0', borderColor: '@edge' } },
+  band: { normal: { paddingBlock: '.75rem' }, over: OVER },
+  upperBand: {
+    normal: { paddingBlock: '.125rem', background: '@tint', fontSize: '.875rem', fontWeight: '400' },
+    over: { background: 'none' },
   },
+  footerBand: { normal: { fontSize: '.9375rem', fontWeight: '400' } },
+  lastBand: { normal: { borderBlockWidth: '1px 0', borderColor: '@edge' } },
+  drawer: { normal: { background: '@paper', boxShadow: '0 0 3rem #00000044' } },
+  drawerBand: { normal: { paddingBlock: '.5rem', borderBlockWidth: '0 1px', borderColor: '@edge' } },
+  drawerHead: {
+    normal: {
+      paddingBlock: '.25rem',
+      paddingInline: '1rem .25rem',
+      background: '@paper',
+      borderBlockWidth: '0 1px',
+      borderColor: '@edge',
+      fontWeight: '600',
+    },
+  },
+  zones: { normal: { gap: '.5rem 1.5rem' } },
+  zone: { normal: { gap: '.5rem 1rem' } },
+  bar: { normal: { gap: '@gap' } },
+  endBar: { normal: { marginInline: '0 -@pad' } },
+  frameList: { normal: { marginInline: '-@pad' } },
+  drawerList: { normal: { marginInline: '-@pad' } },
+  listLevel: { normal: { paddingInline: '1rem 0' } },
+  footerLevel: { normal: { paddingInline: '0' } },
+  level: { normal: { fontWeight: '400' } },
   dropdown: {
     normal: {
-      maxInlineSize: 'min(22rem,calc(100vw - 1rem))',
-      padding: '.375rem',
-      background: 'var(--_paper)',
-      border: '1px solid var(--_edge)',
-      borderRadius: 'var(--_radius)',
-      boxShadow: '0 .75rem 1.75rem -.75rem #0006',
+      ...BOXED,
+      maxInlineSize: '=min(22rem,calc(100vw - 1rem))',
+      paddingBlock: '.375rem',
+      paddingInline: '.375rem',
     },
-    on: { narrow: { boxShadow: 'none' } },
+    narrow: { boxShadow: 'none', maxInlineSize: 'none' },
   },
+  level3: { normal: { paddingInline: '1rem 0' } },
   flyout: {
     normal: {
+      ...BOXED,
       minInlineSize: '12rem',
-      maxInlineSize: 'min(20rem,40vw)',
-      padding: '.375rem',
-      background: 'var(--_paper)',
-      border: '1px solid var(--_edge)',
-      borderRadius: 'var(--_radius)',
-      boxShadow: '0 .75rem 1.75rem -.75rem #0006',
+      maxInlineSize: '=min(20rem,40vw)',
+      paddingBlock: '.375rem',
+      paddingInline: '.375rem',
     },
   },
-  flyoutArrow: {
-    normal: { marginBlockEnd: '0' },
+  panel: {
+    normal: {
+      ...BOXED,
+      panelInset: '1.25rem',
+      gap: '.75rem 1.5rem',
+      paddingBlock: '=var(--_inset)',
+      paddingInline: '=var(--_inset)',
+      fontWeight: '400',
+    },
+    narrow: { panelInset: '.5rem', paddingBlock: '.25rem .75rem', boxShadow: 'none' },
   },
-  icon: {
-    normal: { inlineSize: '1.25em', blockSize: '1.25em', marginInlineEnd: '.45em' },
+  panelGroup: { normal: { marginBlock: '.75rem 0' } },
+  panelList: { normal: { paddingInline: '0' } },
+  panelLevel: { normal: { paddingInline: '1rem 0' } },
+  rows: { normal: { gap: '1rem' } },
+  panelRow: { normal: { gap: '1rem 1.5rem' } },
+  cell: { normal: { gap: '.75rem' } },
+  groups: { normal: { gap: '.75rem 1.5rem' } },
+  group: { normal: { marginBlock: '.75rem 0' } },
+  entry: {
+    normal: {
+      minBlockSize: '2.75rem',
+      paddingBlock: '.375rem',
+      paddingInline: '@pad',
+      borderRadius: '@radius',
+    },
+    within: { color: '@accent' },
+    current: { textDecoration: 'underline .16em', textUnderlineOffset: '.5em' },
+    hover: { background: '@tint' },
+    focus: RING,
   },
-  iconAfter: {
-    normal: { marginInline: '.45em 0' },
+  arrowButton: {
+    normal: { paddingInline: '.4rem .7rem', marginInline: '-.6rem 0', minInlineSize: '1.75rem' },
   },
-  description: {
-    normal: { fontSize: '.85em', fontWeight: '400', opacity: '.85' },
+  panelEntry: { normal: { paddingBlock: '.25rem', paddingInline: '.5rem', minBlockSize: '2rem' } },
+  panelHeading: { normal: { fontWeight: '600' } },
+  groupHeading: { normal: { fontWeight: '600' } },
+  card: { normal: { gap: '.25rem', paddingBlock: '.5rem', paddingInline: '.5rem' } },
+  listEntry: {
+    normal: { minBlockSize: '2rem', paddingBlock: '.125rem', fontWeight: '400' },
+    hover: { textDecoration: 'underline' },
   },
+  listHeading: { normal: { fontWeight: '600' } },
+  drawerEntry: { normal: { minBlockSize: '2.75rem' } },
+  foldButton: { normal: { minInlineSize: '2.75rem', paddingBlock: '0', paddingInline: '0' } },
+  backRow: { normal: { fontWeight: '600', gap: '.75rem' } },
+  breadcrumbEntry: {
+    normal: { paddingBlock: '0', paddingInline: '.25rem', minBlockSize: '2rem' },
+    hover: { textDecoration: 'underline', background: 'none' },
+  },
+  anchorsEntry: {
+    normal: { paddingBlock: '.125rem', paddingInline: '.5rem', minBlockSize: '2rem', fontWeight: '400' },
+  },
+  buttonEntry: {
+    normal: { ...FILLED, paddingInline: '1.1rem' },
+    within: { color: '@button-ink' },
+    hover: FILLED_HOVER,
+  },
+  arrow: {
+    normal: { ...SIGN, marginInline: '.5rem 0', marginBlock: '0 .2rem' },
+    open: { marginBlock: '0 -.2rem' },
+  },
+  loneArrow: { normal: { marginInline: '0' } },
+  flyoutArrow: { normal: { marginBlock: '0' }, open: { marginBlock: '0' } },
+  foldArrow: {
+    normal: { ...SIGN, marginBlock: '0 .2rem' },
+    open: { marginBlock: '0 -.2rem' },
+  },
+  backSign: { normal: SIGN },
+  icon: { normal: { inlineSize: '1.25em', blockSize: '1.25em', marginInline: '0 .45em' } },
+  iconAfter: { normal: { marginInline: '.45em 0' } },
+  description: { normal: { fontSize: '.85em', fontWeight: '400', opacity: '.85' } },
   badge: {
     normal: {
-      marginInlineStart: '.5em',
-      padding: '0 .5em',
+      marginInline: '.5em 0',
+      paddingInline: '.5em',
       borderRadius: '.8em',
       fontSize: '.75em',
       lineHeight: '1.6',
       fontWeight: '600',
     },
   },
-  badgeBefore: {
-    normal: { marginInline: '0 .5em' },
-  },
-  buttonEntry: {
-    normal: {
-      background: 'var(--zv-button,var(--_accent))',
-      color: 'var(--zv-button-ink,#fff)',
-      paddingInline: '1.1rem',
-    },
-    hover: { background: 'var(--zv-button-hover,var(--_ink))' },
-  },
-  panel: {
-    normal: {
-      panelInset: '1.25rem',
-      gap: '.75rem 1.5rem',
-      padding: 'var(--_inset)',
-      fontWeight: '400',
-      background: 'var(--_paper)',
-      border: '1px solid var(--_edge)',
-      borderRadius: 'var(--_radius)',
-      boxShadow: '0 .75rem 1.75rem -.75rem #0006',
-    },
-    on: { narrow: { panelInset: '.5rem', paddingBlock: '.25rem .75rem', boxShadow: 'none' } },
-  },
-  panelEntry: {
-    normal: { padding: '.25rem .5rem', minHeight: '2rem' },
-  },
-  panelHeading: {
-    normal: { fontWeight: '600' },
-  },
-  panelGroup: {
-    normal: { marginBlockStart: '.75rem' },
-  },
-  panelLevel: {
-    normal: { paddingInlineStart: '1rem' },
-  },
-  rows: {
-    normal: { gap: '1rem' },
-  },
-  panelRow: {
-    normal: { gap: '1rem 1.5rem' },
-  },
-  cell: {
-    normal: { gap: '.75rem' },
-  },
-  groups: {
-    normal: { gap: '.75rem 1.5rem' },
-  },
-  group: {
-    normal: { marginBlockStart: '.75rem' },
-  },
-  groupHeading: {
-    normal: { fontWeight: '600' },
-  },
-  heading: {
-    normal: { padding: '.25rem .5rem', font: 'inherit', fontWeight: '650' },
-  },
+  badgeBefore: { normal: { marginInline: '0 .5em' } },
+  heading: { normal: { paddingBlock: '.25rem', paddingInline: '.5rem', fontWeight: '650' } },
+  frameHeading: { normal: { paddingBlock: '.375rem', paddingInline: '0' } },
   headingLink: {
     normal: {
-      margin: '-.25rem -.5rem',
-      padding: '.25rem .5rem',
-      borderRadius: 'var(--_radius)',
-      color: 'inherit',
-      textDecoration: 'none',
+      marginBlock: '-.25rem',
+      marginInline: '-.5rem',
+      paddingBlock: '.25rem',
+      paddingInline: '.5rem',
+      borderRadius: '@radius',
     },
-    hover: { background: 'var(--_tint)' },
+    hover: { background: '@tint' },
+    focus: RING,
   },
-  partControl: {
-    focus: { outline: '2px solid var(--_accent)', outlineOffset: '-2px' },
-  },
-  text: {
-    normal: { padding: '.25rem .5rem', fontWeight: '400' },
-  },
-  textBlock: {
-    normal: { marginBlockStart: '.5em' },
-  },
-  textList: {
-    normal: { paddingInlineStart: '1.25em' },
-  },
-  textLink: {
-    normal: { color: 'var(--_accent)' },
-  },
-  picture: {
-    normal: { background: 'var(--_tint)' },
-  },
-  roundedPicture: {
-    normal: { borderRadius: 'calc(var(--_radius)*1.5)' },
-  },
+  text: { normal: { paddingBlock: '.25rem', paddingInline: '.5rem', fontWeight: '400' } },
+  textBlock: { normal: { marginBlock: '.5em 0' } },
+  textList: { normal: { paddingInline: '1.25em 0' } },
+  textLink: { normal: { color: '@accent', textDecoration: 'underline' }, focus: RING },
+  picture: { normal: { background: '@tint' } },
+  roundedPicture: { normal: { borderRadius: '@radius*1.5' } },
   button: {
     normal: {
+      ...FILLED,
       gap: '.4rem',
-      minHeight: '2.75rem',
-      marginInline: '.5rem',
-      padding: '.375rem 1.1rem',
-      borderRadius: 'var(--_radius)',
-      background: 'var(--zv-button,var(--_accent))',
-      color: 'var(--zv-button-ink,#fff)',
-      fontWeight: '600',
-      textDecoration: 'none',
-    },
-    hover: { background: 'var(--zv-button-hover,var(--_ink))' },
-  },
-  divider: {
-    normal: { margin: '.25rem 0', border: '0', borderBlockStart: '1px solid var(--_edge)' },
-  },
-  search: {
-    normal: { gap: '.25rem .5rem', padding: '.25rem .5rem' },
-  },
-  foldedSearch: {
-    normal: {
-      minInlineSize: '2.75rem',
       minBlockSize: '2.75rem',
-      borderRadius: 'var(--_radius)',
-      background: '#0000',
-      color: 'inherit',
+      marginInline: '.5rem',
+      paddingBlock: '.375rem',
+      paddingInline: '1.1rem',
+      borderRadius: '@radius',
+      fontWeight: '600',
     },
-    hover: { background: 'var(--_tint)' },
+    hover: FILLED_HOVER,
+    focus: RING,
   },
+  divider: { normal: { marginBlock: '.25rem', borderBlockWidth: '1px 0', borderColor: '@edge' } },
+  bandDivider: { normal: { marginBlock: '0', borderBlockWidth: '0', borderInlineWidth: '1px 0' } },
+  search: { normal: { gap: '.25rem .5rem', paddingBlock: '.25rem', paddingInline: '.5rem' } },
+  bandSearch: { normal: { paddingBlock: '0', paddingInline: '0' } },
   openedSearch: {
     normal: {
-      padding: '.75rem',
-      border: '1px solid var(--_edge)',
-      borderRadius: 'var(--_radius)',
-      background: 'var(--_paper)',
-      boxShadow: '0 .5rem 1.5rem #0002',
+      ...BOXED,
+      paddingBlock: '.75rem',
+      paddingInline: '.75rem',
+      boxShadow: '0 .5rem 1.5rem #00000022',
     },
   },
-  searchLabel: {
-    normal: { fontWeight: '600' },
+  foldedSearch: {
+    normal: { minInlineSize: '2.75rem', minBlockSize: '2.75rem', borderRadius: '@radius' },
+    hover: { background: '@tint' },
+    focus: RING,
   },
+  searchLabel: { normal: { fontWeight: '600' } },
   searchField: {
-    normal: {
-      minBlockSize: '2.5rem',
-      padding: '.25rem .75rem',
-      border: '1px solid currentColor',
-      borderRadius: 'var(--_radius)',
-      background: 'var(--_paper)',
-      color: 'inherit',
-      font: 'inherit',
-    },
+    normal: { ...FIELD, minBlockSize: '2.5rem', paddingBlock: '.25rem', paddingInline: '.75rem' },
+    focus: RING,
   },
-  searchButton: {
-    normal: {
-      borderColor: '#0000',
-      background: 'var(--zv-button,var(--_accent))',
-      color: 'var(--zv-button-ink,#fff)',
-    },
-  },
-  form: {
-    normal: { gap: '.5rem', padding: '.25rem .5rem' },
-  },
-  formLabel: {
-    normal: { fontWeight: '600' },
-  },
-  formField: {
-    normal: {
-      minBlockSize: '2.75rem',
-      padding: '.25rem .75rem',
-      border: '1px solid currentColor',
-      borderRadius: 'var(--_radius)',
-      background: 'var(--_paper)',
-      color: 'inherit',
-      font: 'inherit',
-    },
-  },
-  consent: {
-    normal: { gap: '.5rem', fontSize: '.85em', fontWeight: '400' },
-  },
-  consentLabel: {
-    normal: { fontWeight: '400' },
-  },
-  consentBox: {
-    normal: { inlineSize: '1.25rem', blockSize: '1.25rem', margin: '0', accentColor: 'var(--_accent)' },
-  },
-  consentLink: {
-    normal: { color: 'var(--_accent)' },
-  },
+  searchButton: { normal: { ...FILLED, borderColor: 'none' } },
+  form: { normal: { gap: '.5rem', paddingBlock: '.25rem', paddingInline: '.5rem' } },
+  formLabel: { normal: { fontWeight: '600' } },
+  formField: { normal: { ...FIELD, paddingBlock: '.25rem', paddingInline: '.75rem' }, focus: RING },
+  consent: { normal: { gap: '.5rem', fontSize: '.85em', fontWeight: '400' } },
+  consentLabel: { normal: { fontWeight: '400' } },
+  consentBox: { normal: { inlineSize: '1.25rem', blockSize: '1.25rem' }, focus: RING },
+  consentLink: { normal: { color: '@accent', textDecoration: 'underline' }, focus: RING },
   formButton: {
     normal: {
+      ...FILLED,
       minBlockSize: '2.75rem',
-      padding: '.375rem 1.1rem',
-      border: '1px solid #0000',
-      borderRadius: 'var(--_radius)',
-      background: 'var(--zv-button,var(--_accent))',
-      color: 'var(--zv-button-ink,#fff)',
-      font: 'inherit',
+      paddingBlock: '.375rem',
+      paddingInline: '1.1rem',
+      borderBlockWidth: '1px',
+      borderInlineWidth: '1px',
+      borderColor: 'none',
+      borderRadius: '@radius',
       fontWeight: '600',
     },
-    hover: { background: 'var(--zv-button-hover,var(--_ink))' },
+    hover: FILLED_HOVER,
+    focus: OUTER_RING,
   },
-  cards: {
-    normal: { gap: '.75rem' },
-  },
-  card: {
-    normal: { gap: '.25rem', padding: '.5rem' },
-  },
-  cardPicture: {
-    normal: { borderRadius: 'var(--_radius)', background: 'var(--_tint)' },
-  },
-  cardTitle: {
-    normal: { fontWeight: '600' },
-  },
-  cardText: {
-    normal: { fontSize: '.85em', fontWeight: '400' },
-  },
-  video: {
-    normal: { color: 'inherit', fontWeight: '600', textDecoration: 'none' },
-    hover: { textDecoration: 'underline' },
-  },
+  cards: { normal: { gap: '.75rem' } },
+  cardPicture: { normal: { borderRadius: '@radius', background: '@tint' } },
+  cardTitle: { normal: { fontWeight: '600' } },
+  video: { normal: { fontWeight: '600' }, hover: { textDecoration: 'underline' }, focus: RING },
   poster: {
-    normal: {
-      minBlockSize: '5rem',
-      marginBlockEnd: '.5rem',
-      borderRadius: 'var(--_radius)',
-      background: 'var(--_tint)',
-    },
+    normal: { minBlockSize: '5rem', marginBlock: '0 .5rem', borderRadius: '@radius', background: '@tint' },
   },
   playMark: {
     normal: {
       inlineSize: '3rem',
       blockSize: '3rem',
       borderRadius: '50%',
-      background: 'conic-gradient(from 60deg at 30% 50%,#fff 60deg,#0000 0) 35% 50%/45% 50% no-repeat #000b',
+      background: '#000000bb',
+      backgroundImage: '=conic-gradient(from 60deg at 30% 50%,#fff 60deg,#0000 0)',
     },
   },
-  tabs: {
-    normal: { gap: '0 .25rem' },
-  },
+  tabs: { normal: { gap: '0 .25rem' } },
   tabLabel: {
     normal: {
-      padding: '.5rem .75rem',
-      borderBlockEnd: '2px solid #0000',
-      borderRadius: 'var(--_radius) var(--_radius) 0 0',
+      paddingBlock: '.5rem',
+      paddingInline: '.75rem',
+      borderBlockWidth: '0 2px',
+      borderColor: 'none',
+      borderRadius: '@radius @radius 0 0',
     },
-    open: { borderColor: 'var(--_accent)', fontWeight: '600' },
-    hover: { background: 'var(--_tint)' },
+    open: { borderColor: '@accent', fontWeight: '600' },
+    hover: { background: '@tint' },
+    focus: RING,
   },
   tab: {
-    normal: { gap: '.75rem', paddingBlockStart: '.75rem', borderBlockStart: '1px solid var(--_edge)' },
+    normal: { gap: '.75rem', paddingBlock: '.75rem 0', borderBlockWidth: '1px 0', borderColor: '@edge' },
   },
-  header: {
-    normal: { background: 'var(--_paper)', borderBlockEnd: '1px solid var(--_edge)' },
-  },
-  side: {
-    normal: { fontSize: '.9375rem' },
-  },
-  footer: {
-    normal: {
-      background: 'var(--_tint)',
-      borderBlockStart: '1px solid var(--_edge)',
-    },
-  },
-  footerBand: {
-    normal: { fontSize: '.9375rem', fontWeight: '400' },
-  },
-  band: {
-    normal: { paddingBlock: '.75rem' },
-  },
-  upperBand: {
-    normal: {
-      paddingBlock: '.125rem',
-      background: 'var(--_tint)',
-      fontSize: '.875rem',
-      fontWeight: '400',
-    },
-  },
-  lastBand: {
-    normal: { paddingBlock: '.75rem', borderBlockStart: '1px solid var(--_edge)' },
-  },
-  footerLevel: {
-    normal: { paddingInlineStart: '0' },
-  },
-  frameList: {
-    normal: { marginInline: 'calc(-1*var(--_pad))' },
-  },
-  endBar: {
-    normal: { marginInlineEnd: 'calc(-1*var(--_pad))' },
-  },
-  frameHeading: {
-    normal: { padding: '.375rem 0' },
-  },
-  zones: {
-    normal: { gap: '.5rem 1.5rem' },
-  },
-  zone: {
-    normal: { gap: '.5rem 1rem' },
-  },
-  frameCell: {
-    normal: { gap: '.75rem' },
-  },
-  headerOver: {
-    normal: {
-      background: 'linear-gradient(#000a,#0009) padding-box',
-      borderBlockEnd: '1px solid #0000',
-      ink: '#fff',
-      tint: '#fff3',
-      accent: '#fff',
-    },
-  },
-  bandOver: {
-    normal: { background: 'none', ink: '#fff', tint: '#fff3', accent: '#fff' },
-  },
-  menuButton: {
-    normal: { minInlineSize: '2.75rem', border: '0', background: 'none', font: 'inherit', color: 'inherit' },
-    hover: { background: 'var(--_tint)' },
-  },
-  drawer: {
-    normal: {
-      padding: '0',
-      border: '0',
-      background: 'var(--_paper)',
-      color: 'var(--_ink)',
-      boxShadow: '0 0 3rem #0004',
-    },
-  },
-  drawerHead: {
-    normal: {
-      padding: '.25rem .25rem .25rem 1rem',
-      background: 'var(--_paper)',
-      borderBlockEnd: '1px solid var(--_edge)',
-      fontWeight: '600',
-    },
-  },
+  pictureLink: { focus: RING },
   closeButton: {
-    normal: {
-      minInlineSize: '2.75rem',
-      minBlockSize: '2.75rem',
-      borderRadius: 'var(--_radius)',
-      background: 'none',
-      color: 'inherit',
-    },
-    hover: { background: 'var(--_tint)' },
-    focus: { outline: '2px solid var(--_accent)', outlineOffset: '-2px' },
-  },
-  drawerBand: {
-    normal: { paddingBlock: '.5rem', borderBlockEnd: '1px solid var(--_edge)' },
-  },
-  drawerList: {
-    normal: { marginInline: 'calc(-1*var(--_pad))' },
-  },
-  drawerEntry: {
-    normal: { minHeight: '2.75rem' },
-  },
-  foldButton: {
-    normal: { minInlineSize: '2.75rem', padding: '0' },
-  },
-  foldArrow: {
-    normal: {
-      inlineSize: '.4rem',
-      blockSize: '.4rem',
-      marginInlineStart: '0',
-      marginBlockEnd: '.2rem',
-      border: 'solid',
-      borderWidth: '0 .11rem .11rem 0',
-    },
-    open: { marginBlockEnd: '-.2rem' },
-  },
-  backRow: {
-    normal: { fontWeight: '600', gap: '.75rem' },
-  },
-  backSign: {
-    normal: { inlineSize: '.4rem', blockSize: '.4rem', border: 'solid', borderWidth: '0 .11rem .11rem 0' },
+    normal: { minInlineSize: '2.75rem', minBlockSize: '2.75rem', borderRadius: '@radius' },
+    hover: { background: '@tint' },
+    focus: RING,
   },
   sectionButton: {
     normal: {
-      minBlockSize: '2.75rem',
-      padding: '.375rem .875rem',
-      border: '1px solid var(--_edge)',
-      borderRadius: 'var(--_radius)',
-      background: 'var(--_paper)',
-      color: 'inherit',
-      font: 'inherit',
+      ...FIELD,
+      paddingBlock: '.375rem',
+      paddingInline: '.875rem',
+      borderColor: '@edge',
       fontWeight: '600',
     },
-    hover: { background: 'var(--_tint)' },
-    focus: { outline: '2px solid var(--_accent)', outlineOffset: '-2px' },
+    hover: { background: '@tint' },
+    focus: RING,
   },
-  sectionArrow: {
-    normal: { inlineSize: '.4rem', blockSize: '.4rem', border: 'solid', borderWidth: '0 .11rem .11rem 0' },
-  },
+  sectionArrow: { normal: SIGN },
   skip: {
     normal: {
-      padding: '.75rem 1.25rem',
-      background: 'var(--_paper)',
-      color: 'var(--_ink)',
+      paddingBlock: '.75rem',
+      paddingInline: '1.25rem',
+      background: '@paper',
+      color: '@ink',
       fontWeight: '600',
       textDecoration: 'underline',
     },
-    focus: { outline: '2px solid var(--_accent)', outlineOffset: '-4px' },
+    focus: { outline: '2px solid @accent', outlineOffset: '-4px' },
   },
-  frameControl: {
-    focus: { outline: '2px solid var(--_accent)', outlineOffset: '2px' },
-  },
-  logo: {
-    normal: {
-      gap: '.625rem',
-      minHeight: '2.75rem',
-      color: 'inherit',
-      font: 'inherit',
-      textDecoration: 'none',
-    },
-  },
-  logoPicture: {
-    normal: { blockSize: '2.5rem' },
-  },
+  logo: { normal: { gap: '.625rem', minBlockSize: '2.75rem' }, focus: OUTER_RING },
+  logoPicture: { normal: { blockSize: '2.5rem' } },
   face: {
     normal: {
+      minInlineSize: '0',
       gap: '.4rem',
-      minHeight: '2.75rem',
+      minBlockSize: '2.75rem',
       paddingInline: '.5rem',
-      borderRadius: 'var(--_radius)',
-      color: 'inherit',
-      textDecoration: 'none',
+      borderRadius: '@radius',
     },
-    hover: { background: 'var(--_tint)' },
+    hover: { background: '@tint' },
+    focus: OUTER_RING,
   },
-  glyph: {
-    normal: { inlineSize: '1.25em', blockSize: '1.25em' },
-  },
+  contactLink: { normal: { paddingInline: '0', minBlockSize: '2rem' } },
+  menuButton: { normal: { minInlineSize: '2.75rem' } },
+  bandButton: { focus: OUTER_RING },
+  glyph: { normal: { inlineSize: '1.25em', blockSize: '1.25em' } },
   count: {
     normal: {
       minInlineSize: '1.5em',
-      padding: '0 .4em',
+      paddingInline: '.4em',
       borderRadius: '1em',
-      background: 'var(--_accent)',
-      color: '#fff',
-      font: 'inherit',
+      background: '@accent',
+      color: '#ffffff',
       fontSize: '.75em',
       fontWeight: '600',
     },
   },
-  contact: {
-    normal: { gap: '.375rem 1rem' },
-  },
-  contactLink: {
-    normal: { paddingInline: '0', minHeight: '2rem' },
-  },
-  marks: {
-    normal: { gap: '.375rem' },
-  },
+  contact: { normal: { gap: '.375rem 1rem' } },
+  marks: { normal: { gap: '.375rem' } },
   mark: {
     normal: {
       minInlineSize: '2.25rem',
       minBlockSize: '2.25rem',
-      border: '1px solid var(--_edge)',
-      borderRadius: 'var(--_radius)',
-      color: 'inherit',
+      borderBlockWidth: '1px',
+      borderInlineWidth: '1px',
+      borderColor: '@edge',
+      borderRadius: '@radius',
     },
-    hover: { background: 'var(--_paper)' },
+    hover: { background: '@paper' },
+    focus: OUTER_RING,
   },
   filledMark: {
-    normal: { background: 'var(--_ink)', color: 'var(--_paper)', borderColor: 'var(--_ink)' },
-    hover: { background: 'var(--_accent)' },
+    normal: { background: '@ink', color: '@paper', borderColor: '@ink' },
+    hover: { background: '@accent' },
   },
-  markPicture: {
-    normal: { inlineSize: '1.25rem', blockSize: '1.25rem' },
-  },
-  copyright: {
-    normal: { fontSize: '.875rem', fontWeight: '400' },
-  },
-  breadcrumb: {
-    normal: { fontSize: '.875rem', fontWeight: '400', marginInlineStart: '-.25rem' },
-  },
-  breadcrumbEntry: {
-    normal: { padding: '0 .25rem', minHeight: '2rem', color: 'inherit', textDecoration: 'none' },
-    hover: { textDecoration: 'underline', background: 'none' },
-  },
+  markPicture: { normal: { inlineSize: '1.25rem', blockSize: '1.25rem' } },
+  copyright: { normal: { fontSize: '.875rem', fontWeight: '400' } },
+  breadcrumb: { normal: { fontSize: '.875rem', fontWeight: '400', marginInline: '-.25rem 0' } },
   breadcrumbSign: {
-    normal: { inlineSize: '.35em', blockSize: '.35em', borderWidth: '0 .1em .1em 0', marginInline: '0 .4em' },
+    normal: { arrowShape: '=0 .1em .1em 0', inlineSize: '.35em', blockSize: '.35em', marginInline: '0 .4em' },
   },
-  anchors: {
-    normal: { fontSize: '.9375rem' },
-  },
-  anchorsTitle: {
-    normal: { margin: '0', padding: '.25rem .5rem', font: 'inherit', fontWeight: '600' },
-  },
-  anchorsEntry: {
-    normal: { padding: '.125rem .5rem', minHeight: '2rem', fontWeight: '400' },
-  },
+  anchors: { normal: { fontSize: '.9375rem' } },
+  anchorsTitle: { normal: { paddingBlock: '.25rem', paddingInline: '.5rem', fontWeight: '600' } },
 };
 
 /** The starters by name and version. */

@@ -25,4 +25,6 @@ export const upgradeSteps: readonly UpgradeStep[] = [
     operations: (document) => [...withNewPartFields(document), ...renewPlacements(document)],
   },
   { to: ONLY_MORE_LISTS + 2, operations: placementsIntoFrame },
+  // Looks: one more list. What was published keeps its looks, which are those of the first starter.
+  { to: ONLY_MORE_LISTS + 3, operations: () => [] },
 ];

@@ -78,6 +78,7 @@ export const ownFields = nodeTable('own_fields');
 export const leftFindings = nodeTable('left_findings');
 export const parts = nodeTable('parts');
 export const presets = nodeTable('presets');
+export const styles = nodeTable('styles');
 
 /**
  * The log. Every change to the rows above stands here; replaying it gives the rows (a test compares them).

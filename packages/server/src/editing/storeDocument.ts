@@ -2,6 +2,7 @@ import {
   branchOf,
   childrenOf,
   EDIT_VERSION,
+  hasOwner,
   kindOf,
   mintId,
   preorder,
@@ -9,7 +10,9 @@ import {
   readStored,
   sentence,
   spotOf,
+  targetOf,
   upgraded,
+  valuesOfStyle,
   type Edit,
   type Forest,
   type Id,
@@ -115,6 +118,17 @@ export async function storeDocument(
   const [composition] = composed;
   if (composition !== undefined)
     edits.push(edit(edits.length, kindOf(composition).describe(document, composition), composed));
+  // Looks of what is gone are dormant, and are left out.
+  const looks = [...document.styles.nodes.values()]
+    .filter(({ owner }) => hasOwner(document, owner))
+    .map((style): Operation => ({
+      kind: 'setStyle',
+      target: targetOf(style),
+      set: Object.fromEntries(valuesOfStyle(style)),
+      was: {},
+    }));
+  const [look] = looks;
+  if (look !== undefined) edits.push(edit(edits.length, sentence('looksSet', { count: looks.length }), looks));
   const [follower] = followers;
   if (follower !== undefined)
     edits.push(edit(edits.length, kindOf(follower).describe(document, follower), followers));

@@ -12,6 +12,7 @@ import {
   presets,
   sharedLinks,
   sites,
+  styles,
 } from '../db/schema.ts';
 import { othersTurn } from '../othersTurn.ts';
 
@@ -26,6 +27,7 @@ export const nodeTables = {
   leftFindings,
   parts,
   presets,
+  styles,
 } as const satisfies Record<ForestName, unknown>;
 
 /** A node as it is kept: `rank` orders it among its siblings. */

@@ -4,6 +4,8 @@ import {
   movePartTo,
   renderMenu,
   renderStyles,
+  sheetOf,
+  styledIn,
   resolveMenu,
   setPart,
   shapeCell,
@@ -57,13 +59,14 @@ export function useLiveStage(iframe: Ref<HTMLIFrameElement | null>, { peek, room
     const html = renderMenu(resolved, {
       place: live.place,
       marks: true,
+      styled: styledIn(document),
       pictures: PICTURES.replace(':siteKey', document.site.key),
     });
     const { name: siteName, direction } = document.site;
     return {
       kind: 'show',
       html,
-      css: renderStyles(document.site, [resolved]),
+      css: renderStyles(document.site, [resolved], undefined, sheetOf(document)),
       place: live.place,
       siteName,
       direction,

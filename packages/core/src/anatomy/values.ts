@@ -1,0 +1,171 @@
+/** A number without a sign, and one that may be below 0. */
+const NUMBER = '(?:\\d{1,4}(?:\\.\\d{1,4})?|\\.\\d{1,4})';
+const UNIT = '(?:px|rem|em)';
+const LENGTH = `(?:0|${NUMBER}${UNIT}|@(?:gap|pad|radius)(?:\\*${NUMBER})?)`;
+const ANY_LENGTH = `-?${LENGTH}`;
+const COLOUR =
+  '(?:#[0-9a-f]{6}(?:[0-9a-f]{2})?|@[a-z][a-z0-9-]{0,39}(?:/\\d{1,3}%)?|none|inherit|currentColor)';
+const oneOrTwo = (one: string): string => `${one}(?: ${one})?`;
+const SHADOW = `(?:inset )?${ANY_LENGTH} ${ANY_LENGTH} ${LENGTH}(?: ${ANY_LENGTH})? ${COLOUR}`;
+
+/** What the values of a property can be. */
+export interface ValueFacts {
+  /** A regular expression for the whole value; what is stored fits it (JSON Schema has it, too). */
+  readonly pattern: string;
+  /** What is expected, for people: “Enter …”. */
+  readonly expected: string;
+  /** The least and the most of each number, by its unit; there where numbers can be out of range. */
+  readonly range?: readonly [least: number, most: number];
+  /** The values that can be chosen, where these are all. */
+  readonly choices?: readonly string[];
+}
+
+function among(...choices: readonly string[]): ValueFacts {
+  return { pattern: choices.join('|'), expected: choices.join(', '), choices };
+}
+
+/** The kinds of values. A value is a text in a small part of CSS, with `@name` for colours and lengths of the site. */
+export const valueKinds = {
+  colour: { pattern: COLOUR, expected: 'a colour such as #1f5a3a, @accent, @accent/40% or none' },
+  gradient: {
+    pattern: `none|linear\\((?:-?\\d{1,3}(?:\\.\\d)?deg)(?:, ?${COLOUR}(?: \\d{1,3}%)?){2,6}\\)`,
+    expected: 'a gradient such as linear(135deg, #1f5a3a, #6b8e23 80%), or none',
+  },
+  share: { pattern: '0|1|0?\\.\\d{1,3}', expected: 'a number from 0 to 1', range: [0, 1] },
+  font: { pattern: 'inherit|@[a-z][a-z0-9-]{0,39}', expected: 'a font of this site' },
+  size: {
+    pattern: `inherit|${NUMBER}${UNIT}|fluid\\(${NUMBER}px@\\d{3,4}, ?${NUMBER}px@\\d{3,4}\\)`,
+    expected: 'a size such as 17px, 1.1rem or fluid(16px@390, 20px@1280)',
+    range: [0.3, 200],
+  },
+  weight: { pattern: 'inherit|[1-9]\\d{0,2}|1000', expected: 'a weight from 1 to 1000', range: [1, 1000] },
+  slant: among('inherit', 'normal', 'italic'),
+  lineHeight: {
+    pattern: `inherit|normal|${NUMBER}(?:px|rem|em)?`,
+    expected: 'a line height such as 1.5 or 24px',
+    range: [0.5, 200],
+  },
+  spacing: {
+    pattern: `inherit|normal|0|-?${NUMBER}${UNIT}`,
+    expected: 'a length such as .02em or 1px',
+    range: [-50, 100],
+  },
+  case: among('inherit', 'none', 'uppercase', 'lowercase', 'capitalize'),
+  decoration: {
+    pattern: `none|inherit|(?:underline|overline|line-through)(?: (?:solid|dotted|dashed|wavy|double))?(?: ${LENGTH})?(?: ${COLOUR})?`,
+    expected: 'none, or a line such as underline 2px',
+    range: [0, 50],
+  },
+  offset: { pattern: `inherit|auto|${ANY_LENGTH}`, expected: 'a length such as .3em', range: [-50, 100] },
+  alignment: among('inherit', 'start', 'center', 'end'),
+  padding: { pattern: LENGTH, expected: 'a length such as 12px or .75rem', range: [0, 400] },
+  paddings: {
+    pattern: oneOrTwo(LENGTH),
+    expected: 'one or two lengths such as 8px or 8px 12px',
+    range: [0, 400],
+  },
+  margins: {
+    pattern: oneOrTwo(`(?:${ANY_LENGTH}|auto)`),
+    expected: 'one or two lengths such as 8px, -4px 0 or auto',
+    range: [-400, 400],
+  },
+  least: { pattern: LENGTH, expected: 'a length such as 44px or 2.75rem', range: [0, 2000] },
+  most: { pattern: `none|${LENGTH}`, expected: 'a length such as 352px or 22rem, or none', range: [0, 4000] },
+  extent: {
+    pattern: `auto|${LENGTH}`,
+    expected: 'a length such as 20px or 1.25em, or auto',
+    range: [0, 4000],
+  },
+  borders: {
+    pattern: oneOrTwo(LENGTH),
+    expected: 'one or two widths such as 1px or 0 2px',
+    range: [0, 100],
+  },
+  borderStyle: among('solid', 'dashed', 'dotted', 'double'),
+  corners: {
+    pattern: `${LENGTH}(?: ${LENGTH}){0,3}|50%`,
+    expected: 'one to four radii such as 6px or 8px 8px 0 0',
+    range: [0, 1000],
+  },
+  shadow: {
+    pattern: `none|${SHADOW}(?:, ?${SHADOW}){0,3}`,
+    expected: 'a shadow such as 0 12px 28px -12px #00000066, or none',
+    range: [-200, 400],
+  },
+  ring: {
+    pattern: `none|${LENGTH} (?:solid|dashed|dotted|double) ${COLOUR}`,
+    expected: 'a ring such as 2px solid @accent',
+    range: [0, 20],
+  },
+  ringOffset: { pattern: ANY_LENGTH, expected: 'a length such as 2px or -2px', range: [-50, 50] },
+  arrow: among('chevron', 'bold', 'triangle', 'arrow', 'plus', 'dot', 'none'),
+} as const satisfies Record<string, ValueFacts>;
+/** See `valueKinds`. */
+export type ValueKind = keyof typeof valueKinds;
+
+/** The colours and lengths that every site has, in CSS: each can be set by the site's own style sheet, too. */
+export const siteTokens = {
+  ink: 'var(--_ink)',
+  paper: 'var(--_paper)',
+  edge: 'var(--_edge)',
+  accent: 'var(--_accent)',
+  tint: 'var(--_tint)',
+  button: 'var(--zv-button,var(--_accent))',
+  'button-ink': 'var(--zv-button-ink,#fff)',
+  'button-hover': 'var(--zv-button-hover,var(--_ink))',
+  gap: 'var(--_gap)',
+  pad: 'var(--_pad)',
+  radius: 'var(--_radius)',
+  font: 'var(--zv-font-family,system-ui,sans-serif)',
+} as const;
+
+const TOKEN = new RegExp(`(-?)@([a-z][a-z0-9-]*)(?:\\*(${NUMBER}))?(?:/(\\d{1,3})%)?`, 'g');
+const FLUID = new RegExp(`^fluid\\((${NUMBER})px@(\\d+), ?(${NUMBER})px@(\\d+)\\)$`);
+const RAW = '=';
+
+/** What is wrong with a value, as what was expected; null: nothing. O(length). */
+export function valueProblem(kind: ValueKind, value: string): string | null {
+  const { pattern, expected, range }: ValueFacts = valueKinds[kind];
+  if (value.length > 300 || !new RegExp(`^(?:${pattern})$`).test(value)) return expected;
+  if (/\/(\d{3,})%/.test(value) && Number(/\/(\d+)%/.exec(value)?.[1]) > 100) return expected;
+  if (range === undefined) return null;
+  const plain = value.replaceAll(/#[0-9a-f]+|@[a-z][\w-]*(?:\*[\d.]+)?(?:\/\d+%)?|@\d+/g, '');
+  const [least, most] = range;
+  const isIn = [...plain.matchAll(/(-?(?:\d+\.?\d*|\.\d+))(px|rem|em|%)?/g)].every(([, number, unit]) => {
+    const size = Number(number) * (unit === 'rem' || unit === 'em' ? 16 : 1);
+    return size >= least && size <= most;
+  });
+  return isIn ? null : `${expected}, from ${least} to ${most}`;
+}
+
+/** A value in CSS. What begins with "=" is CSS already: only starters have that. O(length). */
+export function cssOf(kind: ValueKind, value: string): string {
+  if (value.startsWith(RAW)) return value.slice(RAW.length);
+  if (kind === 'colour' && value === 'none') return '#0000';
+  if (kind === 'gradient' && value !== 'none') return named(value.replace('linear(', 'linear-gradient('));
+  const fluid = FLUID.exec(value);
+  return fluid === null ? named(value) : fluidCss(fluid.slice(1).map(Number));
+}
+
+function named(value: string): string {
+  const plain = value === 'none' ? value : value.replace(/(?<= )none\b/g, '#0000');
+  return plain.replace(TOKEN, (_, sign: string, name: string, times?: string, share?: string) => {
+    const token: string =
+      name in siteTokens ? siteTokens[name as keyof typeof siteTokens] : `var(--_${name})`;
+    if (share !== undefined) return `color-mix(in srgb,${token} ${share}%,#0000)`;
+    if (times !== undefined) return `calc(${token}*${sign}${times})`;
+    return sign === '' ? token : `calc(-1*${token})`;
+  });
+}
+
+/**
+ * A size that grows with the window between two widths; sizes in px. In rem, so that it grows with the size that
+ * visitors set in their browser, too.
+ */
+function fluidCss(numbers: readonly number[]): string {
+  const [from = 0, at = 0, to = 0, until = 1] = numbers;
+  const slope = (to - from) / Math.max(1, until - at);
+  const rem = (px: number): string => `${Math.round((px / 16) * 1e4) / 1e4}rem`;
+  const [low, high] = [Math.min(from, to), Math.max(from, to)];
+  return `clamp(${rem(low)},calc(${rem(from - slope * at)} + ${Math.round(slope * 1e5) / 1e3}vw),${rem(high)})`;
+}

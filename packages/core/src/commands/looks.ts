@@ -1,0 +1,38 @@
+import type { Property } from '../anatomy/properties.ts';
+import { refusal } from '../base/refusal.ts';
+import { no, type Result } from '../base/result.ts';
+import { sentence } from '../base/sentences.ts';
+import type { Edit } from '../ops/edit.ts';
+import type { SetStyle } from '../ops/setStyle.ts';
+import { styleId, type StyleSet, type StyleTarget } from '../schema/style.ts';
+import { makeEdit, storedOf, type CommandContext } from './context.ts';
+
+/** Sets values of things in one place and one state; null resets one. */
+export function setLooks(context: CommandContext, target: StyleTarget, set: StyleSet): Result<Edit> {
+  return makeEdit(context, [settingOf(context, target, set)], { label: 'this look', isStored: true });
+}
+
+/** Resets values in several places at once, so that what is farther away is seen there again. */
+export function resetLooks(
+  context: CommandContext,
+  some: readonly { readonly target: StyleTarget; readonly properties: readonly Property[] }[],
+): Result<Edit> {
+  if (some.length === 0) return no(refusal('nothingChosen'));
+  const operations = some.map(({ target, properties }) =>
+    settingOf(context, target, Object.fromEntries(properties.map((one) => [one, null]))),
+  );
+  const count = some.reduce((sum, { properties }) => sum + properties.length, 0);
+  return makeEdit(context, operations, {
+    label: 'this look',
+    isStored: true,
+    ...(operations.length === 1 ? {} : { sentence: sentence('looksReset', { count }) }),
+  });
+}
+
+function settingOf(context: CommandContext, target: StyleTarget, set: StyleSet): SetStyle {
+  const present = storedOf(context).styles.nodes.get(styleId(target));
+  const was = Object.fromEntries(
+    Object.keys(set).map((name) => [name, present?.[name as Property] ?? null]),
+  ) as StyleSet;
+  return { kind: 'setStyle', target, set, was };
+}

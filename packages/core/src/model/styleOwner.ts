@@ -1,0 +1,42 @@
+import { areas } from '../schema/part.ts';
+import type { SiteDocument } from './document.ts';
+import { nameOf } from './labelOf.ts';
+import { areaId } from './partRoots.ts';
+
+const TEMPLATE = 'template:';
+
+/** The owner of what is set for a template. */
+export function templateOwner(template: string): string {
+  return TEMPLATE + template;
+}
+
+/** The template of an owner; null: it is no template. */
+export function templateOf(owner: string): string | null {
+  return owner.startsWith(TEMPLATE) ? owner.slice(TEMPLATE.length) : null;
+}
+
+/** In which forest an owner of looks is; null: it is in none, or not there. */
+export function forestOfOwner(document: SiteDocument, owner: string): 'menus' | 'items' | 'parts' | null {
+  if (document.items.nodes.has(owner)) return 'items';
+  if (document.menus.nodes.has(owner)) return 'menus';
+  return document.parts.nodes.has(owner) ? 'parts' : null;
+}
+
+/** Whether something is there that looks can be set for: the site, an area, a template, a menu, an item, a part. */
+export function hasOwner(document: SiteDocument, owner: string): boolean {
+  return (
+    owner === document.site.id ||
+    templateOf(owner) !== null ||
+    areas.some((area) => areaId(area) === owner) ||
+    forestOfOwner(document, owner) !== null
+  );
+}
+
+/** What an owner is called in a sentence. */
+export function nameOfOwner(document: SiteDocument, owner: string): string {
+  const template = templateOf(owner);
+  if (template !== null) return template;
+  if (owner === document.site.id) return document.site.name;
+  const forest = forestOfOwner(document, owner);
+  return forest === null ? owner : nameOf(document, forest, owner);
+}

@@ -1,0 +1,88 @@
+import { forestOfOwner, templateOf } from '../model/styleOwner.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { nodeAt } from '../model/forest.ts';
+import { areaId } from '../model/partRoots.ts';
+import { wayUp } from '../model/wayUp.ts';
+import { areas } from '../schema/part.ts';
+import { targetOf, valuesOfStyle, type Style } from '../schema/style.ts';
+import { plainSheet, type Scope, type SetLook, type Sheet } from '../style/sheet.ts';
+import { ancestors } from '../walk/ancestors.ts';
+
+/**
+ * How near scopes are: the whole site, a template, an area, a band, a zone or cell, a menu wherever it is, what stands
+ * in the frame (a menu in this place among it), then items by their level, and what stands in the panel of an item
+ * before the items in it.
+ */
+const rank = { site: 1, template: 2, area: 3, menu: 7, inFrame: 8, item: 20 } as const;
+
+/** The class of what has looks of its own. */
+export function styleClass(owner: string): string {
+  return `zv-s-${owner}`;
+}
+
+/** All that is said about the looks of a site. What was set for something that is gone is left out. O(looks). */
+export function sheetOf(document: SiteDocument): Sheet {
+  const known = sheets.get(document);
+  if (known !== undefined) return known;
+  const set = [...document.styles.nodes.values()].flatMap((style) => lookOf(document, style) ?? []);
+  const sheet = { ...plainSheet(), set };
+  sheets.set(document, sheet);
+  return sheet;
+}
+const sheets = new WeakMap<SiteDocument, Sheet>();
+
+/**
+ * What has looks of its own, and needs a class for them: the ids of items and of parts of the frame and of panels, and
+ * the keys of menus.
+ */
+export function styledIn(document: SiteDocument): ReadonlySet<string> {
+  const owners = new Set<string>();
+  for (const { owner } of document.styles.nodes.values())
+    owners.add(document.menus.nodes.get(owner)?.key ?? owner);
+  return owners;
+}
+
+function lookOf(document: SiteDocument, style: Style): SetLook | null {
+  const scope = scopeOf(document, style.owner);
+  if (scope === null) return null;
+  return { target: targetOf(style), values: Object.fromEntries(valuesOfStyle(style)), scope };
+}
+
+/** What a scope holds, and how near it is; null: its owner is not there. O(depth). */
+export function scopeOf(document: SiteDocument, owner: string): Scope | null {
+  if (owner === document.site.id) return { within: [], rank: rank.site };
+  const template = templateOf(owner);
+  if (template !== null)
+    return { within: [below(`[data-zv-template=${quoted(template)}]`)], rank: rank.template };
+  const area = areas.find((one) => areaId(one) === owner);
+  if (area !== undefined) return { within: [below(`.zv-${area}`)], rank: rank.area };
+  const forest = forestOfOwner(document, owner);
+  if (forest === null) return null;
+  const name = forest === 'menus' ? nodeAt(document.menus, owner).key : owner;
+  return { within: [below(`.${styleClass(name)}`)], rank: rankOf(document, owner, forest) };
+}
+
+function rankOf(document: SiteDocument, owner: string, forest: 'menus' | 'items' | 'parts'): number {
+  if (forest === 'menus') return rank.menu;
+  if (forest === 'items') return rank.item * levelOf(document, owner);
+  const way = wayUp(document, owner);
+  const item = way.at(-1)?.parent ?? '';
+  if (document.items.nodes.has(item)) return rank.item * levelOf(document, item) + way.length;
+  const kind = way[0]?.kind;
+  const isHolder = kind === 'band' || kind === 'zone' || kind === 'cell';
+  return isHolder ? rank.area + way.length - 1 : rank.inFrame;
+}
+
+/** The level of an item in its menu, from 1. */
+function levelOf({ items }: SiteDocument, id: string): number {
+  return 1 + [...ancestors(nodeAt(items, id), ({ parent }) => items.nodes.get(parent))].length;
+}
+
+function below(selector: string): string {
+  return `${selector},${selector} *`;
+}
+
+/** A text as CSS has it in quotes (CSS Syntax Level 3, 4.3.5). */
+function quoted(text: string): string {
+  return `"${text.replaceAll(/[^\p{L}\p{N} _-]/gu, (sign) => `\\${(sign.codePointAt(0) ?? 0).toString(16)} `)}"`;
+}

@@ -1,0 +1,109 @@
+import { propertiesOf, states, thingNames, thingOf } from '../src/anatomy/anatomy.ts';
+import { factsOf } from '../src/anatomy/properties.ts';
+import type { ValueKind } from '../src/anatomy/values.ts';
+import type { RandomBits } from '../src/base/ids.ts';
+import type { SiteDocument } from '../src/model/document.ts';
+import { areaId } from '../src/model/partRoots.ts';
+import { kindOf } from '../src/ops/registry.ts';
+import { newProblem } from '../src/ops/newProblem.ts';
+import { deviceClasses } from '../src/schema/deviceClass.ts';
+import { areas } from '../src/schema/part.ts';
+import { situations, type StyleTarget } from '../src/schema/style.ts';
+import { below, pick } from './pick.ts';
+
+/** One of some, of which there is at least one. */
+function oneOf<T>(random: RandomBits, from: readonly T[]): T {
+  return pick(random, from) as T;
+}
+
+/** A document with looks set at random: of anything, in any state, for any scope, on any device class. */
+export function withRandomLooks(random: RandomBits, document: SiteDocument, count: number): SiteDocument {
+  const owners = [
+    document.site.id,
+    document.site.id,
+    ...areas.map(areaId),
+    'template:plant-list',
+    ...document.menus.nodes.keys(),
+    ...document.parts.nodes.keys(),
+    ...document.items.nodes.keys(),
+  ];
+  let styled = document;
+  for (let at = 0; at < count; at += 1) {
+    // Half of them for the whole site, so that most elements have something set.
+    const owner = below(random, 2) === 0 ? document.site.id : oneOf(random, owners);
+    const thing = oneOf(random, thingNames);
+    const state = oneOf(random, states);
+    const isSituated = below(random, 8) === 0;
+    const isOnDevice = below(random, 4) === 0;
+    const target: StyleTarget = {
+      owner,
+      thing,
+      ...(state === 'normal' || !(state in thingOf(thing).in) ? {} : { state }),
+      ...(isSituated ? { situation: oneOf(random, situations) } : {}),
+      ...(isOnDevice ? { device: oneOf(random, deviceClasses) } : {}),
+    };
+    const properties = propertiesOf(thing);
+    const set = Object.fromEntries(
+      Array.from({ length: 1 + below(random, 4) }, () => oneOf(random, properties)).map((one) => [
+        one,
+        randomValue(random, factsOf(one).kind),
+      ]),
+    );
+    const operation = { kind: 'setStyle' as const, target, set, was: {} };
+    const problem = newProblem(styled, operation);
+    if (problem !== null) throw new Error(problem.message);
+    const applied = kindOf(operation).apply(styled, operation);
+    if (!applied.ok) throw new Error(applied.refusal.message);
+    styled = applied.value.document;
+  }
+  return styled;
+}
+
+/** A sound value of a kind. */
+export function randomValue(random: RandomBits, kind: ValueKind): string {
+  const number = (least: number, most: number): number => least + below(random, most - least + 1);
+  const px = (least: number, most: number): string => `${number(least, most)}px`;
+  const colour = (): string =>
+    oneOf(random, [
+      `#${number(0, 0xffffff).toString(16).padStart(6, '0')}`,
+      `#${number(0, 0xffffff).toString(16).padStart(6, '0')}80`,
+      '@accent',
+      '@tint/40%',
+      'none',
+    ]);
+  const makers: { readonly [K in ValueKind]: () => string } = {
+    colour,
+    gradient: () => oneOf(random, ['none', `linear(${number(0, 359)}deg, ${colour()}, ${colour()} 80%)`]),
+    share: () => oneOf(random, ['0.2', '0.75', '1']),
+    font: () => oneOf(random, ['inherit', '@font']),
+    size: () => oneOf(random, ['inherit', px(10, 30), '1.25rem', '1.5em', 'fluid(14px@390, 22px@1280)']),
+    weight: () => oneOf(random, ['inherit', '300', '650', '800']),
+    slant: () => oneOf(random, ['inherit', 'normal', 'italic']),
+    lineHeight: () => oneOf(random, ['inherit', 'normal', '1.2', '1.75', px(18, 40)]),
+    spacing: () => oneOf(random, ['inherit', '0', '.05em', '-1px', '2px']),
+    case: () => oneOf(random, ['inherit', 'none', 'uppercase', 'capitalize']),
+    decoration: () =>
+      oneOf(random, ['none', 'underline', `underline dotted 2px ${colour()}`, 'line-through 1px']),
+    offset: () => oneOf(random, ['auto', '.3em', '-2px']),
+    alignment: () => oneOf(random, ['start', 'center', 'end']),
+    padding: () => px(0, 30),
+    paddings: () => oneOf(random, [px(0, 30), `${px(0, 30)} ${px(0, 30)}`, '@pad', '@gap*2', '0']),
+    margins: () => oneOf(random, [px(0, 20), '-4px 0', '-@pad', '0 1.5em', '0']),
+    least: () => oneOf(random, [px(0, 80), '3rem', '0']),
+    most: () => oneOf(random, ['none', px(100, 600)]),
+    extent: () => oneOf(random, ['auto', px(4, 60), '1.5em']),
+    borders: () => oneOf(random, ['0', px(1, 6), '0 2px']),
+    borderStyle: () => oneOf(random, ['solid', 'dashed', 'double']),
+    corners: () => oneOf(random, ['0', px(1, 20), '4px 8px', '50%', '@radius*2']),
+    shadow: () =>
+      oneOf(random, [
+        'none',
+        `0 2px 8px -1px ${colour()}`,
+        `inset 1px 1px 0 ${colour()}, 0 1px 2px ${colour()}`,
+      ]),
+    ring: () => oneOf(random, ['none', `3px dashed ${colour()}`, '1px solid @accent']),
+    ringOffset: () => oneOf(random, ['0', '3px', '-2px']),
+    arrow: () => oneOf(random, ['chevron', 'bold', 'triangle', 'arrow', 'plus', 'dot', 'none']),
+  };
+  return makers[kind]();
+}
