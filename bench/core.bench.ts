@@ -4,15 +4,24 @@ import {
   applyEdit,
   childrenOf,
   changesBetween,
+  compileStyles,
   createDrift,
   createFilling,
   driftOf,
   invertEdit,
+  kindOf,
   moveItems,
   panelColumns,
+  plainSheet,
+  propertiesOf,
   renderMenu,
   resolveMenu,
   seededRandom,
+  sheetOf,
+  states,
+  thingNames,
+  thingOf,
+  valuesOfStyle,
   withChanges,
   withFollowed,
   type Edit,
@@ -227,6 +236,49 @@ function plainItem(label: string): ResolvedItem {
   };
 }
 
+/** 3,000 values of 1,000 looks (60 things, in their states, on all device classes), resolved and made into rules. */
+async function styleFigure(): Promise<Figure> {
+  const bare = randomDocument(seededRandom(7), { pages: 400, menus: 20, items: 400 });
+  const owners = [bare.site.id, ...bare.menus.nodes.keys(), ...bare.items.nodes.keys()];
+  const things = thingNames.slice(-60);
+  const values = ['#1f5a3a', '#6d2a63', '@accent/40%'];
+  let styled = bare;
+  let count = 0;
+  for (let at = 0; count < 3000; at += 1) {
+    const thing = things[at % things.length] ?? 'entry';
+    const own = states.filter((one) => one in thingOf(thing).in);
+    const state = own[at % own.length] ?? 'normal';
+    const device = [undefined, 'narrow', 'medium', 'wide'] as const;
+    const on = device[at % device.length];
+    const target = {
+      owner: owners[Math.floor(at / 7) % owners.length] ?? bare.site.id,
+      thing,
+      ...(state === 'normal' ? {} : { state }),
+      ...(on === undefined ? {} : { device: on }),
+    };
+    const set = Object.fromEntries(
+      propertiesOf(thing)
+        .slice(0, 3)
+        .map((one, index) => [one, values[index] ?? '0']),
+    );
+    const operation = { kind: 'setStyle' as const, target, set, was: {} };
+    const applied = kindOf(operation).apply(styled, operation);
+    if (applied.ok) styled = applied.value.document;
+    count = [...styled.styles.nodes.values()].reduce((sum, style) => sum + valuesOfStyle(style).length, 0);
+  }
+  const [ours] = await byTurns(
+    TURNS,
+    () => {
+      // A new document each time, so that nothing is known of it yet.
+      const { set } = sheetOf({ ...styled });
+      if (compileStyles(thingNames, { ...plainSheet(), set }).length < 500)
+        throw new Error('Rules are missing.');
+    },
+    () => undefined,
+  );
+  return { name: 'style', ours, reference: 16, unit: 'ms', target: 1 };
+}
+
 export async function coreFigures(): Promise<Figure[]> {
   setAutoFreeze(false);
   const small = menuOf(10_000);
@@ -257,6 +309,7 @@ export async function coreFigures(): Promise<Figure[]> {
     { name: 'op-growth', ours: each(hundred), reference: each(ten), unit: 'µs', target: 2 },
     { name: 'render', ours: each(html), reference: each(json), unit: 'µs', target: 2.2 },
     await panelFigure(),
+    await styleFigure(),
     ...(await driftFigures()),
   ];
 }

@@ -531,6 +531,14 @@ describe('the editor for axe', () => {
         await person.find('[aria-label="Add a part"] [role=option]');
       },
     ],
+    [
+      'Style, a cell chosen',
+      '/quillmere/style',
+      async () => {
+        await (await person.find('[role=gridcell]')).click();
+        await person.find('[aria-label=Values] input');
+      },
+    ],
     ['Sites', '/sites', async () => void (await person.byText('strong', 'Quillmere'))],
     [
       'a new site',
@@ -610,6 +618,7 @@ describe('the editor for axe', () => {
       '/quillmere/arrange/main',
       '/quillmere/pages',
       '/quillmere/drift/main',
+      '/quillmere/style',
       '/quillmere/editions',
       '/sites',
     ]) {

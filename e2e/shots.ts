@@ -91,7 +91,6 @@ try {
   await person.find('.finder .search');
   await driver.sleep(SETTLED);
   await person.type('autumn', Key.chord(Key.SHIFT, Key.ENTER), Key.chord(Key.SHIFT, Key.ENTER));
-  await shot('page-finder');
   await person.type(Key.ENTER, Key.ESCAPE);
 
   // Somebody else at the same site, by the same API that their window would use.
@@ -162,6 +161,10 @@ try {
   await driver.get(`${stack.editor}/quillmere/frame?view=table`);
   await person.find('[aria-label="Placement table"]');
   await shot('frame-placements');
+
+  await driver.get(`${stack.editor}/quillmere/style`);
+  await (await person.find('[role=gridcell][aria-label="Bar entries with a dropdown, Main menu, hover"]')).click();
+  await shot('style');
 
   await driver.get(`${stack.editor}/quillmere/drift/main`);
   await person.find('.picture .row');

@@ -13,6 +13,7 @@ import {
   partFields,
   partKinds,
   PartShape,
+  StyleShape,
   recordOf,
   SentenceShape,
   settingFields,
@@ -472,7 +473,14 @@ export const routes = {
         menus: Type.Array(ResolvedMenuShape),
         /** Null: it was published before this was kept. */
         source: Type.Union([
-          Type.Object({ site: SiteShape, parts: Type.Array(PartShape) }, closed),
+          Type.Object(
+            {
+              site: SiteShape,
+              parts: Type.Array(PartShape),
+              styles: Type.Optional(Type.Array(StyleShape)),
+            },
+            closed,
+          ),
           Type.Null(),
         ]),
       },

@@ -225,6 +225,7 @@ export { upgradeSteps, type UpgradeStep } from './upgrades/upgradeSteps.ts';
 
 export { diffPages, type IncomingPage, type DiffChoices } from './diff/diffPages.ts';
 export { diffReading, type ReadingDiff, type RecognisedBy } from './diff/diffReading.ts';
+export { compareLooks } from './diff/compareLooks.ts';
 export { compareFrames, frameSource, type FrameSource } from './diff/compareFrames.ts';
 export { compareMenus, changeInWords, type MenuChange } from './diff/compareMenus.ts';
 
@@ -380,12 +381,19 @@ export {
   type StyleChoices,
   type StyleOrigin,
 } from './style/resolveStyle.ts';
-export { declarationsFor } from './style/compileStyles.ts';
+export { compileStyles, declarationsFor } from './style/compileStyles.ts';
 export { plainSheet, type Scope, type SetLook, type Sheet } from './style/sheet.ts';
 export { scopeOf, sheetOf, styleClass, styledIn } from './resolve/sheetOf.ts';
-export { hasOwner, nameOfOwner, templateOf as styleTemplateOf, templateOwner } from './model/styleOwner.ts';
+export {
+  areaOfOwner,
+  hasOwner,
+  nameOfOwner,
+  templateOf as styleTemplateOf,
+  templateOwner,
+} from './model/styleOwner.ts';
 export {
   situations,
+  StyleShape,
   styleId,
   targetOf,
   valuesOfStyle,

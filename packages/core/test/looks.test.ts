@@ -5,6 +5,7 @@ import { nodeAt } from '../src/model/forest.ts';
 import { areaId } from '../src/model/partRoots.ts';
 import { sheetOf, scopeOf, styledIn } from '../src/resolve/sheetOf.ts';
 import { styleId, type StyleTarget } from '../src/schema/style.ts';
+import { compareLooks } from '../src/diff/compareLooks.ts';
 import { overriding } from '../src/style/overriding.ts';
 import { deliveredStyles, previewStyles } from '../src/style/previewStyles.ts';
 import { resolveMenu } from '../src/resolve/resolveMenu.ts';
@@ -142,5 +143,27 @@ describe('a style sheet for looking at', () => {
     expect(preview).toContain(':is(:focus-visible,[data-zv-state~=focus])');
     expect(preview).not.toBe(css);
     expect(deliveredStyles(preview)).toBe(css);
+  });
+});
+
+describe('what has changed in looks since an edition', () => {
+  it('is said for each thing, place and state, once', () => {
+    const first = applied(
+      document,
+      setLooks(contextOf(document), here, { color: '#111111', background: 'none' }),
+    );
+    const second = applied(first, setLooks(contextOf(first), here, { color: '#222222' }));
+    const third = applied(
+      second,
+      setLooks(contextOf(second), { ...everywhere, state: 'hover' }, { color: '@accent' }),
+    );
+    const before = [...first.styles.nodes.values()];
+    expect(compareLooks(before, first)).toEqual([]);
+    expect(compareLooks(before, third).sort()).toEqual([
+      `Set hover text of bar entries in “${document.site.name}” to accent`,
+      'Set text of bar entries in “Menu” to #222222',
+    ]);
+    expect(compareLooks(before, document)).toEqual(['Reset 2 values of bar entries in “Menu”']);
+    expect(compareLooks([], first)).toEqual(['Set 2 values of bar entries in “Menu”']);
   });
 });

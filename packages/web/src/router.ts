@@ -8,6 +8,7 @@ export const workspaces = [
   { name: 'drift', label: 'Drift' },
   { name: 'arrange', label: 'Arrange' },
   { name: 'frame', label: 'Frame' },
+  { name: 'style', label: 'Style' },
   { name: 'editions', label: 'Editions' },
 ] as const;
 
@@ -26,6 +27,7 @@ export const router = createRouter({
       component: () => import('./views/ArrangeView.vue'),
     },
     { path: '/:siteKey/frame', name: 'frame', component: () => import('./views/FrameView.vue') },
+    { path: '/:siteKey/style', name: 'style', component: () => import('./views/StyleView.vue') },
     { path: '/:siteKey/editions', name: 'editions', component: () => import('./views/EditionsView.vue') },
     { path: '/:rest(.*)*', redirect: { name: 'home' } },
   ],

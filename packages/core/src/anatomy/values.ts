@@ -148,6 +148,7 @@ export function cssOf(kind: ValueKind, value: string): string {
 }
 
 function named(value: string): string {
+  if (!value.includes('@') && !value.includes(' none')) return value;
   const plain = value === 'none' ? value : value.replace(/(?<= )none\b/g, '#0000');
   return plain.replace(TOKEN, (_, sign: string, name: string, times?: string, share?: string) => {
     const token: string =

@@ -94,6 +94,7 @@ const history = {
   stylesSet: 'Set {count|# value|# values} of {thing} in “{where}”',
   looksReset: 'Reset {count|# value|# values} of looks',
   looksSet: 'Set the look of {count|# thing|# things}',
+  stylesReset: 'Reset {count|# value|# values} of {thing} in “{where}”',
   presetRenamed: 'Renamed the preset “{was}” to “{label}”',
   presetRemoved: 'Removed the preset “{label}”',
   driftMended: 'Fixed: {what}',

@@ -8,17 +8,24 @@ import { partsIn } from '../model/partsIn.ts';
 import { partSentence } from '../ops/addPart.ts';
 import type { Part } from '../schema/part.ts';
 import type { Site } from '../schema/site.ts';
+import type { Style } from '../schema/style.ts';
 import { longestIncreasing } from '../walk/longestIncreasing.ts';
 
 /** What a frame was made of when an edition was published: its parts, in preorder, and the facts of the site. */
 export interface FrameSource {
   readonly site: Site;
   readonly parts: Part[];
+  /** The looks that were set; not there: nobody could set any then. */
+  readonly styles?: Style[];
 }
 
 /** What the frame of a document is made of now. O(parts of the frame). */
 export function frameSource(document: SiteDocument): FrameSource {
-  return { site: document.site, parts: partsIn(document, document.site.id) };
+  return {
+    site: document.site,
+    parts: partsIn(document, document.site.id),
+    styles: [...document.styles.nodes.values()],
+  };
 }
 
 /** What these are called in a list of what has changed. */

@@ -1,9 +1,16 @@
-import { areas } from '../schema/part.ts';
+import { areas, type AreaName } from '../schema/part.ts';
 import type { SiteDocument } from './document.ts';
 import { nameOf } from './labelOf.ts';
 import { areaId } from './partRoots.ts';
 
 const TEMPLATE = 'template:';
+/** The areas by their ids, which are the same on every site. */
+const areaNames: ReadonlyMap<string, AreaName> = new Map(areas.map((area) => [areaId(area), area]));
+
+/** The area of an owner; null: it is none. */
+export function areaOfOwner(owner: string): AreaName | null {
+  return areaNames.get(owner) ?? null;
+}
 
 /** The owner of what is set for a template. */
 export function templateOwner(template: string): string {
@@ -27,7 +34,7 @@ export function hasOwner(document: SiteDocument, owner: string): boolean {
   return (
     owner === document.site.id ||
     templateOf(owner) !== null ||
-    areas.some((area) => areaId(area) === owner) ||
+    areaNames.has(owner) ||
     forestOfOwner(document, owner) !== null
   );
 }

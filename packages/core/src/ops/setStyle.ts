@@ -94,7 +94,10 @@ function describe(document: SiteDocument, target: StyleTarget, set: StyleSet): S
   const [first = 'color'] = properties;
   const value = set[first] ?? null;
   const place = { thing: inSentence(thingOf(target.thing).name), where: nameOfOwner(document, target.owner) };
-  if (properties.length > 1) return sentence('stylesSet', { ...place, count: properties.length });
+  if (properties.length > 1) {
+    const isReset = properties.every((one) => set[one] === null);
+    return sentence(isReset ? 'stylesReset' : 'stylesSet', { ...place, count: properties.length });
+  }
   const property = [target.state, target.device, inSentence(factsOf(first).name)].filter(Boolean).join(' ');
   return value === null
     ? sentence('styleReset', { ...place, property })

@@ -1,9 +1,7 @@
-import { forestOfOwner, templateOf } from '../model/styleOwner.ts';
+import { areaOfOwner, forestOfOwner, templateOf } from '../model/styleOwner.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { nodeAt } from '../model/forest.ts';
-import { areaId } from '../model/partRoots.ts';
 import { wayUp } from '../model/wayUp.ts';
-import { areas } from '../schema/part.ts';
 import { targetOf, valuesOfStyle, type Style } from '../schema/style.ts';
 import { plainSheet, type Scope, type SetLook, type Sheet } from '../style/sheet.ts';
 import { ancestors } from '../walk/ancestors.ts';
@@ -54,8 +52,8 @@ export function scopeOf(document: SiteDocument, owner: string): Scope | null {
   const template = templateOf(owner);
   if (template !== null)
     return { within: [below(`[data-zv-template=${quoted(template)}]`)], rank: rank.template };
-  const area = areas.find((one) => areaId(one) === owner);
-  if (area !== undefined) return { within: [below(`.zv-${area}`)], rank: rank.area };
+  const area = areaOfOwner(owner);
+  if (area !== null) return { within: [below(`.zv-${area}`)], rank: rank.area };
   const forest = forestOfOwner(document, owner);
   if (forest === null) return null;
   const name = forest === 'menus' ? nodeAt(document.menus, owner).key : owner;

@@ -84,12 +84,15 @@ export function styleId({ owner, thing, state, situation, device }: StyleTarget)
   return derivedId('style', [owner, thing, state ?? '', situation ?? '', device ?? ''].join(' '));
 }
 
-/** The values of a node. */
+/** Where each property comes in their order. */
+const orders: ReadonlyMap<string, number> = new Map(propertyNames.map((name, at) => [name, at]));
+
+/** The values of a node, in the order of the properties. O(its fields). */
 export function valuesOfStyle(style: StyleValues): [Property, string][] {
-  return propertyNames.flatMap((name): [Property, string][] => {
-    const value = style[name];
-    return value === undefined ? [] : [[name, value]];
-  });
+  return (Object.keys(style) as Property[])
+    .filter((name) => orders.has(name) && style[name] !== undefined)
+    .sort((a, b) => (orders.get(a) ?? 0) - (orders.get(b) ?? 0))
+    .map((name) => [name, style[name] ?? '']);
 }
 
 /** What the values of a node are for. */

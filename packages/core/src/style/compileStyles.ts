@@ -1,8 +1,8 @@
 import { lineOf, OVER, states, thingNames, thingOf, type State, type ThingName } from '../anatomy/anatomy.ts';
-import { factsOf, propertyNames, type Property } from '../anatomy/properties.ts';
+import { factsOf, type Property } from '../anatomy/properties.ts';
 import { cssOf } from '../anatomy/values.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
-import { situations, type Situation, type StyleTarget } from '../schema/style.ts';
+import { situations, valuesOfStyle, type Situation, type StyleTarget } from '../schema/style.ts';
 import { selectorsIn } from '../anatomy/specificity.ts';
 import { flat, type Medium } from './rule.ts';
 import type { Look } from './starters.ts';
@@ -99,7 +99,7 @@ function ruleOf(thing: ThingName, look: Look, where: Where): LookRule | null {
   const conditions =
     where.situation === null ? where.within : [...where.within, situationSelectors[where.situation]];
   return {
-    selectors: selectorsIn(selector).map((one) => flat(one, conditions)),
+    selectors: singleSelectors(selector).map((one) => flat(one, conditions)),
     declarations,
     medium: where.device ?? medium,
     order: [
@@ -112,14 +112,22 @@ function ruleOf(thing: ThingName, look: Look, where: Where): LookRule | null {
   };
 }
 
+/** The selectors of a list, taken apart once: there are as many lists as the anatomy has. */
+function singleSelectors(list: string): readonly string[] {
+  let apart = singles.get(list);
+  if (apart === undefined) singles.set(list, (apart = selectorsIn(list)));
+  return apart;
+}
+const singles = new Map<string, readonly string[]>();
+
 /** The declarations of a look, in the order of the properties. */
 function declarationsOf(thing: ThingName, look: Look, { rank, state, device, situation }: Where): string {
   // The starter's font of the whole navigation is one declaration, which a site may set with one property.
   const isShorthand =
     thing === 'site' && rank === 0 && state === 'normal' && device === null && situation === null;
-  const left = propertyNames.filter(
-    (name) => look[name] !== undefined && !(isShorthand && factsOf(name).group === 'text'),
-  );
+  const left = valuesOfStyle(look)
+    .map(([name]) => name)
+    .filter((name) => !(isShorthand && factsOf(name).group === 'text'));
   const inherited = left.filter((name) => FONT.has(name) && look[name] === 'inherit');
   const isFont = inherited.length === FONT.size;
   const declarations = left

@@ -1,7 +1,13 @@
 /** The states that a pointer or a key brings about, and by what they are forced where they are only looked at. */
-const forcedBy = { ':hover': 'hover', ':focus-visible': 'focus', ':active': 'pressed' } as const;
-const PSEUDO = /:(?:hover|focus-visible|active)(?![\w-])/g;
-const FORCED = /:is\((:(?:hover|focus-visible|active)),\[data-zv-state~=\w+\]\)/g;
+const forcedBy = {
+  ':hover': 'hover',
+  ':focus-visible': 'focus',
+  ':focus-within': 'focus-within',
+  ':focus': 'focus',
+  ':active': 'pressed',
+} as const;
+const PSEUDO = /:(?:hover|focus-visible|focus-within|focus|active)(?![\w-])/g;
+const FORCED = /:is\((:(?:hover|focus-visible|focus-within|focus|active)),\[data-zv-state~=[\w-]+\]\)/g;
 
 /**
  * A delivered style sheet for looking at: states that a pointer or a key brings about also hold for elements that have

@@ -57,7 +57,7 @@ export function rule(
 ): Rule {
   const printed = selectorsIn(selector).map((one) => {
     const [ids, classes, types] = specificityOf(one);
-    return { flat: flat(one), counts: [ids, classes + weight, types] as const };
+    return { flat: flatParts(one).join(''), counts: [ids, classes + weight, types] as const };
   });
   return { selector, declarations, medium, printed, isLate };
 }
@@ -84,11 +84,20 @@ const ROOT = /^\.zv(?:-bar|-list|-header|-side|-footer|-drawer|-skip)?(?![\w-])(
  * as a list of selectors that find it.
  */
 export function flat(selector: string, where: readonly string[] = []): string {
+  let parts = known.get(selector);
+  if (parts === undefined) known.set(selector, (parts = flatParts(selector)));
+  const [before, pseudo] = parts;
+  return where.length === 0 ? before + pseudo : `${before}:where(${where.join('):where(')})${pseudo}`;
+}
+
+/** What has been worked out already: there are as many selectors as we have written, a few hundred. */
+const known = new Map<string, readonly [before: string, pseudo: string]>();
+
+function flatParts(selector: string): readonly [before: string, pseudo: string] {
   const pseudo = PSEUDO_ELEMENT.exec(selector)?.[0] ?? '';
   const plain = selector.slice(0, selector.length - pseudo.length);
-  const behind = where.map((one) => `:where(${one})`).join('') + pseudo;
-  if (ONE_CLASS.test(plain) || PAGE.test(plain)) return plain + behind;
-  if (ROOT.test(plain)) return `.zv:where(${plain})${behind}`;
+  if (ONE_CLASS.test(plain) || PAGE.test(plain)) return [plain, pseudo];
+  if (ROOT.test(plain)) return [`.zv:where(${plain})`, pseudo];
   const [, holder = '.zv', below = plain] = BELOW.exec(plain) ?? [];
-  return `${holder} :where(${below})${behind}`;
+  return [`${holder} :where(${below})`, pseudo];
 }

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import {
   changeInWords,
   compareFrames,
+  compareLooks,
   compareMenus,
   resolvedMenus,
   type FrameSource,
@@ -140,5 +141,10 @@ function differencesOf(
     name: 'Frame',
     sentences: source === null ? unknown : compareFrames(source, document),
   };
-  return [frame, ...present, ...gone].filter(({ sentences }) => sentences.length > 0);
+  const looks = {
+    key: 'Looks',
+    name: 'Looks',
+    sentences: source === null ? [] : compareLooks(source.styles ?? [], document),
+  };
+  return [frame, looks, ...present, ...gone].filter(({ sentences }) => sentences.length > 0);
 }

@@ -106,6 +106,10 @@ function changesIn(count: number): string {
   overflow: hidden;
   text-overflow: ellipsis;
 }
+/* Whether work is saved is said whole; how much has changed since gives way. */
+:is(.saved, .keeping) .word {
+  flex: none;
+}
 @media (max-width: 1100px) {
   .since {
     display: none;

@@ -1,0 +1,226 @@
+import { By, Key, type WebElement } from 'selenium-webdriver';
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { SiteDocument } from '@zorvik/core';
+import type { Person } from './person.ts';
+import { enterStage, type Stage } from './stage.ts';
+import { storedSite } from './storedSite.ts';
+
+/** Looks set on the state sheet, by pointer and by keys, and delivered. */
+let stack: Stage['stack'];
+let browser: Stage['browser'];
+let person: Person;
+beforeAll(async () => {
+  ({ stack, browser, person } = await enterStage());
+  await browser.driver.get(`${stack.editor}/quillmere/style`);
+  await person.find('[role=gridcell]');
+});
+
+const stored = (): Promise<SiteDocument> => storedSite(stack, person);
+const run = <T>(script: string, ...given: unknown[]): Promise<T> =>
+  browser.driver.executeScript<T>(script, ...given);
+const cellButton = (name: string): Promise<WebElement> =>
+  person.find(`[role=gridcell][aria-label="${name}"]`);
+const field = (name: string): Promise<WebElement> =>
+  person.eventually(`no field ${name}`, async () => {
+    const xpath = `//section[@aria-label='Values']//label[normalize-space(.)='${name}']/following-sibling::*//input`;
+    return (await browser.driver.findElements(By.xpath(xpath)))[0];
+  });
+const originOf = async (name: string): Promise<string> =>
+  run(`return arguments[0].closest('.value').querySelector('.origin').textContent.trim()`, await field(name));
+async function type(name: string, value: string): Promise<void> {
+  const input = await field(name);
+  await input.click();
+  await input.sendKeys(Key.chord(Key.CONTROL, 'a'), value, Key.ENTER);
+}
+const lookAt = async (typed: string): Promise<void> => {
+  await (await person.find('.page .shown')).click();
+  await (await person.find('input[aria-label="Find a page to look at"]')).sendKeys(typed);
+  await person.eventually('no such page', async () => {
+    const [first] = await browser.driver.findElements(By.css('.page [role=option].on .name'));
+    return (await first?.getText())?.startsWith(typed) === true;
+  });
+  await (await person.focused()).sendKeys(Key.ENTER);
+};
+
+/** What the cell of a row and state shows of its element: some computed values. */
+async function drawn(row: string, state: string, names: readonly string[]): Promise<Record<string, string>> {
+  const [at, column] = await run<[number, number]>(
+    `const button = document.querySelector(arguments[0]); const row = button.closest('[role=row]');
+     return [[...document.querySelectorAll('[role=row]')].indexOf(row), parseFloat(button.style.insetInlineStart)];`,
+    `[role=gridcell][aria-label="${row}, ${state}"]`,
+  );
+  const top = await run<number>(
+    `return parseFloat(document.querySelectorAll('[role=row]')[arguments[0]].style.insetBlockStart)`,
+    at,
+  );
+  const left = await run<number>(
+    `return parseFloat(document.querySelector('iframe[title="State sheet"]').style.insetInlineStart)`,
+  );
+  const iframe = await person.find('iframe[title="State sheet"]');
+  await browser.driver.switchTo().frame(iframe);
+  try {
+    return await run<Record<string, string>>(
+      `const [top, left, names] = arguments;
+       const cell = [...document.querySelectorAll('.cell')].find((one) => Math.abs(parseFloat(one.style.insetBlockStart) - top - 4) < 1 && Math.abs(parseFloat(one.style.insetInlineStart) - left) < 1);
+       const style = getComputedStyle(cell.querySelector('[data-specimen]'));
+       return Object.fromEntries(names.map((name) => [name, style.getPropertyValue(name)]));`,
+      top,
+      column - left,
+      names,
+    );
+  } finally {
+    await browser.driver.switchTo().defaultContent();
+  }
+}
+const showsIn = (row: string, state: string, name: string, value: string): Promise<true> =>
+  person.eventually(
+    `${row}, ${state} does not show ${value}`,
+    async () => (await drawn(row, state, [name]))[name] === value,
+  );
+
+const BAR = 'Bar entries with a dropdown, Main menu';
+const SECOND = 'Bar entries, Second bar';
+
+describe('the state sheet', () => {
+  it('has a row for each thing that the page has, and cells in the states that it can be in', async () => {
+    await lookAt('Trees');
+    await cellButton(`${BAR}, hover`);
+    const wanted = [
+      'Bar entries with a dropdown',
+      'Logos',
+      'First level at the side',
+      'Headings in the footer',
+      'Links in panels',
+    ];
+    await person.eventually('not all rows are there', async () => {
+      const names = await run<string[]>(
+        `return [...document.querySelectorAll('[role=rowheader]')].map((one) => one.innerText)`,
+      );
+      return wanted.every((one) => names.some((name) => name.startsWith(one)));
+    });
+    expect(
+      await browser.driver.findElements(By.css(`[role=gridcell][aria-label="${BAR}, open"]`)),
+    ).toHaveLength(1);
+    expect(
+      await browser.driver.findElements(By.css('[role=gridcell][aria-label="Logos, Quillmere, open"]')),
+    ).toHaveLength(0);
+  });
+
+  it('shows what the page shows: under a real pointer, with the real focus, on the current page', async () => {
+    const names = [
+      'color',
+      'background-color',
+      'text-decoration-line',
+      'outline-style',
+      'outline-width',
+      'padding-inline-start',
+      'font-weight',
+      'border-top-left-radius',
+    ];
+    const cells: Record<string, Record<string, string>> = {};
+    for (const state of ['normal', 'hover', 'focus']) cells[state] = await drawn(BAR, state, names);
+    await browser.driver.switchTo().newWindow('tab');
+    try {
+      await browser.driver.get(`${stack.site}/plants/trees`);
+      const entry = await person.find('[aria-label="Main menu"]>ul>li>a[href="/visit"]');
+      const read = (): Promise<Record<string, string>> =>
+        run(
+          `const style = getComputedStyle(arguments[0]); return Object.fromEntries(arguments[1].map((name) => [name, style.getPropertyValue(name)]))`,
+          entry,
+          names,
+        );
+      // The fonts of the stand-in site are its own; its colours are set on the page in both.
+      expect(await read()).toEqual(cells.normal);
+      await browser.driver.actions().move({ origin: entry }).perform();
+      expect(await read()).toEqual(cells.hover);
+      await browser.driver.actions().move({ x: 4, y: 700 }).perform();
+      await run(`arguments[0].focus({ focusVisible: true })`, entry);
+      expect(await read()).toEqual(cells.focus);
+    } finally {
+      await browser.driver.close();
+      const [first] = await browser.driver.getAllWindowHandles();
+      if (first !== undefined) await browser.driver.switchTo().window(first);
+    }
+  });
+
+  it('is walked by arrows, from cell to cell', async () => {
+    await (await cellButton(`${BAR}, normal`)).click();
+    await (await cellButton(`${BAR}, normal`)).sendKeys(Key.ARROW_RIGHT);
+    const label = async (): Promise<string> =>
+      (await (await person.focused()).getAttribute('aria-label')) ?? '';
+    await person.eventually(
+      'the arrow does not lead to the right',
+      async () => (await label()) === `${BAR}, within current`,
+    );
+    await (await person.focused()).sendKeys(Key.ARROW_DOWN);
+    await person.eventually('the arrow does not lead down', async () => !(await label()).startsWith(BAR));
+  });
+});
+
+describe('a value', () => {
+  it('is set everywhere, here, or for one thing alone, shows at once, and says where it comes from', async () => {
+    await (await cellButton(`${BAR}, hover`)).click();
+    await (await person.byText('label', 'everywhere')).click();
+    expect(await originOf('Background')).toBe('starter');
+    await type('Background', '#ffe08a');
+    await showsIn(BAR, 'hover', 'background-color', 'rgb(255, 224, 138)');
+    expect(await originOf('Background')).toContain('set here');
+    await (await person.byText('label', 'Main menu')).click();
+    expect(await originOf('Background')).toBe('whole site');
+    await type('Background', 'accent/20%');
+    await person.eventually('the nearer value does not win', async () =>
+      (await drawn(BAR, 'hover', ['background-color']))['background-color']?.startsWith('color(srgb'),
+    );
+    await (await person.byText('label', 'everywhere')).click();
+    expect(await (await person.find('[aria-label=Values] .nearer')).getText()).toContain('No effect on');
+    await person.click('Reset it');
+    await showsIn(BAR, 'hover', 'background-color', 'rgb(255, 224, 138)');
+    await person.click('Undo');
+    await person.eventually('undo does not bring it back', async () =>
+      (await drawn(BAR, 'hover', ['background-color']))['background-color']?.startsWith('color(srgb'),
+    );
+    await person.click('Reset Background');
+    await person.eventually(
+      'reset does not give it back to the nearer one',
+      async () => (await originOf('Background')) === 'starter',
+    );
+  });
+
+  it('is refused where it cannot be, with what was expected, and nothing is stored', async () => {
+    const before = (await stored()).styles.nodes.size;
+    await type('Background', 'red;}');
+    expect(await (await person.find('[aria-label=Values] [role=alert]')).getText()).toContain(
+      'Enter a colour such as #1f5a3a',
+    );
+    await (await field('Background')).sendKeys(Key.ESCAPE);
+    expect((await stored()).styles.nodes.size).toBe(before);
+  });
+
+  it('gives the second bar alone another look in at most eight actions, and is delivered when it is published', async () => {
+    // A cell, the place, and for each value a click and Enter.
+    await (await cellButton(`${SECOND}, normal`)).click();
+    await (await person.byText('label', 'Second bar')).click();
+    await type('Text', '#ffffff');
+    await type('Background', '#1f3a2c');
+    const actions = 2 + 2 * 2;
+    expect(actions).toBeLessThanOrEqual(8);
+    await showsIn(SECOND, 'normal', 'background-color', 'rgb(31, 58, 44)');
+    await stored();
+    await person.click('Publish');
+    await person.click('Publish edition 2');
+    await person.eventually('it is not delivered', async () => {
+      const css = await (await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/navigation.css`)).text();
+      return css.includes('background-color:#1f3a2c');
+    });
+    await browser.driver.get(`${stack.site}/plants/trees`);
+    const looks = (label: string): Promise<string> =>
+      run(
+        `return getComputedStyle(document.querySelector('[aria-label="' + arguments[0] + '"]>ul>li>a')).backgroundColor`,
+        label,
+      );
+    expect([await looks('Second bar'), await looks('Main menu')]).toEqual([
+      'rgb(31, 58, 44)',
+      'rgba(0, 0, 0, 0)',
+    ]);
+  });
+});

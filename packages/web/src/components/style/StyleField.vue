@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { mdiBackupRestore } from '@mdi/js';
+import { computed } from 'vue';
+import {
+  counted,
+  factsOf,
+  nameOfOwner,
+  siteTokens,
+  thingOf,
+  valueKinds,
+  type Property,
+  type ResolvedStyle,
+  type StyleTarget,
+  type ValueFacts,
+} from '@zorvik/core';
+import { useStyling } from '../../stores/styling.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import IconButton from '../common/IconButton.vue';
+import LineField from '../common/LineField.vue';
+
+/** One value: what it comes to here, where that was set, and what is set nearer. */
+const props = defineProps<{ property: Property }>();
+const copy = useWorkingCopy();
+const styling = useStyling();
+const facts = computed(() => factsOf(props.property));
+const kind = computed((): ValueFacts => valueKinds[facts.value.kind]);
+const ranked = computed(() => styling.ranked(props.property));
+const winner = computed(() => ranked.value[0] ?? null);
+const own = computed(() => styling.own(props.property));
+const nearer = computed(() => styling.nearer(props.property));
+
+/** Names of the site are typed and shown without their sign. */
+const NAMES = new RegExp(`(?<![\\w@#-])(${Object.keys(siteTokens).join('|')})(?![\\w-])`, 'g');
+const shown = (value: string): string => (value.startsWith('=') ? 'automatic' : value.replaceAll('@', ''));
+const value = computed(() => shown(own.value ?? winner.value?.value ?? ''));
+
+function keep(typed: string, isFinal: boolean): string | null {
+  const text = typed.trim();
+  if (text === value.value) return null;
+  // A value that is half typed is no mistake yet.
+  if (!isFinal) return null;
+  return styling.set(props.property, text === '' ? null : text.replaceAll(NAMES, '@$1'));
+}
+
+function choose(event: Event): void {
+  styling.set(props.property, (event.target as HTMLSelectElement).value);
+}
+
+/** Where a value comes from, in words. */
+function originOf({ origin }: ResolvedStyle): string {
+  if (origin.from === 'initial') return 'not set';
+  if (origin.from === 'starter')
+    return origin.state === 'normal' || origin.state === styling.state
+      ? 'starter'
+      : `starter, ${origin.state}`;
+  return placeOf(origin.target);
+}
+function placeOf(target: StyleTarget): string {
+  const { document } = copy;
+  const where =
+    document === null
+      ? ''
+      : target.owner === document.site.id
+        ? 'whole site'
+        : nameOfOwner(document, target.owner);
+  const state = target.state ?? 'normal';
+  return [
+    where,
+    ...(state === styling.state ? [] : [state]),
+    ...(target.device === undefined ? [] : [target.device]),
+  ].join(', ');
+}
+const origin = computed(() =>
+  own.value !== null ? 'set here' : winner.value === null ? '' : originOf(winner.value),
+);
+const first = computed(() => nearer.value[0]?.target ?? null);
+const swatch = computed(() => {
+  const { kind: name } = facts.value;
+  const now = own.value ?? winner.value?.value ?? '';
+  return name === 'colour' && /^#[0-9a-f]{6}/.test(now) ? now : null;
+});
+</script>
+
+<template>
+  <div class="value" :class="{ own: own !== null }">
+    <label v-if="kind.choices !== undefined" class="choice">
+      <span>{{ facts.name }}</span>
+      <select class="plain-field" :value="own ?? winner?.value" @change="choose">
+        <option v-for="one in kind.choices" :key="one" :value="one">{{ one }}</option>
+      </select>
+    </label>
+    <LineField v-else :label="facts.name" :value="value" :keep="keep" :placeholder="facts.initial">
+      <template v-if="swatch !== null" #before><i class="swatch" :style="{ background: swatch }" /></template>
+    </LineField>
+    <div class="origin">
+      <button
+        v-if="own === null && winner?.origin.from === 'set'"
+        type="button"
+        class="link"
+        :title="`Go to where ${facts.name} was set`"
+        @click="winner.origin.from === 'set' && styling.goTo(winner.origin.target)"
+      >
+        {{ origin }}
+      </button>
+      <span v-else>{{ origin }}</span>
+      <IconButton
+        v-if="own !== null"
+        :icon="mdiBackupRestore"
+        :label="`Reset ${facts.name}`"
+        @click="styling.set(property, null)"
+      />
+    </div>
+    <p v-if="first !== null" class="nearer" role="status">
+      No effect on
+      <button type="button" class="link" @click="styling.goTo(first)">
+        {{
+          nearer.length === 1
+            ? `${thingOf(first.thing).name}, ${placeOf(first)}`
+            : counted(nearer.length, '# place', '# places')
+        }}
+      </button>
+      , set separately.
+      <button type="button" class="link" @click="styling.resetNearer(property)">
+        {{ nearer.length === 1 ? 'Reset it' : 'Reset them' }}
+      </button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.value {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 96px;
+  align-items: end;
+  gap: 0 8px;
+}
+.choice span {
+  display: block;
+  margin-bottom: 3px;
+  color: var(--mute);
+  font-size: 0.75rem;
+}
+.choice select {
+  inline-size: 100%;
+}
+.origin {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 32px;
+  color: var(--mute);
+  font-size: 0.75rem;
+}
+.own .origin span {
+  color: var(--accent);
+  font-weight: 600;
+}
+.link {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--accent);
+  font-size: 0.75rem;
+  text-align: start;
+  text-decoration: underline;
+  cursor: pointer;
+}
+.swatch {
+  flex: none;
+  inline-size: 16px;
+  block-size: 16px;
+  border: 1px solid var(--line-strong);
+  border-radius: 4px;
+}
+.nearer {
+  grid-column: 1 / -1;
+  color: var(--ochre);
+  font-size: 0.75rem;
+}
+</style>

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { DeviceClass } from '@zorvik/core';
+import { rowKinds, useStyling, type RowKind } from '../../stores/styling.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
+
+/** For where a value is set: everywhere like this, here, or for one thing alone; on all screens or one device class. */
+const styling = useStyling();
+const isMore = ref(false);
+const scopes = computed(() =>
+  styling.offers
+    .filter(({ owner, isFar }) => !isFar || isMore.value || owner === styling.owner)
+    .map(({ owner, label }) => ({ value: owner, label })),
+);
+const hasMore = computed(() => styling.offers.some(({ isFar }) => isFar));
+const devices: readonly { readonly value: DeviceClass | 'all'; readonly label: string }[] = [
+  { value: 'all', label: 'all screens' },
+  { value: 'wide', label: 'wide' },
+  { value: 'medium', label: 'medium' },
+  { value: 'narrow', label: 'narrow' },
+];
+const device = computed({
+  get: () => styling.device ?? 'all',
+  set: (next: DeviceClass | 'all' | null) => (styling.device = next === 'all' ? null : next),
+});
+const kindWords: Readonly<Record<RowKind, string>> = {
+  links: 'text and links',
+  surfaces: 'surfaces',
+  spacing: 'spacing',
+};
+const kinds = rowKinds.map((value) => ({ value, label: kindWords[value] }));
+const kind = computed({
+  get: () => styling.rowKind,
+  set: (next: RowKind | null) => (styling.rowKind = next ?? 'links'),
+});
+</script>
+
+<template>
+  <div class="scope">
+    <span class="name" aria-hidden="true">Applies to</span>
+    <ChoiceRow v-model="styling.owner" label="Applies to" is-label-hidden :choices="scopes" />
+    <button
+      v-if="hasMore"
+      type="button"
+      class="plain-button"
+      :aria-pressed="isMore"
+      @click="isMore = !isMore"
+    >
+      {{ isMore ? 'Fewer' : 'More' }}
+    </button>
+    <span class="mute" aria-hidden="true">on</span>
+    <ChoiceRow v-model="device" label="Device class" is-label-hidden :choices="devices" />
+    <span class="rows">
+      <ChoiceRow v-model="kind" label="Rows" is-label-hidden :choices="kinds" />
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.scope {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 10px;
+  padding: 6px 14px;
+  border-block: 1px solid var(--line);
+  background: var(--paper);
+}
+.name {
+  font-weight: 650;
+}
+.rows {
+  margin-inline-start: auto;
+}
+</style>

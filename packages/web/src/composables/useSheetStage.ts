@@ -1,0 +1,104 @@
+import { computed, onBeforeUnmount, onMounted, ref, watch, type Ref } from 'vue';
+import {
+  previewStyles,
+  renderPage,
+  selectorsIn,
+  states,
+  thingNames,
+  thingOf,
+  type DeviceClass,
+  type State,
+} from '@zorvik/core';
+import { PICTURES } from '@zorvik/contract';
+import { fromSheet, type SheetThing, type ToSheet } from '../live/sheetMessages.ts';
+import { useFrame } from '../stores/frame.ts';
+import { useStyling } from '../stores/styling.ts';
+import { useWorkingCopy } from '../stores/workingCopy.ts';
+
+/** How large the cells of the sheet are, in px. */
+export interface SheetSizes {
+  readonly rowHeight: number;
+  readonly cell: number;
+  readonly gap: number;
+}
+
+/** All things with their selectors, as the iframe needs them. */
+const things: readonly SheetThing[] = thingNames.map((name) => ({
+  name,
+  states: Object.fromEntries(
+    states.flatMap((state) => {
+      const selector = thingOf(name).in[state];
+      return selector === undefined ? [] : [[state, selectorsIn(selector)]];
+    }),
+  ),
+}));
+const knownThings: ReadonlySet<string> = new Set(thingNames);
+const knownStates: ReadonlySet<string> = new Set(states);
+
+/**
+ * Breakpoints with which every window is of a device class: the sheet is as wide as the editor, whatever it shows.
+ */
+const always: Readonly<Record<DeviceClass, { readonly medium: number; readonly wide: number }>> = {
+  narrow: { medium: 99_998, wide: 99_999 },
+  medium: { medium: 1, wide: 99_999 },
+  wide: { medium: 1, wide: 2 },
+};
+
+/** The talk with the state sheet: what it draws, and what it has found on the page. */
+export function useSheetStage(
+  iframe: Ref<HTMLIFrameElement | null>,
+  columns: Ref<readonly State[]>,
+  sizes: Ref<SheetSizes>,
+): void {
+  const copy = useWorkingCopy();
+  const frame = useFrame();
+  const styling = useStyling();
+  const isReady = ref(false);
+
+  const shown = computed((): ToSheet | null => {
+    const { document } = copy;
+    if (document === null) return null;
+    const site = { ...document.site, breakpoints: always[styling.device ?? 'wide'] };
+    const { header, side, footer, skip, css } = renderPage({ ...document, site }, frame.situation, {
+      compareTitles: new Intl.Collator(site.language, { numeric: true }).compare,
+      pictures: PICTURES.replace(':siteKey', site.key),
+      year: new Date().getFullYear(),
+      isComposed: true,
+    });
+    return {
+      kind: 'show',
+      html: skip + header + side + footer,
+      css: previewStyles(css),
+      things,
+      language: site.language,
+      direction: site.direction,
+    };
+  });
+  const rows = computed((): ToSheet => ({
+    kind: 'rows',
+    keys: styling.shownRows.map(({ key }) => key),
+    states: columns.value,
+    ...sizes.value,
+  }));
+
+  function tell(message: ToSheet | null): void {
+    if (!isReady.value || message === null) return;
+    // The sandboxed iframe has an opaque origin, which no target can name. What is reactive cannot be sent.
+    iframe.value?.contentWindow?.postMessage(JSON.parse(JSON.stringify(message)), '*');
+  }
+
+  function hear({ source, data }: MessageEvent): void {
+    if (iframe.value === null || source !== iframe.value.contentWindow) return;
+    const message = fromSheet(data, knownThings, knownStates);
+    if (message === null) return;
+    if (message.kind === 'found') return void (styling.rows = message.rows);
+    isReady.value = true;
+    tell(shown.value);
+    tell(rows.value);
+  }
+
+  watch(shown, tell);
+  watch(rows, tell);
+  onMounted(() => window.addEventListener('message', hear));
+  onBeforeUnmount(() => window.removeEventListener('message', hear));
+}

@@ -1,0 +1,276 @@
+import { defineStore } from 'pinia';
+import { computed, ref, watch } from 'vue';
+import {
+  areaOfOwner,
+  areaWords,
+  lineOf,
+  nameOfOwner,
+  nodeAt,
+  overriding,
+  propertiesOf,
+  rankedStyles,
+  resetLooks,
+  scopeOf,
+  setLooks,
+  sheetOf,
+  states,
+  styleId,
+  templateOwner,
+  thingOf,
+  wayUp,
+  type DeviceClass,
+  type Property,
+  type ResolvedStyle,
+  type SetLook,
+  type State,
+  type StyleTarget,
+  type ThingName,
+} from '@zorvik/core';
+import type { SheetRow } from '../live/sheetMessages.ts';
+import { useFrame } from './frame.ts';
+import { useSelection } from './selection.ts';
+import { useWorkingCopy } from './workingCopy.ts';
+
+/** A scope that a value can be set for, in the words that people think in. */
+export interface ScopeOffer {
+  readonly owner: string;
+  readonly label: string;
+  /** It is one of those behind “more”. */
+  readonly isFar: boolean;
+}
+
+/** Which rows of the sheet are shown. */
+export const rowKinds = ['links', 'surfaces', 'spacing'] as const;
+/** See `rowKinds`. */
+export type RowKind = (typeof rowKinds)[number];
+
+/** The workspace Style: what is on the state sheet, which cell is chosen, and for where values are set. */
+export const useStyling = defineStore('styling', () => {
+  const copy = useWorkingCopy();
+  const frame = useFrame();
+  const selection = useSelection();
+  /** Everything that the page has, as the state sheet found it. */
+  const rows = ref<readonly SheetRow[]>([]);
+  const rowKind = ref<RowKind>('links');
+  const chosenKey = ref<string | null>(null);
+  const state = ref<State>('normal');
+  const wantedOwner = ref<string | null>(null);
+  const device = ref<DeviceClass | null>(null);
+
+  const shownRows = computed(() => rows.value.filter((row) => kindOf(leafOf(row)) === rowKind.value));
+  const row = computed(
+    () =>
+      shownRows.value.find(({ key }) => key === chosenKey.value) ??
+      shownRows.value.find(({ things }) => things.includes('barEntry')) ??
+      shownRows.value[0] ??
+      null,
+  );
+  const thing = computed(() => (row.value === null ? null : leafOf(row.value)));
+  const sheet = computed(() => (copy.document === null ? null : sheetOf(copy.document)));
+
+  function choose(key: string, next: State): void {
+    chosenKey.value = key;
+    state.value = next;
+  }
+  // What is selected on the live page is chosen on the sheet.
+  watch([() => frame.partId, () => selection.item?.id], ([part, item]) => {
+    if (part === null) return;
+    const there = rows.value.filter((one) => one.part === part);
+    const wanted =
+      there.find((one) => one.item === item) ??
+      there.find((one) => kindOf(leafOf(one)) === 'links') ??
+      there[0];
+    if (wanted === undefined) return;
+    rowKind.value = kindOf(leafOf(wanted));
+    chosenKey.value = wanted.key;
+    wantedOwner.value = item ?? part;
+  });
+  watch(row, (now) => {
+    if (now !== null && !now.states.includes(state.value)) state.value = 'normal';
+  });
+
+  /** What a row stands in, from the part itself outwards, and its menu and item. */
+  function ownersOf({ part, item }: SheetRow): readonly string[] {
+    const { document } = copy;
+    if (document === null) return [];
+    const way = part === null ? [] : wayUp(document, part).map(({ id }) => id);
+    const shows = part === null ? undefined : document.parts.nodes.get(part);
+    const menu = shows?.kind === 'placement' ? shows.shows : undefined;
+    const items: string[] = [];
+    for (
+      let at = item === null ? undefined : document.items.nodes.get(item);
+      at !== undefined;
+      at = document.items.nodes.get(at.parent)
+    )
+      items.push(at.id);
+    const { template } = frame.situation;
+    return [
+      ...items,
+      ...way,
+      ...(menu === undefined ? [] : [menu]),
+      ...(template === null ? [] : [templateOwner(template)]),
+      document.site.id,
+    ];
+  }
+
+  const offers = computed((): readonly ScopeOffer[] => {
+    const { document } = copy;
+    const of = row.value;
+    if (document === null || of === null || thing.value === null) return [];
+    const owners = ownersOf(of).filter((owner) => scopeOf(document, owner) !== null);
+    const site = document.site.id;
+    const { template } = frame.situation;
+    const [nearestItem] = owners.filter((owner) => document.items.nodes.has(owner));
+    const own = of.part;
+    return owners
+      .map((owner): ScopeOffer => {
+        if (owner === site) return { owner, label: 'everywhere', isFar: false };
+        const name = nameOfOwner(document, owner);
+        if (owner === nearestItem) return { owner, label: `only “${name}”`, isFar: false };
+        if (owner === own) return { owner, label: partWords(owner), isFar: false };
+        if (template !== null && owner === templateOwner(template))
+          return { owner, label: `template “${template}”`, isFar: true };
+        if (document.menus.nodes.has(owner)) return { owner, label: `${name}, wherever it is`, isFar: true };
+        if (document.items.nodes.has(owner)) return { owner, label: `in “${name}”`, isFar: true };
+        return { owner, label: `in ${partWords(owner)}`, isFar: true };
+      })
+      .reverse();
+  });
+  /** What a part is called: the header, a band by its number, else its name. */
+  function partWords(part: string): string {
+    const area = areaOfOwner(part);
+    if (area !== null) return `the ${areaWords[area]}`;
+    return copy.document === null ? part : frame.wordOf(nodeAt(copy.document.parts, part));
+  }
+  const owner = computed({
+    get: () =>
+      offers.value.find((one) => one.owner === wantedOwner.value)?.owner ?? offers.value[0]?.owner ?? null,
+    set: (next) => (wantedOwner.value = next),
+  });
+
+  /** What is being set now. */
+  const target = computed((): StyleTarget | null => {
+    if (owner.value === null || thing.value === null) return null;
+    return {
+      owner: owner.value,
+      thing: thing.value,
+      ...(state.value === 'normal' ? {} : { state: state.value }),
+      ...(device.value === null ? {} : { device: device.value }),
+    };
+  });
+  const properties = computed(() => (thing.value === null ? [] : propertiesOf(thing.value)));
+
+  /** Everything that is said of a property for what is chosen, what wins first; not what was set nearer. */
+  function ranked(property: Property): readonly ResolvedStyle[] {
+    const { document } = copy;
+    const of = row.value;
+    if (
+      document === null ||
+      sheet.value === null ||
+      thing.value === null ||
+      of === null ||
+      owner.value === null
+    )
+      return [];
+    const around = new Set(ownersOf(of));
+    const limit = scopeOf(document, owner.value)?.rank ?? 0;
+    const { site } = document;
+    return rankedStyles(thing.value, property, {
+      states: implied(state.value),
+      device: device.value,
+      sheet: sheet.value,
+      line: [...of.things].reverse(),
+      holds: ({ target: one, scope }) =>
+        scope.rank <= limit && (one.owner === site.id || around.has(one.owner)),
+    });
+  }
+
+  /** The value that was set for just what is chosen; null: none. */
+  function own(property: Property): string | null {
+    if (copy.document === null || target.value === null) return null;
+    return copy.document.styles.nodes.get(styleId(target.value))?.[property] ?? null;
+  }
+
+  /** What was set nearer, so that the value does not show there. */
+  function nearer(property: Property): readonly SetLook[] {
+    if (sheet.value === null || target.value === null || own(property) === null) return [];
+    return overriding(sheet.value, target.value, property);
+  }
+
+  /** Sets a value, or says why not. */
+  function set(property: Property, value: string | null): string | null {
+    const to = target.value;
+    if (to === null) return null;
+    const done = copy.attempt((context) => setLooks(context, to, { [property]: value }));
+    if (!done.ok) return done.refusal.code === 'changesNothing' ? null : done.refusal.message;
+    copy.perform(
+      (context) => setLooks(context, to, { [property]: value }),
+      `look ${styleId(to)} ${property}`,
+    );
+    return null;
+  }
+
+  function resetNearer(property: Property): void {
+    const some = nearer(property).map((one) => ({ target: one.target, properties: [property] }));
+    copy.perform((context) => resetLooks(context, some));
+  }
+
+  /** Goes to where a value was set. */
+  function goTo({ owner: to, thing: name, state: at, device: on }: StyleTarget): void {
+    const there =
+      rows.value.find((one) => leafOf(one) === name && ownersOf(one).includes(to)) ??
+      rows.value.find((one) => leafOf(one) === name);
+    if (there !== undefined) {
+      rowKind.value = kindOf(leafOf(there));
+      chosenKey.value = there.key;
+    }
+    state.value = at ?? 'normal';
+    wantedOwner.value = to;
+    device.value = on ?? null;
+  }
+
+  return {
+    rows,
+    rowKind,
+    shownRows,
+    row,
+    thing,
+    state,
+    device,
+    owner,
+    offers,
+    target,
+    properties,
+    choose,
+    ranked,
+    own,
+    nearer,
+    set,
+    resetNearer,
+    goTo,
+  };
+});
+
+/** The most special thing that a row is. */
+export function leafOf({ things }: SheetRow): ThingName {
+  return things.at(-1) ?? 'site';
+}
+
+/** The states that come with one: the current page is within the current one, too. */
+export function implied(state: State): readonly State[] {
+  if (state === 'normal') return [];
+  return state === 'current' ? ['within', 'current'] : [state];
+}
+
+function kindOf(thing: ThingName): RowKind {
+  const line = lineOf(thing);
+  const all = new Set(line.flatMap((one) => thingOf(one).has));
+  const isPressed = 'focus' in thingOf(thing).in;
+  // The text of an area or a level is that of what is in it, which has rows of its own.
+  const isText = all.has('color') && !line.includes('site') && !all.has('gap');
+  if (isPressed || isText) return 'links';
+  return all.has('background') || all.has('arrowShape') ? 'surfaces' : 'spacing';
+}
+
+/** The states in the order in which the sheet shows them. */
+export const sheetStates: readonly State[] = states;

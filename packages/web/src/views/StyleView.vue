@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import FramePage from '../components/frame/FramePage.vue';
+import FramePicture from '../components/frame/FramePicture.vue';
+import StateSheet from '../components/style/StateSheet.vue';
+import StyleScope from '../components/style/StyleScope.vue';
+import StyleStrip from '../components/style/StyleStrip.vue';
+import { useDrawnPage } from '../composables/useFrameStage.ts';
+import { useLiveView } from '../stores/liveView.ts';
+
+/** How everything looks, in every state: the live page, the state sheet below it, and the values of what is chosen. */
+const live = useLiveView();
+const drawn = useDrawnPage();
+</script>
+
+<template>
+  <div class="style">
+    <div class="head">
+      <h1>Style</h1>
+      <FramePage />
+      <p class="mute">Choose a cell to set how it looks. Changes show in all cells at once.</p>
+    </div>
+    <section class="picture" aria-label="Live page">
+      <FramePicture name="main" title="Live page" :width="live.width" :shown="drawn" @room="live.follow" />
+    </section>
+    <StyleScope />
+    <StateSheet />
+    <StyleStrip />
+  </div>
+</template>
+
+<style scoped>
+.style {
+  display: grid;
+  grid-template-rows: auto minmax(96px, 150px) auto minmax(0, 1fr) auto;
+  height: 100%;
+  background: var(--stage);
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 16px;
+  min-height: 42px;
+  padding: 4px 14px;
+  border-bottom: 1px solid var(--line);
+  background: var(--sheet);
+}
+h1 {
+  font-size: 1rem;
+}
+.picture {
+  display: grid;
+  min-height: 0;
+  padding: 8px 14px;
+}
+</style>
