@@ -163,7 +163,9 @@ try {
   await shot('frame-placements');
 
   await driver.get(`${stack.editor}/quillmere/style`);
-  await (await person.find('[role=gridcell][aria-label="Bar entries with a dropdown, Main menu, hover"]')).click();
+  await (
+    await person.find('[role=gridcell][aria-label="Bar entries with a dropdown, Main menu, hover"]')
+  ).click();
   await shot('style');
 
   await driver.get(`${stack.editor}/quillmere/drift/main`);

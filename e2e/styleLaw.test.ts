@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
   areaId,
   childrenOf,
+  deviceClasses,
   factsOf,
   kindOf,
   partsIn,
@@ -36,7 +37,7 @@ import { randomValue, withRandomLooks } from '@zorvik/core/testing';
 import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
 import { galleryOf, type Look } from './looks.ts';
 import { enterStage, type Stage } from './stage.ts';
-import { allTriples, deviceClasses, forced, lawOn, widths } from './styleLaw.ts';
+import { allTriples, forced, lawOn, widths } from './styleLaw.ts';
 
 /** `npm run style-law -- --seeds N` asks more of them. */
 const SEEDS = Number(process.env.STYLE_LAW_SEEDS ?? 20);

@@ -1,7 +1,6 @@
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import {
   declarationsFor,
-  deviceClasses,
   propertiesOf,
   resolveStyle,
   selectorsIn,
@@ -254,4 +253,3 @@ export const allTriples: ReadonlySet<string> = new Set(
   ),
 );
 export const widths: Readonly<Record<DeviceClass, number>> = { narrow: 390, medium: 900, wide: 1280 };
-export { deviceClasses };

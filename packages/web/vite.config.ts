@@ -40,7 +40,12 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'es2022',
     rollupOptions: {
-      input: { editor: here('index.html'), live: here('live.html'), frame: here('frame.html'), sheet: here('sheet.html') },
+      input: {
+        editor: here('index.html'),
+        live: here('live.html'),
+        frame: here('frame.html'),
+        sheet: here('sheet.html'),
+      },
     },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:4780' } },

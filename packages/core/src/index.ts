@@ -366,24 +366,11 @@ export {
   type PropertyGroup,
 } from './anatomy/properties.ts';
 export { selectorsIn } from './anatomy/specificity.ts';
-export {
-  cssOf,
-  siteTokens,
-  valueKinds,
-  valueProblem as styleValueProblem,
-  type ValueFacts,
-  type ValueKind,
-} from './anatomy/values.ts';
-export {
-  rankedStyles,
-  resolveStyle,
-  type ResolvedStyle,
-  type StyleChoices,
-  type StyleOrigin,
-} from './style/resolveStyle.ts';
+export { siteTokens, valueKinds, type ValueFacts } from './anatomy/values.ts';
+export { rankedStyles, resolveStyle, type ResolvedStyle, type StyleChoices } from './style/resolveStyle.ts';
 export { compileStyles, declarationsFor } from './style/compileStyles.ts';
 export { plainSheet, type Scope, type SetLook, type Sheet } from './style/sheet.ts';
-export { scopeOf, sheetOf, styleClass, styledIn } from './resolve/sheetOf.ts';
+export { scopeOf, sheetOf, styledIn } from './resolve/sheetOf.ts';
 export {
   areaOfOwner,
   hasOwner,

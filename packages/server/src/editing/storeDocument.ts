@@ -128,7 +128,8 @@ export async function storeDocument(
       was: {},
     }));
   const [look] = looks;
-  if (look !== undefined) edits.push(edit(edits.length, sentence('looksSet', { count: looks.length }), looks));
+  if (look !== undefined)
+    edits.push(edit(edits.length, sentence('looksSet', { count: looks.length }), looks));
   const [follower] = followers;
   if (follower !== undefined)
     edits.push(edit(edits.length, kindOf(follower).describe(document, follower), followers));

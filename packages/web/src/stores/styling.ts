@@ -202,7 +202,7 @@ export const useStyling = defineStore('styling', () => {
     const to = target.value;
     if (to === null) return null;
     const done = copy.attempt((context) => setLooks(context, to, { [property]: value }));
-    if (!done.ok) return done.refusal.code === 'changesNothing' ? null : done.refusal.message;
+    if (!done.ok) return done.refusal.code === 'changesNothing' ? null : shownValue(done.refusal.message);
     copy.perform(
       (context) => setLooks(context, to, { [property]: value }),
       `look ${styleId(to)} ${property}`,
@@ -270,6 +270,11 @@ function kindOf(thing: ThingName): RowKind {
   const isText = all.has('color') && !line.includes('site') && !all.has('gap');
   if (isPressed || isText) return 'links';
   return all.has('background') || all.has('arrowShape') ? 'surfaces' : 'spacing';
+}
+
+/** A value, or a sentence about one, as people read it: names of the site without their sign. */
+export function shownValue(text: string): string {
+  return text.startsWith('=') ? 'automatic' : text.replaceAll('@', '');
 }
 
 /** The states in the order in which the sheet shows them. */

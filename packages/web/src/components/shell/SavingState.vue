@@ -107,7 +107,7 @@ function changesIn(count: number): string {
   text-overflow: ellipsis;
 }
 /* Whether work is saved is said whole; how much has changed since gives way. */
-:is(.saved, .keeping) .word {
+:is(.kept, .keeping) .word {
   flex: none;
 }
 @media (max-width: 1100px) {
@@ -119,10 +119,6 @@ function changesIn(count: number): string {
   .state {
     flex: 1;
     justify-content: end;
-  }
-  .saved .word {
-    position: absolute;
-    clip-path: inset(50%);
   }
 }
 </style>

@@ -13,7 +13,7 @@ import {
   type StyleTarget,
   type ValueFacts,
 } from '@zorvik/core';
-import { useStyling } from '../../stores/styling.ts';
+import { shownValue, useStyling } from '../../stores/styling.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
@@ -31,8 +31,7 @@ const nearer = computed(() => styling.nearer(props.property));
 
 /** Names of the site are typed and shown without their sign. */
 const NAMES = new RegExp(`(?<![\\w@#-])(${Object.keys(siteTokens).join('|')})(?![\\w-])`, 'g');
-const shown = (value: string): string => (value.startsWith('=') ? 'automatic' : value.replaceAll('@', ''));
-const value = computed(() => shown(own.value ?? winner.value?.value ?? ''));
+const value = computed(() => shownValue(own.value ?? winner.value?.value ?? ''));
 
 function keep(typed: string, isFinal: boolean): string | null {
   const text = typed.trim();
