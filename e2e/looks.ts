@@ -75,10 +75,12 @@ const STILL = `const still = document.createElement('style'); still.textContent 
  * All that can be asked for the style of, in the order of the page; `text` gives a style whole, without the looks of
  * edges that are 0 px wide.
  */
-const ALL = `const text = ([element, pseudo]) => {
+const ALL = `// Not asked for: what no rule of ours sets, and what follows from the rest.
+const names = [...getComputedStyle(document.body)].filter((name) => !/^(?:-webkit|animation|scroll|stroke|font-variant|font-synth|mask|offset|view|timeline|text-emphasis|text-box|text-size|column-rule|break|container|ruby|math|page|paint|object-view|overscroll|shape|speak|will|buffered|clip-rule|color-|dominant|alignment|baseline|flood|lighting|stop|vector|text-anchor|writing|hyphen|tab-size|orphans|widows|image|isolation|mix|backface|perspective|transform|marker|corner|interpolate|position-|reading|block-size|inline-size|(?:min|max)-(?:block|inline)-size|(?:padding|margin|inset)-(?:block|inline)|border-(?:block|inline|start|end|image)|c[xy]$|r[xy]?$|[dxy]$)/.test(name));
+const text = ([element, pseudo]) => {
   const style = getComputedStyle(element, pseudo);
   let css = '';
-  for (const name of style) {
+  for (const name of names) {
     const side = /^border-(.*)-(?:style|color)$/.exec(name)?.[1];
     if (side === undefined || style.getPropertyValue('border-' + side + '-width') !== '0px') css += name + ': ' + style.getPropertyValue(name) + '; ';
   }

@@ -88,9 +88,9 @@ describe('the state sheet', () => {
     const wanted = [
       'Bar entries with a dropdown',
       'Logos',
-      'First level at the side',
-      'Headings in the footer',
-      'Links in panels',
+      'Side menu, first level',
+      'Footer headings',
+      'Panel links',
     ];
     await person.eventually('not all rows are there', async () => {
       const names = await run<string[]>(

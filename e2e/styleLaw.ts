@@ -47,6 +47,8 @@ interface Question {
   readonly things: readonly {
     readonly name: string;
     readonly pseudo: string;
+    /** The thing that it is, too; none: null. */
+    readonly like: string | null;
     readonly states: Readonly<Record<string, readonly string[]>>;
   }[];
   readonly scopes: readonly string[];
@@ -77,6 +79,10 @@ const wrong = [];
 for (const [element, of] of found)
   for (const [pseudo, names] of Object.entries(of)) {
     const holding = [];
+    for (const name of names) {
+      const { like } = byName.get(name);
+      if (like !== null && !names.includes(like)) wrong.push(name + ' is no ' + like + ': ' + element.outerHTML.slice(0, 120));
+    }
     for (const state of ['within', 'current', 'open']) {
       const having = names.filter((name) => byName.get(name).states[state] !== undefined);
       const is = having.map((name) => isIn(element, byName.get(name).states[state].map(plain)));
@@ -153,6 +159,7 @@ export async function lawOn(
         const { in: selectors } = thingOf(name);
         return {
           name,
+          like: thingOf(name).like ?? null,
           pseudo: /::[\w-]+$/.exec(selectors.normal)?.[0] ?? '',
           states: Object.fromEntries(
             states.flatMap((state) =>

@@ -7,7 +7,7 @@ export const states = ['normal', 'within', 'current', 'open', 'hover', 'focus', 
 /** See `states`. */
 export type State = (typeof states)[number];
 
-/** A thing that has looks: where it is in what we write, in which states it can be, what can be said of it. */
+/** A thing that has looks: where it is in what we write, its states, and its properties. */
 export interface Thing {
   /** What it is called. */
   readonly name: string;
@@ -16,8 +16,8 @@ export interface Thing {
   /** What can be said of it; see `properties`. A thing that is like another has what that one has, too. */
   readonly has: readonly Property[];
   /**
-   * What is not said of it is as it is with that thing, which it also is: whatever its selector finds, that of the
-   * other one finds as well (a law).
+   * It is that thing, too, and takes over what is not said of it: whatever its selector finds, that of the other one
+   * finds as well (part of law 1).
    */
   readonly like?: string;
   /** The only medium in which it is there. */
@@ -149,13 +149,13 @@ export const anatomy = {
     like: 'band',
   },
   footerBand: {
-    name: 'Bands of the footer',
+    name: 'Footer bands',
     in: { normal: '.zv-footer>.zv-band' },
     has: [],
     like: 'band',
   },
   lastBand: {
-    name: 'Last band of the footer',
+    name: 'Last footer band',
     in: { normal: '.zv-footer>.zv-band:last-child:not(:first-child)' },
     has: [],
     like: 'footerBand',
@@ -167,18 +167,18 @@ export const anatomy = {
     like: 'site',
   },
   drawerBand: {
-    name: 'Bands of the drawer',
+    name: 'Drawer bands',
     in: { normal: '.zv-drawer>.zv-band' },
     has: [],
     like: 'band',
   },
   drawerHead: {
-    name: 'Top of the drawer',
+    name: 'Drawer header',
     in: { normal: '.zv-drawer-head' },
     has: ['color', ...FONT, ...SURFACE, ...PADDING],
   },
   zones: {
-    name: 'Zones and cells of a band',
+    name: 'Band content',
     in: { normal: '.zv-band-content' },
     has: ['gap'],
   },
@@ -193,27 +193,27 @@ export const anatomy = {
     has: ['gap'],
   },
   endBar: {
-    name: 'Bars at the end of a band',
+    name: 'End-aligned bars',
     in: { normal: '.zv-zone-end .zv-bar' },
     has: ['marginInline'],
   },
   frameList: {
-    name: 'Lists in the footer',
+    name: 'Footer lists',
     in: { normal: '.zv-footer .zv-list' },
     has: ['marginInline'],
   },
   drawerList: {
-    name: 'Menus in the drawer',
+    name: 'Drawer menus',
     in: { normal: '.zv-drawer .zv-list' },
     has: ['marginInline'],
   },
   listLevel: {
-    name: 'Levels of a list',
+    name: 'List levels',
     in: { normal: '.zv-list ul ul' },
     has: ['paddingInline'],
   },
   footerLevel: {
-    name: 'Levels of a list in the footer',
+    name: 'Footer list levels',
     in: { normal: '.zv-footer .zv-list ul ul' },
     has: [],
     like: 'listLevel',
@@ -248,18 +248,18 @@ export const anatomy = {
     has: [...FONT, ...SURFACE, 'gap', 'panelInset', ...PADDING],
   },
   panelGroup: {
-    name: 'Groups in panels',
+    name: 'Panel groups',
     in: { normal: '.zv-bar .zv-panel>ul>li+li:has(>ul)' },
     has: ['marginBlock'],
   },
   panelList: {
-    name: 'Lists in panels',
+    name: 'Panel lists',
     in: { normal: '.zv-bar .zv-panel ul ul' },
     has: [],
     like: 'level',
   },
   panelLevel: {
-    name: 'Third and deeper levels in panels',
+    name: 'Deeper panel levels',
     in: { normal: '.zv-bar .zv-panel ul ul ul' },
     has: [],
     like: 'panelList',
@@ -270,33 +270,33 @@ export const anatomy = {
     has: ['gap'],
   },
   panelRow: {
-    name: 'Rows of panels',
+    name: 'Panel rows',
     in: { normal: '.zv-panel-row' },
     has: [...SURFACE, ...PADDING, 'gap'],
   },
   cell: {
-    name: 'Cells',
+    name: 'Panel cells',
     in: { normal: '.zv-cell' },
     has: [...SURFACE, ...PADDING, 'gap'],
   },
   frameCell: {
-    name: 'Cells of a band',
+    name: 'Band cells',
     in: { normal: '.zv-band .zv-cell' },
     has: [],
     like: 'cell',
   },
   groups: {
-    name: 'Columns of groups',
+    name: 'Link group columns',
     in: { normal: '.zv-groups' },
     has: ['gap'],
   },
   group: {
-    name: 'Groups',
+    name: 'Link groups',
     in: { normal: '.zv-headed>li+li:has(>ul)' },
     has: ['marginBlock'],
   },
   entry: {
-    name: 'Entries',
+    name: 'All entries',
     in: branchStates('.zv li>:is(a,span,button)'),
     has: [...CONTROL],
   },
@@ -313,91 +313,91 @@ export const anatomy = {
     like: 'barEntry',
   },
   arrowButton: {
-    name: 'Buttons with an arrow',
+    name: 'Arrow buttons',
     in: pressable('.zv-bar a+button', { open: whileOpen('.zv-bar a+button') }),
     has: ['minInlineSize'],
     like: 'entry',
   },
   dropEntry: {
-    name: 'Links in dropdowns',
+    name: 'Dropdown links',
     in: branchStates(`.zv-bar ul ul li>${FACE}`),
     has: [],
     like: 'entry',
   },
   panelEntry: {
-    name: 'Links in panels',
+    name: 'Panel links',
     in: entryStates('.zv-bar .zv-panel li>:is(a,span)'),
     has: [],
     like: 'entry',
   },
   panelHeading: {
-    name: 'Headings in panels',
+    name: 'Panel headings',
     in: entryStates('.zv-bar .zv-panel>ul>li:has(>ul)>:is(a,span)'),
     has: [],
     like: 'panelEntry',
   },
   listEntry: {
-    name: 'Links in lists',
+    name: 'List links',
     in: entryStates('.zv-list li>:is(a,span,button)'),
     has: [],
     like: 'entry',
   },
   listHeading: {
-    name: 'Headings of a list',
+    name: 'List headings',
     in: entryStates('.zv-list li>span,.zv-list>ul>li>a'),
     has: [],
     like: 'listEntry',
   },
   sideEntry: {
-    name: 'Links at the side',
+    name: 'Side menu links',
     in: entryStates('.zv-side .zv-list li>:is(a,span,button)'),
     has: [],
     like: 'listEntry',
   },
   sideTop: {
-    name: 'First level at the side',
+    name: 'Side menu, first level',
     in: entryStates('.zv-side .zv-list>ul>li>:is(a,span,button)'),
     has: [],
     like: 'sideEntry',
   },
   sideDeep: {
-    name: 'Third and deeper levels at the side',
+    name: 'Side menu, deeper levels',
     in: entryStates('.zv-side .zv-list ul ul ul>li>:is(a,span,button)'),
     has: [],
     like: 'sideEntry',
   },
   footerEntry: {
-    name: 'Links in the footer',
+    name: 'Footer links',
     in: entryStates('.zv-footer .zv-list li>:is(a,span,button)'),
     has: [],
     like: 'listEntry',
   },
   footerHeading: {
-    name: 'Headings in the footer',
+    name: 'Footer headings',
     in: entryStates('.zv-footer .zv-list>ul>li>:is(a,span)'),
     has: [],
     like: 'footerEntry',
   },
   drawerEntry: {
-    name: 'Links in the drawer',
+    name: 'Drawer links',
     in: branchStates('.zv-drawer .zv-list li>:is(a,span,button)'),
     has: [],
     like: 'listEntry',
   },
   groupHeading: {
-    name: 'Headings of groups',
+    name: 'Link group headings',
     in: entryStates('.zv-headed>li:has(>ul)>:is(a,span)'),
     has: [],
     like: 'entry',
   },
   card: {
-    name: 'Cards',
+    name: 'Page cards',
     in: entryStates('.zv .zv-cards>li>a'),
     has: ['gap'],
     like: 'entry',
   },
   foldButton: {
-    name: 'Arrows of lists that fold',
+    name: 'Expand buttons',
     in: pressable('.zv-folds li>button[aria-label]', { open: whileOpen('.zv-folds li>button[aria-label]') }),
     has: ['minInlineSize'],
     like: 'entry',
@@ -409,19 +409,19 @@ export const anatomy = {
     like: 'entry',
   },
   breadcrumbEntry: {
-    name: 'Entries of breadcrumbs',
+    name: 'Breadcrumb links',
     in: entryStates('.zv .zv-breadcrumb li>:is(a,span)'),
     has: [],
     like: 'entry',
   },
   anchorsEntry: {
-    name: 'Entries of lists of anchors',
+    name: 'Anchor links',
     in: entryStates('.zv .zv-anchors li>a'),
     has: [],
     like: 'entry',
   },
   buttonEntry: {
-    name: 'Entries that look like buttons',
+    name: 'Button entries',
     in: entryStates('.zv li>.zv-button'),
     has: [],
     like: 'entry',
@@ -432,13 +432,13 @@ export const anatomy = {
     has: [...SIGN],
   },
   loneArrow: {
-    name: 'Arrows beside a link',
+    name: 'Arrows beside links',
     in: { normal: '.zv-bar a+button::after' },
     has: [],
     like: 'arrow',
   },
   flyoutArrow: {
-    name: 'Arrows in flyouts',
+    name: 'Flyout arrows',
     in: {
       normal: '.zv-bar .zv-drops-flyouts ul button::after',
       open: '.zv-bar .zv-drops-flyouts ul button[aria-expanded=true]::after',
@@ -448,12 +448,12 @@ export const anatomy = {
     medium: 'wider',
   },
   foldArrow: {
-    name: 'Arrows of lists that fold',
+    name: 'Expand arrows',
     in: { normal: '.zv-folds li>button::after', open: '.zv-folds li>button[aria-expanded=true]::after' },
     has: [...SIGN],
   },
   backSign: {
-    name: 'Arrows of Back rows',
+    name: 'Back arrows',
     in: { normal: '.zv-back>button::before' },
     has: [...SIGN],
   },
@@ -496,12 +496,12 @@ export const anatomy = {
     like: 'heading',
   },
   headingLink: {
-    name: 'Headings with a link',
+    name: 'Linked headings',
     in: pressable('.zv-title>a'),
     has: [...LINK],
   },
   text: {
-    name: 'Texts',
+    name: 'Text parts',
     in: { normal: '.zv-prose' },
     has: ['textAlign', 'color', ...FONT, ...PADDING],
   },
@@ -511,12 +511,12 @@ export const anatomy = {
     has: ['marginBlock'],
   },
   textList: {
-    name: 'Lists in texts',
+    name: 'Lists in text',
     in: { normal: '.zv .zv-prose :is(ul,ol)' },
     has: ['paddingInline'],
   },
   textLink: {
-    name: 'Links in texts',
+    name: 'Links in text',
     in: pressable('.zv-prose a'),
     has: [...TEXT, ...RING],
   },
@@ -548,34 +548,34 @@ export const anatomy = {
     like: 'divider',
   },
   search: {
-    name: 'Search fields',
+    name: 'Search forms',
     in: { normal: '.zv-search' },
     has: ['gap', ...SURFACE, ...PADDING],
   },
   bandSearch: {
-    name: 'Search fields in a band',
+    name: 'Search forms in a band',
     in: { normal: '.zv-zone .zv-search' },
     has: [],
     like: 'search',
   },
   openedSearch: {
-    name: 'Search fields that were opened',
+    name: 'Opened search forms',
     in: { normal: '.zv-fold>form.zv-search' },
     has: [],
     like: 'search',
   },
   foldedSearch: {
-    name: 'Icons that open a search field',
+    name: 'Search icons',
     in: pressable('.zv-fold>summary'),
     has: ['color', ...SURFACE, 'minInlineSize', 'minBlockSize', ...RING],
   },
   searchLabel: {
-    name: 'Labels of search fields',
+    name: 'Search labels',
     in: { normal: '.zv-search label' },
     has: ['color', ...FONT],
   },
   searchField: {
-    name: 'Fields to search in',
+    name: 'Search fields',
     in: pressable('.zv-search :is(input,button)'),
     has: [...CONTROL],
   },
@@ -591,7 +591,7 @@ export const anatomy = {
     has: ['gap', ...SURFACE, ...PADDING],
   },
   formLabel: {
-    name: 'Labels of sign-up forms',
+    name: 'Sign-up labels',
     in: { normal: '.zv-form label' },
     has: ['color', ...FONT],
   },
@@ -606,7 +606,7 @@ export const anatomy = {
     has: ['gap', 'color', ...FONT],
   },
   consentLabel: {
-    name: 'Labels of consent boxes',
+    name: 'Consent labels',
     in: { normal: '.zv-form .zv-consent label' },
     has: [],
     like: 'formLabel',
@@ -617,7 +617,7 @@ export const anatomy = {
     has: ['accentColor', 'inlineSize', 'blockSize', ...MARGIN, ...RING],
   },
   consentLink: {
-    name: 'Links in consent lines',
+    name: 'Consent links',
     in: pressable('.zv-consent a'),
     has: [...TEXT, ...RING],
   },
@@ -627,22 +627,22 @@ export const anatomy = {
     has: [...CONTROL],
   },
   cards: {
-    name: 'Cards of pages',
+    name: 'Page card grids',
     in: { normal: '.zv .zv-cards' },
     has: ['gap'],
   },
   cardPicture: {
-    name: 'Pictures of cards',
+    name: 'Card pictures',
     in: { normal: '.zv-cards img' },
     has: ['background', ...BORDER],
   },
   cardTitle: {
-    name: 'Titles of cards',
+    name: 'Card titles',
     in: { normal: '.zv-cards b' },
     has: ['color', ...FONT],
   },
   cardText: {
-    name: 'Texts of cards',
+    name: 'Card text',
     in: { normal: '.zv-cards small' },
     has: [],
     like: 'description',
@@ -658,7 +658,7 @@ export const anatomy = {
     has: ['background', ...BORDER, 'minBlockSize', 'marginBlock'],
   },
   playMark: {
-    name: 'Play marks',
+    name: 'Play buttons',
     in: { normal: '.zv-poster::after' },
     has: ['background', 'backgroundImage', 'borderRadius', 'inlineSize', 'blockSize'],
   },
@@ -668,7 +668,7 @@ export const anatomy = {
     has: ['gap'],
   },
   tabLabel: {
-    name: 'Labels of tabs',
+    name: 'Tab labels',
     in: {
       normal: '.zv-tabs>label',
       open: '.zv-tabs>input:checked+label',
@@ -678,12 +678,12 @@ export const anatomy = {
     has: [...TEXT, ...SURFACE, ...PADDING, ...RING],
   },
   tab: {
-    name: 'Contents of tabs',
+    name: 'Tab panels',
     in: { normal: '.zv-tab' },
     has: [...SURFACE, ...PADDING, 'gap'],
   },
   pictureLink: {
-    name: 'Pictures with a link',
+    name: 'Linked pictures',
     in: pressable('.zv-picture>a'),
     has: ['borderRadius', ...RING],
   },
@@ -693,12 +693,12 @@ export const anatomy = {
     has: ['color', ...SURFACE, 'minInlineSize', 'minBlockSize', ...RING],
   },
   sectionButton: {
-    name: 'Buttons of a folded side area',
+    name: 'Section buttons',
     in: pressable('.zv-section', { open: '.zv-section[aria-expanded=true]' }),
     has: [...CONTROL],
   },
   sectionArrow: {
-    name: 'Arrows of a folded side area',
+    name: 'Section arrows',
     in: { normal: '.zv-section::after' },
     has: [...SIGN],
   },
@@ -714,17 +714,17 @@ export const anatomy = {
     has: [...CONTROL, 'gap'],
   },
   logoPicture: {
-    name: 'Pictures of logos',
+    name: 'Logo pictures',
     in: { normal: '.zv-logo img' },
     has: ['blockSize'],
   },
   face: {
-    name: 'Icons with text',
+    name: 'Icon links',
     in: pressable('.zv-face'),
     has: [...CONTROL, 'gap', 'minInlineSize'],
   },
   contactLink: {
-    name: 'Links of contact lines',
+    name: 'Contact links',
     in: pressable('.zv-contact .zv-face'),
     has: [],
     like: 'face',
@@ -736,18 +736,18 @@ export const anatomy = {
     like: 'face',
   },
   bandButton: {
-    name: 'Buttons in a band',
+    name: 'Band buttons',
     in: pressable('.zv-band .zv-action-link'),
     has: [],
     like: 'button',
   },
   glyph: {
-    name: 'Icons beside a text',
+    name: 'Icons beside text',
     in: { normal: '.zv-glyph' },
     has: ['inlineSize', 'blockSize'],
   },
   count: {
-    name: 'Counts',
+    name: 'Basket counts',
     in: { normal: '.zv-count' },
     has: ['color', ...FONT, ...SURFACE, ...PADDING, 'minInlineSize'],
   },
@@ -757,12 +757,12 @@ export const anatomy = {
     has: ['gap'],
   },
   marks: {
-    name: 'Rows of marks',
+    name: 'Mark rows',
     in: { normal: '.zv-marks' },
     has: ['gap'],
   },
   mark: {
-    name: 'Marks',
+    name: 'Social and payment marks',
     in: pressable('.zv-marks>*'),
     has: ['color', ...SURFACE, 'minInlineSize', 'minBlockSize', ...RING],
   },
@@ -773,7 +773,7 @@ export const anatomy = {
     like: 'mark',
   },
   markPicture: {
-    name: 'Pictures of marks',
+    name: 'Mark icons',
     in: { normal: '.zv-marks svg' },
     has: ['inlineSize', 'blockSize'],
   },
@@ -788,17 +788,17 @@ export const anatomy = {
     has: ['color', ...FONT, 'marginInline'],
   },
   breadcrumbSign: {
-    name: 'Signs in breadcrumbs',
+    name: 'Breadcrumb separators',
     in: { normal: '.zv-breadcrumb li+li::before' },
     has: [...SIGN],
   },
   anchors: {
-    name: 'Lists of anchors',
+    name: 'Anchor lists',
     in: { normal: '.zv-anchors' },
     has: ['color', ...FONT],
   },
   anchorsTitle: {
-    name: 'Headings of lists of anchors',
+    name: 'Anchor list headings',
     in: { normal: '.zv-anchors-title' },
     has: ['color', ...FONT, ...PADDING, ...MARGIN],
   },
