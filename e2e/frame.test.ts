@@ -39,15 +39,7 @@ const openFrame = async (): Promise<void> => {
   await browser.driver.get(`${stack.editor}/quillmere/frame`);
   await inPicture(() => found('.zv-header .zv-logo'));
 };
-const lookAt = async (typed: string): Promise<void> => {
-  await (await person.find('.page .shown')).click();
-  await (await person.find('input[aria-label="Find a page to look at"]')).sendKeys(typed);
-  await person.eventually('no such page', async () => {
-    const [first] = await browser.driver.findElements(By.css('.page [role=option].on .name'));
-    return (await first?.getText())?.startsWith(typed) === true;
-  });
-  await (await person.focused()).sendKeys(Key.ENTER);
-};
+const lookAt = (typed: string): Promise<void> => person.lookAt(typed);
 
 describe('Frame', () => {
   it('shows the page as visitors get it; one click selects the part, a second one the entry in it, and both lead on', async () => {

@@ -127,6 +127,17 @@ export function personAt(driver: WebDriver) {
   /** The live page of Frame. */
   const inPicture = within('.picture iframe');
 
+  /** Chooses the page that Frame and Style look at, by the beginning of its title. */
+  async function lookAt(typed: string): Promise<void> {
+    await (await find('.page .shown')).click();
+    await (await find('input[aria-label="Find a page to look at"]')).sendKeys(typed);
+    await eventually('no such page', async () => {
+      const [first] = await driver.findElements(By.css('.page [role=option].on .name'));
+      return (await first?.getText())?.startsWith(typed) === true;
+    });
+    await (await focused()).sendKeys(Key.ENTER);
+  }
+
   return {
     driver,
     find,
@@ -140,6 +151,7 @@ export function personAt(driver: WebDriver) {
     select,
     selected,
     kept,
+    lookAt,
     settled,
     inLiveHeader,
     inPicture,

@@ -32,15 +32,6 @@ async function type(name: string, value: string): Promise<void> {
   await input.click();
   await input.sendKeys(Key.chord(Key.CONTROL, 'a'), value, Key.ENTER);
 }
-const lookAt = async (typed: string): Promise<void> => {
-  await (await person.find('.page .shown')).click();
-  await (await person.find('input[aria-label="Find a page to look at"]')).sendKeys(typed);
-  await person.eventually('no such page', async () => {
-    const [first] = await browser.driver.findElements(By.css('.page [role=option].on .name'));
-    return (await first?.getText())?.startsWith(typed) === true;
-  });
-  await (await person.focused()).sendKeys(Key.ENTER);
-};
 
 /** What the cell of a row and state shows of its element: some computed values. */
 async function drawn(row: string, state: string, names: readonly string[]): Promise<Record<string, string>> {
@@ -83,7 +74,7 @@ const SECOND = 'Bar entries, Second bar';
 
 describe('the state sheet', () => {
   it('has a row for each thing that the page has, and cells in the states that it can be in', async () => {
-    await lookAt('Trees');
+    await person.lookAt('Trees');
     await cellButton(`${BAR}, hover`);
     const wanted = [
       'Bar entries with a dropdown',

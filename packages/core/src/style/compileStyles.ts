@@ -1,9 +1,9 @@
-import { lineOf, OVER, states, thingNames, thingOf, type State, type ThingName } from '../anatomy/anatomy.ts';
+import { lineOf, OVER, states, thingNames, thingOf, type ThingName } from '../anatomy/anatomy.ts';
 import { factsOf, type Property } from '../anatomy/properties.ts';
 import { cssOf } from '../anatomy/values.ts';
-import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
-import { situations, valuesOfStyle, type Situation, type StyleTarget } from '../schema/style.ts';
+import { valuesOfStyle, type Situation, type StyleTarget } from '../schema/style.ts';
 import { selectorsIn } from '../anatomy/specificity.ts';
+import { compareOrder, orderOf, type Precedence } from './precedence.ts';
 import { flat, type Medium } from './rule.ts';
 import type { Look } from './starters.ts';
 import type { Sheet } from './sheet.ts';
@@ -18,13 +18,9 @@ export interface LookRule {
 }
 
 /** Where a value holds, besides its thing. */
-interface Where {
-  readonly state: State;
-  readonly situation: Situation | null;
-  readonly device: DeviceClass | null;
-  /** Selectors of which each must find the element, too; and how near they are (see `scopes.ts`). */
+interface Where extends Precedence {
+  /** Selectors of which each must find the element, too. */
   readonly within: readonly string[];
-  readonly rank: number;
 }
 
 const AT_REST: Where = { state: 'normal', situation: null, device: null, within: [], rank: 0 };
@@ -65,7 +61,7 @@ export function compileStyles(things: readonly ThingName[], sheet: Sheet): LookR
         device: target.device ?? null,
         ...scope,
       });
-  return rules.sort(compareOrder);
+  return rules.sort((a, b) => compareOrder(a.order, b.order));
 }
 
 /** Whether a thing is never so: on a device class on which it is not there, in a situation that no header has. */
@@ -102,13 +98,7 @@ function ruleOf(thing: ThingName, look: Look, where: Where): LookRule | null {
     selectors: singleSelectors(selector).map((one) => flat(one, conditions)),
     declarations,
     medium: where.device ?? medium,
-    order: [
-      states.indexOf(where.state),
-      where.situation === null ? 0 : 1 + situations.indexOf(where.situation),
-      thingNames.indexOf(thing),
-      where.rank,
-      where.device === null ? 0 : 1 + deviceClasses.indexOf(where.device),
-    ],
+    order: orderOf(where, thingNames.indexOf(thing)),
   };
 }
 
@@ -154,12 +144,4 @@ export function declarationsFor(
   const { kind, css, declare } = factsOf(property);
   const written = cssOf(kind, value);
   return declare === undefined ? [[css, written]] : declare(written);
-}
-
-function compareOrder({ order: one }: LookRule, { order: other }: LookRule): number {
-  for (let at = 0; at < one.length; at += 1) {
-    const difference = (one[at] ?? 0) - (other[at] ?? 0);
-    if (difference !== 0) return difference;
-  }
-  return 0;
 }

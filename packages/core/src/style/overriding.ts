@@ -5,14 +5,9 @@ import type { SetLook, Sheet } from './sheet.ts';
 
 /**
  * What was set nearer, so that a value for a target does not show there: for the same thing or one that is like it,
- * in the same state and situation. `reach`: whether a scope can be within that of the target. O(what was set).
+ * in the same state and situation. O(what was set).
  */
-export function overriding(
-  { set }: Sheet,
-  target: StyleTarget,
-  property: Property,
-  reach: (look: SetLook) => boolean = () => true,
-): SetLook[] {
+export function overriding({ set }: Sheet, target: StyleTarget, property: Property): SetLook[] {
   const own = set.find((one) => styleId(one.target) === styleId(target));
   const rank = own?.scope.rank ?? 0;
   return set.filter(({ target: other, values, scope }, at) => {
@@ -25,8 +20,7 @@ export function overriding(
       (scope.rank === rank && other.device !== undefined && target.device === undefined);
     return (
       isNearer &&
-      (target.device === undefined || other.device === undefined || other.device === target.device) &&
-      reach({ target: other, values, scope })
+      (target.device === undefined || other.device === undefined || other.device === target.device)
     );
   });
 }

@@ -1,7 +1,8 @@
 import { lineOf, states, thingOf, type State, type ThingName } from '../anatomy/anatomy.ts';
 import { factsOf, type Property } from '../anatomy/properties.ts';
-import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
-import { situations, type Situation, type StyleTarget } from '../schema/style.ts';
+import type { DeviceClass } from '../schema/deviceClass.ts';
+import type { Situation, StyleTarget } from '../schema/style.ts';
+import { compareOrder, orderOf } from './precedence.ts';
 import { plainSheet, type SetLook, type Sheet } from './sheet.ts';
 import type { Look, StarterName } from './starters.ts';
 
@@ -85,7 +86,7 @@ export function rankedStyles(
       if (inSituation !== null && !around.includes(inSituation)) continue;
       if (on !== null && on !== device) continue;
       found.push({
-        order: orderOf(state, inSituation, depth, 0, on),
+        order: orderOf({ state, situation: inSituation, device: on, rank: 0 }, depth),
         style: {
           value,
           origin: {
@@ -110,40 +111,19 @@ export function rankedStyles(
     if (target.device !== undefined && target.device !== device) continue;
     if (!holds(look)) continue;
     found.push({
-      order: orderOf(state, target.situation ?? null, line.length - at, scope.rank, target.device ?? null),
+      order: orderOf(
+        { state, situation: target.situation ?? null, device: target.device ?? null, rank: scope.rank },
+        line.length - at,
+      ),
       style: { value, origin: { from: 'set', target } },
     });
   }
   const root = line.findLast((one) => thingOf(one).has.includes(property)) ?? thing;
   return [
-    ...found.sort((a, b) => compare(b.order, a.order)).map(({ style }) => style),
+    ...found.sort((a, b) => compareOrder(b.order, a.order)).map(({ style }) => style),
     { value: factsOf(property).initial, origin: { from: 'initial', thing: root } },
   ];
 }
 
 /** What a starter says of a thing, and where it holds. */
 type Said = readonly [State, Situation | null, 'narrow' | null, Look | undefined];
-
-function orderOf(
-  state: State,
-  situation: Situation | null,
-  depth: number,
-  rank: number,
-  device: DeviceClass | null,
-): number[] {
-  return [
-    states.indexOf(state),
-    situation === null ? 0 : 1 + situations.indexOf(situation),
-    depth,
-    rank,
-    device === null ? 0 : 1 + deviceClasses.indexOf(device),
-  ];
-}
-
-function compare(one: readonly number[], other: readonly number[]): number {
-  for (let at = 0; at < one.length; at += 1) {
-    const difference = (one[at] ?? 0) - (other[at] ?? 0);
-    if (difference !== 0) return difference;
-  }
-  return 0;
-}

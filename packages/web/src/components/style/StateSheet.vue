@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
-import { partName, thingOf, type State } from '@zorvik/core';
+import { thingOf, type State } from '@zorvik/core';
 import { useSheetStage } from '../../composables/useSheetStage.ts';
 import type { SheetRow } from '../../live/sheetMessages.ts';
 import { useFrame } from '../../stores/frame.ts';
@@ -48,10 +48,7 @@ useSheetStage(iframe, columns, sizes);
 /** Where a thing is: the part that it stands in. */
 function placeOf({ part }: SheetRow): string {
   const one = part === null ? undefined : copy.document?.parts.nodes.get(part);
-  if (copy.document === null || one === undefined) return '';
-  return one.kind === 'band' || one.kind === 'zone' || one.kind === 'cell' || one.kind === 'area'
-    ? frame.wordOf(one)
-    : partName(copy.document, one);
+  return one === undefined ? '' : frame.wordOf(one);
 }
 const isChosen = (row: SheetRow, state: State): boolean =>
   styling.row?.key === row.key && styling.state === state;

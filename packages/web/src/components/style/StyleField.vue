@@ -118,7 +118,7 @@ const swatch = computed(() => {
             : counted(nearer.length, '# place', '# places')
         }}
       </button>
-      , set separately.
+      (set separately).
       <button type="button" class="link" @click="styling.resetNearer(property)">
         {{ nearer.length === 1 ? 'Reset it' : 'Reset them' }}
       </button>

@@ -1,0 +1,35 @@
+import { states, type State } from '../anatomy/anatomy.ts';
+import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
+import { situations, type Situation } from '../schema/style.ts';
+
+/** Where a value holds. */
+export interface Precedence {
+  readonly state: State;
+  readonly situation: Situation | null;
+  readonly device: DeviceClass | null;
+  /** How near its scope is; the starter has 0. */
+  readonly rank: number;
+}
+
+/**
+ * How much a value wins: compared from the first number on. The state decides first, then a situation of the header,
+ * then the thing, then the scope, then the device class. `thing`: greater for what comes later in the anatomy.
+ */
+export function orderOf({ state, situation, device, rank }: Precedence, thing: number): readonly number[] {
+  return [
+    states.indexOf(state),
+    situation === null ? 0 : 1 + situations.indexOf(situation),
+    thing,
+    rank,
+    device === null ? 0 : 1 + deviceClasses.indexOf(device),
+  ];
+}
+
+/** Below 0: the first loses. */
+export function compareOrder(one: readonly number[], other: readonly number[]): number {
+  for (let at = 0; at < one.length; at += 1) {
+    const difference = (one[at] ?? 0) - (other[at] ?? 0);
+    if (difference !== 0) return difference;
+  }
+  return 0;
+}
