@@ -215,3 +215,56 @@ describe('a value', () => {
     ]);
   });
 });
+
+describe('the colours of the site', () => {
+  const swatch = (name: string): Promise<WebElement> => person.find(`button[aria-label="Choose ${name}"]`);
+  const below = async (name: string): Promise<void> => (await person.byText('label', name)).click();
+  const tokens = async (): Promise<Record<string, string | undefined>> =>
+    Object.fromEntries([...(await stored()).tokens.nodes.values()].map(({ key, value }) => [key, value]));
+
+  it('change everything that uses them at once, can be named, used with their tints, and removed', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/style`);
+    await driveTo('Colours');
+    // A role: everything in that colour follows.
+    const hex = await person.find('.colours .row:nth-of-type(2) input[type=text]');
+    await hex.click();
+    await hex.sendKeys(Key.chord(Key.CONTROL, 'a'), 'rgb(122 32 72)', Key.ENTER);
+    await person.eventually('the accent is not kept', async () => (await tokens()).accent === '#7a2048');
+    // One of the site's own.
+    await person.click('Add a colour');
+    await (await browser.driver.switchTo().activeElement()).sendKeys('Moss', Key.ENTER);
+    await person.eventually('no colour Moss', async () => (await tokens()).moss !== undefined);
+    await below('States');
+    await cellButton(`${BAR}, normal`).then((one) => one.click());
+    await (await swatch('Background')).click();
+    await person.find('.pick');
+    await person.click('Tints and shades of Moss');
+    await person.click('Moss 90');
+    await person.eventually('the tint is not set', async () =>
+      [...(await stored()).styles.nodes.values()].some(({ background }) => background === '@moss-90'),
+    );
+    await browser.driver.actions().sendKeys(Key.ESCAPE).perform();
+    // Typed by its name, with an opacity.
+    await type('Background', 'moss 30, 40%');
+    await person.eventually('the name is not read', async () =>
+      [...(await stored()).styles.nodes.values()].some(({ background }) => background === '@moss-30/40%'),
+    );
+    await type('Background', 'mauveish');
+    expect(await (await person.find('.problem')).getText()).toContain('Enter a colour');
+    await browser.driver.actions().sendKeys(Key.ESCAPE).perform();
+    await below('Colours');
+    await person.byText('span', '1 use');
+    await person.click('Remove Moss');
+    await person.eventually('Moss is there', async () => (await tokens()).moss === undefined);
+    const kept = [...(await stored()).styles.nodes.values()].find(
+      ({ background }) => background !== undefined,
+    );
+    expect(kept?.background).toMatch(/^#[0-9a-f]{6}66$/);
+    await below('States');
+  });
+
+  async function driveTo(name: string): Promise<void> {
+    await below(name);
+    await person.find('.colours .row');
+  }
+});

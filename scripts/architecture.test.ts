@@ -56,6 +56,7 @@ function breaches(rule: string, isBroken: (one: Import) => boolean): string[] {
 describe('the architecture', () => {
   const rooms = [
     'base',
+    'colour',
     'html',
     'anatomy',
     'schema',
@@ -95,9 +96,9 @@ describe('the architecture', () => {
     ).toEqual([]);
   });
 
-  it('core stands on TypeBox alone, formats and contract on core, server and web never on each other', () => {
+  it('core stands on TypeBox and culori alone, formats and contract on core, server and web never on each other', () => {
     const allowed: Readonly<Record<string, RegExp>> = {
-      'packages/core/src': /^(?:packages\/core\/src\/|typebox(?:\/value)?$)/,
+      'packages/core/src': /^(?:packages\/core\/src\/|typebox(?:\/value)?$|culori\/fn$)/,
       'packages/formats/src': /^(?:packages\/formats\/src\/|@zorvik\/core$|saxes$|parse5$|papaparse$)/,
       'packages/contract/src': /^(?:packages\/contract\/src\/|@zorvik\/core$|typebox(?:\/value)?$)/,
     };

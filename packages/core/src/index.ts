@@ -366,7 +366,15 @@ export {
   type PropertyGroup,
 } from './anatomy/properties.ts';
 export { selectorsIn } from './anatomy/specificity.ts';
-export { siteTokens, valueKinds, type ValueFacts } from './anatomy/values.ts';
+export { namesIn, tokenProperty, valueKinds, type ValueFacts } from './anatomy/values.ts';
+export { isRole, roleNames, roles as paletteRoles, type RoleName } from './anatomy/roles.ts';
+export { fontOf, systemFonts } from './anatomy/fonts.ts';
+export { colourShown, colourTyped, plainColour } from './model/colourWords.ts';
+export { colourSteps, contrastOf, hexOf, oklchOf, readColour, rgbOf, stepOf } from './colour/colour.ts';
+export { valueOfName, type Palette, type PaletteEntry, paletteOf } from './model/palette.ts';
+export { addToken, removeToken, renameToken, setToken, usesOfToken } from './commands/palette.ts';
+export { TokenShape as DesignTokenShape, type Token, type TokenKind, type TokenTarget } from './schema/token.ts';
+export type { SetToken } from './ops/setToken.ts';
 export { rankedStyles, resolveStyle, type ResolvedStyle, type StyleChoices } from './style/resolveStyle.ts';
 export { compileStyles, declarationsFor } from './style/compileStyles.ts';
 export { plainSheet, type Scope, type SetLook, type Sheet } from './style/sheet.ts';

@@ -5,6 +5,8 @@ import { nodeAt } from '../src/model/forest.ts';
 import { areaId } from '../src/model/partRoots.ts';
 import { sheetOf, scopeOf, styledIn } from '../src/resolve/sheetOf.ts';
 import { styleId, type StyleTarget } from '../src/schema/style.ts';
+import { frameSource } from '../src/diff/compareFrames.ts';
+import { addToken, removeToken, setToken } from '../src/commands/palette.ts';
 import { compareLooks } from '../src/diff/compareLooks.ts';
 import { overriding } from '../src/style/overriding.ts';
 import { deliveredStyles, previewStyles } from '../src/style/previewStyles.ts';
@@ -157,13 +159,31 @@ describe('what has changed in looks since an edition', () => {
       second,
       setLooks(contextOf(second), { ...everywhere, state: 'hover' }, { color: '@accent' }),
     );
-    const before = [...first.styles.nodes.values()];
+    const before = frameSource(first);
     expect(compareLooks(before, first)).toEqual([]);
     expect(compareLooks(before, third).sort()).toEqual([
       `Set hover text of bar entries in “${document.site.name}” to accent`,
       'Set text of bar entries in “Menu” to #222222',
     ]);
     expect(compareLooks(before, document)).toEqual(['Reset 2 values of bar entries in “Menu”']);
-    expect(compareLooks([], first)).toEqual(['Set 2 values of bar entries in “Menu”']);
+    expect(compareLooks({}, first)).toEqual(['Set 2 values of bar entries in “Menu”']);
+  });
+
+  it('is said of names, too: added, changed, removed', () => {
+    const accent = { key: 'accent', of: 'colour' } as const;
+    const moss = { key: 'moss', of: 'colour' } as const;
+    let named = applied(
+      document,
+      addToken(contextOf(document), 'colour', { name: 'Moss', value: '#2f6b3a' }),
+    );
+    expect(compareLooks(frameSource(document), named)).toEqual(['Added the colour “Moss”, #2f6b3a']);
+    const before = frameSource(named);
+    named = applied(named, setToken(contextOf(named), accent, '#111111'));
+    named = applied(named, removeToken(contextOf(named), moss));
+    expect(compareLooks(before, named).sort()).toEqual([
+      'Removed the colour “Moss”',
+      'Set the colour “Accent” to #111111',
+    ]);
+    expect(compareLooks(frameSource(named), named)).toEqual([]);
   });
 });

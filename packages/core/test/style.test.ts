@@ -95,7 +95,7 @@ describe('a value', () => {
   it('becomes CSS: names of the site, shares of colours, sizes that grow with the window', () => {
     expect(cssOf('colour', '@accent')).toBe('var(--_accent)');
     expect(cssOf('colour', '@accent/40%')).toBe('color-mix(in srgb,var(--_accent) 40%,#0000)');
-    expect(cssOf('colour', '@my-blue')).toBe('var(--_my-blue)');
+    expect(cssOf('colour', '@my-blue')).toBe('var(--zv-t-my-blue)');
     expect(cssOf('colour', 'none')).toBe('#0000');
     expect(cssOf('margins', '0 -@pad')).toBe('0 calc(-1*var(--_pad))');
     expect(cssOf('corners', '@radius*1.5')).toBe('calc(var(--_radius)*1.5)');

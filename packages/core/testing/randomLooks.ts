@@ -27,7 +27,7 @@ export function withRandomLooks(random: RandomBits, document: SiteDocument, coun
     ...document.parts.nodes.keys(),
     ...document.items.nodes.keys(),
   ];
-  let styled = document;
+  let styled = withTokens(document);
   for (let at = 0; at < count; at += 1) {
     // Half of them for the whole site, so that most elements have something set.
     const owner = below(random, 2) === 0 ? document.site.id : oneOf(random, owners);
@@ -59,7 +59,27 @@ export function withRandomLooks(random: RandomBits, document: SiteDocument, coun
   return styled;
 }
 
-/** A sound value of a kind. */
+/** A document with a colour, a length and a font of its own, and a role set: random values use them. */
+function withTokens(document: SiteDocument): SiteDocument {
+  const some = [
+    { target: { key: 'moss', of: 'colour' }, set: { name: 'Moss', value: '#2f6b3a' } },
+    { target: { key: 'step', of: 'length' }, set: { name: 'Step', value: '9px' } },
+    { target: { key: 'heading', of: 'font' }, set: { name: 'Heading', value: 'system:slab' } },
+    { target: { key: 'accent', of: 'colour' }, set: { value: '#7a2048' } },
+  ] as const;
+  return some.reduce<SiteDocument>((made, { target, set }) => {
+    const done = kindOf({ kind: 'setToken' as const, target, set, was: {} }).apply(made, {
+      kind: 'setToken',
+      target,
+      set,
+      was: {},
+    });
+    if (!done.ok) throw new Error(done.refusal.message);
+    return done.value.document;
+  }, document);
+}
+
+/** A sound value of a kind; `@moss`, `@step` and `@heading` are those that `withRandomLooks` adds. */
 export function randomValue(random: RandomBits, kind: ValueKind): string {
   const number = (least: number, most: number): number => least + below(random, most - least + 1);
   const px = (least: number, most: number): string => `${number(least, most)}px`;
@@ -69,13 +89,15 @@ export function randomValue(random: RandomBits, kind: ValueKind): string {
       `#${number(0, 0xffffff).toString(16).padStart(6, '0')}80`,
       '@accent',
       '@tint/40%',
+      '@moss',
+      '@moss-80',
       'none',
     ]);
   const makers: { readonly [K in ValueKind]: () => string } = {
     colour,
     gradient: () => oneOf(random, ['none', `linear(${number(0, 359)}deg, ${colour()}, ${colour()} 80%)`]),
     share: () => oneOf(random, ['0.2', '0.75', '1']),
-    font: () => oneOf(random, ['inherit', '@font']),
+    font: () => oneOf(random, ['inherit', '@font', '@heading']),
     size: () => oneOf(random, ['inherit', px(10, 30), '1.25rem', '1.5em', 'fluid(14px@390, 22px@1280)']),
     weight: () => oneOf(random, ['inherit', '300', '650', '800']),
     slant: () => oneOf(random, ['inherit', 'normal', 'italic']),
@@ -87,7 +109,8 @@ export function randomValue(random: RandomBits, kind: ValueKind): string {
     offset: () => oneOf(random, ['auto', '.3em', '-2px']),
     alignment: () => oneOf(random, ['start', 'center', 'end']),
     padding: () => px(0, 30),
-    paddings: () => oneOf(random, [px(0, 30), `${px(0, 30)} ${px(0, 30)}`, '@pad', '@gap*2', '0']),
+    tokenLength: () => px(0, 30),
+    paddings: () => oneOf(random, [px(0, 30), `${px(0, 30)} ${px(0, 30)}`, '@pad', '@step*2', '0']),
     margins: () => oneOf(random, [px(0, 20), '-4px 0', '-@pad', '0 1.5em', '0']),
     least: () => oneOf(random, [px(0, 80), '3rem', '0']),
     most: () => oneOf(random, ['none', px(100, 600)]),

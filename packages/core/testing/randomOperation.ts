@@ -205,6 +205,7 @@ const makers: readonly Maker[] = [
     };
   },
   (random, document) => randomStyle(random, document),
+  (random) => randomToken(random),
   (random, document) => randomStyle(random, document),
   (random, document) => move(random, document, 'parts', 'movePart'),
   (random, document) => move(random, document, 'parts', 'movePart'),
@@ -430,4 +431,23 @@ function randomStyle(random: RandomBits, document: SiteDocument): Operation {
   const values = ['#102030', '@accent', 'none', null];
   const value = (): string | null => values[below(random, values.length)] ?? null;
   return { kind: 'setStyle', target, set: { color: value(), background: value() }, was: {} };
+}
+
+/** Something with a name: roles, own ones, also one that is of another kind already. */
+function randomToken(random: RandomBits): Operation {
+  const some = [
+    { key: 'accent', of: 'colour' },
+    { key: 'moss', of: 'colour' },
+    { key: 'moss', of: 'length' },
+    { key: 'pad', of: 'length' },
+    { key: 'heading', of: 'font' },
+    { key: 'quiet', of: 'variant' },
+  ] as const;
+  const target = some[below(random, some.length)] ?? some[0];
+  const values = { colour: '#2f6b3a', length: '12px', font: 'system:slab', variant: 'link' };
+  const set = {
+    ...(below(random, 2) === 0 ? { name: below(random, 2) === 0 ? 'Moss' : null } : {}),
+    value: below(random, 3) === 0 ? null : values[target.of],
+  };
+  return { kind: 'setToken', target, set, was: {} };
 }

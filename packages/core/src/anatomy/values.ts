@@ -1,7 +1,10 @@
+import { isRole } from './roles.ts';
+
 /** A number without a sign, and one that may be below 0. */
 const NUMBER = '(?:\\d{1,4}(?:\\.\\d{1,4})?|\\.\\d{1,4})';
 const UNIT = '(?:px|rem|em)';
-const LENGTH = `(?:0|${NUMBER}${UNIT}|@(?:gap|pad|radius)(?:\\*${NUMBER})?)`;
+const PLAIN_LENGTH = `0|${NUMBER}${UNIT}`;
+const LENGTH = `(?:${PLAIN_LENGTH}|@[a-z][a-z0-9-]{0,39}(?:\\*${NUMBER})?)`;
 const ANY_LENGTH = `-?${LENGTH}`;
 const COLOUR =
   '(?:#[0-9a-f]{6}(?:[0-9a-f]{2})?|@[a-z][a-z0-9-]{0,39}(?:/\\d{1,3}%)?|none|inherit|currentColor)';
@@ -26,6 +29,8 @@ function among(...choices: readonly string[]): ValueFacts {
 
 /** The kinds of values. A value is a text in a small part of CSS, with `@name` for colours and lengths of the site. */
 export const valueKinds = {
+  /** What a length with a name can be. */
+  tokenLength: { pattern: PLAIN_LENGTH, expected: 'a length such as 12px or .75rem', range: [0, 400] },
   colour: { pattern: COLOUR, expected: 'a colour such as #1f5a3a, @accent, @accent/40% or none' },
   gradient: {
     pattern: `none|linear\\((?:-?\\d{1,3}(?:\\.\\d)?deg)(?:, ?${COLOUR}(?: \\d{1,3}%)?){2,6}\\)`,
@@ -103,22 +108,15 @@ export const valueKinds = {
 /** See `valueKinds`. */
 export type ValueKind = keyof typeof valueKinds;
 
-/** The colours and lengths that every site has, in CSS: each can be set by the site's own style sheet, too. */
-export const siteTokens = {
-  ink: 'var(--_ink)',
-  paper: 'var(--_paper)',
-  edge: 'var(--_edge)',
-  accent: 'var(--_accent)',
-  tint: 'var(--_tint)',
-  button: 'var(--zv-button,var(--_accent))',
-  'button-ink': 'var(--zv-button-ink,#fff)',
-  'button-hover': 'var(--zv-button-hover,var(--_ink))',
-  gap: 'var(--_gap)',
-  pad: 'var(--_pad)',
-  radius: 'var(--_radius)',
-  font: 'var(--zv-font-family,system-ui,sans-serif)',
-} as const;
+/**
+ * The custom property in which a colour, font or length with a name is found: those of roles are ours, others can be
+ * used by the site, too.
+ */
+export function tokenProperty(name: string): string {
+  return isRole(name) ? `--_${name}` : `--zv-t-${name}`;
+}
 
+/** A name in a value, with its sign, how many times it is taken, or its opacity. */
 const TOKEN = new RegExp(`(-?)@([a-z][a-z0-9-]*)(?:\\*(${NUMBER}))?(?:/(\\d{1,3})%)?`, 'g');
 const FLUID = new RegExp(`^fluid\\((${NUMBER})px@(\\d+), ?(${NUMBER})px@(\\d+)\\)$`);
 const RAW = '=';
@@ -151,8 +149,7 @@ function named(value: string): string {
   if (!value.includes('@') && !value.includes(' none')) return value;
   const plain = value === 'none' ? value : value.replace(/(?<= )none\b/g, '#0000');
   return plain.replace(TOKEN, (_, sign: string, name: string, times?: string, share?: string) => {
-    const token: string =
-      name in siteTokens ? siteTokens[name as keyof typeof siteTokens] : `var(--_${name})`;
+    const token = `var(${tokenProperty(name)})`;
     if (share !== undefined) return `color-mix(in srgb,${token} ${share}%,#0000)`;
     if (times !== undefined) return `calc(${token}*${sign}${times})`;
     return sign === '' ? token : `calc(-1*${token})`;
@@ -169,4 +166,32 @@ function fluidCss(numbers: readonly number[]): string {
   const rem = (px: number): string => `${Math.round((px / 16) * 1e4) / 1e4}rem`;
   const [low, high] = [Math.min(from, to), Math.max(from, to)];
   return `clamp(${rem(low)},calc(${rem(from - slope * at)} + ${Math.round(slope * 1e5) / 1e3}vw),${rem(high)})`;
+}
+
+/** The names that a value uses, such as `accent`, or `moss-30` for a step of a colour. O(length). */
+export function namesIn(value: string): string[] {
+  return value.startsWith(RAW) ? [] : [...value.matchAll(TOKEN)].map(([, , name = '']) => name);
+}
+
+/**
+ * A value with what its names stand for instead of them. `valueFor`: a colour (`#rrggbb`), a length, or null where
+ * nothing has that name: then there is no such value (null). O(length).
+ */
+export function withoutNames(value: string, valueFor: (name: string) => string | null): string | null {
+  let isWhole = true;
+  const plain = value.replace(TOKEN, (_, sign: string, name: string, times?: string, share?: string) => {
+    const found = valueFor(name);
+    if (found === null) isWhole = false;
+    else if (share !== undefined)
+      return (
+        found +
+        Math.round(Number(share) * 2.55)
+          .toString(16)
+          .padStart(2, '0')
+      );
+    const [, number = '', unit = ''] = /^([\d.]+)(px|rem|em)?$/.exec(found ?? '') ?? [];
+    if (number === '') return `${sign}${found ?? ''}`;
+    return `${sign}${Math.round(Number(number) * Number(times ?? 1) * 1e4) / 1e4}${unit}`;
+  });
+  return isWhole ? plain : null;
 }

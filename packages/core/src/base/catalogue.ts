@@ -83,6 +83,23 @@ const entries = {
     status: 422,
     sentence: '{thing} can’t have {what}. Choose something else to set.',
   },
+  tokenIsOther: {
+    status: 409,
+    sentence: 'The name {key} already belongs to a {of}. Choose another name.',
+  },
+  wrongToken: {
+    status: 422,
+    sentence: 'Can’t set the {of} “{name}” to “{value}”. Enter {expected}.',
+  },
+  tokenNameTooLong: {
+    status: 422,
+    sentence: 'This name has {length} characters; the most is {most}. Enter a shorter one.',
+  },
+  noSuchName: {
+    status: 422,
+    sentence:
+      'There is no {of} called “{name}” on this site. Choose one of those in the list, or add it first.',
+  },
   noStyleOwner: {
     status: 409,
     sentence: 'What this look was for no longer exists ({id}). Undo its removal, or choose another place.',

@@ -17,6 +17,7 @@ export type IdKind =
   | 'part'
   | 'preset'
   | 'style'
+  | 'token'
   | 'edit'
   | 'session';
 
@@ -35,6 +36,7 @@ const letters: Readonly<Record<IdKind, string>> = {
   part: 'c',
   preset: 't',
   style: 'y',
+  token: 'n',
   edit: 'e',
   session: 'w',
 };

@@ -9,6 +9,7 @@ import { partSentence } from '../ops/addPart.ts';
 import type { Part } from '../schema/part.ts';
 import type { Site } from '../schema/site.ts';
 import type { Style } from '../schema/style.ts';
+import type { Token } from '../schema/token.ts';
 import { longestIncreasing } from '../walk/longestIncreasing.ts';
 
 /** What a frame was made of when an edition was published: its parts, in preorder, and the facts of the site. */
@@ -17,6 +18,8 @@ export interface FrameSource {
   readonly parts: Part[];
   /** The looks that were set; not there: nobody could set any then. */
   readonly styles?: Style[];
+  /** What had a name; not there: nothing could have one then. */
+  readonly tokens?: Token[];
 }
 
 /** What the frame of a document is made of now. O(parts of the frame). */
@@ -25,6 +28,7 @@ export function frameSource(document: SiteDocument): FrameSource {
     site: document.site,
     parts: partsIn(document, document.site.id),
     styles: [...document.styles.nodes.values()],
+    tokens: [...document.tokens.nodes.values()],
   };
 }
 

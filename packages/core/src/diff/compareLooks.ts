@@ -1,11 +1,41 @@
 import { isEqual } from '../base/isEqual.ts';
 import { inWords } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { emptyForest, withNodesLast } from '../model/forest.ts';
 import { setStyle } from '../ops/setStyle.ts';
+import { setToken } from '../ops/setToken.ts';
 import { targetOf, valuesOfStyle, type Style, type StyleSet } from '../schema/style.ts';
+import { tokenFieldNames, tokenId, type Token, type TokenSet } from '../schema/token.ts';
+import type { FrameSource } from './compareFrames.ts';
 
-/** What has changed in the looks of a site since then, in plain words, a line for each thing, place and state. O(looks). */
-export function compareLooks(before: readonly Style[], document: SiteDocument): string[] {
+/**
+ * What has changed in the looks of a site since then, in plain words: a line for each name, and for each thing, place
+ * and state. O(looks).
+ */
+export function compareLooks(
+  { styles = [], tokens = [] }: Pick<FrameSource, 'styles' | 'tokens'>,
+  document: SiteDocument,
+): string[] {
+  return [...compareTokens(tokens, document), ...compareStyles(styles, document)];
+}
+
+function compareTokens(before: readonly Token[], document: SiteDocument): string[] {
+  const now = [...document.tokens.nodes.values()];
+  const was: SiteDocument = { ...document, tokens: withNodesLast(emptyForest<Token>(), before) };
+  const keys = new Map([...before, ...now].map(({ key, of }) => [key, of]));
+  return [...keys].flatMap(([key, of]) => {
+    const [old, present] = [was, document].map(({ tokens }) => tokens.nodes.get(tokenId({ key })));
+    const set = Object.fromEntries(
+      tokenFieldNames
+        .filter((field) => !isEqual(old?.[field], present?.[field]))
+        .map((field) => [field, present?.[field] ?? null]),
+    ) as TokenSet;
+    if (Object.keys(set).length === 0) return [];
+    return [inWords(setToken.describe(was, { kind: 'setToken', target: { key, of }, set, was: {} }))];
+  });
+}
+
+function compareStyles(before: readonly Style[], document: SiteDocument): string[] {
   const were = new Map(before.map((style) => [style.id, style]));
   const now = [...document.styles.nodes.values()];
   const known = new Set(now.map(({ id }) => id));

@@ -4,7 +4,10 @@ import type { SiteDocument } from '../model/document.ts';
 import { valueProblem } from '../model/valueProblem.ts';
 import { propertiesOf, thingOf } from '../anatomy/anatomy.ts';
 import { factsOf, type Property } from '../anatomy/properties.ts';
-import { valueProblem as styleProblem } from '../anatomy/values.ts';
+import { isRole, roles } from '../anatomy/roles.ts';
+import { namesIn, valueProblem as styleProblem, type ValueKind } from '../anatomy/values.ts';
+import { paletteOf, fitsPalette, valueOfName } from '../model/palette.ts';
+import { tokenExpected, tokenPatterns } from '../schema/token.ts';
 import {
   definitionOf,
   fieldsOf,
@@ -29,13 +32,14 @@ export function newProblem(document: SiteDocument, operation: Operation): Refusa
     first(parts, misshapen) ??
     addressProblem(operation) ??
     wrongLanguage(operation) ??
-    wrongStyle(operation) ??
+    wrongStyle(document, operation) ??
+    wrongToken(operation) ??
     first(parts, unfit)
   );
 }
 
 /** Values that a thing cannot have, or a state that it cannot be in. */
-function wrongStyle(operation: Operation): Refusal | null {
+function wrongStyle(document: SiteDocument, operation: Operation): Refusal | null {
   if (operation.kind !== 'setStyle') return null;
   const { target, set } = operation;
   const { name, in: states } = thingOf(target.thing);
@@ -48,8 +52,35 @@ function wrongStyle(operation: Operation): Refusal | null {
     const expected = value === null ? null : styleProblem(kind, value);
     if (expected !== null)
       return refusal('wrongStyle', { property: what, thing: name, value: value ?? '', expected });
+    const unknown = value === null ? null : unknownName(document, kind, value);
+    if (unknown !== null) return unknown;
   }
   return null;
+}
+
+/** A name in a value that nothing on the site has, or that does not fit there. */
+function unknownName(document: SiteDocument, kind: ValueKind, value: string): Refusal | null {
+  const palette = paletteOf(document);
+  if (fitsPalette(palette, kind, value)) return null;
+  const name = namesIn(value).find((one) => valueOfName(palette, one) === null) ?? namesIn(value)[0] ?? value;
+  const of = kind === 'font' ? 'font' : kind === 'colour' || kind === 'gradient' ? 'colour' : 'value';
+  return refusal('noSuchName', { of, name });
+}
+
+/** A value that a token cannot have. */
+function wrongToken(operation: Operation): Refusal | null {
+  if (operation.kind !== 'setToken') return null;
+  const { target, set } = operation;
+  const { key, of } = target;
+  if (isRole(key) && roles[key].of !== of) return refusal('tokenIsOther', { key, of: roles[key].of });
+  if (typeof set.value !== 'string') return null;
+  const isRight =
+    of === 'length'
+      ? styleProblem('tokenLength', set.value) === null
+      : new RegExp(`^(?:${tokenPatterns[of]})$`).test(set.value);
+  if (isRight) return null;
+  const name = isRole(key) ? roles[key].name : (set.name ?? key);
+  return refusal('wrongToken', { of, name, value: set.value, expected: tokenExpected[of] });
 }
 
 /** A language that no browser knows, of a site or a menu: it would be delivered as it is. */

@@ -27,6 +27,7 @@ import { removePreset, type RemovePreset } from './removePreset.ts';
 import { removeSharedLink, type RemoveSharedLink } from './removeSharedLink.ts';
 import { setFormat, type SetFormat } from './setFormat.ts';
 import { setStyle, type SetStyle } from './setStyle.ts';
+import { setToken, type SetToken } from './setToken.ts';
 import { updateItem, type UpdateItem } from './updateItem.ts';
 import { updateMenu, type UpdateMenu } from './updateMenu.ts';
 import { updateOwnField, type UpdateOwnField } from './updateOwnField.ts';
@@ -74,6 +75,7 @@ export type Operation =
   | UpdatePreset
   | RemovePreset
   | SetStyle
+  | SetToken
   | UpdateSite
   | SetFormat;
 
@@ -118,6 +120,7 @@ export const operationKinds: KindTable = {
   updatePreset,
   removePreset,
   setStyle,
+  setToken,
   updateSite,
   setFormat,
 };

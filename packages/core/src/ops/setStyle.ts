@@ -6,7 +6,6 @@ import { sentence, type Sentence } from '../base/sentences.ts';
 import { factsOf, type Property } from '../anatomy/properties.ts';
 import { thingOf } from '../anatomy/anatomy.ts';
 import { withForest, type SiteDocument } from '../model/document.ts';
-import { withNode, withNodeChanged, withoutNode } from '../model/forest.ts';
 import { nameOfOwner, hasOwner } from '../model/styleOwner.ts';
 import { closed } from '../schema/shapes.ts';
 import {
@@ -14,12 +13,12 @@ import {
   StyleSetShape,
   StyleTargetShape,
   valuesOfStyle,
-  type Style,
   type StyleSet,
   type StyleTarget,
 } from '../schema/style.ts';
 import { differing, valuesOf } from './kit/namedFields.ts';
 import { written, type OperationKind } from './kit/operationKind.ts';
+import { withFieldsSet } from './kit/withFieldsSet.ts';
 
 /**
  * Sets values for things in one place and one state, with their old ones. Both name the same properties; null takes a
@@ -49,10 +48,9 @@ export const setStyle: OperationKind<SetStyle, SetStyle> = {
     const was = valuesOf(present ?? {}, set);
     const effective = { ...operation, set, was };
     if (Object.keys(set).length === 0) return ok({ document, operation: effective });
-    return ok({
-      document: withForest(document, 'styles', changed(document, target, set)),
-      operation: effective,
-    });
+    const fresh = { id, parent: document.site.id, ...target };
+    const styles = withFieldsSet(document.styles, fresh, set, (node) => valuesOfStyle(node).length > 0);
+    return ok({ document: withForest(document, 'styles', styles), operation: effective });
   },
 
   invert: ({ kind, target, set, was }) => ({ kind, target, set: was, was: set }),
@@ -72,16 +70,6 @@ export const setStyle: OperationKind<SetStyle, SetStyle> = {
   shift: (_, spot) => spot,
   rebase: (operation) => operation,
 };
-
-/** The forest with values set: with the node where it has some, without it where it has none. */
-function changed({ styles, site }: SiteDocument, target: StyleTarget, set: StyleSet): SiteDocument['styles'] {
-  const id = styleId(target);
-  const present = styles.nodes.get(id);
-  const fields = Object.entries({ ...(present ?? { id, parent: site.id, ...target }), ...set });
-  const node = Object.fromEntries(fields.filter(([, value]) => value !== null)) as unknown as Style;
-  if (valuesOfStyle(node).length === 0) return present === undefined ? styles : withoutNode(styles, id);
-  return present === undefined ? withNode(styles, node, null) : withNodeChanged(styles, node);
-}
 
 /** A name within a sentence. */
 function inSentence(name: string): string {

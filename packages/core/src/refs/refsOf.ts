@@ -128,6 +128,7 @@ const tables: { readonly [F in ForestName]: PreparedTable<NodeOf[F]> } = {
   presets: prepared<NodeOf['presets']>({ rows: { role: 'source', find: inRows } }),
   // Looks of what is gone are kept: they are there again when it is brought back.
   styles: prepared<NodeOf['styles']>({ owner: { role: 'memory', find: inText } }),
+  tokens: [],
 };
 
 /** Whether a text could be an address: a path from the root of the site, or one with a protocol. */

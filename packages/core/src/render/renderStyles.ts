@@ -1,5 +1,6 @@
 import type { ResolvedMenu } from '../resolve/resolved.ts';
 import type { Site } from '../schema/site.ts';
+import { paletteDeclarations } from '../model/palette.ts';
 import { printRules } from '../style/printRules.ts';
 import { looks, rule, type Rule } from '../style/rule.ts';
 import { plainSheet, type Sheet } from '../style/sheet.ts';
@@ -23,13 +24,19 @@ export function renderStyles(
 ): string {
   const { takeover } = frame.areas.drawer;
   return (
-    '/* Navigation. Set the properties below on .zv, or on any element around it, to restyle it. */\n' +
+    '/* Navigation. Colours, fonts and lengths: set the --zv- properties around .zv to override them. */\n' +
+    // A band evaluates them anew, so that a site can give one band other colours.
+    `.zv,.zv-band{${paletteDeclarations(sheet.palette, valuesIn(sheet))}}\n` +
     printRules(
       stylesOf(site, menus, frame),
       { ...site.breakpoints, ...(takeover === undefined ? {} : { takeover }) },
       { ...sheet, situations: situationsOf(frame) },
     )
   );
+}
+
+function valuesIn({ set }: Sheet): string[] {
+  return set.flatMap(({ values }) => Object.values(values));
 }
 
 /** All rules that menus and a frame need. */
@@ -54,13 +61,8 @@ const NO_FRAME: FrameLook = {
 };
 
 const basic: readonly Rule[] = [
-  rule(
-    // A band evaluates them anew, so that a site can give one band other colours.
-    '.zv,.zv-band',
-    '--_ink:var(--zv-ink,#1d2a22);--_paper:var(--zv-paper,#fff);--_edge:var(--zv-edge,#cfd6cd);--_accent:var(--zv-accent,#1f5a3a);--_tint:var(--zv-tint,#edf3ea);--_gap:var(--zv-gap,.25rem);--_pad:var(--zv-pad,.75rem);--_radius:var(--zv-radius,.375rem)',
-  ),
   // A site may set its font with one property; what is set in Style comes later, and wins.
-  rule('.zv,.zv-band', 'font:var(--zv-font,500 1rem/1.5 system-ui,sans-serif)'),
+  rule('.zv,.zv-band', 'font:var(--zv-font,500 1rem/1.5 var(--_font))'),
   rule('.zv ul', 'list-style:none;margin:0;padding:0'),
   rule('.zv li', 'position:relative'),
   rule(

@@ -3,6 +3,8 @@ import type { SiteDocument } from '../model/document.ts';
 import { nodeAt } from '../model/forest.ts';
 import { wayUp } from '../model/wayUp.ts';
 import { targetOf, valuesOfStyle, type Style } from '../schema/style.ts';
+import { fitsPalette, type Palette, paletteOf } from '../model/palette.ts';
+import { factsOf } from '../anatomy/properties.ts';
 import { plainSheet, type Scope, type SetLook, type Sheet } from '../style/sheet.ts';
 import { ancestors } from '../walk/ancestors.ts';
 
@@ -22,8 +24,9 @@ export function styleClass(owner: string): string {
 export function sheetOf(document: SiteDocument): Sheet {
   const known = sheets.get(document);
   if (known !== undefined) return known;
-  const set = [...document.styles.nodes.values()].flatMap((style) => lookOf(document, style) ?? []);
-  const sheet = { ...plainSheet(), set };
+  const palette = paletteOf(document);
+  const set = [...document.styles.nodes.values()].flatMap((style) => lookOf(document, style, palette) ?? []);
+  const sheet = { ...plainSheet(), palette, set };
   sheets.set(document, sheet);
   return sheet;
 }
@@ -40,10 +43,14 @@ export function styledIn(document: SiteDocument): ReadonlySet<string> {
   return owners;
 }
 
-function lookOf(document: SiteDocument, style: Style): SetLook | null {
+/** What somebody set, without the values that use a name that nothing has any more. */
+function lookOf(document: SiteDocument, style: Style, palette: Palette): SetLook | null {
   const scope = scopeOf(document, style.owner);
   if (scope === null) return null;
-  return { target: targetOf(style), values: Object.fromEntries(valuesOfStyle(style)), scope };
+  const values = valuesOfStyle(style).filter(([name, value]) =>
+    fitsPalette(palette, factsOf(name).kind, value),
+  );
+  return { target: targetOf(style), values: Object.fromEntries(values), scope };
 }
 
 /** What a scope holds, and how near it is; null: its owner is not there. O(depth). */

@@ -10,6 +10,7 @@ import { PlacementShape, type Placement } from './placement.ts';
 import { PresetShape, type Preset } from './preset.ts';
 import { SharedLinkShape, type SharedLink } from './sharedLink.ts';
 import { StyleShape, type Style } from './style.ts';
+import { TokenShape, type Token } from './token.ts';
 
 /** What stands in each forest of a document. */
 export interface NodeOf {
@@ -23,6 +24,7 @@ export interface NodeOf {
   readonly parts: Part;
   readonly presets: Preset;
   readonly styles: Style;
+  readonly tokens: Token;
 }
 /** The name of a forest. */
 export type ForestName = keyof NodeOf;
@@ -62,6 +64,7 @@ export const forests: { readonly [F in ForestName]: ForestDefinition } = {
   parts: { shape: PartShape, ids: 'part', name: 'part', under: ['items', 'parts', 'site'] },
   presets: { shape: PresetShape, ids: 'preset', name: 'preset', under: ['site'] },
   styles: { shape: StyleShape, ids: 'style', name: 'look', under: ['site'], isUnordered: true },
+  tokens: { shape: TokenShape, ids: 'token', name: 'token', under: ['site'], isUnordered: true },
 };
 
 /** The names of all forests, in the same order. */

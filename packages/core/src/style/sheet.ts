@@ -1,4 +1,5 @@
 import type { Situation, StyleTarget, StyleValues } from '../schema/style.ts';
+import { plainPalette, type Palette } from '../model/palette.ts';
 import { starters, type Starter, type StarterName } from './starters.ts';
 
 /** How near a scope is, and what finds all that is in it. */
@@ -21,11 +22,13 @@ export interface Sheet {
   readonly name: StarterName;
   readonly starter: Starter;
   readonly set: readonly SetLook[];
+  /** The colours, fonts and lengths that have a name. */
+  readonly palette: Palette;
   /** The situations that a header can be in. */
   readonly situations: readonly Situation[];
 }
 
 /** A starter, and nothing set. */
 export function plainSheet(name: StarterName = 'moss@1'): Sheet {
-  return { name, starter: starters[name], set: [], situations: [] };
+  return { name, starter: starters[name], set: [], palette: plainPalette, situations: [] };
 }

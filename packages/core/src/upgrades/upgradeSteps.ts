@@ -27,4 +27,6 @@ export const upgradeSteps: readonly UpgradeStep[] = [
   { to: ONLY_MORE_LISTS + 2, operations: placementsIntoFrame },
   // Looks: one more list. What was published keeps its looks, which are those of the first starter.
   { to: ONLY_MORE_LISTS + 3, operations: () => [] },
+  // Colours, fonts and lengths with names: one more list.
+  { to: ONLY_MORE_LISTS + 4, operations: () => [] },
 ];

@@ -79,6 +79,7 @@ export const leftFindings = nodeTable('left_findings');
 export const parts = nodeTable('parts');
 export const presets = nodeTable('presets');
 export const styles = nodeTable('styles');
+export const tokens = nodeTable('tokens');
 
 /**
  * The log. Every change to the rows above stands here; replaying it gives the rows (a test compares them).

@@ -127,9 +127,17 @@ export async function storeDocument(
       set: Object.fromEntries(valuesOfStyle(style)),
       was: {},
     }));
-  const [look] = looks;
-  if (look !== undefined)
-    edits.push(edit(edits.length, sentence('looksSet', { count: looks.length }), looks));
+  // What looks use by a name comes first.
+  const named = [...document.tokens.nodes.values()].map(({ key, of, name, value }): Operation => ({
+    kind: 'setToken',
+    target: { key, of },
+    set: { ...(name === undefined ? {} : { name }), ...(value === undefined ? {} : { value }) },
+    was: {},
+  }));
+  if (named.length + looks.length > 0)
+    edits.push(
+      edit(edits.length, sentence('looksSet', { count: looks.length + named.length }), [...named, ...looks]),
+    );
   const [follower] = followers;
   if (follower !== undefined)
     edits.push(edit(edits.length, kindOf(follower).describe(document, follower), followers));

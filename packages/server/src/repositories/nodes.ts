@@ -13,6 +13,7 @@ import {
   sharedLinks,
   sites,
   styles,
+  tokens,
 } from '../db/schema.ts';
 import { othersTurn } from '../othersTurn.ts';
 
@@ -28,6 +29,7 @@ export const nodeTables = {
   parts,
   presets,
   styles,
+  tokens,
 } as const satisfies Record<ForestName, unknown>;
 
 /** A node as it is kept: `rank` orders it among its siblings. */

@@ -144,7 +144,7 @@ function differencesOf(
   const looks = {
     key: 'Looks',
     name: 'Looks',
-    sentences: source === null ? [] : compareLooks(source.styles ?? [], document),
+    sentences: source === null ? [] : compareLooks(source, document),
   };
   return [frame, looks, ...present, ...gone].filter(({ sentences }) => sentences.length > 0);
 }

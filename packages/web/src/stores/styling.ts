@@ -44,6 +44,11 @@ export const rowKinds = ['links', 'surfaces', 'spacing'] as const;
 /** See `rowKinds`. */
 export type RowKind = (typeof rowKinds)[number];
 
+/** What stands below the live page. */
+export const sheets = ['states', 'colours', 'fonts'] as const;
+/** See `sheets`. */
+export type SheetName = (typeof sheets)[number];
+
 /** The workspace Style: what is on the state sheet, which cell is chosen, and for where values are set. */
 export const useStyling = defineStore('styling', () => {
   const copy = useWorkingCopy();
@@ -52,6 +57,7 @@ export const useStyling = defineStore('styling', () => {
   /** Everything that the page has, as the state sheet found it. */
   const rows = ref<readonly SheetRow[]>([]);
   const rowKind = ref<RowKind>('links');
+  const below = ref<SheetName>('states');
   const chosenKey = ref<string | null>(null);
   const state = ref<State>('normal');
   const wantedOwner = ref<string | null>(null);
@@ -231,6 +237,7 @@ export const useStyling = defineStore('styling', () => {
 
   return {
     rows,
+    below,
     rowKind,
     shownRows,
     row,

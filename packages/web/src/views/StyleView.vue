@@ -4,12 +4,22 @@ import FramePicture from '../components/frame/FramePicture.vue';
 import StateSheet from '../components/style/StateSheet.vue';
 import StyleScope from '../components/style/StyleScope.vue';
 import StyleStrip from '../components/style/StyleStrip.vue';
+import ChoiceRow from '../components/common/ChoiceRow.vue';
+import ColourSheet from '../components/style/ColourSheet.vue';
+import FontSheet from '../components/style/FontSheet.vue';
 import { useDrawnPage } from '../composables/useFrameStage.ts';
 import { useLiveView } from '../stores/liveView.ts';
+import { useStyling, type SheetName } from '../stores/styling.ts';
 
 /** How everything looks, in every state: the live page, the state sheet below it, and the values of what is chosen. */
 const live = useLiveView();
 const drawn = useDrawnPage();
+const styling = useStyling();
+const sheetChoices: readonly { readonly value: SheetName; readonly label: string }[] = [
+  { value: 'states', label: 'States' },
+  { value: 'colours', label: 'Colours' },
+  { value: 'fonts', label: 'Fonts' },
+];
 </script>
 
 <template>
@@ -17,14 +27,24 @@ const drawn = useDrawnPage();
     <div class="head">
       <h1>Style</h1>
       <FramePage />
-      <p class="mute">Choose a cell to set how it looks. Changes show in all cells at once.</p>
+      <ChoiceRow
+        v-model="styling.below"
+        label="What is shown below the page"
+        is-label-hidden
+        :choices="sheetChoices"
+      />
+      <p v-if="styling.below === 'states'" class="mute">
+        Choose a cell to set how it looks. Changes show in all cells at once.
+      </p>
     </div>
     <section class="picture" aria-label="Live page">
       <FramePicture name="main" title="Live page" :width="live.width" :shown="drawn" @room="live.follow" />
     </section>
-    <StyleScope />
-    <StateSheet />
-    <StyleStrip />
+    <StyleScope v-show="styling.below === 'states'" />
+    <StateSheet v-show="styling.below === 'states'" />
+    <StyleStrip v-show="styling.below === 'states'" />
+    <ColourSheet v-if="styling.below === 'colours'" class="whole" />
+    <FontSheet v-if="styling.below === 'fonts'" class="whole" />
   </div>
 </template>
 
@@ -34,6 +54,10 @@ const drawn = useDrawnPage();
   grid-template-rows: auto minmax(96px, 150px) auto minmax(0, 1fr) auto;
   height: 100%;
   background: var(--stage);
+}
+.whole {
+  grid-row: 3 / -1;
+  min-height: 0;
 }
 .head {
   display: flex;

@@ -5,7 +5,6 @@ import {
   counted,
   factsOf,
   nameOfOwner,
-  siteTokens,
   thingOf,
   valueKinds,
   type Property,
@@ -14,14 +13,17 @@ import {
   type ValueFacts,
 } from '@zorvik/core';
 import { shownValue, useStyling } from '../../stores/styling.ts';
+import { usePalette } from '../../stores/palette.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
+import ColourField from './ColourField.vue';
 
 /** One value: what it comes to here, where that was set, and what is set nearer. */
 const props = defineProps<{ property: Property }>();
 const copy = useWorkingCopy();
 const styling = useStyling();
+const palette = usePalette();
 const facts = computed(() => factsOf(props.property));
 const kind = computed((): ValueFacts => valueKinds[facts.value.kind]);
 const ranked = computed(() => styling.ranked(props.property));
@@ -30,7 +32,7 @@ const own = computed(() => styling.own(props.property));
 const nearer = computed(() => styling.nearer(props.property));
 
 /** Names of the site are typed and shown without their sign. */
-const NAMES = new RegExp(`(?<![\\w@#-])(${Object.keys(siteTokens).join('|')})(?![\\w-])`, 'g');
+const names = computed(() => new RegExp(`(?<![\\w@#-])(${[...palette.all.keys()].join('|')})(?![a-z])`, 'g'));
 const value = computed(() => shownValue(own.value ?? winner.value?.value ?? ''));
 
 function keep(typed: string, isFinal: boolean): string | null {
@@ -38,7 +40,7 @@ function keep(typed: string, isFinal: boolean): string | null {
   if (text === value.value) return null;
   // A value that is half typed is no mistake yet.
   if (!isFinal) return null;
-  return styling.set(props.property, text === '' ? null : text.replaceAll(NAMES, '@$1'));
+  return styling.set(props.property, text === '' ? null : text.replaceAll(names.value, '@$1'));
 }
 
 function choose(event: Event): void {
@@ -73,11 +75,9 @@ const origin = computed(() =>
   own.value !== null ? 'set here' : winner.value === null ? '' : originOf(winner.value),
 );
 const first = computed(() => nearer.value[0]?.target ?? null);
-const swatch = computed(() => {
-  const { kind: name } = facts.value;
-  const now = own.value ?? winner.value?.value ?? '';
-  return name === 'colour' && /^#[0-9a-f]{6}/.test(now) ? now : null;
-});
+const stored = computed(() => own.value ?? winner.value?.value ?? '');
+const isColour = computed(() => facts.value.kind === 'colour');
+const fonts = computed(() => palette.entriesOf('font'));
 </script>
 
 <template>
@@ -88,9 +88,21 @@ const swatch = computed(() => {
         <option v-for="one in kind.choices" :key="one" :value="one">{{ one }}</option>
       </select>
     </label>
-    <LineField v-else :label="facts.name" :value="value" :keep="keep" :placeholder="facts.initial">
-      <template v-if="swatch !== null" #before><i class="swatch" :style="{ background: swatch }" /></template>
-    </LineField>
+    <label v-else-if="facts.kind === 'font'" class="choice">
+      <span>{{ facts.name }}</span>
+      <select class="plain-field" :value="stored" @change="choose">
+        <option value="inherit">as around it</option>
+        <option v-for="one in fonts" :key="one.key" :value="`@${one.key}`">{{ one.name }}</option>
+      </select>
+    </label>
+    <ColourField
+      v-else-if="isColour"
+      :label="facts.name"
+      :value="stored"
+      :against="null"
+      :keep="(to) => styling.set(property, to.trim() === '' ? null : to)"
+    />
+    <LineField v-else :label="facts.name" :value="value" :keep="keep" :placeholder="facts.initial" />
     <div class="origin">
       <button
         v-if="own === null && winner?.origin.from === 'set'"
@@ -163,13 +175,6 @@ const swatch = computed(() => {
   text-align: start;
   text-decoration: underline;
   cursor: pointer;
-}
-.swatch {
-  flex: none;
-  inline-size: 16px;
-  block-size: 16px;
-  border: 1px solid var(--line-strong);
-  border-radius: 4px;
 }
 .nearer {
   grid-column: 1 / -1;

@@ -1,0 +1,146 @@
+import { isRole, roles } from '../anatomy/roles.ts';
+import { propertyNames, factsOf } from '../anatomy/properties.ts';
+import { namesIn, valueProblem } from '../anatomy/values.ts';
+import { readColour } from '../colour/colour.ts';
+import { refusal } from '../base/refusal.ts';
+import { no, ok, type Result } from '../base/result.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { paletteOf, valueOfName, withNameReplaced } from '../model/palette.ts';
+import type { Edit } from '../ops/edit.ts';
+import type { Operation } from '../ops/registry.ts';
+import { targetOf, type StyleSet } from '../schema/style.ts';
+import {
+  LONGEST_TOKEN_NAME,
+  tokenExpected,
+  tokenId,
+  type TokenKind,
+  type TokenSet,
+  type TokenTarget,
+} from '../schema/token.ts';
+import { checkLabel } from './checkLabel.ts';
+import { makeEdit, storedOf, type CommandContext } from './context.ts';
+import { keyFrom } from './menus.ts';
+
+/**
+ * Gives a colour, font or length a new value, wherever it is used; null: a role is as usual again. A colour can be
+ * typed as CSS has it.
+ */
+export function setToken(context: CommandContext, target: TokenTarget, typed: string | null): Result<Edit> {
+  const value = typed === null ? ok(null) : checkValue(context.document, target, typed);
+  if (!value.ok) return value;
+  return makeEdit(context, [setting(context, target, { value: value.value })], {
+    label: nameOfToken(context.document, target.key),
+    isStored: true,
+  });
+}
+
+/** Adds one, under a key that is made of its name. */
+export function addToken(
+  context: CommandContext,
+  of: TokenKind,
+  { name: typed, value: given }: { readonly name: string; readonly value: string },
+): Result<Edit> {
+  const name = checkName(typed);
+  if (!name.ok) return name;
+  const target = { key: freeKey(context.document, name.value, of), of };
+  const value = checkValue(context.document, target, given);
+  if (!value.ok) return value;
+  return makeEdit(context, [setting(context, target, { name: name.value, value: value.value })], {
+    label: name.value,
+    isStored: true,
+  });
+}
+
+/** Calls one something else. Its key, by which values use it, stays. */
+export function renameToken(context: CommandContext, target: TokenTarget, typed: string): Result<Edit> {
+  const name = checkName(typed);
+  if (!name.ok) return name;
+  return makeEdit(context, [setting(context, target, { name: name.value })], {
+    label: name.value,
+    isStored: true,
+  });
+}
+
+/** Removes one. What uses it keeps the colour or length that it has now; a font goes back to the text font. */
+export function removeToken(context: CommandContext, target: TokenTarget): Result<Edit> {
+  const { document } = context;
+  const palette = paletteOf(document);
+  const operations: Operation[] = [];
+  for (const style of storedOf(context).styles.nodes.values()) {
+    const set: Record<string, string | null> = {};
+    for (const property of propertyNames) {
+      const value = style[property];
+      if (value === undefined || !usesToken(value, target.key)) continue;
+      set[property] =
+        factsOf(property).kind === 'font'
+          ? null
+          : withNameReplaced(value, target.key, (name) => valueOfName(palette, name));
+    }
+    if (Object.keys(set).length === 0) continue;
+    const was = Object.fromEntries(
+      Object.keys(set).map((name) => [name, style[name as keyof StyleSet] ?? null]),
+    );
+    operations.push({ kind: 'setStyle', target: targetOf(style), set, was });
+  }
+  const removal = setting(context, target, { name: null, value: null });
+  return makeEdit(context, [removal, ...operations], {
+    label: nameOfToken(document, target.key),
+    isStored: true,
+  });
+}
+
+/** In how many values a colour, font or length is used, its tints and shades among them. O(looks). */
+export function usesOfToken({ styles }: SiteDocument, key: string): number {
+  let count = 0;
+  for (const style of styles.nodes.values())
+    for (const property of propertyNames) if (usesToken(style[property] ?? '', key)) count += 1;
+  return count;
+}
+
+function usesToken(value: string, key: string): boolean {
+  return value.includes('@') && namesIn(value).some((name) => name.replace(/-\d+$/, '') === key);
+}
+
+function nameOfToken(document: SiteDocument, key: string): string {
+  return paletteOf(document).get(key)?.name ?? key;
+}
+
+function setting(context: CommandContext, target: TokenTarget, set: TokenSet): Operation {
+  const present = storedOf(context).tokens.nodes.get(tokenId(target));
+  const was = Object.fromEntries(
+    Object.keys(set).map((field) => [field, present?.[field as keyof TokenSet] ?? null]),
+  ) as TokenSet;
+  return { kind: 'setToken', target, set, was };
+}
+
+function checkName(typed: string): Result<string> {
+  const name = checkLabel(typed);
+  if (!name.ok || name.value.length <= LONGEST_TOKEN_NAME) return name;
+  return no(refusal('tokenNameTooLong', { length: name.value.length, most: LONGEST_TOKEN_NAME }));
+}
+
+/** A value as it is kept: colours as `#rrggbb`, whatever CSS they were typed in. */
+function checkValue(document: SiteDocument, { key, of }: TokenTarget, typed: string): Result<string> {
+  const plain = typed.trim();
+  const value = of === 'colour' ? readColour(plain) : plain;
+  const isWrong =
+    value === null ||
+    (of === 'colour' && value.length > 7) ||
+    (of === 'length' && valueProblem('tokenLength', value) !== null);
+  if (!isWrong) return ok(value);
+  const name = isRole(key) ? roles[key].name : nameOfToken(document, key);
+  return no(refusal('wrongToken', { of, name, value: typed, expected: tokenExpected[of] }));
+}
+
+/** A key that is neither a role's nor taken. Digits after a hyphen at its end would be a step of a colour. */
+function freeKey(document: SiteDocument, name: string, of: TokenKind): string {
+  const plain =
+    keyFrom(name, of)
+      .slice(0, 24)
+      .replace(/-+\d*$/, '') || of;
+  const palette = paletteOf(document);
+  for (let number = 1; ; number += 1) {
+    const key = number === 1 ? plain : `${plain}-v${number}`;
+    if (!palette.has(key) && !document.tokens.nodes.has(tokenId({ key }))) return key;
+  }
+}

@@ -1,0 +1,118 @@
+import { fontOf } from '../anatomy/fonts.ts';
+import { isRole, roleNames, roles, type RoleName } from '../anatomy/roles.ts';
+import { tokenProperty, namesIn, valueProblem, withoutNames, type ValueKind } from '../anatomy/values.ts';
+import { stepOf } from '../colour/colour.ts';
+import type { TokenKind } from '../schema/token.ts';
+import type { SiteDocument } from './document.ts';
+
+/** A colour, font, length or variant with a name, as values use it. */
+export interface PaletteEntry {
+  readonly key: string;
+  readonly of: TokenKind;
+  readonly name: string;
+  /** What somebody set; null: it is a role that nobody has set. */
+  readonly set: string | null;
+}
+
+/** Everything that has a name on a site, by its key: the roles first. */
+export type Palette = ReadonlyMap<string, PaletteEntry>;
+
+/** The roles as they are where nobody has set anything. */
+export const plainPalette: Palette = new Map(
+  roleNames.map((key) => [key, { key, of: roles[key].of, name: roles[key].name, set: null }]),
+);
+
+/** Everything that has a name on a site: the roles first, then the site's own in the order of their names. O(tokens). */
+export function paletteOf({ tokens }: SiteDocument): Palette {
+  const known = palettes.get(tokens);
+  if (known !== undefined) return known;
+  const set = new Map([...tokens.nodes.values()].map((token) => [token.key, token]));
+  const own = [...set.values()]
+    .filter(({ key, value }) => !isRole(key) && value !== undefined)
+    .map(({ key, of, name = key, value = null }): PaletteEntry => ({ key, of, name, set: value }))
+    .sort((a, b) => (a.name < b.name ? -1 : 1));
+  const palette: Palette = new Map(
+    [
+      ...[...plainPalette.values()].map((one) => ({ ...one, set: set.get(one.key)?.value ?? null })),
+      ...own,
+    ].map((one) => [one.key, one]),
+  );
+  palettes.set(tokens, palette);
+  return palette;
+}
+const palettes = new WeakMap<SiteDocument['tokens'], Palette>();
+
+/** A step of a colour: its key, and its lightness in percent. */
+const STEP = /^(.+)-(\d{1,3})$/;
+
+/** What a name stands for: `#rrggbb`, a length, or a CSS font family; null: nothing has that name. */
+export function valueOfName(palette: Palette, name: string): string | null {
+  const [, base = name, step] = STEP.exec(name) ?? [];
+  const entry = palette.get(base);
+  if (entry === undefined || entry.of === 'variant' || (step !== undefined && entry.of !== 'colour'))
+    return null;
+  const value = entry.set ?? usualOf(palette, base);
+  if (value === null) return null;
+  if (entry.of === 'font') return fontOf(value)?.css ?? null;
+  return step === undefined ? value : stepOf(value, Number(step));
+}
+
+function usualOf(palette: Palette, key: string): string | null {
+  if (!isRole(key)) return null;
+  const { value } = roles[key];
+  return typeof value === 'string' ? value : valueOfName(palette, value.like);
+}
+
+/** Whether every name in a value is there, and fits where it stands. O(length). */
+export function fitsPalette(palette: Palette, kind: ValueKind, value: string): boolean {
+  if (!value.includes('@') || value.startsWith('=')) return true;
+  if (kind === 'font') return palette.get(value.slice(1))?.of === 'font';
+  const plain = withoutNames(value, (name) => {
+    const found = valueOfName(palette, name);
+    return found !== null && /^(?:#|\.?\d)/.test(found) ? found : null;
+  });
+  return plain !== null && valueProblem(kind, plain) === null;
+}
+
+/**
+ * The declarations of all names, for the top of the style sheet: roles first, then the site’s own; of tints and
+ * shades those that values use. A site’s own style sheet may set the roles instead.
+ */
+export function paletteDeclarations(palette: Palette, values: Iterable<string>): string {
+  const lines: string[] = [];
+  for (const { key, of, set } of palette.values()) {
+    if (of === 'variant') continue;
+    if (isRole(key)) lines.push(`${tokenProperty(key)}:var(${roles[key].own},${roleCss(palette, key)})`);
+    else if (set !== null) lines.push(`${tokenProperty(key)}:${valueOfName(palette, key) ?? set}`);
+  }
+  const steps = new Set<string>();
+  for (const value of values)
+    if (/-\d/.test(value)) for (const name of namesIn(value)) if (STEP.test(name)) steps.add(name);
+  for (const name of [...steps].sort()) {
+    const value = valueOfName(palette, name);
+    if (value !== null) lines.push(`${tokenProperty(name)}:${value}`);
+  }
+  return lines.join(';');
+}
+
+function roleCss(palette: Palette, key: RoleName): string {
+  const { value } = roles[key];
+  const isLike = (palette.get(key)?.set ?? null) === null && typeof value !== 'string';
+  if (isLike) return `var(${tokenProperty(value.like)})`;
+  return (valueOfName(palette, key) ?? '').replace(/^#(.)\1(.)\2(.)\3$/, '#$1$2$3');
+}
+
+/** A value in which what uses a name, or a step of it, has what that stands for instead. O(length). */
+export function withNameReplaced(
+  value: string,
+  key: string,
+  valueFor: (name: string) => string | null,
+): string {
+  const parts = value.split(/(-?@[a-z][a-z0-9-]*(?:\*[\d.]+)?(?:\/\d{1,3}%)?)/);
+  return parts
+    .map((part) => {
+      const [name = ''] = namesIn(part);
+      return name === key || STEP.exec(name)?.[1] === key ? (withoutNames(part, valueFor) ?? part) : part;
+    })
+    .join('');
+}

@@ -1,0 +1,81 @@
+import * as Type from 'typebox';
+import type { TProperties } from 'typebox';
+import { fontNames } from '../anatomy/fonts.ts';
+import { valueKinds } from '../anatomy/values.ts';
+import { derivedId, type Id } from '../base/ids.ts';
+import { closed, IdShape, someOf } from './shapes.ts';
+
+/** What a site can give a name to, so that it is set once and used everywhere. */
+export const tokenKinds = ['colour', 'font', 'length', 'variant'] as const;
+/** See `tokenKinds`. */
+export type TokenKind = (typeof tokenKinds)[number];
+
+export const LONGEST_TOKEN_NAME = 40;
+/**
+ * How values call a token. No digits after a hyphen at its end: these are the steps of a colour (`@moss-30`).
+ */
+const TOKEN_KEY = '^[a-z](?!.*-\\d+$)[a-z0-9-]{0,29}$';
+
+/** The values of each kind, as regular expressions. A variant is like a button, or like a link. */
+export const tokenPatterns: Readonly<Record<TokenKind, string>> = {
+  colour: '#[0-9a-f]{6}',
+  font: `(?:${fontNames.join('|')})`,
+  length: valueKinds.tokenLength.pattern,
+  variant: 'button|link',
+};
+
+/** What is expected of the values of each kind, for people. */
+export const tokenExpected: Readonly<Record<TokenKind, string>> = {
+  colour: 'a colour such as #1f5a3a',
+  font: 'one of the fonts in the list',
+  length: 'a length such as 12px or .75rem',
+  variant: 'button or link',
+};
+
+const tokenFields = {
+  /** What people call it; not there: it is a role, whose name is ours. */
+  name: Type.String({ minLength: 1, maxLength: LONGEST_TOKEN_NAME }),
+  value: Type.String({ pattern: `^(?:${Object.values(tokenPatterns).join('|')})$`, maxLength: 60 }),
+};
+
+/** What can be said of a token. */
+export const tokenFieldNames = Object.keys(tokenFields) as (keyof typeof tokenFields)[];
+
+const targetFields = { key: Type.String({ pattern: TOKEN_KEY }), of: Type.Enum(tokenKinds) };
+
+/** Which token it is. */
+export const TokenTargetShape = Type.Object(targetFields, closed);
+/** See `TokenTargetShape`. */
+export interface TokenTarget {
+  readonly key: string;
+  readonly of: TokenKind;
+}
+
+/** What can be said of a token. */
+export interface TokenValues {
+  readonly name?: string;
+  readonly value?: string;
+}
+/** Some of it; null takes it away. */
+export type TokenSet = { readonly [F in keyof TokenValues]: TokenValues[F] | null };
+export const TokenSetShape = someOf(
+  Object.fromEntries(
+    Object.entries(tokenFields).map(([name, shape]) => [name, Type.Union([shape, Type.Null()])]),
+  ) as TProperties,
+);
+
+/**
+ * A colour, a font, a length or a variant of buttons and links with a name. It is there as long as something is said
+ * of it; its id follows from its key, so that two people who set the same one for the first time do not collide.
+ * Its parent is the site.
+ */
+export const TokenShape = Type.Unsafe<Token>(
+  Type.Object({ id: IdShape, parent: IdShape, ...targetFields, ...someOf(tokenFields).properties }, closed),
+);
+/** See `TokenShape`. */
+export type Token = { readonly id: Id; readonly parent: Id } & TokenTarget & TokenValues;
+
+/** The id of the node for a token. */
+export function tokenId({ key }: Pick<TokenTarget, 'key'>): Id {
+  return derivedId('token', key);
+}

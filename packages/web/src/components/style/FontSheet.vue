@@ -1,0 +1,1 @@
+<template><section class="fonts" aria-label="Fonts" /></template>

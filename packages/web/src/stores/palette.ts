@@ -1,0 +1,71 @@
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import {
+  addToken,
+  paletteOf,
+  removeToken,
+  renameToken,
+  setToken,
+  usesOfToken,
+  type CommandContext,
+  type Edit,
+  type PaletteEntry,
+  type Result,
+  type TokenKind,
+} from '@zorvik/core';
+import { useWorkingCopy } from './workingCopy.ts';
+
+const RECENT = 'zorvik-recent-colours';
+const MOST_RECENT = 12;
+
+/** Everything that has a name on the site: its colours, fonts and lengths, and the colours that were picked last. */
+export const usePalette = defineStore('palette', () => {
+  const copy = useWorkingCopy();
+  const all = computed(() => (copy.document === null ? new Map<never, never>() : paletteOf(copy.document)));
+  const entries = computed((): readonly PaletteEntry[] => [...all.value.values()]);
+  const recent = ref<readonly string[]>(readRecent());
+
+  function entriesOf(of: TokenKind): readonly PaletteEntry[] {
+    return entries.value.filter((one) => one.of === of);
+  }
+
+  function uses(key: string): number {
+    return copy.document === null ? 0 : usesOfToken(copy.document, key);
+  }
+
+  /** Does it, or says why not. */
+  function attempt(make: (context: CommandContext) => Result<Edit>, group?: string): string | null {
+    const done = copy.attempt(make);
+    if (!done.ok) return done.refusal.code === 'changesNothing' ? null : done.refusal.message;
+    copy.perform(make, group);
+    return null;
+  }
+  const set = ({ key, of }: PaletteEntry, value: string | null): string | null =>
+    attempt((context) => setToken(context, { key, of }, value), `token ${key}`);
+  const rename = ({ key, of }: PaletteEntry, name: string): string | null =>
+    attempt((context) => renameToken(context, { key, of }, name));
+  const remove = ({ key, of }: PaletteEntry): void =>
+    void copy.perform((context) => removeToken(context, { key, of }));
+  const add = (of: TokenKind, name: string, value: string): string | null =>
+    attempt((context) => addToken(context, of, { name, value }));
+
+  /** Keeps a colour among those that were picked last. */
+  function remember(value: string): void {
+    if (!/^#[0-9a-f]{6}$/.test(value)) return;
+    recent.value = [value, ...recent.value.filter((one) => one !== value)].slice(0, MOST_RECENT);
+    localStorage.setItem(RECENT, JSON.stringify(recent.value));
+  }
+
+  return { all, entriesOf, uses, set, rename, remove, add, recent, remember };
+});
+
+function readRecent(): string[] {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(RECENT) ?? '[]');
+    return Array.isArray(kept)
+      ? kept.filter((one): one is string => typeof one === 'string' && /^#[0-9a-f]{6}$/.test(one))
+      : [];
+  } catch {
+    return [];
+  }
+}
