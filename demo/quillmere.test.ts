@@ -1,5 +1,17 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { childrenOf, findBreach, nodeAt, readStored, resolveMenu, type ResolvedItem } from '@zorvik/core';
+import {
+  childrenOf,
+  findBreach,
+  nodeAt,
+  readStored,
+  resolveMenu,
+  sheetOf,
+  valuesOfStyle,
+  type ResolvedItem,
+} from '@zorvik/core';
+import { makeFont } from '../packages/server/src/editing/makeFont.ts';
+import { quillmereFonts } from './quillmere/look.ts';
 import { quillmereDocument } from './quillmere/quillmereDocument.ts';
 import { quillmerePages } from './quillmere/pages.ts';
 
@@ -35,5 +47,19 @@ describe('Quillmere', () => {
       first.map((id) => nodeAt(document.items, id).agreed !== null),
       'items of pages keep the facts agreed on',
     ).toEqual(first.map(() => true));
+  });
+
+  it('has fonts as the server reads them, and a look whose every name is there', async () => {
+    for (const [face, facts] of Object.entries(quillmereFonts)) {
+      const url = new URL(
+        `../node_modules/@fontsource-variable/${face}/files/${face}-latin-wght-normal.woff2`,
+        import.meta.url,
+      );
+      const made = await makeFont(readFileSync(url));
+      expect(made.ok && made.value.font).toEqual(facts);
+    }
+    const document = readStored(quillmereDocument());
+    const set = [...document.styles.nodes.values()].flatMap((style) => valuesOfStyle(style));
+    expect(sheetOf(document).set.flatMap(({ values }) => Object.values(values))).toHaveLength(set.length);
   });
 });

@@ -268,3 +268,55 @@ describe('the colours of the site', () => {
     await person.find('.colours .row');
   }
 });
+
+describe('the fonts of the site', () => {
+  const font = (name: string): Promise<string> =>
+    inPicture(
+      `await document.fonts.ready; return getComputedStyle(document.querySelector('${name}')).fontFamily`,
+    );
+  async function inPicture(script: string): Promise<string> {
+    await browser.driver.switchTo().frame(await person.find('iframe[title="Live page"]'));
+    try {
+      return await browser.driver.executeAsyncScript<string>(
+        `const done = arguments[0]; (async () => { ${script} })().then(done, (error) => done(String(error)));`,
+      );
+    } finally {
+      await browser.driver.switchTo().defaultContent();
+    }
+  }
+
+  it('come from what visitors have, from Zorvik or from a file, and are used everywhere at once', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/style`);
+    await (await person.byText('label', 'Fonts')).click();
+    await person.find('.fonts .row');
+    await person.click('Add Literata');
+    await person.click('Add Slab serif');
+    await (await person.find('.all select option[value="@literata"]')).click();
+    await person.eventually('the page is not in Literata', async () =>
+      (await font('.zv-bar a')).startsWith('zv-literata, zv-literata-stand-in'),
+    );
+    expect(await font('.zv-logo a')).toContain('zv-fraunces');
+    await person.eventually(
+      'Literata has not loaded',
+      async () =>
+        (await inPicture(
+          `return [...document.fonts].filter(({ family, status }) => family === 'zv-literata' && status === 'loaded').length`,
+        )) === (1 as unknown as string),
+    );
+    // A file that is no font says why, and nothing is added.
+    const { tokens } = await stored();
+    await run(`const data = new DataTransfer(); data.items.add(new File(['no font'], 'x.woff2'));
+      const field = document.querySelector('input[aria-label="Font files"]'); field.files = data.files; field.dispatchEvent(new Event('change'));`);
+    expect(await (await person.find('.fonts .problem')).getText()).toContain('it is no WOFF2 file');
+    expect((await stored()).tokens.nodes.size).toBe(tokens.nodes.size);
+    await person.click('Remove Literata');
+    await person.eventually(
+      'the page is still in Literata',
+      async () => !(await font('.zv-bar a')).includes('literata'),
+    );
+    await person.click('Undo');
+    await person.eventually('Literata did not come back', async () =>
+      (await font('.zv-bar a')).includes('literata'),
+    );
+  });
+});

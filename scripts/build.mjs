@@ -20,7 +20,7 @@ async function bundleForNode(entry, outfile) {
     format: 'esm',
     target: 'node20',
     sourcemap: true,
-    external: ['@electric-sql/pglite', 'pg-native', 'sharp', 'jsdom', 'dompurify'],
+    external: ['@electric-sql/pglite', 'pg-native', 'sharp', 'jsdom', 'dompurify', 'fontkit'],
     // Packages written for CommonJS ask for `require`.
     banner: {
       js: "import { createRequire as zorvikRequire } from 'node:module'; const require = zorvikRequire(import.meta.url);",
@@ -52,6 +52,10 @@ export async function buildDemo() {
   }
   await bundleForNode('demo/quillmere/quillmereDocument.ts', 'build/demo/quillmereDocument.js');
   await cp(at('demo/quillmere/pictures'), at('build/demo/pictures'), { recursive: true });
+  // Quillmere's own fonts come with its document, as if somebody had uploaded them.
+  for (const face of ['fraunces', 'commissioner']) {
+    await cp(at(`build/site/assets/${face}.woff2`), at(`build/demo/pictures/${face}.woff2`));
+  }
   const { quillmereDocument } = await import(`${at('build/demo/quillmereDocument.js')}?${Date.now()}`);
   await mkdir(at('build/demo'), { recursive: true });
   await writeFile(at('build/demo/quillmere.json'), JSON.stringify(quillmereDocument()));

@@ -16,6 +16,7 @@ import {
   type StoredDocument,
 } from '@zorvik/core';
 import { quillmereFacts, quillmereFrame } from './frame.ts';
+import { quillmereLook } from './look.ts';
 import { menuOutlines } from './menus.ts';
 import { quillmerePages } from './pages.ts';
 import { withPanels } from './panels.ts';
@@ -77,7 +78,14 @@ export function quillmereDocument(): StoredDocument {
   const withParts = withPanels(drifted, at, () => mintId('part', random));
   const keys = new Map(menus.map(({ id, key }) => [key, id]));
   const frame = quillmereFrame(site.id, keys, at, () => mintId('part', random));
-  return toStored({ ...withParts, parts: withNodesLast(withParts.parts, frame) });
+  const upper = frame.find(({ kind }) => kind === 'band')?.id ?? '';
+  const { tokens, styles } = quillmereLook(site.id, upper);
+  return toStored({
+    ...withParts,
+    parts: withNodesLast(withParts.parts, frame),
+    tokens: withNodesLast(empty.tokens, tokens),
+    styles: withNodesLast(empty.styles, styles),
+  });
 }
 
 function pageAt(idOf: ReadonlyMap<string, string>, path: string): string {

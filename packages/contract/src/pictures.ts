@@ -1,5 +1,5 @@
 import * as Type from 'typebox';
-import { PictureShape } from '@zorvik/core';
+import { FontFileShape, PictureShape } from '@zorvik/core';
 import { API, type Route } from './route.ts';
 
 /** Where the editor finds the pictures that were uploaded to a site, by the names of their files. */
@@ -18,10 +18,25 @@ export const pictureRoutes = {
     status: 201,
     reply: PictureShape,
   },
+  addFont: {
+    method: 'POST',
+    path: `${API}/sites/:siteKey/fonts`,
+    summary:
+      'Stores a font file (WOFF2) for a site; the same file is stored once. It is read like a picture.',
+    body: 'application/octet-stream',
+    status: 201,
+    reply: Type.Object(
+      {
+        font: FontFileShape,
+        looksLike: Type.Union([Type.Literal('sans'), Type.Literal('serif'), Type.Literal('mono')]),
+      },
+      { additionalProperties: false },
+    ),
+  },
   readPicture: {
     method: 'GET',
     path: `${API}/sites/:siteKey/pictures/:name`,
-    summary: 'A file of a picture, by its name.',
+    summary: 'A file of a picture or a font, by its name.',
     status: 200,
     reply: Type.String(),
     replyType: 'image/webp',

@@ -372,8 +372,32 @@ export { fontOf, systemFonts } from './anatomy/fonts.ts';
 export { colourShown, colourTyped, plainColour } from './model/colourWords.ts';
 export { colourSteps, contrastOf, hexOf, oklchOf, readColour, rgbOf, stepOf } from './colour/colour.ts';
 export { valueOfName, type Palette, type PaletteEntry, paletteOf } from './model/palette.ts';
-export { addToken, removeToken, renameToken, setToken, usesOfToken } from './commands/palette.ts';
-export { TokenShape as DesignTokenShape, type Token, type TokenKind, type TokenTarget } from './schema/token.ts';
+export {
+  FONT_SAMPLE,
+  fontFileName,
+  FontFileShape,
+  MOST_FONT_FILES,
+  type FontFile,
+} from './schema/fontFile.ts';
+export {
+  addFont,
+  addFontFiles,
+  addToken,
+  removeToken,
+  setFontDisplay,
+  type FontClass,
+  renameToken,
+  setToken,
+  usesOfToken,
+} from './commands/palette.ts';
+export {
+  LONGEST_TOKEN_NAME,
+  tokenId,
+  TokenShape as DesignTokenShape,
+  type Token,
+  type TokenKind,
+  type TokenTarget,
+} from './schema/token.ts';
 export type { SetToken } from './ops/setToken.ts';
 export { rankedStyles, resolveStyle, type ResolvedStyle, type StyleChoices } from './style/resolveStyle.ts';
 export { compileStyles, declarationsFor } from './style/compileStyles.ts';

@@ -257,6 +257,7 @@ describe('the editor’s API', () => {
       '/api/v1/sites/{siteKey}/reading/take',
       '/api/v1/sites/{siteKey}/links/check',
       '/api/v1/sites/{siteKey}/pictures',
+      '/api/v1/sites/{siteKey}/fonts',
       '/api/v1/sites/{siteKey}/pictures/{name}',
       '/api/v1/sites/{siteKey}',
       '/api/v1/sites/{siteKey}/pieces',

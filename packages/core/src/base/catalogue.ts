@@ -91,6 +91,10 @@ const entries = {
     status: 422,
     sentence: 'Can’t set the {of} “{name}” to “{value}”. Enter {expected}.',
   },
+  notFont: {
+    status: 422,
+    sentence: 'Can’t use this file as a font: {problem}. Choose a WOFF2 file of up to 2 MB.',
+  },
   tokenNameTooLong: {
     status: 422,
     sentence: 'This name has {length} characters; the most is {most}. Enter a shorter one.',

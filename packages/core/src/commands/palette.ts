@@ -9,6 +9,7 @@ import { paletteOf, valueOfName, withNameReplaced } from '../model/palette.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { targetOf, type StyleSet } from '../schema/style.ts';
+import { MOST_FONT_FILES, type FontFile } from '../schema/fontFile.ts';
 import {
   LONGEST_TOKEN_NAME,
   tokenExpected,
@@ -51,6 +52,41 @@ export function addToken(
   });
 }
 
+/** Adds a font of which visitors load the files. */
+export function addFont(
+  context: CommandContext,
+  typed: string,
+  { files, looksLike }: { readonly files: readonly FontFile[]; readonly looksLike: FontClass },
+): Result<Edit> {
+  const name = checkName(typed);
+  if (!name.ok) return name;
+  const target = { key: freeKey(context.document, name.value, 'font'), of: 'font' } as const;
+  const set = { name: name.value, value: `own:${looksLike}`, files };
+  return makeEdit(context, [setting(context, target, set)], { label: name.value, isStored: true });
+}
+
+/** Adds files to a font: other weights, italics. One for the same weight, slant and characters takes its place. */
+export function addFontFiles(context: CommandContext, key: string, more: readonly FontFile[]): Result<Edit> {
+  const present = paletteOf(context.document).get(key)?.files ?? [];
+  const placeOf = ({ weight, isItalic, range }: FontFile): string => [weight, isItalic, range].join(' ');
+  const places = new Set(more.map(placeOf));
+  const files = [...present.filter((one) => !places.has(placeOf(one))), ...more];
+  if (files.length > MOST_FONT_FILES)
+    return no(refusal('notFont', { problem: `a font can have ${MOST_FONT_FILES} files at most` }));
+  return makeEdit(context, [setting(context, { key, of: 'font' }, { files })], {
+    label: nameOfToken(context.document, key),
+    isStored: true,
+  });
+}
+
+/** Whether text waits for a font: `swap` shows it as soon as it has loaded, and may move text; null: never a shift. */
+export function setFontDisplay(context: CommandContext, key: string, display: 'swap' | null): Result<Edit> {
+  return makeEdit(context, [setting(context, { key, of: 'font' }, { display })], {
+    label: nameOfToken(context.document, key),
+    isStored: true,
+  });
+}
+
 /** Calls one something else. Its key, by which values use it, stays. */
 export function renameToken(context: CommandContext, target: TokenTarget, typed: string): Result<Edit> {
   const name = checkName(typed);
@@ -82,12 +118,16 @@ export function removeToken(context: CommandContext, target: TokenTarget): Resul
     );
     operations.push({ kind: 'setStyle', target: targetOf(style), set, was });
   }
-  const removal = setting(context, target, { name: null, value: null });
+  const nothing = target.of === 'font' ? { files: null, display: null } : {};
+  const removal = setting(context, target, { name: null, value: null, ...nothing });
   return makeEdit(context, [removal, ...operations], {
     label: nameOfToken(document, target.key),
     isStored: true,
   });
 }
+
+/** What a font looks like, so that something similar can stand in for it. */
+export type FontClass = 'sans' | 'serif' | 'mono';
 
 /** In how many values a colour, font or length is used, its tints and shades among them. O(looks). */
 export function usesOfToken({ styles }: SiteDocument, key: string): number {

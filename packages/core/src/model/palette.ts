@@ -1,6 +1,7 @@
 import { fontOf } from '../anatomy/fonts.ts';
 import { isRole, roleNames, roles, type RoleName } from '../anatomy/roles.ts';
 import { tokenProperty, namesIn, valueProblem, withoutNames, type ValueKind } from '../anatomy/values.ts';
+import { fontFileName, type FontFile } from '../schema/fontFile.ts';
 import { stepOf } from '../colour/colour.ts';
 import type { TokenKind } from '../schema/token.ts';
 import type { SiteDocument } from './document.ts';
@@ -12,6 +13,9 @@ export interface PaletteEntry {
   readonly name: string;
   /** What somebody set; null: it is a role that nobody has set. */
   readonly set: string | null;
+  /** The files of a font that visitors have to load. */
+  readonly files?: readonly FontFile[];
+  readonly display?: 'swap';
 }
 
 /** Everything that has a name on a site, by its key: the roles first. */
@@ -29,7 +33,14 @@ export function paletteOf({ tokens }: SiteDocument): Palette {
   const set = new Map([...tokens.nodes.values()].map((token) => [token.key, token]));
   const own = [...set.values()]
     .filter(({ key, value }) => !isRole(key) && value !== undefined)
-    .map(({ key, of, name = key, value = null }): PaletteEntry => ({ key, of, name, set: value }))
+    .map(({ key, of, name = key, value = null, files, display }): PaletteEntry => ({
+      key,
+      of,
+      name,
+      set: value,
+      ...(files === undefined ? {} : { files }),
+      ...(display === undefined ? {} : { display }),
+    }))
     .sort((a, b) => (a.name < b.name ? -1 : 1));
   const palette: Palette = new Map(
     [
@@ -53,7 +64,7 @@ export function valueOfName(palette: Palette, name: string): string | null {
     return null;
   const value = entry.set ?? usualOf(palette, base);
   if (value === null) return null;
-  if (entry.of === 'font') return fontOf(value)?.css ?? null;
+  if (entry.of === 'font') return fontOf(value)?.css ?? ownFamily(entry);
   return step === undefined ? value : stepOf(value, Number(step));
 }
 
@@ -61,6 +72,66 @@ function usualOf(palette: Palette, key: string): string | null {
   if (!isRole(key)) return null;
   const { value } = roles[key];
   return typeof value === 'string' ? value : valueOfName(palette, value.like);
+}
+
+/** What stands in for a font that is not there (yet), by the class that it is of. */
+const standIns = {
+  sans: {
+    generic: 'sans-serif',
+    width: 464,
+    local: ['Arial', 'Helvetica Neue', 'Roboto', 'Liberation Sans'],
+  },
+  serif: {
+    generic: 'serif',
+    width: 422,
+    local: ['Times New Roman', 'Times', 'Noto Serif', 'Liberation Serif'],
+  },
+  mono: {
+    generic: 'monospace',
+    width: 600,
+    local: ['Courier New', 'Courier', 'Droid Sans Mono', 'Liberation Mono'],
+  },
+} as const;
+
+function classOf({ set }: PaletteEntry): keyof typeof standIns {
+  const [, name = 'sans'] = /^own:(\w+)$/.exec(set ?? '') ?? [];
+  return name as keyof typeof standIns;
+}
+
+/** The CSS family of a font with files: itself, what stands in for it at its size, and what every browser has. */
+function ownFamily(entry: PaletteEntry): string | null {
+  if (entry.files === undefined) return null;
+  return `zv-${entry.key},zv-${entry.key}-stand-in,${standIns[classOf(entry)].generic}`;
+}
+
+/** The fonts with files among those that these values use. O(values). */
+export function fontsUsed(palette: Palette, values: Iterable<string>): PaletteEntry[] {
+  const used = new Set<string>();
+  for (const value of values) if (value.startsWith('@')) used.add(value.slice(1));
+  return [...palette.values()].filter(({ key, files }) => files !== undefined && used.has(key));
+}
+
+/**
+ * The faces of fonts with files, and for each what stands in for it: a font that visitors have, made as wide and as
+ * high, so that nothing moves when the font comes. `files`: what the names of files are put behind.
+ */
+export function fontFaces(fonts: readonly PaletteEntry[], files: string): string {
+  return fonts
+    .map((entry) => {
+      const { key, files: own = [], display = 'optional' } = entry;
+      const [first] = own;
+      if (first === undefined) return '';
+      const faces = own.map(
+        (one) =>
+          `@font-face{font-family:zv-${key};src:url(${files}${fontFileName(one)}) format("woff2");font-weight:${one.weight};font-style:${one.isItalic === true ? 'italic' : 'normal'};font-display:${display}${one.range === undefined ? '' : `;unicode-range:${one.range}`}}\n`,
+      );
+      const { width, local } = standIns[classOf(entry)];
+      const size = first.width / width;
+      const share = (perMille: number): string => `${Math.round((perMille / size) * 10) / 100}%`;
+      const names = local.map((name) => `local("${name}")`).join(',');
+      return `${faces.join('')}@font-face{font-family:zv-${key}-stand-in;src:${names};size-adjust:${Math.round(size * 10000) / 100}%;ascent-override:${share(first.ascent)};descent-override:${share(first.descent)};line-gap-override:${share(first.gap)}}\n`;
+    })
+    .join('');
 }
 
 /** Whether every name in a value is there, and fits where it stands. O(length). */

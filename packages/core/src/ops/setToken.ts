@@ -7,6 +7,7 @@ import { isRole, roles } from '../anatomy/roles.ts';
 import { withForest, type SiteDocument } from '../model/document.ts';
 import { closed } from '../schema/shapes.ts';
 import {
+  tokenFieldNames,
   tokenId,
   TokenSetShape,
   TokenTargetShape,
@@ -72,8 +73,8 @@ export const setToken: OperationKind<SetToken, SetToken> = {
   rebase: (operation) => operation,
 };
 
-function isSaid({ name, value }: Token): boolean {
-  return name !== undefined || value !== undefined;
+function isSaid(token: Token): boolean {
+  return tokenFieldNames.some((field) => token[field] !== undefined);
 }
 
 /** “Set the colour Moss to #2f6b3a”, “Renamed …”, “Removed …”, or that a role is as usual again. */
@@ -83,7 +84,10 @@ function describe(document: SiteDocument, { key, of }: TokenTarget, set: TokenSe
   if (set.value === null) return sentence(isRole(key) ? 'roleReset' : 'tokenRemoved', { of, name });
   if (typeof set.value === 'string') {
     const isNew = !isRole(key) && present.value === undefined;
+    if (of === 'font' && isNew) return sentence('fontAdded', { name });
     return sentence(isNew ? 'tokenAdded' : 'tokenSet', { of, name, value: set.value });
   }
+  if (set.files !== undefined) return sentence('fontFilesSet', { name, count: set.files?.length ?? 0 });
+  if (set.display !== undefined) return sentence(set.display === null ? 'fontWaits' : 'fontSwaps', { name });
   return sentence('tokenRenamed', { of, name, to: set.name ?? key });
 }

@@ -128,7 +128,13 @@ const tables: { readonly [F in ForestName]: PreparedTable<NodeOf[F]> } = {
   presets: prepared<NodeOf['presets']>({ rows: { role: 'source', find: inRows } }),
   // Looks of what is gone are kept: they are there again when it is brought back.
   styles: prepared<NodeOf['styles']>({ owner: { role: 'memory', find: inText } }),
-  tokens: [],
+  tokens: prepared<NodeOf['tokens']>({
+    files: {
+      role: 'source',
+      find: (files, visit, path) =>
+        files.forEach(({ file }, at) => visit('file', file, [...path, at, 'file'])),
+    },
+  }),
 };
 
 /** Whether a text could be an address: a path from the root of the site, or one with a protocol. */

@@ -2,7 +2,8 @@ import { firstFree } from '../base/firstFree.ts';
 import type { VisitorWords } from '../base/visitorWords.ts';
 import type { Id } from '../base/ids.ts';
 import { romanised } from '../base/romanised.ts';
-import { styledIn } from '../resolve/sheetOf.ts';
+import { sheetOf, styledIn } from '../resolve/sheetOf.ts';
+import { fontPreloads } from './renderStyles.ts';
 import type { SiteDocument } from '../model/document.ts';
 import type { CompareTitles } from '../resolve/followedPages.ts';
 import {
@@ -153,7 +154,7 @@ export function editionFrame(
     language: site.language,
     direction: site.direction,
     words,
-    skip: renderSkip(choices),
+    skip: fontPreloads(sheetOf(document), pictures) + renderSkip(choices),
     areas,
     places,
     combinations: table.combinations,

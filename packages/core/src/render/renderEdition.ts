@@ -16,7 +16,7 @@ import { pageTable, type PageRow } from './pageTable.ts';
 import { isFetched } from './panelHtml.ts';
 import { formOf, renderMenu, renderPanel } from './renderMenu.ts';
 import type { FrameLook } from './frameLook.ts';
-import { renderStyles } from './renderStyles.ts';
+import { fontFilesOf, renderStyles } from './renderStyles.ts';
 import { siteScript } from './siteScript.ts';
 
 /** A file as the site is served it, at its path below the site's delivery address. */
@@ -76,7 +76,8 @@ export function renderEdition(
     areas: allAreaFacts(document),
     does: frame?.does ?? new Set(),
   };
-  const style = renderStyles(document.site, all, look, sheetOf(document));
+  const sheet = sheetOf(document);
+  const style = renderStyles(document.site, all, look, sheet, pictures);
   const files: EditionFile[] = [
     { path: 'navigation.css', type: 'text/css; charset=utf-8', body: style },
     { path: 'navigation.js', type: 'text/javascript; charset=utf-8', body: siteScript(look) },
@@ -105,7 +106,11 @@ export function renderEdition(
     ),
     frame: frame?.index ?? null,
     uploads: [
-      ...new Set([...all.flatMap((menu) => [...filesShown(menu)]), ...filesOfParts(frame?.parts ?? [])]),
+      ...new Set([
+        ...all.flatMap((menu) => [...filesShown(menu)]),
+        ...filesOfParts(frame?.parts ?? []),
+        ...fontFilesOf(sheet),
+      ]),
     ],
     items: all.reduce((sum, menu) => sum + countOf(menu), 0),
   };

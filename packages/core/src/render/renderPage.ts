@@ -81,7 +81,7 @@ export function renderPage(
     areas: allAreaFacts(document),
     does: new Set(areas.flatMap(({ resolved }) => resolved.does)),
   };
-  const css = renderStyles(document.site, [...menus.values()], look, sheetOf(document));
+  const css = renderStyles(document.site, [...menus.values()], look, sheetOf(document), pictures);
   return { header, side, footer, skip: renderSkip(choices), css };
 }
 

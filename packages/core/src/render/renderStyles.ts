@@ -1,6 +1,8 @@
+import { escapeHtml } from '../base/escape.ts';
 import type { ResolvedMenu } from '../resolve/resolved.ts';
+import { fontFileName } from '../schema/fontFile.ts';
 import type { Site } from '../schema/site.ts';
-import { paletteDeclarations } from '../model/palette.ts';
+import { fontFaces, fontsUsed, paletteDeclarations } from '../model/palette.ts';
 import { printRules } from '../style/printRules.ts';
 import { looks, rule, type Rule } from '../style/rule.ts';
 import { plainSheet, type Sheet } from '../style/sheet.ts';
@@ -14,25 +16,49 @@ import { settingRules } from './settingRules.ts';
  * The style sheet for a site's menus. Every value that a site may want to change is a custom property on
  * `.zv`; directions are logical, so that right-to-left needs nothing of its own. Without the script, branches
  * open under the pointer and on focus. Rules for what may be set for an item are there when an item of
- * `menus` needs them; so are the rules of the parts of a frame.
+ * `menus` needs them; so are the rules of the parts of a frame. `files`: what the names of uploaded files are put behind.
  */
 export function renderStyles(
   site: Pick<Site, 'breakpoints' | 'contentWidth' | 'margins'>,
   menus: readonly ResolvedMenu[] = [],
   frame: FrameLook = NO_FRAME,
   sheet: Sheet = plainSheet(),
+  files = '',
 ): string {
+  const values = valuesIn(sheet);
   const { takeover } = frame.areas.drawer;
   return (
     '/* Navigation. Colours, fonts and lengths: set the --zv- properties around .zv to override them. */\n' +
+    fontFaces(fontsUsed(sheet.palette, values), files) +
     // A band evaluates them anew, so that a site can give one band other colours.
-    `.zv,.zv-band{${paletteDeclarations(sheet.palette, valuesIn(sheet))}}\n` +
+    `.zv,.zv-band{${paletteDeclarations(sheet.palette, values)}}\n` +
     printRules(
       stylesOf(site, menus, frame),
       { ...site.breakpoints, ...(takeover === undefined ? {} : { takeover }) },
       { ...sheet, situations: situationsOf(frame) },
     )
   );
+}
+
+/** The hashes of the font files that a style sheet names. */
+export function fontFilesOf(sheet: Sheet): string[] {
+  return fontsUsed(sheet.palette, valuesIn(sheet)).flatMap(({ files = [] }) => files.map(({ file }) => file));
+}
+
+/**
+ * What lets browsers load the fonts of a page along with its style sheet, so that they are there when text is first
+ * drawn: of each font the files with Latin letters.
+ */
+export function fontPreloads(sheet: Sheet, files: string): string {
+  return fontsUsed(sheet.palette, valuesIn(sheet))
+    .flatMap(({ files: own = [] }) =>
+      own.filter(({ range }) => range === undefined || /U\+00?0?0?-/.test(range)),
+    )
+    .map(
+      (one) =>
+        `<link rel="preload" as="font" type="font/woff2" crossorigin href="${escapeHtml(files + fontFileName(one))}">`,
+    )
+    .join('');
 }
 
 function valuesIn({ set }: Sheet): string[] {

@@ -3,6 +3,7 @@ import type { TProperties } from 'typebox';
 import { fontNames } from '../anatomy/fonts.ts';
 import { valueKinds } from '../anatomy/values.ts';
 import { derivedId, type Id } from '../base/ids.ts';
+import { FontFileShape, MOST_FONT_FILES, type FontFile } from './fontFile.ts';
 import { closed, IdShape, someOf } from './shapes.ts';
 
 /** What a site can give a name to, so that it is set once and used everywhere. */
@@ -10,6 +11,7 @@ export const tokenKinds = ['colour', 'font', 'length', 'variant'] as const;
 /** See `tokenKinds`. */
 export type TokenKind = (typeof tokenKinds)[number];
 
+/** The longest name of one, in characters. */
 export const LONGEST_TOKEN_NAME = 40;
 /**
  * How values call a token. No digits after a hyphen at its end: these are the steps of a colour (`@moss-30`).
@@ -19,7 +21,7 @@ const TOKEN_KEY = '^[a-z](?!.*-\\d+$)[a-z0-9-]{0,29}$';
 /** The values of each kind, as regular expressions. A variant is like a button, or like a link. */
 export const tokenPatterns: Readonly<Record<TokenKind, string>> = {
   colour: '#[0-9a-f]{6}',
-  font: `(?:${fontNames.join('|')})`,
+  font: `(?:${fontNames.join('|')}|own:(?:sans|serif|mono))`,
   length: valueKinds.tokenLength.pattern,
   variant: 'button|link',
 };
@@ -36,6 +38,10 @@ const tokenFields = {
   /** What people call it; not there: it is a role, whose name is ours. */
   name: Type.String({ minLength: 1, maxLength: LONGEST_TOKEN_NAME }),
   value: Type.String({ pattern: `^(?:${Object.values(tokenPatterns).join('|')})$`, maxLength: 60 }),
+  /** Of a font that is not on visitors’ devices: its files. */
+  files: Type.Array(FontFileShape, { minItems: 1, maxItems: MOST_FONT_FILES }),
+  /** How text is shown until the files are there; not there: at once, and they are used from the next page on. */
+  display: Type.Literal('swap'),
 };
 
 /** What can be said of a token. */
@@ -55,6 +61,8 @@ export interface TokenTarget {
 export interface TokenValues {
   readonly name?: string;
   readonly value?: string;
+  readonly files?: readonly FontFile[];
+  readonly display?: 'swap';
 }
 /** Some of it; null takes it away. */
 export type TokenSet = { readonly [F in keyof TokenValues]: TokenValues[F] | null };

@@ -24,6 +24,8 @@ export interface ReadyFile {
  * once.
  */
 const CACHE = 'public, no-cache';
+/** Pictures and fonts have their content's hash in their name, and never change. */
+const CACHE_FOREVER = 'public, max-age=31536000, immutable';
 
 const encodings: readonly Encoding[] = ['', 'gzip', 'br'];
 
@@ -42,7 +44,7 @@ export function readyFile({ bytes, gzip, brotli, hash, type }: PackedFile): Read
     bytes,
     variant: (encoding) => variants[encoding],
     size: () => size,
-    unchanged: unchangedOf(hash),
+    unchanged: unchangedOf(hash, type),
   };
 }
 
@@ -66,7 +68,7 @@ export function unpackedFile(
     hash,
     bytes,
     size: () => size,
-    unchanged: unchangedOf(hash),
+    unchanged: unchangedOf(hash, type),
     variant(encoding) {
       const present = variants.get(encoding);
       if (present !== undefined) return present;
@@ -89,7 +91,7 @@ function variantOf(hash: string, type: string, bytes: Uint8Array, encoding: Enco
     'Content-Type': type,
     'Content-Length': String(bytes.length),
     ...(encoding === '' ? {} : { 'Content-Encoding': encoding }),
-    ...cacheHeaders(tagOf(hash, encoding)),
+    ...cacheHeaders(tagOf(hash, encoding), type),
   };
   return { bytes, headers };
 }
@@ -98,14 +100,14 @@ function tagOf(hash: string, encoding: Encoding): string {
   return `"${hash.slice(0, 20)}${encoding === '' ? '' : `-${encoding}`}"`;
 }
 
-function unchangedOf(hash: string): ReadyFile['unchanged'] {
-  return new Map(encodings.map((one) => [tagOf(hash, one), cacheHeaders(tagOf(hash, one))]));
+function unchangedOf(hash: string, type: string): ReadyFile['unchanged'] {
+  return new Map(encodings.map((one) => [tagOf(hash, one), cacheHeaders(tagOf(hash, one), type)]));
 }
 
-function cacheHeaders(etag: string): Record<string, string> {
+function cacheHeaders(etag: string, type: string): Record<string, string> {
   return {
     ETag: etag,
-    'Cache-Control': CACHE,
+    'Cache-Control': /^(?:image|font)\//.test(type) ? CACHE_FOREVER : CACHE,
     Vary: 'Accept-Encoding',
     'Access-Control-Allow-Origin': '*',
     'Cross-Origin-Resource-Policy': 'cross-origin',

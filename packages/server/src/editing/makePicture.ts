@@ -11,15 +11,15 @@ import {
 } from '@zorvik/core';
 import { scanDrawing } from './scanDrawing.ts';
 
-/** One file of a picture, as it is kept and delivered. */
-export interface PictureFile {
+/** One uploaded file, as it is kept and delivered. */
+export interface StoredUpload {
   readonly name: string;
   readonly type: string;
   readonly bytes: Buffer;
 }
 export interface MadePicture {
   readonly picture: Picture;
-  readonly files: readonly PictureFile[];
+  readonly files: readonly StoredUpload[];
 }
 
 /**
@@ -64,7 +64,7 @@ async function dottedPicture(bytes: Buffer): Promise<Result<MadePicture>> {
       width: autoOrient.width,
       height: pageHeight ?? autoOrient.height,
     };
-    const files: PictureFile[] = [];
+    const files: StoredUpload[] = [];
     for (const width of widthsOf(picture)) {
       const resized = opened(isMoving).autoOrient().resize({ width, withoutEnlargement: true });
       files.push({

@@ -7,6 +7,7 @@ import {
   mintId,
   preorder,
   nodeAt,
+  ok,
   readStored,
   sentence,
   spotOf,
@@ -20,11 +21,13 @@ import {
   type Menu,
   type Operation,
   type RandomBits,
+  type Result,
   type Rooted,
   type StoredDocument,
 } from '@zorvik/core';
 import { insertFiles } from '../repositories/files.ts';
-import { makePicture } from './makePicture.ts';
+import { isFont, makeFont } from './makeFont.ts';
+import { makePicture, type StoredUpload } from './makePicture.ts';
 import { publishSite } from './publishSite.ts';
 import type { EditingDeps } from './editingDeps.ts';
 import { saveEdit } from './saveEdit.ts';
@@ -38,7 +41,7 @@ export async function storeDocument(
   stored: StoredDocument,
   random: RandomBits,
   actor: string,
-  pictures: readonly Buffer[] = [],
+  uploads: readonly Buffer[] = [],
 ): Promise<void> {
   const { document } = upgraded(readStored(stored));
   const { site } = document;
@@ -128,16 +131,16 @@ export async function storeDocument(
       was: {},
     }));
   // What looks use by a name comes first.
-  const named = [...document.tokens.nodes.values()].map(({ key, of, name, value }): Operation => ({
-    kind: 'setToken',
-    target: { key, of },
-    set: { ...(name === undefined ? {} : { name }), ...(value === undefined ? {} : { value }) },
-    was: {},
-  }));
-  if (named.length + looks.length > 0)
-    edits.push(
-      edit(edits.length, sentence('looksSet', { count: looks.length + named.length }), [...named, ...looks]),
-    );
+  const named = [...document.tokens.nodes.values()].map(
+    ({ id: _, parent: __, key, of, ...set }): Operation => ({
+      kind: 'setToken',
+      target: { key, of },
+      set,
+      was: {},
+    }),
+  );
+  for (const some of [named, looks])
+    if (some.length > 0) edits.push(edit(edits.length, sentence('looksSet', { count: some.length }), some));
   const [follower] = followers;
   if (follower !== undefined)
     edits.push(edit(edits.length, kindOf(follower).describe(document, follower), followers));
@@ -145,14 +148,12 @@ export async function storeDocument(
     const saved = await saveEdit(deps, site.key, one, actor, at === 0 ? { newSite: site } : {});
     if (!saved.ok) throw new Error(`The site ${site.key} could not be stored: ${saved.refusal.message}`);
   }
-  for (const bytes of pictures) {
-    const made = await makePicture(bytes);
+  for (const bytes of uploads) {
+    const made = await madeOf(bytes);
     if (!made.ok)
-      throw new Error(`A picture of the site ${site.key} could not be kept: ${made.refusal.message}`);
-    const { picture, files } = made.value;
-    await deps.database.transaction((tx) =>
-      insertFiles(tx, site.id, picture.file, files, deps.now().toISOString()),
-    );
+      throw new Error(`A file of the site ${site.key} could not be kept: ${made.refusal.message}`);
+    const { file, files } = made.value;
+    await deps.database.transaction((tx) => insertFiles(tx, site.id, file, files, deps.now().toISOString()));
   }
   const published = await publishSite(deps, site.key, {
     note: 'The first edition',
@@ -169,4 +170,16 @@ function branchAt<N extends Rooted>(
   id: Id,
 ): { readonly after: Id | null; readonly branch: N[] } {
   return { after: spotOf(forest, id).after, branch: branchOf(forest, id) };
+}
+
+/** A picture or a font, whichever it is, as it is kept. */
+async function madeOf(
+  bytes: Buffer,
+): Promise<Result<{ readonly file: string; readonly files: readonly StoredUpload[] }>> {
+  if (!isFont(bytes)) {
+    const made = await makePicture(bytes);
+    return made.ok ? ok({ file: made.value.picture.file, files: made.value.files }) : made;
+  }
+  const made = await makeFont(bytes);
+  return made.ok ? ok({ file: made.value.font.file, files: made.value.files }) : made;
 }

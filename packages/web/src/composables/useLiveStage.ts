@@ -66,7 +66,13 @@ export function useLiveStage(iframe: Ref<HTMLIFrameElement | null>, { peek, room
     return {
       kind: 'show',
       html,
-      css: renderStyles(document.site, [resolved], undefined, sheetOf(document)),
+      css: renderStyles(
+        document.site,
+        [resolved],
+        undefined,
+        sheetOf(document),
+        PICTURES.replace(':siteKey', document.site.key),
+      ),
       place: live.place,
       siteName,
       direction,

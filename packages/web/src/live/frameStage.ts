@@ -1,6 +1,7 @@
 import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
 import './frameStage.css';
+import { withFontsNow } from './withFontsNow.ts';
 import '@zorvik/core/browser/navigation';
 import '@zorvik/core/browser/searchOpener';
 import '@zorvik/core/browser/stepIn';
@@ -46,7 +47,7 @@ function tell(message: FromFrame): void {
 
 function show(message: Extract<ToFrame, { kind: 'show' }>): void {
   ({ limits } = message);
-  if (message.css !== shownCss) sheet.replaceSync((shownCss = message.css));
+  if (message.css !== shownCss) sheet.replaceSync(withFontsNow((shownCss = message.css)));
   document.documentElement.lang = message.language;
   document.documentElement.dir = message.direction;
   for (const area of ['header', 'side', 'footer'] as const) {

@@ -1,6 +1,7 @@
 import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
 import './liveStage.css';
+import { withFontsNow } from './withFontsNow.ts';
 import '@zorvik/core/browser/navigation';
 import '@zorvik/core/browser/searchOpener';
 import { composing } from './composing.ts';
@@ -29,7 +30,7 @@ function tell(message: FromStage): void {
 }
 
 function show({ html, css, place, siteName: name, direction }: Extract<ToStage, { kind: 'show' }>): void {
-  if (css !== shownCss) sheet.replaceSync((shownCss = css));
+  if (css !== shownCss) sheet.replaceSync(withFontsNow((shownCss = css)));
   document.body.dataset.place = place;
   document.documentElement.dir = direction;
   siteName.textContent = name;

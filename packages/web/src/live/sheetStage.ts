@@ -1,6 +1,7 @@
 import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
 import './sheetStage.css';
+import { withFontsNow } from './withFontsNow.ts';
 import type { State, ThingName } from '@zorvik/core';
 import type { FromSheet, SheetRow, SheetThing, ToSheet } from './sheetMessages.ts';
 
@@ -34,7 +35,7 @@ function tell(message: FromSheet): void {
 const plain = (selector: string): string => selector.replace(/::[\w-]+$/, '');
 
 function show({ html, css, things, language, direction }: Extract<ToSheet, { kind: 'show' }>): void {
-  sheet.replaceSync(css);
+  sheet.replaceSync(withFontsNow(css));
   document.documentElement.lang = language;
   document.documentElement.dir = direction;
   source.innerHTML = html;
@@ -219,4 +220,6 @@ window.addEventListener('message', ({ source: from, data }: MessageEvent<ToSheet
     draw();
   }
 });
+// What fits in a cell is known once its font is there.
+document.fonts.addEventListener('loadingdone', draw);
 tell({ kind: 'ready' });

@@ -1,7 +1,13 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import {
+  addFont,
+  addFontFiles,
   addToken,
+  LONGEST_TOKEN_NAME,
+  setFontDisplay,
+  type FontClass,
+  type FontFile,
   paletteOf,
   removeToken,
   renameToken,
@@ -13,6 +19,7 @@ import {
   type Result,
   type TokenKind,
 } from '@zorvik/core';
+import { ownFile, sendFont } from '../api/sendFont.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
 const RECENT = 'zorvik-recent-colours';
@@ -56,7 +63,53 @@ export const usePalette = defineStore('palette', () => {
     localStorage.setItem(RECENT, JSON.stringify(recent.value));
   }
 
-  return { all, entriesOf, uses, set, rename, remove, add, recent, remember };
+  /** Sends font files and gives them to a font: a new one by this name, or one that is there. */
+  async function sendFonts(
+    to: { readonly name: string } | { readonly key: string },
+    files: readonly { readonly blob: Blob; readonly range?: string }[],
+  ): Promise<string | null> {
+    const sent: FontFile[] = [];
+    let looksLike: FontClass = 'sans';
+    for (const [at, { blob, range }] of files.entries()) {
+      const done = await sendFont(copy.siteKey ?? '', blob);
+      if (!done.ok) return done.refusal.message;
+      sent.push({ ...done.value.font, ...(range === undefined ? {} : { range }) });
+      if (at === 0) ({ looksLike } = done.value);
+    }
+    const name = 'name' in to ? to.name || (sent[0]?.family ?? '') : '';
+    return attempt((context) =>
+      'key' in to
+        ? addFontFiles(context, to.key, sent)
+        : addFont(context, name.slice(0, LONGEST_TOKEN_NAME), { files: sent, looksLike }),
+    );
+  }
+  /** Adds a font that comes with the editor. */
+  async function addShipped(
+    name: string,
+    files: readonly { readonly url: string; readonly range: string }[],
+  ) {
+    const blobs = await Promise.all(
+      files.map(async ({ url, range }) => ({ blob: await ownFile(url), range })),
+    );
+    return sendFonts({ name }, blobs);
+  }
+  const showAtOnce = ({ key }: PaletteEntry, is: boolean): string | null =>
+    attempt((context) => setFontDisplay(context, key, is ? 'swap' : null));
+
+  return {
+    sendFonts,
+    addShipped,
+    showAtOnce,
+    all,
+    entriesOf,
+    uses,
+    set,
+    rename,
+    remove,
+    add,
+    recent,
+    remember,
+  };
 });
 
 function readRecent(): string[] {
