@@ -158,10 +158,9 @@ const WEIGHT = / (?:thin|extralight|light|regular|medium|semibold|bold|extrabold
 /** The name inside, without what is no text, and without the weight that a variable font happens to begin at. */
 function plainName(name: unknown): string {
   const text = typeof name === 'string' ? name : '';
-  // eslint-disable-next-line no-control-regex -- they are what is taken out
   return (
     text
-      .replaceAll(/[\u0000-\u001f\u007f]/g, '')
+      .replaceAll(/\p{Cc}/gu, '')
       .trim()
       .replace(WEIGHT, '')
       .slice(0, 100) || 'Font'
