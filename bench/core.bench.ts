@@ -1,10 +1,12 @@
 import { produce, setAutoFreeze } from 'immer';
+import { JSDOM } from 'jsdom';
 import {
   agreedFacts,
   applyEdit,
   childrenOf,
   changesBetween,
   compileStyles,
+  contrastPairs,
   createDrift,
   createFilling,
   driftOf,
@@ -12,18 +14,24 @@ import {
   kindOf,
   moveItems,
   panelColumns,
+  placesOf,
   plainSheet,
   propertiesOf,
+  readStored,
   renderMenu,
+  renderPage,
   resolveMenu,
   seededRandom,
   sheetOf,
+  situationOn,
+  situationsOfHeader,
   states,
   thingNames,
   thingOf,
   valuesOfStyle,
   withChanges,
   withFollowed,
+  type DrawnElement,
   type Edit,
   type Id,
   type Item,
@@ -32,6 +40,7 @@ import {
   type SiteDocument,
 } from '@zorvik/core';
 import { contextOf, randomDocument } from '@zorvik/core/testing';
+import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
 import { byTurns, type Figure } from './figure.ts';
 
 interface PlainItem {
@@ -279,6 +288,29 @@ async function styleFigure(): Promise<Figure> {
   return { name: 'style', ours, reference: 16, unit: 'ms', target: 1 };
 }
 
+/** The contrast of everything on Quillmere's start page, in every state; its places are found before. */
+async function contrastFigure(): Promise<Figure> {
+  const document = readStored(quillmereDocument());
+  const page = [...document.pages.nodes.values()].find(({ address }) => address === '/');
+  const { header, side, footer, skip } = renderPage(document, situationOn(document, page?.id ?? null), {
+    compareTitles: (a, b) => (a < b ? -1 : Number(a > b)),
+    pictures: '/p/',
+    year: 2026,
+  });
+  const html = skip + header + side + footer;
+  const sheet = { ...sheetOf(document), situations: situationsOfHeader(html) };
+  const { window } = new JSDOM(html);
+  const places = placesOf(window.document.body as unknown as DrawnElement, sheet);
+  const [ours] = await byTurns(
+    TURNS,
+    () => {
+      if (contrastPairs(places, sheet).length < 200) throw new Error('Pairs are missing.');
+    },
+    () => undefined,
+  );
+  return { name: 'contrast', ours, reference: 16, unit: 'ms', target: 1 };
+}
+
 export async function coreFigures(): Promise<Figure[]> {
   setAutoFreeze(false);
   const small = menuOf(10_000);
@@ -310,6 +342,7 @@ export async function coreFigures(): Promise<Figure[]> {
     { name: 'render', ours: each(html), reference: each(json), unit: 'µs', target: 2.2 },
     await panelFigure(),
     await styleFigure(),
+    await contrastFigure(),
     ...(await driftFigures()),
   ];
 }

@@ -12,7 +12,10 @@ import { sizeFigures } from './size.bench.ts';
  */
 const wanted = process.argv.slice(2);
 const groups: readonly (readonly [readonly string[], () => Promise<readonly (Figure | Unmeasured)[]>])[] = [
-  [['op-move', 'op-growth', 'render', 'panel', 'style', 'drift', 'drift-again', 'drift-growth'], coreFigures],
+  [
+    ['op-move', 'op-growth', 'render', 'panel', 'style', 'contrast', 'drift', 'drift-again', 'drift-growth'],
+    coreFigures,
+  ],
   [['frame'], async () => [await frameFigure()]],
   [['frame-delivery', 'frame-cold', 'frame-memory'], frameDeliveryFigures],
   [['save'], async () => [await saveFigure()]],

@@ -66,7 +66,9 @@ describe('put into the pages of a site', () => {
     const html = await (await fetch(`${site.address}/garden`)).text();
     expect(html.match(/<header/g)).toHaveLength(1);
     expect(html.match(/<footer class="zv zv-footer"/g)).toHaveLength(1);
-    expect(html).toMatch(/<body>\s*<a class="zv zv-skip" href="#content"/);
+    expect(html).toMatch(
+      /<body>\s*(?:<link rel="preload" as="font" [^>]*>)*<a class="zv zv-skip" href="#content"/,
+    );
   });
 
   it('is one menu by a snippet: it works as it was copied, is brought up to date, and moves nothing', async () => {

@@ -18,8 +18,12 @@ beforeAll(async () => {
 const stored = (): Promise<SiteDocument> => storedSite(stack, person);
 const run = <T>(script: string, ...given: unknown[]): Promise<T> =>
   browser.driver.executeScript<T>(script, ...given);
-const cellButton = (name: string): Promise<WebElement> =>
-  person.find(`[role=gridcell][aria-label="${name}"]`);
+const cellButton = async (name: string): Promise<WebElement> => {
+  const cell = await person.find(`[role=gridcell][aria-label="${name}"]`);
+  // The row of states lies over what is scrolled below it.
+  await run(`arguments[0].scrollIntoView({ block: 'center' })`, cell);
+  return cell;
+};
 const field = (name: string): Promise<WebElement> =>
   person.eventually(`no field ${name}`, async () => {
     const xpath = `//section[@aria-label='Values']//label[normalize-space(.)='${name}']/following-sibling::*//input`;
@@ -152,7 +156,7 @@ describe('a value', () => {
   it('is set everywhere, here, or for one thing alone, shows at once, and says where it comes from', async () => {
     await (await cellButton(`${BAR}, hover`)).click();
     await (await person.byText('label', 'everywhere')).click();
-    expect(await originOf('Background')).toBe('starter');
+    expect(await originOf('Background')).toBe('starter, All entries');
     await type('Background', '#ffe08a');
     await showsIn(BAR, 'hover', 'background-color', 'rgb(255, 224, 138)');
     expect(await originOf('Background')).toContain('set here');
@@ -173,7 +177,7 @@ describe('a value', () => {
     await person.click('Reset Background');
     await person.eventually(
       'reset does not give it back to the nearer one',
-      async () => (await originOf('Background')) === 'starter',
+      async () => (await originOf('Background')) === 'starter, All entries',
     );
   });
 
@@ -318,5 +322,82 @@ describe('the fonts of the site', () => {
     await person.eventually('Literata did not come back', async () =>
       (await font('.zv-bar a')).includes('literata'),
     );
+  });
+});
+
+describe('what is hard to read', () => {
+  const hard = async (): Promise<string> => (await person.find('.readability')).getText();
+  const count = async (): Promise<number> => Number(/(\d+) of/.exec(await hard())?.[1] ?? 0);
+  const note = (name: string): Promise<string> =>
+    run<string>(
+      `const cell = document.querySelector(arguments[0]); const left = cell.style.insetInlineStart;
+       return [...cell.closest('[role=row]').querySelectorAll('.note')].find((one) => one.style.insetInlineStart === left).textContent;`,
+      `[role=gridcell][aria-label="${name}"]`,
+    );
+
+  it('is said beneath its cell with the colour that would do, and fixed by one press; all of it by one more', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/style`);
+    await person.lookAt('Trees');
+    await cellButton(`${BAR}, hover`).then((one) => one.click());
+    await (await person.byText('label', 'Main menu')).click();
+    const before = (await stored()).styles.nodes.size;
+    // What the journeys before this one have left.
+    const base = await count();
+    await type('Text', '#cfe0c9');
+    await person.eventually('nothing is said', async () => (await count()) > base);
+    expect(await note(`${BAR}, hover`)).toMatch(/1\.\d.*hard to read.*use #[0-9a-f]{6}/);
+    const rows = (): Promise<number> => run(`return document.querySelectorAll('[role=row]').length`);
+    await (await person.find('.only input')).click();
+    await person.eventually('not only problems', async () => (await rows()) < 3);
+    // One press.
+    await (await person.find('.only input')).click();
+    await run(
+      `const cell = document.querySelector(arguments[0]); const left = cell.style.insetInlineStart;
+       [...cell.closest('[role=row]').querySelectorAll('.note')].find((one) => one.style.insetInlineStart === left).querySelector('.fix').click();`,
+      `[role=gridcell][aria-label="${BAR}, hover"]`,
+    );
+    await person.eventually('it is not fixed', async () => (await count()) === base);
+    const fixed = [...(await stored()).styles.nodes.values()].find(
+      ({ thing, state, color }) => thing === 'barBranch' && state === 'hover' && color !== undefined,
+    );
+    expect(fixed?.color).toMatch(/^#(?!cfe0c9)[0-9a-f]{6}$/);
+    // Several at once.
+    await type('Text', '#eeeeee');
+    await cellButton(`${SECOND}, normal`).then((one) => one.click());
+    await type('Text', '#2a4a38');
+    await person.eventually('not all is found', async () => (await count()) > base + 1);
+    await person.click('Fix them');
+    await person.eventually('not all is fixed', async () => /All \d+ readable/.test(await hard()));
+    await person.click('Undo');
+    await person.eventually('one undo takes all back', async () => (await count()) > base + 1);
+    await person.click('Undo');
+    await person.click('Undo');
+    await person.click('Undo');
+    await person.click('Undo');
+    await person.eventually('all is as it was', async () => (await stored()).styles.nodes.size === before);
+  });
+
+  it('and why it is so is told in order, down to the starter; each line leads to where it was set', async () => {
+    await cellButton(`${BAR}, hover`).then((one) => one.click());
+    await (await person.byText('label', 'everywhere')).click();
+    await type('Background', 'amber');
+    await (await person.byText('label', 'Main menu')).click();
+    await type('Background', 'mist');
+    const lines = (): Promise<string[]> =>
+      run(
+        `return [...document.querySelectorAll('.why li')].map((one) => one.innerText.replaceAll(/\\s+/g, ' ').trim())`,
+      );
+    await person.eventually('it is not told', async () => (await lines())[0] === 'Mist Main menu wins');
+    const told = await lines();
+    expect(told[1]).toBe('Amber whole site');
+    expect(told[2]).toBe('Tinted surface starter, All entries');
+    await (await person.find('.why li:nth-child(2) .link')).click();
+    await person.eventually(
+      'it does not lead there',
+      async () => (await originOf('Background')) === 'set here',
+    );
+    expect(await (await field('Background')).getAttribute('value')).toBe('Amber');
+    await person.click('Undo');
+    await person.click('Undo');
   });
 });

@@ -71,6 +71,7 @@ describe('the architecture', () => {
     'parts',
     'resolve',
     'fit',
+    'contrast',
     'render',
     'drift',
     'checks',

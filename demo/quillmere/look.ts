@@ -60,6 +60,8 @@ export function quillmereLook(site: string, upper: string): { tokens: Token[]; s
       { fontFamily: '@fraunces', fontSize: '1.625rem', fontWeight: '600', lineHeight: '1' },
     ],
     [{ owner: site, thing: 'breadcrumb' }, { color: '@forest-40' }],
+    // In the accent, on a tint, a fainter text would be hard to read.
+    [{ owner: site, thing: 'description' }, { opacity: '1' }],
     [
       { owner: upper, thing: 'upperBand' },
       { background: '@forest', ink: '@mist', tint: '@forest-40', accent: '@amber' },

@@ -319,7 +319,7 @@ export { pageTable, type PageRow } from './render/pageTable.ts';
 export { currentMarks, markPlaces, type MarkPlaces } from './render/currentMarks.ts';
 export { splice, type Insert } from './render/splice.ts';
 export { isFetched } from './render/panelHtml.ts';
-export { renderStyles } from './render/renderStyles.ts';
+export { renderStyles, situationsOfHeader } from './render/renderStyles.ts';
 export { dataExample, embedSnippet, includesExample, type Embedded } from './render/embedding.ts';
 export { embedScript } from './render/embedScript.ts';
 export { siteScript, siteScripts, wholeScript } from './render/siteScript.ts';
@@ -423,7 +423,11 @@ export {
   type StyleValues,
 } from './schema/style.ts';
 export type { SetStyle } from './ops/setStyle.ts';
-export { resetLooks, setLooks } from './commands/looks.ts';
+export { resetLooks, setFixes, setLooks } from './commands/looks.ts';
+export { leastScrim, nearestPassing } from './contrast/nearestPassing.ts';
+export { placesOf, type DrawnElement, type DrawnPlace } from './contrast/places.ts';
+export { fixesForAll, fixFor, fixOperation, isFailing, pairKey, type ContrastFix } from './contrast/fixes.ts';
+export { contrastPairs, NEEDED, type ContrastPair, type PairKind } from './contrast/pairs.ts';
 export { overriding } from './style/overriding.ts';
 export { deliveredStyles, previewStyles } from './style/previewStyles.ts';
 export type { StarterName } from './style/starters.ts';

@@ -93,6 +93,7 @@ const history = {
   styleReset: 'Reset {property} of {thing} in “{where}”',
   stylesSet: 'Set {count|# value|# values} of {thing} in “{where}”',
   looksReset: 'Reset {count|# value|# values} of looks',
+  madeReadable: 'Made {count|# colour|# colours} easier to read',
   looksSet: 'Set the look of {count|# thing|# things}',
   tokenAdded: 'Added the {of} “{name}”, {value}',
   tokenSet: 'Set the {of} “{name}” to {value}',

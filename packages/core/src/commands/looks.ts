@@ -2,6 +2,7 @@ import type { Property } from '../anatomy/properties.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
+import type { ContrastFix } from '../contrast/fixes.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { SetStyle } from '../ops/setStyle.ts';
 import { styleId, type StyleSet, type StyleTarget } from '../schema/style.ts';
@@ -35,4 +36,17 @@ function settingOf(context: CommandContext, target: StyleTarget, set: StyleSet):
     Object.keys(set).map((name) => [name, present?.[name as Property] ?? null]),
   ) as StyleSet;
   return { kind: 'setStyle', target, set, was };
+}
+
+/** Makes readable what is not: one value, or some in several places. */
+export function setFixes(context: CommandContext, fixes: readonly ContrastFix[]): Result<Edit> {
+  if (fixes.length === 0) return no(refusal('nothingChosen'));
+  const operations = fixes.map(({ target, property, value }) =>
+    settingOf(context, target, { [property]: value }),
+  );
+  return makeEdit(context, operations, {
+    label: 'this look',
+    isStored: true,
+    ...(operations.length === 1 ? {} : { sentence: sentence('madeReadable', { count: fixes.length }) }),
+  });
 }

@@ -80,6 +80,15 @@ export function situationsOf({ does }: FrameLook): Situation[] {
   return [...(does.has('overlaid') ? (['over'] as const) : []), ...(isMoving ? (['scrolled'] as const) : [])];
 }
 
+/** The situations that the header of one page can be in, from its HTML. */
+export function situationsOfHeader(html: string): Situation[] {
+  const [tag = ''] = /<header[^>]*>/.exec(html) ?? [];
+  return [
+    ...(tag.includes('zv-overlaid') ? (['over'] as const) : []),
+    ...(/zv-(?:sticky|returns)/.test(tag) ? (['scrolled'] as const) : []),
+  ];
+}
+
 const NO_FRAME: FrameLook = {
   parts: [],
   areas: { header: {}, side: {}, footer: {}, drawer: {} },

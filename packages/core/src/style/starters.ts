@@ -245,7 +245,8 @@ const moss: Starter = {
     normal: { ...FIELD, minBlockSize: '2.5rem', paddingBlock: '.25rem', paddingInline: '.75rem' },
     focus: RING,
   },
-  searchButton: { normal: { ...FILLED, borderColor: 'none' } },
+  // A ring in the colour of the button would not be seen on it.
+  searchButton: { normal: { ...FILLED, borderColor: 'none' }, focus: { outline: '2px solid @button-ink' } },
   form: { normal: { gap: '.5rem', paddingBlock: '.25rem', paddingInline: '.5rem' } },
   formLabel: { normal: { fontWeight: '600' } },
   formField: { normal: { ...FIELD, paddingBlock: '.25rem', paddingInline: '.75rem' }, focus: RING },

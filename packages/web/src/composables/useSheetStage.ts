@@ -18,6 +18,7 @@ import { useWorkingCopy } from '../stores/workingCopy.ts';
 /** How large the cells of the sheet are, in px. */
 export interface SheetSizes {
   readonly rowHeight: number;
+  readonly cellHeight: number;
   readonly cell: number;
   readonly gap: number;
 }

@@ -1,7 +1,7 @@
 import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
 import './frameStage.css';
-import { withFontsNow } from './withFontsNow.ts';
+import { showsStyles } from './showsStyles.ts';
 import '@zorvik/core/browser/navigation';
 import '@zorvik/core/browser/searchOpener';
 import '@zorvik/core/browser/stepIn';
@@ -20,15 +20,13 @@ const page = document.createElement('div');
 page.innerHTML =
   '<div class="around" data-area="header"></div><div class="middle"><div class="around" data-area="side"></div><main id="content"><h1></h1><i></i><i></i><i></i></main></div><div class="around" data-area="footer"></div>';
 const layer = Object.assign(document.createElement('div'), { className: 'marks' });
-const sheet = new CSSStyleSheet();
-document.adoptedStyleSheets = [sheet];
+const showStyles = showsStyles();
 document.body.append(page, layer);
 
 /** The pointer has to go so far until it drags, in px: less is a click. */
 const FAR = 6;
 /** How near to a place between two parts the pointer comes until it is offered, in px. */
 const NEAR = 26;
-let shownCss = '';
 /** How high a band can be, and how wide a logo, in px. */
 let limits: Extract<ToFrame, { kind: 'show' }>['limits'] = { band: [0, 0], logo: [0, 0], area: [0, 0] };
 let selected: Pick<Extract<ToFrame, { kind: 'select' }>, 'part' | 'again' | 'item'> = {
@@ -47,7 +45,7 @@ function tell(message: FromFrame): void {
 
 function show(message: Extract<ToFrame, { kind: 'show' }>): void {
   ({ limits } = message);
-  if (message.css !== shownCss) sheet.replaceSync(withFontsNow((shownCss = message.css)));
+  showStyles(message.css);
   document.documentElement.lang = message.language;
   document.documentElement.dir = message.direction;
   for (const area of ['header', 'side', 'footer'] as const) {

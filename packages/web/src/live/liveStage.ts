@@ -1,7 +1,7 @@
 import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
 import './liveStage.css';
-import { withFontsNow } from './withFontsNow.ts';
+import { showsStyles } from './showsStyles.ts';
 import '@zorvik/core/browser/navigation';
 import '@zorvik/core/browser/searchOpener';
 import { composing } from './composing.ts';
@@ -16,10 +16,8 @@ import { patchTree } from './patchTree.ts';
 const stage = document.getElementById('stage') as HTMLElement;
 const siteName = Object.assign(document.createElement('span'), { className: 'site-name' });
 const holder = document.createElement('div');
-const sheet = new CSSStyleSheet();
-document.adoptedStyleSheets = [sheet];
+const showStyles = showsStyles();
 stage.append(siteName, holder);
-let shownCss = '';
 let selected: string | null = null;
 /** The height of the header while all of it is closed: in the narrow form, open submenus are part of it. */
 let barHeight = 0;
@@ -30,7 +28,7 @@ function tell(message: FromStage): void {
 }
 
 function show({ html, css, place, siteName: name, direction }: Extract<ToStage, { kind: 'show' }>): void {
-  if (css !== shownCss) sheet.replaceSync(withFontsNow((shownCss = css)));
+  showStyles(css);
   document.body.dataset.place = place;
   document.documentElement.dir = direction;
   siteName.textContent = name;

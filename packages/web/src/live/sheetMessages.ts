@@ -24,6 +24,7 @@ export type ToSheet =
       readonly keys: readonly string[];
       readonly states: readonly State[];
       readonly rowHeight: number;
+      readonly cellHeight: number;
       readonly cell: number;
       readonly gap: number;
     };

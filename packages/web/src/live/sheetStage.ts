@@ -1,7 +1,7 @@
 import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
 import './sheetStage.css';
-import { withFontsNow } from './withFontsNow.ts';
+import { showsStyles } from './showsStyles.ts';
 import type { State, ThingName } from '@zorvik/core';
 import type { FromSheet, SheetRow, SheetThing, ToSheet } from './sheetMessages.ts';
 
@@ -12,8 +12,7 @@ import type { FromSheet, SheetRow, SheetThing, ToSheet } from './sheetMessages.t
  */
 const source = Object.assign(document.createElement('div'), { className: 'source' });
 const cells = Object.assign(document.createElement('div'), { className: 'cells' });
-const sheet = new CSSStyleSheet();
-document.adoptedStyleSheets = [sheet];
+const showStyles = showsStyles();
 // Nothing in it can be reached: the editor has a button over each cell.
 source.inert = true;
 cells.inert = true;
@@ -35,7 +34,7 @@ function tell(message: FromSheet): void {
 const plain = (selector: string): string => selector.replace(/::[\w-]+$/, '');
 
 function show({ html, css, things, language, direction }: Extract<ToSheet, { kind: 'show' }>): void {
-  sheet.replaceSync(withFontsNow(css));
+  showStyles(css);
   document.documentElement.lang = language;
   document.documentElement.dir = direction;
   source.innerHTML = html;
@@ -65,7 +64,9 @@ function findRows(things: readonly SheetThing[]): Map<string, Found> {
       const known = rows.get(key);
       if (known !== undefined && (known.element.textContent !== '' || element.textContent === '')) continue;
       const item = element.closest<HTMLElement>('[data-zv-item]')?.dataset.zvItem ?? null;
-      const states = [...new Set(some.flatMap((one) => Object.keys(one.states) as State[]))];
+      const possible = [...new Set(some.flatMap((one) => Object.keys(one.states) as State[]))];
+      // At rest, nobody sees it.
+      const states = leaf.name === 'skip' ? possible.filter((state) => state === 'focus') : possible;
       rows.set(key, {
         row: { key, things: some.map(({ name }) => name) as ThingName[], part, item, states },
         element,
@@ -82,7 +83,7 @@ function isPseudo({ states }: SheetThing): boolean {
 /** Draws the cells of the rows that are shown. */
 function draw(): void {
   if (wanted === null) return;
-  const { keys, states, rowHeight, cell, gap } = wanted;
+  const { keys, states, rowHeight, cellHeight, cell, gap } = wanted;
   cells.style.height = `${keys.length * rowHeight}px`;
   const boxes = keys.flatMap((key, at) => {
     const one = found.get(key);
@@ -95,7 +96,7 @@ function draw(): void {
         insetBlockStart: `${at * rowHeight + 4}px`,
         insetInlineStart: `${column * (cell + gap)}px`,
         inlineSize: `${cell}px`,
-        blockSize: `${rowHeight - 8}px`,
+        blockSize: `${cellHeight - 8}px`,
       });
       box.append(specimenOf(one, state, box));
       return [box];
@@ -131,6 +132,9 @@ function backgroundIn(box: HTMLElement): string {
   return [...layers, '#fff'].join(',');
 }
 
+/** What is seen only when something has been opened. */
+const OPENED = '.zv-bar ul ul,.zv-panel,.zv-fold>form';
+
 /** Parts of panels, areas and lists: what is in them has rows of its own. */
 const SURFACE = 'header,footer,div,ul,dialog,form,nav,details';
 
@@ -146,6 +150,7 @@ function specimenOf({ element, row }: Found, state: State, box: HTMLElement): No
     copy.style.setProperty('position', 'relative', 'important');
     copy.style.setProperty('inset', 'auto', 'important');
   }
+  const isOpened = element.closest(OPENED) !== null;
   copy.dataset.specimen = '';
   force(copy, state);
   let nodes = beside(element, copy, state);
@@ -153,7 +158,12 @@ function specimenOf({ element, row }: Found, state: State, box: HTMLElement): No
     const shell = shallow(one);
     shell.style.setProperty('display', 'contents', 'important');
     // A pointer or the focus in something is in all around it.
-    if (state === 'hover') shell.dataset.zvState = 'hover';
+    if (state === 'hover' || state === 'pressed') shell.dataset.zvState = 'hover';
+    // What has to be opened first is looked at opened: the header is in use then.
+    if (isOpened && shell.matches('header'))
+      shell.dataset.zvState = `${shell.dataset.zvState ?? ''} focus-within`;
+    // What folds away is looked at unfolded.
+    if (shell instanceof HTMLDetailsElement) shell.open = true;
     if (state === 'focus') shell.dataset.zvState = 'focus-within';
     shell.append(...nodes);
     nodes = one.parentElement === source ? [shell] : beside(one, shell, null);
@@ -208,7 +218,9 @@ function force(element: HTMLElement, state: State): void {
   if (element.hasAttribute('aria-expanded')) element.setAttribute('aria-expanded', String(state === 'open'));
   if (state === 'within') element.setAttribute('aria-current', 'true');
   if (state === 'current') element.setAttribute('aria-current', 'page');
-  if (state === 'hover' || state === 'focus' || state === 'pressed') element.dataset.zvState = state;
+  if (state === 'hover' || state === 'focus') element.dataset.zvState = state;
+  // What is pressed by a pointer has it on it, too.
+  if (state === 'pressed') element.dataset.zvState = 'hover pressed';
   element.setAttribute('tabindex', '-1');
 }
 

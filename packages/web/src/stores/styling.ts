@@ -28,6 +28,7 @@ import {
 } from '@zorvik/core';
 import type { SheetRow } from '../live/sheetMessages.ts';
 import { useFrame } from './frame.ts';
+import { useReadability } from './readability.ts';
 import { useSelection } from './selection.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
@@ -54,16 +55,26 @@ export const useStyling = defineStore('styling', () => {
   const copy = useWorkingCopy();
   const frame = useFrame();
   const selection = useSelection();
+  const readability = useReadability();
   /** Everything that the page has, as the state sheet found it. */
   const rows = ref<readonly SheetRow[]>([]);
   const rowKind = ref<RowKind>('links');
   const below = ref<SheetName>('states');
   const chosenKey = ref<string | null>(null);
   const state = ref<State>('normal');
+  /** The property of which it is asked why it is so. */
+  const asked = ref<Property>('color');
   const wantedOwner = ref<string | null>(null);
   const device = ref<DeviceClass | null>(null);
 
-  const shownRows = computed(() => rows.value.filter((row) => kindOf(leafOf(row)) === rowKind.value));
+  const isOnlyProblems = ref(false);
+  const shownRows = computed(() =>
+    isOnlyProblems.value
+      ? rows.value.filter((row) =>
+          readability.failing.some(({ thing: one, part }) => one === leafOf(row) && part === row.part),
+        )
+      : rows.value.filter((row) => kindOf(leafOf(row)) === rowKind.value),
+  );
   const row = computed(
     () =>
       shownRows.value.find(({ key }) => key === chosenKey.value) ??
@@ -92,7 +103,7 @@ export const useStyling = defineStore('styling', () => {
     wantedOwner.value = item ?? part;
   });
   watch(row, (now) => {
-    if (now !== null && !now.states.includes(state.value)) state.value = 'normal';
+    if (now !== null && !now.states.includes(state.value)) state.value = now.states[0] ?? 'normal';
   });
 
   /** What a row stands in, from the part itself outwards, and its menu and item. */
@@ -166,8 +177,11 @@ export const useStyling = defineStore('styling', () => {
   });
   const properties = computed(() => (thing.value === null ? [] : propertiesOf(thing.value)));
 
-  /** Everything that is said of a property for what is chosen, what wins first; not what was set nearer. */
-  function ranked(property: Property): readonly ResolvedStyle[] {
+  /**
+   * Everything that is said of a property for what is chosen, what wins first. `isWhole`: what was set nearer than
+   * what is being set now, too.
+   */
+  function ranked(property: Property, isWhole = false): readonly ResolvedStyle[] {
     const { document } = copy;
     const of = row.value;
     if (
@@ -187,7 +201,7 @@ export const useStyling = defineStore('styling', () => {
       sheet: sheet.value,
       line: [...of.things].reverse(),
       holds: ({ target: one, scope }) =>
-        scope.rank <= limit && (one.owner === site.id || around.has(one.owner)),
+        (isWhole || scope.rank <= limit) && (one.owner === site.id || around.has(one.owner)),
     });
   }
 
@@ -240,9 +254,11 @@ export const useStyling = defineStore('styling', () => {
     below,
     rowKind,
     shownRows,
+    isOnlyProblems,
     row,
     thing,
     state,
+    asked,
     device,
     owner,
     offers,
@@ -266,7 +282,8 @@ export function leafOf({ things }: SheetRow): ThingName {
 /** The states that come with one: the current page is within the current one, too. */
 export function implied(state: State): readonly State[] {
   if (state === 'normal') return [];
-  return state === 'current' ? ['within', 'current'] : [state];
+  if (state === 'current') return ['within', 'current'];
+  return state === 'pressed' ? ['hover', 'pressed'] : [state];
 }
 
 function kindOf(thing: ThingName): RowKind {

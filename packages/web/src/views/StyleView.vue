@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import FramePage from '../components/frame/FramePage.vue';
 import FramePicture from '../components/frame/FramePicture.vue';
+import ReadabilityState from '../components/style/ReadabilityState.vue';
 import StateSheet from '../components/style/StateSheet.vue';
 import StyleScope from '../components/style/StyleScope.vue';
 import StyleStrip from '../components/style/StyleStrip.vue';
@@ -33,9 +34,7 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
         is-label-hidden
         :choices="sheetChoices"
       />
-      <p v-if="styling.below === 'states'" class="mute">
-        Choose a cell to set how it looks. Changes show in all cells at once.
-      </p>
+      <ReadabilityState />
     </div>
     <section class="picture" aria-label="Live page">
       <FramePicture name="main" title="Live page" :width="live.width" :shown="drawn" @room="live.follow" />

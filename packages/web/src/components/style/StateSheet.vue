@@ -2,7 +2,9 @@
 import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
 import { thingOf, type State } from '@zorvik/core';
 import { useSheetStage } from '../../composables/useSheetStage.ts';
+import ContrastNote from './ContrastNote.vue';
 import type { SheetRow } from '../../live/sheetMessages.ts';
+import { useReadability } from '../../stores/readability.ts';
 import { useFrame } from '../../stores/frame.ts';
 import { leafOf, sheetStates, useStyling } from '../../stores/styling.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -14,11 +16,14 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 const copy = useWorkingCopy();
 const frame = useFrame();
 const styling = useStyling();
+const readability = useReadability();
 const iframe = useTemplateRef<HTMLIFrameElement>('iframe');
 const room = useTemplateRef<HTMLDivElement>('room');
 
 const GAP = 8;
-const ROW = 52;
+const ROW = 70;
+/** What a cell itself takes of that; its contrast stands beneath. */
+const CELL = 52;
 /** The least width of a cell, in px: on small screens, the sheet scrolls sideways. */
 const LEAST_CELL = 92;
 const width = ref(1000);
@@ -40,6 +45,7 @@ const cell = computed(() =>
 );
 const sizes = computed(() => ({
   rowHeight: ROW,
+  cellHeight: CELL,
   cell: Math.max(LEAST_CELL, Math.min(210, cell.value)),
   gap: GAP,
 }));
@@ -133,6 +139,16 @@ onBeforeUnmount(() => observer?.disconnect());
             }"
             @click="styling.choose(row.key, state)"
           />
+          <ContrastNote
+            v-for="state in columns.filter((one) => row.states.includes(one))"
+            :key="`${state} contrast`"
+            :pair="readability.pairFor(leafOf(row), row.part, state, row.states)"
+            class="contrast"
+            :style="{
+              insetInlineStart: `${label + columns.indexOf(state) * (sizes.cell + GAP)}px`,
+              inlineSize: `${sizes.cell}px`,
+            }"
+          />
         </div>
       </div>
     </div>
@@ -182,7 +198,7 @@ iframe {
   display: grid;
   align-content: center;
   inline-size: v-bind('`${label - 10}px`');
-  block-size: 100%;
+  block-size: 52px;
   overflow: hidden;
 }
 .label b,
@@ -200,7 +216,8 @@ iframe {
 }
 .cell {
   position: absolute;
-  inset-block: 3px;
+  inset-block-start: 3px;
+  block-size: 46px;
   padding: 0;
   border: 2px solid transparent;
   border-radius: 8px;
@@ -212,6 +229,10 @@ iframe {
 }
 .cell[aria-selected='true'] {
   border-color: var(--accent);
+}
+.contrast {
+  position: absolute;
+  inset-block-start: 50px;
 }
 .none {
   padding: 24px 0;

@@ -1,27 +1,16 @@
 <script setup lang="ts">
 import { mdiBackupRestore } from '@mdi/js';
 import { computed } from 'vue';
-import {
-  counted,
-  factsOf,
-  nameOfOwner,
-  thingOf,
-  valueKinds,
-  type Property,
-  type ResolvedStyle,
-  type StyleTarget,
-  type ValueFacts,
-} from '@zorvik/core';
+import { counted, factsOf, thingOf, valueKinds, type Property, type ValueFacts } from '@zorvik/core';
+import { useOrigins } from '../../composables/useOrigins.ts';
 import { shownValue, useStyling } from '../../stores/styling.ts';
 import { usePalette } from '../../stores/palette.ts';
-import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 import ColourField from './ColourField.vue';
 
 /** One value: what it comes to here, where that was set, and what is set nearer. */
 const props = defineProps<{ property: Property }>();
-const copy = useWorkingCopy();
 const styling = useStyling();
 const palette = usePalette();
 const facts = computed(() => factsOf(props.property));
@@ -47,30 +36,7 @@ function choose(event: Event): void {
   styling.set(props.property, (event.target as HTMLSelectElement).value);
 }
 
-/** Where a value comes from, in words. */
-function originOf({ origin }: ResolvedStyle): string {
-  if (origin.from === 'initial') return 'not set';
-  if (origin.from === 'starter')
-    return origin.state === 'normal' || origin.state === styling.state
-      ? 'starter'
-      : `starter, ${origin.state}`;
-  return placeOf(origin.target);
-}
-function placeOf(target: StyleTarget): string {
-  const { document } = copy;
-  const where =
-    document === null
-      ? ''
-      : target.owner === document.site.id
-        ? 'whole site'
-        : nameOfOwner(document, target.owner);
-  const state = target.state ?? 'normal';
-  return [
-    where,
-    ...(state === styling.state ? [] : [state]),
-    ...(target.device === undefined ? [] : [target.device]),
-  ].join(', ');
-}
+const { originOf, placeOf } = useOrigins();
 const origin = computed(() =>
   own.value !== null ? 'set here' : winner.value === null ? '' : originOf(winner.value),
 );

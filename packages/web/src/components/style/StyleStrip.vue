@@ -4,6 +4,7 @@ import { factsOf, propertyGroups, thingOf, type PropertyGroup } from '@zorvik/co
 import { useStyling } from '../../stores/styling.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import StyleField from './StyleField.vue';
+import WhyList from './WhyList.vue';
 
 /** The values of what is chosen on the sheet. */
 const styling = useStyling();
@@ -31,15 +32,17 @@ const choices = computed(() => groups.value.map((value) => ({ value, label: valu
         v-for="property in shown"
         :key="`${property} ${styling.row?.key} ${styling.state} ${styling.owner} ${styling.device}`"
         :property="property"
+        @focusin="styling.asked = property"
       />
     </div>
+    <WhyList />
   </section>
 </template>
 
 <style scoped>
 .strip {
   display: grid;
-  grid-template-columns: 232px minmax(0, 1fr);
+  grid-template-columns: 232px minmax(0, 1fr) minmax(0, 270px);
   gap: 18px;
   block-size: 190px;
   padding: 12px 14px;

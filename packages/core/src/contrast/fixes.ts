@@ -1,0 +1,153 @@
+import { lineOf, thingOf, type ThingName } from '../anatomy/anatomy.ts';
+import type { Property } from '../anatomy/properties.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { areaId } from '../model/partRoots.ts';
+import type { Operation } from '../ops/registry.ts';
+import { kindOf } from '../ops/registry.ts';
+import { scopeOf } from '../resolve/sheetOf.ts';
+import { styleId, type StyleTarget } from '../schema/style.ts';
+import type { ContrastPair } from './pairs.ts';
+import { leastScrim, nearestPassing } from './nearestPassing.ts';
+
+/** A value that makes something readable, and where it is set. */
+export interface ContrastFix {
+  readonly target: StyleTarget;
+  readonly property: Property;
+  readonly value: string;
+  /** The colour itself; null: it is a veil of so many percent over what is behind. */
+  readonly colour: string | null;
+  readonly scrim: number | null;
+}
+
+/** What is asked of a page again after a change: its pairs that fail. */
+export type FailingPairs = (document: SiteDocument) => readonly ContrastPair[];
+
+/** Whether a pair is hard to read. */
+export function isFailing({ ratio, needed }: ContrastPair): boolean {
+  return ratio < needed;
+}
+
+/** What a pair is about, whatever its colours are. */
+export function pairKey(pair: ContrastPair): string {
+  return `${kindKey(pair)} ${pair.item ?? ''}`;
+}
+
+/** The same, but for the item: which one stands for others like it may change with what is set. */
+function kindKey({ kind, thing, part, state, isCurrent, situation, device }: ContrastPair): string {
+  return [kind, thing, part ?? '', state, isCurrent, situation ?? '', device ?? ''].join(' ');
+}
+
+/**
+ * What makes a failing pair pass and no other one fail; null: nothing that we know of does. Tried, and asked of the
+ * page again: its own colour, the nearest that passes; a veil behind it; what is behind it in that state.
+ */
+export function fixFor(
+  document: SiteDocument,
+  pair: ContrastPair,
+  failing: FailingPairs,
+): ContrastFix | null {
+  const before = new Set(failing(document).map(kindKey));
+  for (const fix of candidates(document, pair)) {
+    const after = failing(applied(document, fix));
+    if (after.every((one) => pairKey(one) !== pairKey(pair) && before.has(kindKey(one)))) return fix;
+  }
+  return null;
+}
+
+/** Fixes for all that fail, one after the other, each on top of those before it. */
+export function fixesForAll(document: SiteDocument, failing: FailingPairs): ContrastFix[] {
+  const fixes: ContrastFix[] = [];
+  const given = new Set<string>();
+  let now = document;
+  for (;;) {
+    const next = failing(now).find((pair) => !given.has(pairKey(pair)));
+    if (next === undefined) return fixes;
+    given.add(pairKey(next));
+    const fix = fixFor(now, next, failing);
+    if (fix === null) continue;
+    fixes.push(fix);
+    now = applied(now, fix);
+  }
+}
+
+/** A fix as an operation. */
+export function fixOperation(document: SiteDocument, { target, property, value }: ContrastFix): Operation {
+  const was = document.styles.nodes.get(styleId(target))?.[property] ?? null;
+  return { kind: 'setStyle', target, set: { [property]: value }, was: { [property]: was } };
+}
+
+function applied(document: SiteDocument, fix: ContrastFix): SiteDocument {
+  const operation = fixOperation(document, fix);
+  const done = kindOf(operation).apply(document, operation);
+  return done.ok ? done.value.document : document;
+}
+
+function candidates(document: SiteDocument, pair: ContrastPair): ContrastFix[] {
+  const found: ContrastFix[] = [];
+  const property = pair.property === 'outline' ? 'outline' : ownProperty(pair);
+  const colour = nearestPassing(pair.colour, pair.grounds, pair.needed);
+  if (colour !== null && property !== null)
+    for (const target of targetsOf(document, pair, pair.setBy))
+      found.push({
+        target,
+        property,
+        value: property === 'outline' ? `${pair.ring} ${colour}` : colour,
+        colour,
+        scrim: null,
+      });
+  if (pair.situation === 'over') {
+    const share = leastScrim(pair.colour, ['#ffffff', '#000000'], pair.needed);
+    if (share !== null) {
+      const veil = `#000000${Math.round(share * 2.55 + 1)
+        .toString(16)
+        .padStart(2, '0')}`;
+      found.push({
+        target: { owner: areaId('header'), thing: 'header', situation: 'over' },
+        property: 'backgroundImage',
+        value: `linear(180deg, ${veil}, ${veil})`,
+        colour: null,
+        scrim: share,
+      });
+    }
+  }
+  const ground = nearestPassing(pair.behind, [pair.colour], pair.needed);
+  if (
+    ground !== null &&
+    pair.pressed !== null &&
+    lineOf(pair.pressed).some((one) => thingOf(one).has.includes('background'))
+  )
+    for (const target of targetsOf(document, pair, pair.pressed))
+      found.push({ target, property: 'background', value: ground, colour: ground, scrim: null });
+  return found;
+}
+
+/** The property by which the colour of a pair can be set on the thing that is named by it. */
+function ownProperty({ kind }: ContrastPair): Property | null {
+  return kind === 'edge' ? 'borderColor' : 'color';
+}
+
+/**
+ * Where it is set: where it is now, if somebody set it for one place; else in the part that it is in; else everywhere.
+ * In the same state, where the thing has it.
+ */
+function targetsOf(document: SiteDocument, pair: ContrastPair, thing: ThingName): StyleTarget[] {
+  const { origin, part, state, situation, device } = pair;
+  const owners = [
+    ...(origin.from === 'set' && scopeOf(document, origin.target.owner) !== null
+      ? [origin.target.owner]
+      : []),
+    ...(part === null ? [] : [part]),
+    ...(pair.item === null ? [] : [pair.item]),
+    document.site.id,
+  ];
+  const hasState = lineOf(thing).some((one) => thingOf(one).in[state] !== undefined);
+  const within = {
+    thing,
+    ...(state === 'normal' || !hasState ? {} : { state }),
+    ...(situation === null ? {} : { situation }),
+    ...(device === null ? {} : { device }),
+  };
+  return [...new Set(owners)]
+    .filter((owner) => scopeOf(document, owner) !== null)
+    .map((owner) => ({ owner, ...within }));
+}

@@ -1,0 +1,48 @@
+import { nameOfOwner, thingOf, type ResolvedStyle, type State, type StyleTarget } from '@zorvik/core';
+import { useStyling } from '../stores/styling.ts';
+import { useWorkingCopy } from '../stores/workingCopy.ts';
+
+/** Where values come from, in words. */
+export interface Origins {
+  readonly originOf: (style: ResolvedStyle) => string;
+  readonly placeOf: (target: StyleTarget) => string;
+}
+
+const stateWords: Readonly<Partial<Record<State, string>>> = {
+  within: 'within current',
+  current: 'current page',
+};
+
+/** See `Origins`. Of the state that is chosen, nothing is said. */
+export function useOrigins(): Origins {
+  const copy = useWorkingCopy();
+  const styling = useStyling();
+
+  function placeOf(target: StyleTarget): string {
+    const { owner, thing, situation, device } = target;
+    const state: State = target.state ?? 'normal';
+    const { document } = copy;
+    const isSite = document === null || owner === document.site.id;
+    return [
+      isSite ? 'whole site' : nameOfOwner(document, owner),
+      ...(thing === styling.thing ? [] : [thingOf(thing).name]),
+      ...(state === styling.state ? [] : [stateWords[state] ?? state]),
+      ...(situation === undefined ? [] : [situation === 'over' ? 'over the content' : situation]),
+      ...(device === undefined ? [] : [device]),
+    ].join(', ');
+  }
+
+  function originOf({ origin }: ResolvedStyle): string {
+    if (origin.from === 'initial') return 'not set';
+    if (origin.from === 'set') return placeOf(origin.target);
+    const { thing, state, situation } = origin;
+    return [
+      'starter',
+      ...(thing === styling.thing ? [] : [thingOf(thing).name]),
+      ...(state === 'normal' || state === styling.state ? [] : [stateWords[state] ?? state]),
+      ...(situation === null ? [] : [situation === 'over' ? 'over the content' : situation]),
+    ].join(', ');
+  }
+
+  return { originOf, placeOf };
+}

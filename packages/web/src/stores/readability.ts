@@ -1,0 +1,119 @@
+import { defineStore } from 'pinia';
+import { computed, shallowRef } from 'vue';
+import {
+  contrastPairs,
+  fixesForAll,
+  fixFor,
+  isFailing,
+  nearestPassing,
+  pairKey,
+  placesOf,
+  renderPage,
+  setFixes,
+  sheetOf,
+  situationsOfHeader,
+  valueOfName,
+  type ContrastPair,
+  type DrawnPlace,
+  type Sheet,
+  type SiteDocument,
+  type State,
+} from '@zorvik/core';
+import { PICTURES } from '@zorvik/contract';
+import { useFrame } from './frame.ts';
+import { useWorkingCopy } from './workingCopy.ts';
+
+/** What the page that is looked at has, as its style sheet finds it. */
+interface Drawn {
+  readonly sheet: Sheet;
+  readonly places: readonly DrawnPlace[];
+}
+
+/** How well everything on the page can be read, in every state; what makes it readable. */
+export const useReadability = defineStore('readability', () => {
+  const copy = useWorkingCopy();
+  const frame = useFrame();
+  /** Nothing is asked as long as nobody looks. */
+  const isWatched = shallowRef(false);
+  let known: {
+    readonly html: string;
+    readonly owners: string;
+    readonly places: readonly DrawnPlace[];
+  } | null = null;
+
+  /** All areas of the page as they are delivered. */
+  function htmlOf(document: SiteDocument): string {
+    const { site } = document;
+    const { header, side, footer, skip } = renderPage(document, frame.situation, {
+      compareTitles: new Intl.Collator(site.language, { numeric: true }).compare,
+      pictures: PICTURES.replace(':siteKey', site.key),
+      year: new Date().getFullYear(),
+      isComposed: true,
+    });
+    return skip + header + side + footer;
+  }
+
+  function drawn(document: SiteDocument): Drawn {
+    const html = htmlOf(document);
+    const sheet = { ...sheetOf(document), situations: situationsOfHeader(html) };
+    const owners = sheet.set.map(({ scope }) => scope.within.join()).join('|');
+    if (known?.html !== html || known.owners !== owners) {
+      const page = window.document.implementation.createHTMLDocument('');
+      page.body.innerHTML = html;
+      known = { html, owners, places: placesOf(page.body, sheet) };
+    }
+    return { sheet, places: known.places };
+  }
+  function pairsOf(document: SiteDocument): ContrastPair[] {
+    const { sheet, places } = drawn(document);
+    return contrastPairs(places, sheet, valueOfName(sheet.palette, 'paper') ?? '#ffffff');
+  }
+
+  const pairs = computed((): readonly ContrastPair[] =>
+    isWatched.value && copy.document !== null ? pairsOf(copy.document) : [],
+  );
+  const failing = computed(() => pairs.value.filter(isFailing));
+  const failingIn = (document: SiteDocument): readonly ContrastPair[] => pairsOf(document).filter(isFailing);
+
+  /**
+   * The pair of a thing in a part and a state that is hardest to read; null: nothing is there to read. What has no
+   * states of its own is asked in all states of what it is in.
+   */
+  function pairFor(
+    thing: string,
+    part: string | null,
+    state: State,
+    states: readonly State[],
+  ): ContrastPair | null {
+    let worst: ContrastPair | null = null;
+    for (const pair of pairs.value) {
+      if (pair.thing !== thing || pair.part !== part) continue;
+      if (pair.state !== state && states.length > 1) continue;
+      if (worst === null || pair.ratio / pair.needed < worst.ratio / worst.needed) worst = pair;
+    }
+    return worst;
+  }
+
+  /** The colour nearest to that of a pair that can be read; null: none. */
+  const suggestion = ({ colour, grounds, needed }: ContrastPair): string | null =>
+    nearestPassing(colour, grounds, needed);
+
+  /** Makes one pair readable; gives false where nothing that we know of does. */
+  function fix(pair: ContrastPair): boolean {
+    const { document } = copy;
+    const found = document === null ? null : fixFor(document, pair, failingIn);
+    if (found === null) return false;
+    copy.perform((context) => setFixes(context, [found]));
+    return true;
+  }
+  /** Makes all readable that can be; gives how many cannot. */
+  function fixAll(): number {
+    const { document } = copy;
+    if (document === null) return 0;
+    const found = fixesForAll(document, failingIn);
+    if (found.length > 0) copy.perform((context) => setFixes(context, found));
+    return copy.document === null ? 0 : failingIn(copy.document).length;
+  }
+
+  return { isWatched, pairs, failing, pairFor, suggestion, fix, fixAll, pairKey };
+});
