@@ -124,7 +124,9 @@ const RAW = '=';
 /** What is wrong with a value, as what was expected; null: nothing. O(length). */
 export function valueProblem(kind: ValueKind, value: string): string | null {
   const { pattern, expected, range }: ValueFacts = valueKinds[kind];
-  if (value.length > 300 || !new RegExp(`^(?:${pattern})$`).test(value)) return expected;
+  let whole = wholes.get(pattern);
+  if (whole === undefined) wholes.set(pattern, (whole = new RegExp(`^(?:${pattern})$`)));
+  if (value.length > 300 || !whole.test(value)) return expected;
   if (/\/(\d{3,})%/.test(value) && Number(/\/(\d+)%/.exec(value)?.[1]) > 100) return expected;
   if (range === undefined) return null;
   const plain = value.replaceAll(/#[0-9a-f]+|@[a-z][\w-]*(?:\*[\d.]+)?(?:\/\d+%)?|@\d+/g, '');
@@ -135,6 +137,8 @@ export function valueProblem(kind: ValueKind, value: string): string | null {
   });
   return isIn ? null : `${expected}, from ${least} to ${most}`;
 }
+/** The patterns of all kinds, each read once. */
+const wholes = new Map<string, RegExp>();
 
 /** A value in CSS. What begins with "=" is CSS already: only starters have that. O(length). */
 export function cssOf(kind: ValueKind, value: string): string {

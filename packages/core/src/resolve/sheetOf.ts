@@ -2,9 +2,9 @@ import { areaOfOwner, forestOfOwner, templateOf } from '../model/styleOwner.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { nodeAt } from '../model/forest.ts';
 import { wayUp } from '../model/wayUp.ts';
-import { targetOf, valuesOfStyle, type Style } from '../schema/style.ts';
+import { targetOf, valuesOfStyle, type Style, type StyleValues } from '../schema/style.ts';
 import { fitsPalette, type Palette, paletteOf } from '../model/palette.ts';
-import { factsOf } from '../anatomy/properties.ts';
+import { factsOf, type Property } from '../anatomy/properties.ts';
 import { plainSheet, type Scope, type SetLook, type Sheet } from '../style/sheet.ts';
 import { ancestors } from '../walk/ancestors.ts';
 
@@ -25,7 +25,14 @@ export function sheetOf(document: SiteDocument): Sheet {
   const known = sheets.get(document);
   if (known !== undefined) return known;
   const palette = paletteOf(document);
-  const set = [...document.styles.nodes.values()].flatMap((style) => lookOf(document, style, palette) ?? []);
+  const scopes = new Map<string, Scope | null>();
+  const set: SetLook[] = [];
+  for (const style of document.styles.nodes.values()) {
+    const { owner } = style;
+    let scope = scopes.get(owner);
+    if (scope === undefined) scopes.set(owner, (scope = scopeOf(document, owner)));
+    if (scope !== null) set.push({ target: targetOf(style), values: valuesIn(style, palette), scope });
+  }
   const sheet = { ...plainSheet(), palette, set };
   sheets.set(document, sheet);
   return sheet;
@@ -44,13 +51,11 @@ export function styledIn(document: SiteDocument): ReadonlySet<string> {
 }
 
 /** What somebody set, without the values that use a name that nothing has any more. */
-function lookOf(document: SiteDocument, style: Style, palette: Palette): SetLook | null {
-  const scope = scopeOf(document, style.owner);
-  if (scope === null) return null;
-  const values = valuesOfStyle(style).filter(([name, value]) =>
-    fitsPalette(palette, factsOf(name).kind, value),
-  );
-  return { target: targetOf(style), values: Object.fromEntries(values), scope };
+function valuesIn(style: Style, palette: Palette): StyleValues {
+  const values: { [P in Property]?: string } = {};
+  for (const [name, value] of valuesOfStyle(style))
+    if (fitsPalette(palette, factsOf(name).kind, value)) values[name] = value;
+  return values;
 }
 
 /** What a scope holds, and how near it is; null: its owner is not there. O(depth). */

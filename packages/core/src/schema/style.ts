@@ -89,10 +89,17 @@ const orders: ReadonlyMap<string, number> = new Map(propertyNames.map((name, at)
 
 /** The values of a node, in the order of the properties. O(its fields). */
 export function valuesOfStyle(style: StyleValues): [Property, string][] {
-  return (Object.keys(style) as Property[])
-    .filter((name) => orders.has(name) && style[name] !== undefined)
-    .sort((a, b) => (orders.get(a) ?? 0) - (orders.get(b) ?? 0))
-    .map((name) => [name, style[name] ?? '']);
+  const found: [Property, string][] = [];
+  let [before, isInOrder] = [-1, true];
+  for (const name of Object.keys(style) as Property[]) {
+    const at = orders.get(name);
+    const value = style[name];
+    if (at === undefined || value === undefined) continue;
+    found.push([name, value]);
+    isInOrder &&= at > before;
+    before = at;
+  }
+  return isInOrder ? found : found.sort(([a], [b]) => (orders.get(a) ?? 0) - (orders.get(b) ?? 0));
 }
 
 /** What the values of a node are for. */

@@ -40,6 +40,82 @@ export interface StyleChoices {
   readonly line?: readonly ThingName[];
 }
 
+/** A look, and where it holds: what is said at once of one thing, in one state. */
+export interface StyleSource {
+  readonly look: Look;
+  readonly state: State;
+  readonly situation: Situation | null;
+  readonly device: DeviceClass | null;
+  readonly origin: StyleOrigin;
+}
+
+/**
+ * All that is said of a thing, by the starter and by people, what wins first: a value for a state before one for
+ * rest; then one for a situation of the header; then what is said of the thing itself before what is said of what it
+ * is like; then the nearer scope; then a value for a device class. O(n log n) of what is said.
+ */
+export function sourcesOf(
+  line: readonly ThingName[],
+  sheet: Sheet,
+  holds: (look: SetLook) => boolean,
+): StyleSource[] {
+  const found: { readonly order: readonly number[]; readonly source: StyleSource }[] = [];
+  line.forEach((thing, at) => {
+    const depth = line.length - at;
+    const { narrow, over, scrolled, ...looks } = sheet.starter[thing] ?? {};
+    const said: readonly Said[] = [
+      ...states.map((state): Said => [state, null, null, looks[state]]),
+      ['normal', null, 'narrow', narrow],
+      ['normal', 'over', null, over],
+      ['normal', 'scrolled', null, scrolled],
+    ];
+    for (const [state, situation, device, look] of said)
+      if (look !== undefined)
+        found.push({
+          order: orderOf({ state, situation, device, rank: 0 }, depth),
+          source: {
+            look,
+            state,
+            situation,
+            device,
+            origin: { from: 'starter', starter: sheet.name, thing, state, situation, device },
+          },
+        });
+  });
+  for (const set of sheet.set) {
+    const { target, values, scope } = set;
+    const at = line.indexOf(target.thing);
+    if (at < 0 || !holds(set)) continue;
+    const { state = 'normal', situation = null, device = null } = target;
+    found.push({
+      order: orderOf({ state, situation, device, rank: scope.rank }, line.length - at),
+      source: { look: values, state, situation, device, origin: { from: 'set', target } },
+    });
+  }
+  return found.sort((a, b) => compareOrder(b.order, a.order)).map(({ source }) => source);
+}
+
+/** Whether a source says something of what is in these states and situations, on a device class. */
+export function isSaidOf(
+  { state, situation, device }: StyleSource,
+  where: {
+    readonly states: readonly State[];
+    readonly situations: readonly Situation[];
+    readonly device: DeviceClass | null;
+  },
+): boolean {
+  if (state !== 'normal' && !where.states.includes(state)) return false;
+  if (situation !== null && !where.situations.includes(situation)) return false;
+  return device === null || device === where.device;
+}
+
+/** What a property is where nobody says anything of it; null: none of these things has it. */
+export function initialStyle(line: readonly ThingName[], property: Property): ResolvedStyle | null {
+  const root = line.findLast((one) => thingOf(one).has.includes(property));
+  if (root === undefined) return null;
+  return { value: factsOf(property).initial, origin: { from: 'initial', thing: root } };
+}
+
 /** What a property of a thing comes to, and why; null: it has no such property. See `rankedStyles`. */
 export function resolveStyle(
   thing: ThingName,
@@ -50,9 +126,8 @@ export function resolveStyle(
 }
 
 /**
- * Everything that is said of a property of a thing, what wins first: a value for a state before one for rest; then
- * one for a situation of the header; then what is said of the thing itself before what is said of what it is like;
- * then the nearer scope; then a value for a device class. O(what is said of the thing).
+ * Everything that is said of a property of a thing, what wins first (`sourcesOf`), and what it is where nobody says
+ * anything. O(what is said of the thing).
  */
 export function rankedStyles(
   thing: ThingName,
@@ -60,69 +135,23 @@ export function rankedStyles(
   choices: StyleChoices = {},
 ): ResolvedStyle[] {
   const {
-    situations: asked = [],
-    device = null,
     sheet = plainSheet(),
     holds = ({ scope }) => scope.rank <= 1,
+    line = lineOf(thing),
+    states: inStates = [],
+    situations: asked = [],
+    device = null,
   } = choices;
+  const initial = initialStyle(line, property);
+  if (initial === null) return [];
   // A situation that no header of the site can be in is never there.
-  const around = asked.filter((one) => sheet.situations.includes(one));
-  const line = choices.line ?? lineOf(thing);
-  if (!line.some((one) => thingOf(one).has.includes(property))) return [];
-  const found: { readonly order: readonly number[]; readonly style: ResolvedStyle }[] = [];
-  const holding: ReadonlySet<State> = new Set(['normal', ...(choices.states ?? [])]);
-  line.forEach((one, at) => {
-    const depth = line.length - at;
-    const { narrow, over, scrolled, ...looks } = sheet.starter[one] ?? {};
-    const said: readonly Said[] = [
-      ...states.map((state): Said => [state, null, null, looks[state]]),
-      ['normal', null, 'narrow', narrow],
-      ['normal', 'over', null, over],
-      ['normal', 'scrolled', null, scrolled],
-    ];
-    for (const [state, inSituation, on, look] of said) {
-      const value = look?.[property];
-      if (value === undefined || !holding.has(state)) continue;
-      if (inSituation !== null && !around.includes(inSituation)) continue;
-      if (on !== null && on !== device) continue;
-      found.push({
-        order: orderOf({ state, situation: inSituation, device: on, rank: 0 }, depth),
-        style: {
-          value,
-          origin: {
-            from: 'starter',
-            starter: sheet.name,
-            thing: one,
-            state,
-            situation: inSituation,
-            device: on,
-          },
-        },
-      });
-    }
+  const situations = asked.filter((one) => sheet.situations.includes(one));
+  const where = { states: inStates, situations, device };
+  const said = sourcesOf(line, sheet, holds).flatMap((source) => {
+    const value = source.look[property];
+    return value !== undefined && isSaidOf(source, where) ? [{ value, origin: source.origin }] : [];
   });
-  for (const look of sheet.set) {
-    const { target, values, scope } = look;
-    const value = values[property];
-    const at = line.indexOf(target.thing);
-    const state = target.state ?? 'normal';
-    if (value === undefined || at < 0 || !holding.has(state)) continue;
-    if (target.situation !== undefined && !around.includes(target.situation)) continue;
-    if (target.device !== undefined && target.device !== device) continue;
-    if (!holds(look)) continue;
-    found.push({
-      order: orderOf(
-        { state, situation: target.situation ?? null, device: target.device ?? null, rank: scope.rank },
-        line.length - at,
-      ),
-      style: { value, origin: { from: 'set', target } },
-    });
-  }
-  const root = line.findLast((one) => thingOf(one).has.includes(property)) ?? thing;
-  return [
-    ...found.sort((a, b) => compareOrder(b.order, a.order)).map(({ style }) => style),
-    { value: factsOf(property).initial, origin: { from: 'initial', thing: root } },
-  ];
+  return [...said, initial];
 }
 
 /** What a starter says of a thing, and where it holds. */
