@@ -390,7 +390,7 @@ describe('what is hard to read', () => {
     await person.eventually('it is not told', async () => (await lines())[0] === 'Mist Main menu wins');
     const told = await lines();
     expect(told[1]).toBe('Amber whole site');
-    expect(told[2]).toBe('Tinted surface starter, All entries');
+    expect(told[2]).toBe('Tinted surface starter “Moss”, All entries');
     await (await person.find('.why li:nth-child(2) .link')).click();
     await person.eventually(
       'it does not lead there',
@@ -399,5 +399,53 @@ describe('what is hard to read', () => {
     expect(await (await field('Background')).getAttribute('value')).toBe('Amber');
     await person.click('Undo');
     await person.click('Undo');
+  });
+});
+
+describe('starters', () => {
+  it('are all seen at once on this site, for all of it or one area; what was set stays, and they can be saved', async () => {
+    const before = (await stored()).styles.nodes.size;
+    await (await person.byText('label', 'Starters')).click();
+    const card = (name: string): Promise<WebElement> =>
+      person.eventually(`no starter ${name}`, async () => {
+        const xpath = `//section[@aria-label='Starters']//button[@aria-pressed and contains(normalize-space(.), '${name}')]`;
+        return (await browser.driver.findElements(By.xpath(xpath)))[0];
+      });
+    const isInUse = async (name: string): Promise<boolean> =>
+      (await (await card(name)).getAttribute('aria-pressed')) === 'true';
+    expect(await isInUse('Moss')).toBe(true);
+    const { length } = await browser.driver.findElements(By.css('.starters iframe'));
+    expect(length).toBe(4);
+    // Each is this site’s own header, with a panel open in it.
+    const pages = await run<string[]>(
+      `return [...document.querySelectorAll('.starters iframe')].map((one) => one.srcdoc)`,
+    );
+    for (const page of pages) expect(page).toMatch(/aria-expanded="true".*zv-panel/s);
+    expect(new Set(pages).size).toBe(4);
+    await (await card('Slate')).click();
+    await person.eventually('it is not in use', () => isInUse('Slate'));
+    await (await person.byText('label', 'footer')).click();
+    await (await card('Orchard')).click();
+    await person.eventually('the footer has not got it', async () => {
+      const { site } = await stored();
+      return site.starter === 'slate@1' && site.areaStarters?.footer === 'orchard@1';
+    });
+    expect((await stored()).styles.nodes.size).toBe(before);
+    await (await person.byText('label', 'whole site')).click();
+    const name = await person.find('.starters .save input');
+    await name.sendKeys('Winter', Key.ENTER);
+    await card('Winter');
+    await (await person.byText('label', 'States')).click();
+    await cellButton(`${BAR}, normal`);
+    await showsIn(BAR, 'normal', 'text-transform', 'uppercase');
+    await (await person.byText('label', 'Starters')).click();
+    await person.click('Delete the starter “Winter”');
+    await person.eventually('it is still there', async () => (await stored()).site.ownStarters === undefined);
+    for (let at = 0; at < 4; at += 1) await person.click('Undo');
+    await person.eventually('all is as it was', async () => {
+      const { site } = await stored();
+      return site.starter === undefined && site.areaStarters === undefined;
+    });
+    await (await person.byText('label', 'States')).click();
   });
 });

@@ -168,7 +168,8 @@ export async function lawOn(
           ),
         };
       }),
-    scopes: sheet.set.map(({ scope }) => scope.within.join(',')),
+    // Behind them, where starters are, so that what begins with different ones is told apart.
+    scopes: [...sheet.set.map(({ scope }) => scope), ...sheet.starters].map(({ within }) => within.join(',')),
     situations: situationsOfLaw(some),
   };
   const { wrong, kinds } = await driver.executeScript<{ wrong: string[]; kinds: Kind[] }>(
@@ -227,6 +228,7 @@ function declarationsOf(
       situations: [...(isOver ? (['over'] as const) : []), ...(isScrolled ? (['scrolled'] as const) : [])],
       device,
       sheet,
+      area: sheet.starters.findLast((_, at) => holds.includes(sheet.set.length + at))?.area ?? null,
       holds: (look) => holding.has(look),
     });
     if (resolved === null) return [];

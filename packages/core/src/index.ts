@@ -430,7 +430,10 @@ export { fixesForAll, fixFor, fixOperation, isFailing, pairKey, type ContrastFix
 export { contrastPairs, NEEDED, type ContrastPair, type PairKind } from './contrast/pairs.ts';
 export { overriding } from './style/overriding.ts';
 export { deliveredStyles, previewStyles } from './style/previewStyles.ts';
-export type { StarterName } from './style/starters.ts';
+export { chosenStarter, starterByKey, type ChosenStarter } from './model/chosenStarter.ts';
+export { starterKeys, starters as lookStarters, type StarterKey } from './starters/starters.ts';
+export type { OwnStarter, StarterStyle } from './schema/ownStarter.ts';
+export { chooseStarter, removeStarter, resetToStarter, saveStarter } from './commands/lookStarters.ts';
 
 export { balanceColumns, packColumns } from './panel/balanceColumns.ts';
 export { dropdownWith, type DropdownChanges } from './panel/dropdownWith.ts';

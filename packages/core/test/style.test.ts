@@ -8,7 +8,8 @@ import { situations } from '../src/schema/style.ts';
 import { compileStyles, declarationsFor } from '../src/style/compileStyles.ts';
 import { rankedStyles, resolveStyle } from '../src/style/resolveStyle.ts';
 import { plainSheet, type SetLook, type Sheet } from '../src/style/sheet.ts';
-import { starters } from '../src/style/starters.ts';
+import type { Starter } from '../src/starters/starter.ts';
+import { starterKeys, starters, type StarterKey } from '../src/starters/starters.ts';
 
 describe('the anatomy', () => {
   it.each(thingNames)('%s: its selectors can be read, and what it is like comes before it', (name) => {
@@ -41,12 +42,7 @@ describe('a starter', () => {
     '%s says what things can have, in states that they can be in',
     (_, starter) => {
       for (const name of thingNames) {
-        const {
-          narrow = {},
-          over = {},
-          scrolled = {},
-          ...looks
-        } = starter[name as keyof typeof starter] ?? {};
+        const { narrow = {}, over = {}, scrolled = {}, ...looks } = (starter as Starter).looks[name] ?? {};
         for (const [state, look] of [
           ...Object.entries(looks),
           ...[narrow, over, scrolled].map((one) => ['normal', one] as const),
@@ -59,6 +55,37 @@ describe('a starter', () => {
           }
         }
       }
+    },
+  );
+});
+
+describe('two starters', () => {
+  const pairs = starterKeys.flatMap((one, at) =>
+    starterKeys.slice(at + 1).map((other) => [one, other] as const),
+  );
+  /** How much is said otherwise, colours apart: “thing property”. */
+  function differing(one: StarterKey, other: StarterKey): string[] {
+    const [a, b] = [plainSheet(one), plainSheet(other)];
+    return thingNames.flatMap((thing) =>
+      propertiesOf(thing)
+        .filter((property) => factsOf(property).group !== 'colour')
+        .filter((property) =>
+          states.some(
+            (state) =>
+              state in thingOf(thing).in &&
+              resolveStyle(thing, property, { states: [state], sheet: a })?.value !==
+                resolveStyle(thing, property, { states: [state], sheet: b })?.value,
+          ),
+        )
+        .map((property) => `${thing} ${property}`),
+    );
+  }
+  it.each(pairs)(
+    '%s and %s differ in at least 8 properties that are no colours, over 5 things',
+    (one, other) => {
+      const found = differing(one, other).map((name) => name.split(' '));
+      expect(new Set(found.map(([, property]) => property)).size).toBeGreaterThanOrEqual(8);
+      expect(new Set(found.map(([thing]) => thing)).size).toBeGreaterThanOrEqual(5);
     },
   );
 });

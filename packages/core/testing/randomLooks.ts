@@ -7,6 +7,7 @@ import { areaId } from '../src/model/partRoots.ts';
 import { kindOf } from '../src/ops/registry.ts';
 import { newProblem } from '../src/ops/newProblem.ts';
 import { deviceClasses } from '../src/schema/deviceClass.ts';
+import { starterKeys } from '../src/starters/starters.ts';
 import { areas } from '../src/schema/part.ts';
 import { situations, type StyleTarget } from '../src/schema/style.ts';
 import { below, pick } from './pick.ts';
@@ -27,7 +28,7 @@ export function withRandomLooks(random: RandomBits, document: SiteDocument, coun
     ...document.parts.nodes.keys(),
     ...document.items.nodes.keys(),
   ];
-  let styled = withTokens(document);
+  let styled = withTokens(withStarters(random, document));
   for (let at = 0; at < count; at += 1) {
     // Half of them for the whole site, so that most elements have something set.
     const owner = below(random, 2) === 0 ? document.site.id : oneOf(random, owners);
@@ -57,6 +58,25 @@ export function withRandomLooks(random: RandomBits, document: SiteDocument, coun
     styled = applied.value.document;
   }
   return styled;
+}
+
+/** A document that begins with any starter, one that was saved among them; half of the time an area with another. */
+function withStarters(random: RandomBits, document: SiteDocument): SiteDocument {
+  const saved = {
+    name: 'Saved',
+    base: 'slate@1',
+    looks: [
+      { thing: 'entry' as const, letterSpacing: '.03em', color: '@accent' },
+      { thing: 'barEntry' as const, state: 'hover' as const, background: '@tint/40%', fontStyle: 'italic' },
+      { thing: 'footerEntry' as const, device: 'narrow' as const, paddingBlock: '9px' },
+    ],
+    roles: { accent: '#30507a', pad: '11px' },
+  };
+  const keys = [...starterKeys, 'saved'];
+  const area = oneOf(random, areas);
+  const areaStarters = below(random, 2) === 0 ? {} : { areaStarters: { [area]: oneOf(random, keys) } };
+  const site = { ...document.site, starter: oneOf(random, keys), ...areaStarters };
+  return { ...document, site: { ...site, ownStarters: { saved } } };
 }
 
 /** A document with a colour, a length and a font of its own, and a role set: random values use them. */

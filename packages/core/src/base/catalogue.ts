@@ -104,6 +104,22 @@ const entries = {
     sentence:
       'There is no {of} called “{name}” on this site. Choose one of those in the list, or add it first.',
   },
+  noSuchStarter: {
+    status: 409,
+    sentence: 'There is no starter “{key}” on this site any more. Choose another one.',
+  },
+  starterNameTaken: {
+    status: 409,
+    sentence: 'There already is a starter “{name}”. Choose another name, or delete that one first.',
+  },
+  tooManyStarters: {
+    status: 409,
+    sentence: 'A site keeps {most} starters at most. Delete one first.',
+  },
+  nothingByHand: {
+    status: 409,
+    sentence: 'Nothing was set by hand for the whole site. It looks as its starter does.',
+  },
   noStyleOwner: {
     status: 409,
     sentence: 'What this look was for no longer exists ({id}). Undo its removal, or choose another place.',

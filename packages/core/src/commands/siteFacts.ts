@@ -23,6 +23,7 @@ const expected: Readonly<Partial<Record<keyof SiteChanges, readonly [what: strin
   hours: ['opening hours', 'up to 12 lines of text'],
   holder: ['a copyright holder', 'one line of text'],
   social: ['social links', 'up to 20 links, each with a name, an address and an icon'],
+  starter: ['a starter', 'the key of a starter'],
   payments: ['payment marks', 'up to 20 marks, each with a name and an icon'],
 };
 

@@ -1,5 +1,6 @@
 import { lineOf, states, thingNames, thingOf, type State, type ThingName } from '../anatomy/anatomy.ts';
 import type { Id } from '../base/ids.ts';
+import type { AreaName } from '../schema/part.ts';
 import type { Sheet } from '../style/sheet.ts';
 
 /** What is asked of an element of a drawn page: any DOM has it. */
@@ -22,6 +23,8 @@ export interface DrawnPlace {
   /** Which of the values that somebody set hold for it, by their place among them. */
   readonly holds: ReadonlySet<number>;
   readonly states: readonly State[];
+  /** The area that it is in, where that makes a difference: it has looks of its own to begin with. */
+  readonly area: AreaName | null;
   /** The colours of the site are evaluated anew on it. */
   readonly isRoot: boolean;
   /** It is in a header that can lie over the content; not where that has to be opened first. */
@@ -42,7 +45,7 @@ const OPENED = '.zv-bar ul ul,.zv-panel,.zv-fold>form,.zv-drawer';
 type Making = { -readonly [K in keyof DrawnPlace]: DrawnPlace[K] };
 
 /** The places of a page, those around others first. O(things * elements). */
-export function placesOf(page: DrawnElement, { set }: Sheet): DrawnPlace[] {
+export function placesOf(page: DrawnElement, { set, starters }: Sheet): DrawnPlace[] {
   const named = namedIn(page);
   const scopes = set.map(({ scope }) => scopeIn(page, scope.within));
   const openings = new Set(
@@ -52,6 +55,7 @@ export function placesOf(page: DrawnElement, { set }: Sheet): DrawnPlace[] {
         .join(','),
     ),
   );
+  const areas = starters.map(({ area, within }) => [area, scopeIn(page, within)] as const);
   const overs = new Set(page.querySelectorAll('.zv-overlaid,.zv-overlaid *'));
   const known = new Map<string, Making>();
   const at = new Map<DrawnElement, Making>();
@@ -67,6 +71,8 @@ export function placesOf(page: DrawnElement, { set }: Sheet): DrawnPlace[] {
     for (const [pseudo, names] of named.get(element) ?? []) {
       const parent = pseudo === '' ? nearest(element.parentElement) : nearest(element);
       const holds = scopes.flatMap((elements, index) => (elements?.has(element) === false ? [] : [index]));
+      const [area = null] =
+        areas.find(([one, elements]) => one !== null && elements?.has(element) === true) ?? [];
       const isRoot = pseudo === '' && element.matches('.zv,.zv-band');
       const isOver = overs.has(element) && !openings.has(element);
       const key = [
@@ -75,6 +81,7 @@ export function placesOf(page: DrawnElement, { set }: Sheet): DrawnPlace[] {
         holds.join(' '),
         isRoot,
         isOver,
+        area,
       ].join('|');
       let place = known.get(key);
       if (place === undefined) {
@@ -83,6 +90,7 @@ export function placesOf(page: DrawnElement, { set }: Sheet): DrawnPlace[] {
           parent,
           holds: new Set(holds),
           states: states.filter((state) => names.some((name) => thingOf(name).in[state] !== undefined)),
+          area,
           isRoot,
           isOver,
           hasText: false,

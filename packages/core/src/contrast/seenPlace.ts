@@ -1,6 +1,6 @@
 import { thingOf, states, type State } from '../anatomy/anatomy.ts';
 import type { Property } from '../anatomy/properties.ts';
-import { isRole, roles, type RoleName } from '../anatomy/roles.ts';
+import { isRole, type RoleName } from '../anatomy/roles.ts';
 import { valueOfName } from '../model/palette.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import { situations, type Situation } from '../schema/style.ts';
@@ -11,7 +11,7 @@ import {
   type ResolvedStyle,
   type StyleSource,
 } from '../style/resolveStyle.ts';
-import type { SetLook, Sheet } from '../style/sheet.ts';
+import { starterIn, type SetLook, type Sheet } from '../style/sheet.ts';
 import { between, over, rgbaOf, type Rgba } from './blend.ts';
 import type { DrawnPlace } from './places.ts';
 
@@ -215,23 +215,25 @@ export class SeenPlace {
   }
 
   private roleHere(name: RoleName): Rgba | null {
-    if (name === 'ink' || name === 'tint' || name === 'accent') {
-      let isCounted = false;
-      // A role is evaluated on the nearest root, from there on outwards.
-      for (let one: SeenPlace | null = this; one !== null; one = one.parent) {
-        isCounted ||= one.place.isRoot;
-        const said = isCounted ? (one.said(name)?.value ?? 'inherit') : 'inherit';
-        // What names itself is no value, and what is in it falls back to the palette (CSS Variables 1, 2.3).
-        if (said.split('/')[0] === `@${name}`) break;
-        if (said !== 'inherit') return one.read(said);
-      }
-    }
-    const { value } = roles[name];
-    const { palette } = this.page.sheet;
-    const set = palette.get(name)?.set ?? null;
-    if (set === null && typeof value !== 'string') return this.role(value.like);
+    const around = name === 'ink' || name === 'tint' || name === 'accent' ? this.givenRole(name) : undefined;
+    if (around !== undefined) return around;
+    const { palette } = starterIn(this.page.sheet, this.place.area);
+    const { set = null, usual } = palette.get(name) ?? {};
+    if (set === null && usual !== undefined && typeof usual !== 'string') return this.role(usual.like);
     const plain = valueOfName(palette, name);
     return plain === null || !plain.startsWith('#') ? null : rgbaOf(plain);
+  }
+
+  /**
+   * What somebody gave a role here or around: it is evaluated on the nearest root, from there on outwards. Undefined:
+   * nobody did.
+   */
+  private givenRole(name: 'ink' | 'tint' | 'accent', isCounted = false): Rgba | null | undefined {
+    const counts = isCounted || this.place.isRoot;
+    const said = counts ? (this.said(name)?.value ?? 'inherit') : 'inherit';
+    // What names itself is no value, and what is in it falls back to the palette (CSS Variables 1, 2.3).
+    if (said.split('/')[0] === `@${name}`) return undefined;
+    return said === 'inherit' ? this.parent?.givenRole(name, counts) : this.read(said);
   }
 }
 
@@ -260,7 +262,7 @@ export class SeenPage {
     if (sources === undefined) {
       const { set } = this.sheet;
       const holding = new Set<SetLook>([...place.holds].flatMap((index) => set[index] ?? []));
-      sources = sourcesOf(place.line, this.sheet, (look) => holding.has(look));
+      sources = sourcesOf(place.line, this.sheet, (look) => holding.has(look), place.area);
       this.sources.set(place, sources);
     }
     return sources;

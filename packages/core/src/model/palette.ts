@@ -3,7 +3,10 @@ import { isRole, roleNames, roles, type RoleName } from '../anatomy/roles.ts';
 import { tokenProperty, namesIn, valueProblem, withoutNames, type ValueKind } from '../anatomy/values.ts';
 import { fontFileName, type FontFile } from '../schema/fontFile.ts';
 import { stepOf } from '../colour/colour.ts';
+import type { AreaName } from '../schema/part.ts';
 import type { TokenKind } from '../schema/token.ts';
+import type { RoleValue } from '../starters/starter.ts';
+import { chosenStarter } from './chosenStarter.ts';
 import type { SiteDocument } from './document.ts';
 
 /** A colour, font, length or variant with a name, as values use it. */
@@ -13,6 +16,8 @@ export interface PaletteEntry {
   readonly name: string;
   /** What somebody set; null: it is a role that nobody has set. */
   readonly set: string | null;
+  /** Of a role: what it is where nobody has set it. */
+  readonly usual?: RoleValue | undefined;
   /** The files of a font that visitors have to load. */
   readonly files?: readonly FontFile[];
   readonly display?: 'swap';
@@ -23,13 +28,22 @@ export type Palette = ReadonlyMap<string, PaletteEntry>;
 
 /** The roles as they are where nobody has set anything. */
 export const plainPalette: Palette = new Map(
-  roleNames.map((key) => [key, { key, of: roles[key].of, name: roles[key].name, set: null }]),
+  roleNames.map((key) => {
+    const { of, name, value } = roles[key];
+    return [key, { key, of, name, set: null, usual: value }];
+  }),
 );
 
-/** Everything that has a name on a site: the roles first, then the site's own in the order of their names. O(tokens). */
-export function paletteOf({ tokens }: SiteDocument): Palette {
-  const known = palettes.get(tokens);
-  if (known !== undefined) return known;
+/**
+ * Everything that has a name on a site: the roles first, then the site's own in the order of their names. `area`: one
+ * that begins with another starter than the site may have other colours. O(tokens).
+ */
+export function paletteOf({ site, tokens }: SiteDocument, area: AreaName | null = null): Palette {
+  const starter = chosenStarter(site, area);
+  let byStarter = palettes.get(tokens);
+  if (byStarter === undefined) palettes.set(tokens, (byStarter = new Map()));
+  const known = byStarter.get(starter.key);
+  if (known?.roles === starter.roles) return known.palette;
   const set = new Map([...tokens.nodes.values()].map((token) => [token.key, token]));
   const own = [...set.values()]
     .filter(({ key, value }) => !isRole(key) && value !== undefined)
@@ -44,14 +58,21 @@ export function paletteOf({ tokens }: SiteDocument): Palette {
     .sort((a, b) => (a.name < b.name ? -1 : 1));
   const palette: Palette = new Map(
     [
-      ...[...plainPalette.values()].map((one) => ({ ...one, set: set.get(one.key)?.value ?? null })),
+      ...[...plainPalette.values()].map((one) => ({
+        ...one,
+        set: set.get(one.key)?.value ?? null,
+        usual: starter.roles[one.key as RoleName] ?? one.usual,
+      })),
       ...own,
     ].map((one) => [one.key, one]),
   );
-  palettes.set(tokens, palette);
+  byStarter.set(starter.key, { roles: starter.roles, palette });
   return palette;
 }
-const palettes = new WeakMap<SiteDocument['tokens'], Palette>();
+const palettes = new WeakMap<
+  SiteDocument['tokens'],
+  Map<string, { readonly roles: object; readonly palette: Palette }>
+>();
 
 /** A step of a colour: its key, and its lightness in percent. */
 const STEP = /^(.+)-(\d{1,3})$/;
@@ -62,16 +83,16 @@ export function valueOfName(palette: Palette, name: string): string | null {
   const entry = palette.get(base);
   if (entry === undefined || entry.of === 'variant' || (step !== undefined && entry.of !== 'colour'))
     return null;
-  const value = entry.set ?? usualOf(palette, base);
+  const value = entry.set ?? usualOf(palette, entry);
   if (value === null) return null;
   if (entry.of === 'font') return fontOf(value)?.css ?? ownFamily(entry);
   return step === undefined ? value : stepOf(value, Number(step));
 }
 
-function usualOf(palette: Palette, key: string): string | null {
-  if (!isRole(key)) return null;
-  const { value } = roles[key];
-  return typeof value === 'string' ? value : valueOfName(palette, value.like);
+function usualOf(palette: Palette, { usual }: PaletteEntry): string | null {
+  return usual === undefined || typeof usual === 'string'
+    ? (usual ?? null)
+    : valueOfName(palette, usual.like);
 }
 
 /** What stands in for a font that is not there (yet), by the class that it is of. */
@@ -151,9 +172,10 @@ export function fitsPalette(palette: Palette, kind: ValueKind, value: string): b
  */
 export function paletteDeclarations(palette: Palette, values: Iterable<string>): string {
   const lines: string[] = [];
-  for (const { key, of, set } of palette.values()) {
+  for (const entry of palette.values()) {
+    const { key, of, set } = entry;
     if (of === 'variant') continue;
-    if (isRole(key)) lines.push(`${tokenProperty(key)}:var(${roles[key].own},${roleCss(palette, key)})`);
+    if (isRole(key)) lines.push(`${tokenProperty(key)}:var(${roles[key].own},${roleCss(palette, entry)})`);
     else if (set !== null) lines.push(`${tokenProperty(key)}:${valueOfName(palette, key) ?? set}`);
   }
   const steps = new Set<string>();
@@ -166,10 +188,8 @@ export function paletteDeclarations(palette: Palette, values: Iterable<string>):
   return lines.join(';');
 }
 
-function roleCss(palette: Palette, key: RoleName): string {
-  const { value } = roles[key];
-  const isLike = (palette.get(key)?.set ?? null) === null && typeof value !== 'string';
-  if (isLike) return `var(${tokenProperty(value.like)})`;
+function roleCss(palette: Palette, { key, set, usual = '' }: PaletteEntry): string {
+  if (set === null && typeof usual !== 'string') return `var(${tokenProperty(usual.like)})`;
   return (valueOfName(palette, key) ?? '').replace(/^#(.)\1(.)\2(.)\3$/, '#$1$2$3');
 }
 

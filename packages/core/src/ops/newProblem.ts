@@ -2,12 +2,13 @@ import { languageProblem } from '../base/languageTag.ts';
 import { refusal, type Refusal } from '../base/refusal.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { valueProblem } from '../model/valueProblem.ts';
-import { propertiesOf, thingOf } from '../anatomy/anatomy.ts';
+import { propertiesOf, thingOf, type ThingName } from '../anatomy/anatomy.ts';
 import { factsOf, type Property } from '../anatomy/properties.ts';
 import { isRole, roles } from '../anatomy/roles.ts';
 import { namesIn, valueProblem as styleProblem, type ValueKind } from '../anatomy/values.ts';
 import { paletteOf, fitsPalette, valueOfName } from '../model/palette.ts';
-import { tokenExpected, tokenPatterns } from '../schema/token.ts';
+import { valuesOfStyle } from '../schema/style.ts';
+import { tokenExpected, tokenPatterns, type TokenTarget } from '../schema/token.ts';
 import {
   definitionOf,
   fieldsOf,
@@ -34,6 +35,7 @@ export function newProblem(document: SiteDocument, operation: Operation): Refusa
     wrongLanguage(operation) ??
     wrongStyle(document, operation) ??
     wrongToken(operation) ??
+    wrongStarter(operation) ??
     first(parts, unfit)
   );
 }
@@ -46,16 +48,24 @@ function wrongStyle(document: SiteDocument, operation: Operation): Refusal | nul
   if (target.state !== undefined && !(target.state in states))
     return refusal('noSuchStyle', { thing: name, what: `a look for the state “${target.state}”` });
   for (const [property, value] of Object.entries(set) as [Property, string | null][]) {
-    const { name: what, kind } = factsOf(property);
-    if (!propertiesOf(target.thing).includes(property))
-      return refusal('noSuchStyle', { thing: name, what: `the setting “${what}”` });
-    const expected = value === null ? null : styleProblem(kind, value);
-    if (expected !== null)
-      return refusal('wrongStyle', { property: what, thing: name, value: value ?? '', expected });
-    const unknown = value === null ? null : unknownName(document, kind, value);
-    if (unknown !== null) return unknown;
+    const problem =
+      lookProblem(target.thing, property, value) ??
+      (value === null ? null : unknownName(document, factsOf(property).kind, value));
+    if (problem !== null) return problem;
   }
   return null;
+}
+
+/** A property that a thing has not, or a value that it cannot have. */
+function lookProblem(thing: ThingName, property: Property, value: string | null): Refusal | null {
+  const { name } = thingOf(thing);
+  const { name: what, kind } = factsOf(property);
+  if (!propertiesOf(thing).includes(property))
+    return refusal('noSuchStyle', { thing: name, what: `the setting “${what}”` });
+  const expected = value === null ? null : styleProblem(kind, value);
+  return expected === null
+    ? null
+    : refusal('wrongStyle', { property: what, thing: name, value: value ?? '', expected });
 }
 
 /** A name in a value that nothing on the site has, or that does not fit there. */
@@ -74,13 +84,33 @@ function wrongToken(operation: Operation): Refusal | null {
   const { key, of } = target;
   if (isRole(key) && roles[key].of !== of) return refusal('tokenIsOther', { key, of: roles[key].of });
   if (typeof set.value !== 'string') return null;
+  return tokenProblem(target, set.value, isRole(key) ? roles[key].name : (set.name ?? key));
+}
+
+function tokenProblem({ of }: TokenTarget, value: string, name: string): Refusal | null {
   const isRight =
     of === 'length'
-      ? styleProblem('tokenLength', set.value) === null
-      : new RegExp(`^(?:${tokenPatterns[of]})$`).test(set.value);
-  if (isRight) return null;
-  const name = isRole(key) ? roles[key].name : (set.name ?? key);
-  return refusal('wrongToken', { of, name, value: set.value, expected: tokenExpected[of] });
+      ? styleProblem('tokenLength', value) === null
+      : new RegExp(`^(?:${tokenPatterns[of]})$`).test(value);
+  return isRight ? null : refusal('wrongToken', { of, name, value, expected: tokenExpected[of] });
+}
+
+/** What a saved starter cannot say: a value out of range, of a property that a thing has not, another kind of token. */
+function wrongStarter(operation: Operation): Refusal | null {
+  if (operation.kind !== 'updateSite') return null;
+  const { ownStarters } = operation.set;
+  for (const { looks, roles: some } of Object.values(ownStarters ?? {})) {
+    for (const style of looks)
+      for (const [name, value] of valuesOfStyle(style)) {
+        const problem = lookProblem(style.thing, name, value);
+        if (problem !== null) return problem;
+      }
+    for (const [key, value] of Object.entries(some)) {
+      const problem = isRole(key) ? tokenProblem({ key, of: roles[key].of }, value, roles[key].name) : null;
+      if (problem !== null) return problem;
+    }
+  }
+  return null;
 }
 
 /** A language that no browser knows, of a site or a menu: it would be delivered as it is. */

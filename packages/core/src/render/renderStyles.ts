@@ -4,7 +4,7 @@ import { fontFileName } from '../schema/fontFile.ts';
 import type { Site } from '../schema/site.ts';
 import { fontFaces, fontsUsed, paletteDeclarations } from '../model/palette.ts';
 import { printRules } from '../style/printRules.ts';
-import { looks, rule, type Rule } from '../style/rule.ts';
+import { flat, looks, rule, type Rule } from '../style/rule.ts';
 import { plainSheet, type Sheet } from '../style/sheet.ts';
 import type { Situation } from '../schema/style.ts';
 import { dropdownRules } from './dropdownRules.ts';
@@ -31,7 +31,13 @@ export function renderStyles(
     '/* Navigation. Colours, fonts and lengths: set the --zv- properties around .zv to override them. */\n' +
     fontFaces(fontsUsed(sheet.palette, values), files) +
     // A band evaluates them anew, so that a site can give one band other colours.
-    `.zv,.zv-band{${paletteDeclarations(sheet.palette, values)}}\n` +
+    sheet.starters
+      .map(({ palette, within }, at) => {
+        const selectors =
+          at === 0 ? ['.zv', '.zv-band'] : ['.zv', '.zv-band'].map((one) => flat(one, within));
+        return `${selectors.join(',')}{${paletteDeclarations(palette, values)}}\n`;
+      })
+      .join('') +
     printRules(
       stylesOf(site, menus, frame),
       { ...site.breakpoints, ...(takeover === undefined ? {} : { takeover }) },

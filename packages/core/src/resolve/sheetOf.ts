@@ -1,19 +1,22 @@
 import { areaOfOwner, forestOfOwner, templateOf } from '../model/styleOwner.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { chosenStarter } from '../model/chosenStarter.ts';
 import { nodeAt } from '../model/forest.ts';
 import { wayUp } from '../model/wayUp.ts';
-import { targetOf, valuesOfStyle, type Style, type StyleValues } from '../schema/style.ts';
+import type { StarterStyle } from '../schema/ownStarter.ts';
+import { areas, type AreaName } from '../schema/part.ts';
+import { targetOf, valuesOfStyle, type StyleValues } from '../schema/style.ts';
 import { fitsPalette, type Palette, paletteOf } from '../model/palette.ts';
 import { factsOf, type Property } from '../anatomy/properties.ts';
-import { plainSheet, type Scope, type SetLook, type Sheet } from '../style/sheet.ts';
+import { plainSheet, type PlacedStarter, type Scope, type SetLook, type Sheet } from '../style/sheet.ts';
 import { ancestors } from '../walk/ancestors.ts';
 
 /**
- * How near scopes are: the whole site, a template, an area, a band, a zone or cell, a menu wherever it is, what stands
+ * How near scopes are: a starter that was saved here, the whole site, a template, an area, a band, a zone or cell, a menu wherever it is, what stands
  * in the frame (a menu in this place among it), then items by their level, and what stands in the panel of an item
  * before the items in it.
  */
-const rank = { site: 1, template: 2, area: 3, menu: 7, inFrame: 8, item: 20 } as const;
+const rank = { saved: 0.5, site: 1, template: 2, area: 3, menu: 7, inFrame: 8, item: 20 } as const;
 
 /** The class of what has looks of its own. */
 export function styleClass(owner: string): string {
@@ -33,11 +36,39 @@ export function sheetOf(document: SiteDocument): Sheet {
     if (scope === undefined) scopes.set(owner, (scope = scopeOf(document, owner)));
     if (scope !== null) set.push({ target: targetOf(style), values: valuesIn(style, palette), scope });
   }
-  const sheet = { ...plainSheet(), palette, set };
+  const placed = placedStarters(document);
+  const sheet = { ...plainSheet(), starters: placed, palette, set: [...placed.flatMap(savedLooks), ...set] };
   sheets.set(document, sheet);
   return sheet;
 }
 const sheets = new WeakMap<SiteDocument, Sheet>();
+
+/** The starter of the site, and those of areas that begin with another one. */
+function placedStarters(document: SiteDocument): readonly [Placed, ...Placed[]] {
+  const first = chosenStarter(document.site);
+  const others = areas.flatMap((area) => {
+    const { key } = chosenStarter(document.site, area);
+    return key === first.key ? [] : [area];
+  });
+  const elsewhere = others.map((area) => `:not(${below(`.zv-${area}`)})`);
+  const placed = (area: AreaName | null, within: readonly string[]): Placed => {
+    const { key, looks, own } = chosenStarter(document.site, area);
+    return { key, area, looks, palette: paletteOf(document, area), within, saved: own?.looks ?? [] };
+  };
+  return [placed(null, elsewhere), ...others.map((area) => placed(area, [below(`.zv-${area}`)]))];
+}
+
+/** What a starter that was saved on this site says, nearer than the one that it was made of. */
+function savedLooks({ key, within, saved, palette }: Placed): SetLook[] {
+  return saved.map((style) => ({
+    target: targetOf({ ...style, owner: key }),
+    values: valuesIn(style, palette),
+    scope: { within, rank: rank.saved },
+    starter: key,
+  }));
+}
+
+type Placed = PlacedStarter & { readonly saved: readonly StarterStyle[] };
 
 /**
  * What has looks of its own, and needs a class for them: the ids of items and of parts of the frame and of panels, and
@@ -51,7 +82,7 @@ export function styledIn(document: SiteDocument): ReadonlySet<string> {
 }
 
 /** What somebody set, without the values that use a name that nothing has any more. */
-function valuesIn(style: Style, palette: Palette): StyleValues {
+function valuesIn(style: StyleValues, palette: Palette): StyleValues {
   const values: { [P in Property]?: string } = {};
   for (const [name, value] of valuesOfStyle(style))
     if (fitsPalette(palette, factsOf(name).kind, value)) values[name] = value;

@@ -1,6 +1,7 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
 import { EMAIL_PATTERN, PHONE_PATTERN } from '../base/address.ts';
+import { MOST_OWN_STARTERS, OwnStarterShape, StarterKeyShape } from './ownStarter.ts';
 import { PictureShape } from './picture.ts';
 import { IconShape } from './settings.ts';
 import {
@@ -60,6 +61,17 @@ export const siteFacts = {
   }),
   /** Words that visitors read, in the place of those that ship: by language, then by what they are for. */
   words: recordOf(LanguageShape, recordOf(KeyShape, LineShape, { maxProperties: 60 }), { maxProperties: 40 }),
+  /** The looks that the site begins with; not there: `FIRST_STARTER`. */
+  starter: StarterKeyShape,
+  /** Areas that begin with others. */
+  areaStarters: someOf({
+    header: StarterKeyShape,
+    side: StarterKeyShape,
+    footer: StarterKeyShape,
+    drawer: StarterKeyShape,
+  }),
+  /** Looks that were saved here, to begin with, by their keys. */
+  ownStarters: recordOf(KeyShape, OwnStarterShape, { maxProperties: MOST_OWN_STARTERS }),
 };
 
 /** Facts of the site that everything else hangs on. Its id and its key stay. */

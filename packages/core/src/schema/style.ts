@@ -20,6 +20,9 @@ export const styleValues = Object.fromEntries(
   }),
 ) as { readonly [P in Property]: ReturnType<typeof Type.String> };
 
+/** What has looks. */
+export const thingField = { thing: Type.Enum(thingNames) };
+
 /** What values are for. */
 const targetFields = {
   /**
@@ -27,9 +30,10 @@ const targetFields = {
    * template.
    */
   owner: Type.String({ pattern: `${ID_PATTERN}|^template:.{1,200}$` }),
-  thing: Type.Enum(thingNames),
+  ...thingField,
 };
-const maybeTarget = {
+/** In which state, situation and device class values hold. */
+export const maybeTarget = {
   /** Not there: at rest. */
   state: Type.Enum(states.filter((state) => state !== 'normal')),
   /** Not there: in all situations. */

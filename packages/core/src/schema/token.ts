@@ -34,10 +34,16 @@ export const tokenExpected: Readonly<Record<TokenKind, string>> = {
   variant: 'button or link',
 };
 
+/** Any value that something with a name can have. */
+export const tokenValueShape = Type.String({
+  pattern: `^(?:${Object.values(tokenPatterns).join('|')})$`,
+  maxLength: 60,
+});
+
 const tokenFields = {
   /** What people call it; not there: it is a role, whose name is ours. */
   name: Type.String({ minLength: 1, maxLength: LONGEST_TOKEN_NAME }),
-  value: Type.String({ pattern: `^(?:${Object.values(tokenPatterns).join('|')})$`, maxLength: 60 }),
+  value: tokenValueShape,
   /** Of a font that is not on visitors’ devices: its files. */
   files: Type.Array(FontFileShape, { minItems: 1, maxItems: MOST_FONT_FILES }),
   /** How text is shown until the files are there; not there: at once, and they are used from the next page on. */

@@ -5,7 +5,8 @@ import { valuesOfStyle, type Situation, type StyleTarget } from '../schema/style
 import { selectorsIn } from '../anatomy/specificity.ts';
 import { compareOrder, orderOf, type Precedence } from './precedence.ts';
 import { flat, type Medium } from './rule.ts';
-import type { Look } from './starters.ts';
+import type { Look } from '../starters/starter.ts';
+import { FIRST_STARTER, starters } from '../starters/starters.ts';
 import type { Sheet } from './sheet.ts';
 
 /** A rule of looks as it is printed, and how much it wins against others. */
@@ -44,14 +45,18 @@ export function compileStyles(things: readonly ThingName[], sheet: Sheet): LookR
     const made = ruleOf(thing, look, where);
     if (made !== null) rules.push(made);
   };
-  for (const thing of thingNames) {
-    if (!used.has(thing)) continue;
-    const { narrow, over, scrolled, ...looks } = sheet.starter[thing] ?? {};
-    add(thing, { ...initialOf(thing), ...looks.normal }, AT_REST);
-    for (const state of states) if (state !== 'normal') add(thing, looks[state] ?? {}, { ...AT_REST, state });
-    add(thing, narrow ?? {}, { ...AT_REST, device: 'narrow' });
-    for (const situation of sheet.situations)
-      add(thing, (situation === 'over' ? over : scrolled) ?? {}, { ...AT_REST, situation });
+  for (const { looks: all, within } of sheet.starters) {
+    const atRest = { ...AT_REST, within };
+    for (const thing of thingNames) {
+      if (!used.has(thing)) continue;
+      const { narrow, over, scrolled, ...looks } = all[thing] ?? {};
+      add(thing, { ...initialOf(thing), ...looks.normal }, atRest);
+      for (const state of states)
+        if (state !== 'normal') add(thing, looks[state] ?? {}, { ...atRest, state });
+      add(thing, narrow ?? {}, { ...atRest, device: 'narrow' });
+      for (const situation of sheet.situations)
+        add(thing, (situation === 'over' ? over : scrolled) ?? {}, { ...atRest, situation });
+    }
   }
   for (const { target, values, scope } of sheet.set)
     if (used.has(target.thing) && !isNever(target, sheet))
@@ -120,11 +125,20 @@ function declarationsOf(thing: ThingName, look: Look, { rank, state, device, sit
     .filter((name) => !(isShorthand && factsOf(name).group === 'text'));
   const inherited = left.filter((name) => FONT.has(name) && look[name] === 'inherit');
   const isFont = inherited.length === FONT.size;
+  const shorthand = isShorthand ? fontOfSite(look) : [];
   const declarations = left
     .filter((name) => !(isFont && FONT.has(name)))
     .flatMap((name) => declarationsFor(name, look[name] ?? ''))
     .map(([css, value]) => `${css}:${value}`);
-  return [...(isFont ? ['font:inherit'] : []), ...declarations].join(';');
+  return [...(isFont ? ['font:inherit'] : []), ...shorthand, ...declarations].join(';');
+}
+
+/** The font of a starter, where it is another than that of the first one, which the layout has already. */
+function fontOfSite(look: Look): readonly string[] {
+  const shorthand = ({ fontWeight, fontSize, lineHeight }: Look): string =>
+    `font:var(--zv-font,${fontWeight} ${fontSize}/${lineHeight} var(--_font))`;
+  const own = shorthand(look);
+  return own === shorthand(starters[FIRST_STARTER].looks.site?.normal ?? {}) ? [] : [own];
 }
 
 /** What `font: inherit` stands for. */

@@ -3,8 +3,9 @@ import { factsOf, type Property } from '../anatomy/properties.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import type { Situation, StyleTarget } from '../schema/style.ts';
 import { compareOrder, orderOf } from './precedence.ts';
-import { plainSheet, type SetLook, type Sheet } from './sheet.ts';
-import type { Look, StarterName } from './starters.ts';
+import type { AreaName } from '../schema/part.ts';
+import type { Look } from '../starters/starter.ts';
+import { plainSheet, starterIn, type SetLook, type Sheet } from './sheet.ts';
 
 /** A value, and where it comes from. */
 export interface ResolvedStyle {
@@ -17,12 +18,13 @@ export type StyleOrigin =
   | { readonly from: 'set'; readonly target: StyleTarget }
   | {
       readonly from: 'starter';
-      readonly starter: StarterName;
+      /** Its key. */
+      readonly starter: string;
       /** The thing itself, or one that it is like. */
       readonly thing: ThingName;
       readonly state: State;
       readonly situation: Situation | null;
-      readonly device: 'narrow' | null;
+      readonly device: DeviceClass | null;
     }
   | { readonly from: 'initial'; readonly thing: ThingName };
 
@@ -34,6 +36,8 @@ export interface StyleChoices {
   readonly situations?: readonly Situation[];
   readonly device?: DeviceClass | null;
   readonly sheet?: Sheet;
+  /** The area that it is in, which may begin with another starter than the site. */
+  readonly area?: AreaName | null;
   /** Whether what was set holds here: by what it belongs to. Not there: what was set for the whole site. */
   readonly holds?: (look: SetLook) => boolean;
   /** All things that it is, the one that wins first; not there: the thing and what it is like. */
@@ -58,11 +62,13 @@ export function sourcesOf(
   line: readonly ThingName[],
   sheet: Sheet,
   holds: (look: SetLook) => boolean,
+  area: AreaName | null = null,
 ): StyleSource[] {
+  const { key: starter, looks: all } = starterIn(sheet, area);
   const found: { readonly order: readonly number[]; readonly source: StyleSource }[] = [];
   line.forEach((thing, at) => {
     const depth = line.length - at;
-    const { narrow, over, scrolled, ...looks } = sheet.starter[thing] ?? {};
+    const { narrow, over, scrolled, ...looks } = all[thing] ?? {};
     const said: readonly Said[] = [
       ...states.map((state): Said => [state, null, null, looks[state]]),
       ['normal', null, 'narrow', narrow],
@@ -78,21 +84,27 @@ export function sourcesOf(
             state,
             situation,
             device,
-            origin: { from: 'starter', starter: sheet.name, thing, state, situation, device },
+            origin: { from: 'starter', starter, thing, state, situation, device },
           },
         });
   });
   for (const set of sheet.set) {
     const { target, values, scope } = set;
     const at = line.indexOf(target.thing);
-    if (at < 0 || !holds(set)) continue;
+    if (at < 0 || (set.starter === undefined ? !holds(set) : set.starter !== starter)) continue;
     const { state = 'normal', situation = null, device = null } = target;
     found.push({
       order: orderOf({ state, situation, device, rank: scope.rank }, line.length - at),
-      source: { look: values, state, situation, device, origin: { from: 'set', target } },
+      source: { look: values, state, situation, device, origin: originOf(set) },
     });
   }
   return found.sort((a, b) => compareOrder(b.order, a.order)).map(({ source }) => source);
+}
+
+function originOf({ target, starter }: SetLook): StyleOrigin {
+  if (starter === undefined) return { from: 'set', target };
+  const { thing, state = 'normal', situation = null, device = null } = target;
+  return { from: 'starter', starter, thing, state, situation, device };
 }
 
 /** Whether a source says something of what is in these states and situations, on a device class. */
@@ -141,13 +153,14 @@ export function rankedStyles(
     states: inStates = [],
     situations: asked = [],
     device = null,
+    area = null,
   } = choices;
   const initial = initialStyle(line, property);
   if (initial === null) return [];
   // A situation that no header of the site can be in is never there.
   const situations = asked.filter((one) => sheet.situations.includes(one));
   const where = { states: inStates, situations, device };
-  const said = sourcesOf(line, sheet, holds).flatMap((source) => {
+  const said = sourcesOf(line, sheet, holds, area).flatMap((source) => {
     const value = source.look[property];
     return value !== undefined && isSaidOf(source, where) ? [{ value, origin: source.origin }] : [];
   });

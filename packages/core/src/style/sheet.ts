@@ -1,6 +1,8 @@
+import type { AreaName } from '../schema/part.ts';
 import type { Situation, StyleTarget, StyleValues } from '../schema/style.ts';
 import { plainPalette, type Palette } from '../model/palette.ts';
-import { starters, type Starter, type StarterName } from './starters.ts';
+import type { StarterLooks } from '../starters/starter.ts';
+import { FIRST_STARTER, starters, type StarterKey } from '../starters/starters.ts';
 
 /** How near a scope is, and what finds all that is in it. */
 export interface Scope {
@@ -15,12 +17,23 @@ export interface SetLook {
   readonly target: StyleTarget;
   readonly values: StyleValues;
   readonly scope: Scope;
+  /** They belong to a starter that was saved on this site: not there where another one is. */
+  readonly starter?: string;
 }
 
-/** All that is said about looks: by a starter, and by people. */
+/** A starter, and where it is: in an area, or everywhere that no other is. */
+export interface PlacedStarter {
+  readonly key: string;
+  readonly area: AreaName | null;
+  readonly looks: StarterLooks;
+  readonly palette: Palette;
+  readonly within: readonly string[];
+}
+
+/** All that is said about looks: by starters, and by people. */
 export interface Sheet {
-  readonly name: StarterName;
-  readonly starter: Starter;
+  /** That of the whole site first, then those of areas that begin with another one. */
+  readonly starters: readonly [PlacedStarter, ...PlacedStarter[]];
   readonly set: readonly SetLook[];
   /** The colours, fonts and lengths that have a name. */
   readonly palette: Palette;
@@ -28,7 +41,14 @@ export interface Sheet {
   readonly situations: readonly Situation[];
 }
 
+/** The starter of an area, or of what is in none. */
+export function starterIn({ starters: [first, ...others] }: Sheet, area: AreaName | null): PlacedStarter {
+  return others.find((one) => one.area === area) ?? first;
+}
+
 /** A starter, and nothing set. */
-export function plainSheet(name: StarterName = 'moss@1'): Sheet {
-  return { name, starter: starters[name], set: [], palette: plainPalette, situations: [] };
+export function plainSheet(key: StarterKey = FIRST_STARTER): Sheet {
+  const palette = plainPalette;
+  const starter = { key, area: null, looks: starters[key].looks, palette, within: [] };
+  return { starters: [starter], set: [], palette, situations: [] };
 }

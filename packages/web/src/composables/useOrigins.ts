@@ -1,10 +1,18 @@
-import { nameOfOwner, thingOf, type ResolvedStyle, type State, type StyleTarget } from '@zorvik/core';
+import {
+  nameOfOwner,
+  starterByKey,
+  thingOf,
+  type ResolvedStyle,
+  type State,
+  type StyleTarget,
+} from '@zorvik/core';
 import { useStyling } from '../stores/styling.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
 /** Where values come from, in words. */
 export interface Origins {
-  readonly originOf: (style: ResolvedStyle) => string;
+  /** `isNamed`: starters with their names. */
+  readonly originOf: (style: ResolvedStyle, isNamed?: boolean) => string;
   readonly placeOf: (target: StyleTarget) => string;
 }
 
@@ -32,12 +40,13 @@ export function useOrigins(): Origins {
     ].join(', ');
   }
 
-  function originOf({ origin }: ResolvedStyle): string {
+  function originOf({ origin }: ResolvedStyle, isNamed = false): string {
     if (origin.from === 'initial') return 'not set';
     if (origin.from === 'set') return placeOf(origin.target);
-    const { thing, state, situation } = origin;
+    const { starter, thing, state, situation } = origin;
+    const name = copy.document === null ? undefined : starterByKey(copy.document.site, starter)?.name;
     return [
-      'starter',
+      name === undefined || !isNamed ? 'starter' : `starter “${name}”`,
       ...(thing === styling.thing ? [] : [thingOf(thing).name]),
       ...(state === 'normal' || state === styling.state ? [] : [stateWords[state] ?? state]),
       ...(situation === null ? [] : [situation === 'over' ? 'over the content' : situation]),

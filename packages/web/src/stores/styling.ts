@@ -18,6 +18,7 @@ import {
   templateOwner,
   thingOf,
   wayUp,
+  type AreaName,
   type DeviceClass,
   type Property,
   type ResolvedStyle,
@@ -46,7 +47,7 @@ export const rowKinds = ['links', 'surfaces', 'spacing'] as const;
 export type RowKind = (typeof rowKinds)[number];
 
 /** What stands below the live page. */
-export const sheets = ['states', 'colours', 'fonts'] as const;
+export const sheets = ['states', 'colours', 'fonts', 'starters'] as const;
 /** See `sheets`. */
 export type SheetName = (typeof sheets)[number];
 
@@ -200,9 +201,17 @@ export const useStyling = defineStore('styling', () => {
       device: device.value,
       sheet: sheet.value,
       line: [...of.things].reverse(),
+      area: areaAround(of),
       holds: ({ target: one, scope }) =>
         (isWhole || scope.rank <= limit) && (one.owner === site.id || around.has(one.owner)),
     });
+  }
+
+  /** The area that a row stands in. */
+  function areaAround({ part }: SheetRow): AreaName | null {
+    const { document } = copy;
+    if (document === null || part === null) return null;
+    return areaOfOwner(wayUp(document, part).at(-1)?.id ?? '');
   }
 
   /** The value that was set for just what is chosen; null: none. */

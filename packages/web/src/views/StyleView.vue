@@ -8,6 +8,7 @@ import StyleStrip from '../components/style/StyleStrip.vue';
 import ChoiceRow from '../components/common/ChoiceRow.vue';
 import ColourSheet from '../components/style/ColourSheet.vue';
 import FontSheet from '../components/style/FontSheet.vue';
+import StarterSheet from '../components/style/StarterSheet.vue';
 import { useDrawnPage } from '../composables/useFrameStage.ts';
 import { useLiveView } from '../stores/liveView.ts';
 import { useStyling, type SheetName } from '../stores/styling.ts';
@@ -20,6 +21,7 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
   { value: 'states', label: 'States' },
   { value: 'colours', label: 'Colours' },
   { value: 'fonts', label: 'Fonts' },
+  { value: 'starters', label: 'Starters' },
 ];
 </script>
 
@@ -44,6 +46,7 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
     <StyleStrip v-show="styling.below === 'states'" />
     <ColourSheet v-if="styling.below === 'colours'" class="whole" />
     <FontSheet v-if="styling.below === 'fonts'" class="whole" />
+    <StarterSheet v-if="styling.below === 'starters'" class="whole" />
   </div>
 </template>
 

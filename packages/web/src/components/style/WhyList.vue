@@ -25,7 +25,7 @@ const lines = computed((): readonly Line[] =>
     ? []
     : styling.ranked(property.value, true).map((style) => ({
         style,
-        words: originOf(style),
+        words: originOf(style, true),
         value: isColour.value ? colourShown(palette.all, style.value) : shownValue(style.value),
         css: isColour.value ? plainColour(palette.all, style.value) : null,
       })),

@@ -1,40 +1,8 @@
-import type { State, ThingName } from '../anatomy/anatomy.ts';
-import type { Situation, StyleValues } from '../schema/style.ts';
+import { FIELD, FILLED, FILLED_HOVER, OUTER_RING, OVER, RING, SIGN, BOXED } from './pieces.ts';
+import type { StarterLooks } from './starter.ts';
 
-/** Values of some properties; see `values.ts`. What begins with "=" is CSS as it is. */
-export type Look = StyleValues;
-
-/** How a thing looks: in each state; and at rest on narrow screens, and in situations of the header. */
-export type Looks = { readonly [S in State]?: Look } & {
-  readonly narrow?: Look;
-} & { readonly [S in Situation]?: Look };
-
-/** How everything looks before anybody sets anything. Frozen: a change is a new version beside it. */
-export type Starter = { readonly [T in ThingName]?: Looks };
-
-const RING: Look = { outline: '2px solid @accent', outlineOffset: '-2px' };
-const OUTER_RING: Look = { outline: '2px solid @accent', outlineOffset: '2px' };
-const BOXED: Look = {
-  background: '@paper',
-  borderBlockWidth: '1px',
-  borderInlineWidth: '1px',
-  borderColor: '@edge',
-  borderRadius: '@radius',
-  boxShadow: '0 .75rem 1.75rem -.75rem #00000066',
-};
-const SIGN: Look = { arrowShape: 'chevron', inlineSize: '.4rem', blockSize: '.4rem' };
-const FILLED: Look = { background: '@button', color: '@button-ink' };
-const FILLED_HOVER: Look = { background: '@button-hover' };
-const FIELD: Look = {
-  minBlockSize: '2.75rem',
-  borderBlockWidth: '1px',
-  borderInlineWidth: '1px',
-  borderRadius: '@radius',
-  background: '@paper',
-};
-const OVER: Look = { background: 'none', ink: '#ffffff', tint: '#ffffff33', accent: '#ffffff' };
-
-const moss: Starter = {
+/** The looks that every site had before there were others. Frozen: a change is a new version beside it. */
+export const moss: StarterLooks = {
   site: {
     normal: {
       color: '@ink',
@@ -385,8 +353,3 @@ const moss: Starter = {
   anchors: { normal: { fontSize: '.9375rem' } },
   anchorsTitle: { normal: { paddingBlock: '.25rem', paddingInline: '.5rem', fontWeight: '600' } },
 };
-
-/** The starters by name and version. */
-export const starters = { 'moss@1': moss } as const satisfies Record<string, Starter>;
-/** See `starters`. */
-export type StarterName = keyof typeof starters;
