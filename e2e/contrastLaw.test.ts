@@ -15,6 +15,7 @@ import {
   thingNames,
   thingOf,
   upgraded,
+  valueOfName,
   withFollowed,
   withNodesLast,
   emptyForest,
@@ -22,6 +23,7 @@ import {
   type ContrastPair,
   type DrawnElement,
   type Property,
+  type Scheme,
   type Sheet,
   type SiteDocument,
   type State,
@@ -29,7 +31,7 @@ import {
 } from '@zorvik/core';
 import { withRandomLooks } from '@zorvik/core/testing';
 import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
-import { galleryOf, type Look } from './looks.ts';
+import { galleryOf, showAs, type Look } from './looks.ts';
 import { enterStage, type Stage } from './stage.ts';
 import { forced } from './styleLaw.ts';
 
@@ -57,7 +59,8 @@ function inColours(document: SiteDocument): SiteDocument {
     (style) =>
       Object.fromEntries(
         Object.entries(style).filter(
-          ([name]) => colours.has(name) || ['id', 'parent', 'owner', 'thing', 'state'].includes(name),
+          ([name]) =>
+            colours.has(name) || ['id', 'parent', 'owner', 'thing', 'state', 'scheme'].includes(name),
         ),
       ) as unknown as Style,
   );
@@ -123,6 +126,7 @@ beforeAll(async () => {
 });
 afterAll(async () => {
   await gallery.close();
+  await showAs(browser.driver as Driver, 'screen');
   await browser.resize(1280, 800);
 });
 
@@ -173,12 +177,18 @@ async function judged(
   path: string,
   state: State,
   changed: (sheet: Sheet) => Sheet = (sheet) => sheet,
+  scheme: Scheme = 'light',
 ): Promise<{ readonly compared: number; readonly problems: string[] }> {
-  const { html, css, pairs } = computedOn(document, path, changed);
+  const { html, css, pairs: all } = computedOn(document, path, changed);
+  const pairs = all.filter((pair) => pair.scheme === null || pair.scheme === scheme);
   const name = `contrast-${state}-${path.replaceAll('/', '-')}`;
-  pages.set(name, { css: forced(css, state === 'normal' ? [] : [state]), body: html });
+  // In the dark, a site is dark itself.
+  const paper = valueOfName(sheetOf(document).palette, 'paper', 'dark') ?? '';
+  const page = scheme === 'dark' && document.site.hasDark ? `body{background:${paper}}` : '';
+  pages.set(name, { css: page + forced(css, state === 'normal' ? [] : [state]), body: html });
   await browser.resize(1280, 1400);
   const driver = browser.driver as Driver;
+  await showAs(driver, 'screen', scheme);
   await driver.get(gallery.address(name));
   const seen = await driver.executeScript<Seen[]>(MARK, things, state);
   const marked = await picture();
@@ -224,7 +234,8 @@ describe('law 2 of looks', () => {
     for (let seed = 0; seed < SEEDS; seed += 1) {
       const document = inColours(withRandomLooks(seededRandom(seed + 7), quillmere, 220));
       const state = (['normal', 'hover', 'focus'] as const)[seed % 3] ?? 'normal';
-      const found = await judged(document, paths[seed % paths.length] ?? '/', state);
+      const scheme = seed % 2 === 0 ? 'dark' : 'light';
+      const found = await judged(document, paths[seed % paths.length] ?? '/', state, undefined, scheme);
       expect(found.problems.slice(0, 8), `seed ${seed}, ${state}`).toEqual([]);
       compared += found.compared;
     }

@@ -58,10 +58,17 @@ export function inState(css: string, state: 'hover' | 'focus'): string {
 export type Medium = 'screen' | 'print' | 'forced colours';
 
 /** Lets the browser show pages as in a medium. */
-export async function showAs(driver: Driver, medium: Medium): Promise<void> {
+export async function showAs(
+  driver: Driver,
+  medium: Medium,
+  scheme: 'light' | 'dark' = 'light',
+): Promise<void> {
   await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', {
     media: medium === 'print' ? 'print' : '',
-    features: [{ name: 'forced-colors', value: medium === 'forced colours' ? 'active' : 'none' }],
+    features: [
+      { name: 'forced-colors', value: medium === 'forced colours' ? 'active' : 'none' },
+      { name: 'prefers-color-scheme', value: scheme },
+    ],
   });
 }
 

@@ -449,3 +449,38 @@ describe('starters', () => {
     await (await person.byText('label', 'States')).click();
   });
 });
+
+describe('dark colours', () => {
+  it('are a second set for all that has a name, can be set apart, are looked at and checked, and are delivered', async () => {
+    await (await person.byText('label', 'Colours')).click();
+    await person.click('Add dark colours');
+    const accent = await person.find(
+      'input[aria-label="Accent in dark"], [aria-label="Choose Accent in dark"]',
+    );
+    expect(await accent.isDisplayed()).toBe(true);
+    await (await person.byText('label', 'Dark')).click();
+    await (await person.byText('label', 'States')).click();
+    await person.lookAt('Trees');
+    await cellButton(`${BAR}, normal`).then((one) => one.click());
+    const light = await drawn(BAR, 'normal', ['color']);
+    await (await person.byText('label', 'everywhere')).click();
+    await (await person.byText('label', 'dark')).click();
+    await type('Text', '#ffee88');
+    await showsIn(BAR, 'normal', 'color', 'rgb(255, 238, 136)');
+    await (await person.byText('label', 'Light')).click();
+    await person.eventually(
+      'the light one is another',
+      async () => (await drawn(BAR, 'normal', ['color'])).color !== 'rgb(255, 238, 136)',
+    );
+    expect(light.color).not.toBe('rgb(255, 238, 136)');
+    // Quillmere’s own colours were chosen for the light: what cannot be read in the dark is found, and fixed at once.
+    const hard = async (): Promise<string> => (await person.find('.readability')).getText();
+    await person.eventually('nothing is hard to read', async () => /hard to read/.test(await hard()));
+    await person.click('Fix them');
+    await person.eventually('not all is fixed', async () => /All \d+ readable/.test(await hard()));
+    const looks = [...(await stored()).styles.nodes.values()].filter(({ scheme }) => scheme === 'dark');
+    expect(looks.length).toBeGreaterThan(1);
+    for (let at = 0; at < 3; at += 1) await person.click('Undo');
+    await person.eventually('all is as it was', async () => (await stored()).site.hasDark === undefined);
+  });
+});

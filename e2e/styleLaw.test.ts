@@ -25,6 +25,7 @@ import {
   type Operation,
   type Part,
   type Place,
+  type Scheme,
   type SetLook,
   type Sheet,
   type DeviceClass,
@@ -35,7 +36,7 @@ import {
 } from '@zorvik/core';
 import { randomValue, withRandomLooks } from '@zorvik/core/testing';
 import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
-import { galleryOf, type Look } from './looks.ts';
+import { galleryOf, showAs, type Look } from './looks.ts';
 import { enterStage, type Stage } from './stage.ts';
 import { allTriples, forced, lawOn, widths } from './styleLaw.ts';
 
@@ -192,10 +193,12 @@ if (location.pathname.endsWith('scrolled')) document.querySelectorAll('.zv-heade
 function oneOfAll(seed: number): {
   readonly some: typeof forcedStates;
   readonly devices: readonly DeviceClass[];
+  readonly scheme: Scheme;
 } {
   return {
     some: [forcedStates[Math.floor(seed / 5) % forcedStates.length] ?? []],
     devices: [deviceClasses[seed % deviceClasses.length] ?? 'wide'],
+    scheme: seed % 2 === 0 ? 'dark' : 'light',
   };
 }
 
@@ -208,6 +211,7 @@ beforeAll(async () => {
 });
 afterAll(async () => {
   await gallery.close();
+  await showAs(browser.driver as Driver, 'screen');
   await browser.resize(1280, 800);
 });
 
@@ -228,13 +232,15 @@ function meeting(document: SiteDocument): SiteDocument {
     [{ owner: menu, thing: 'entry' }, '#222222'],
     [{ owner: document.site.id, thing: 'button', state: 'hover' }, '#333333'],
     [{ owner: document.site.id, thing: 'button', state: 'focus' }, '#444444'],
+    [{ owner: document.site.id, thing: 'heading', scheme: 'dark' }, '#555555'],
   ];
+  const withDark: SiteDocument = { ...document, site: { ...document.site, hasDark: true } };
   return looks.reduce((so, [target, color]) => {
     const operation = { kind: 'setStyle' as const, target, set: { color }, was: {} };
     const applied = kindOf(operation).apply(so, operation);
     if (!applied.ok) throw new Error(applied.refusal.message);
     return applied.value.document;
-  }, document);
+  }, withDark);
 }
 
 /** What the law says of a page in every state, on every device class. */
@@ -243,10 +249,12 @@ async function judged(
   {
     some = forcedStates,
     devices = deviceClasses,
+    scheme = 'light',
     change,
   }: {
     readonly some?: typeof forcedStates;
     readonly devices?: readonly DeviceClass[];
+    readonly scheme?: Scheme;
     readonly change?: Parameters<typeof lawOn>[3];
   } = {},
 ): Promise<{ readonly triples: Set<string>; readonly problems: string[]; readonly elements: number }> {
@@ -264,9 +272,10 @@ async function judged(
     });
     for (const device of devices) {
       await browser.resize(widths[device], 900);
+      await showAs(driver, 'screen', scheme);
       await driver.get(gallery.address(name));
       await driver.executeScript(PREPARE);
-      const verdict = await lawOn(driver, made.sheet, { device, some: states }, change);
+      const verdict = await lawOn(driver, made.sheet, { device, scheme, some: states }, change);
       verdict.triples.forEach((one) => triples.add(one));
       problems.push(...verdict.problems);
       elements += verdict.elements;
@@ -280,7 +289,10 @@ describe('law 1 of looks', () => {
     const triples = new Set<string>();
     let elements = 0;
     for (let seed = 1; seed <= SEEDS; seed += 1) {
-      const found = await judged(madeFor(seed), IS_WHOLE ? {} : oneOfAll(seed));
+      const found = await judged(
+        madeFor(seed),
+        IS_WHOLE ? { scheme: seed % 2 === 0 ? 'dark' : 'light' } : oneOfAll(seed),
+      );
       expect(found.problems.slice(0, 12), `seed ${seed}`).toEqual([]);
       found.triples.forEach((one) => triples.add(one));
       elements += found.elements;
@@ -302,6 +314,14 @@ describe('law 1 of looks', () => {
       'two states swapped',
       (made) =>
         withSet(made, (look) => ({ ...look, target: { ...look.target, ...swappedState(look.target) } })),
+    ],
+    [
+      'light and dark swapped',
+      (made) =>
+        withSet(made, ({ target, ...look }) => ({
+          ...look,
+          target: target.scheme === 'dark' ? { ...target, scheme: 'light' } : target,
+        })),
     ],
     [
       'a property forgotten',

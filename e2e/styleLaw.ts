@@ -10,6 +10,7 @@ import {
   type DeviceClass,
   type HeaderSituation,
   type Property,
+  type Scheme,
   type Sheet,
   type State,
   type ThingName,
@@ -149,7 +150,11 @@ export interface Verdict {
 export async function lawOn(
   driver: Driver,
   sheet: Sheet,
-  { device, some }: { readonly device: DeviceClass; readonly some: readonly State[] },
+  {
+    device,
+    scheme,
+    some,
+  }: { readonly device: DeviceClass; readonly scheme: Scheme; readonly some: readonly State[] },
   change?: (property: Property, value: string) => string,
 ): Promise<Verdict> {
   const question: Question = {
@@ -178,7 +183,7 @@ export async function lawOn(
     some,
   );
   const triples = new Set<string>();
-  const declared = kinds.map((kind) => declarationsOf(kind, sheet, device, triples, change));
+  const declared = kinds.map((kind) => declarationsOf(kind, sheet, { device, scheme }, triples, change));
   const changes = await driver.executeScript<[string, string, string][][][]>(
     SET,
     declared.map((one) => one.map(({ css, value }) => [css, value])),
@@ -212,7 +217,7 @@ function situationsOfLaw(some: readonly State[]): Question['situations'] {
 function declarationsOf(
   { things, states: own, holds, isOver, isScrolled, late }: Kind,
   sheet: Sheet,
-  device: DeviceClass,
+  { device, scheme }: { readonly device: DeviceClass; readonly scheme: Scheme },
   triples: Set<string>,
   change: (property: Property, value: string) => string = (_, value) => value,
 ): { readonly css: string; readonly value: string }[] {
@@ -226,6 +231,7 @@ function declarationsOf(
       line,
       states: own,
       situations: [...(isOver ? (['over'] as const) : []), ...(isScrolled ? (['scrolled'] as const) : [])],
+      scheme,
       device,
       sheet,
       area: sheet.starters.findLast((_, at) => holds.includes(sheet.set.length + at))?.area ?? null,

@@ -389,6 +389,7 @@ export {
   renameToken,
   setToken,
   usesOfToken,
+  setDarkToken,
 } from './commands/palette.ts';
 export {
   LONGEST_TOKEN_NAME,
@@ -411,11 +412,13 @@ export {
   templateOwner,
 } from './model/styleOwner.ts';
 export {
+  schemes,
   situations,
   StyleShape,
   styleId,
   targetOf,
   valuesOfStyle,
+  type Scheme,
   type Situation as HeaderSituation,
   type Style,
   type StyleSet,
@@ -433,6 +436,9 @@ export { deliveredStyles, previewStyles } from './style/previewStyles.ts';
 export { chosenStarter, starterByKey, type ChosenStarter } from './model/chosenStarter.ts';
 export { starterKeys, starters as lookStarters, type StarterKey } from './starters/starters.ts';
 export type { OwnStarter, StarterStyle } from './schema/ownStarter.ts';
+export { setDark } from './commands/dark.ts';
+export { inScheme } from './style/previewStyles.ts';
+export { darkOf } from './colour/colour.ts';
 export { chooseStarter, removeStarter, resetToStarter, saveStarter } from './commands/lookStarters.ts';
 
 export { balanceColumns, packColumns } from './panel/balanceColumns.ts';

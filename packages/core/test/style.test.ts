@@ -140,7 +140,7 @@ function set(target: SetLook['target'], values: SetLook['values'], rank = 1): Se
 }
 
 describe('a style', () => {
-  const where = { starter: 'moss@1', situation: null, device: null, from: 'starter' };
+  const where = { starter: 'moss@1', situation: null, scheme: null, device: null, from: 'starter' };
   it('comes from the state before rest, from the thing before what it is like, and says so', () => {
     expect(resolveStyle('panelHeading', 'fontWeight')).toEqual({
       value: '600',

@@ -9,7 +9,7 @@ import { newProblem } from '../src/ops/newProblem.ts';
 import { deviceClasses } from '../src/schema/deviceClass.ts';
 import { starterKeys } from '../src/starters/starters.ts';
 import { areas } from '../src/schema/part.ts';
-import { situations, type StyleTarget } from '../src/schema/style.ts';
+import { schemes, situations, type StyleTarget } from '../src/schema/style.ts';
 import { below, pick } from './pick.ts';
 
 /** One of some, of which there is at least one. */
@@ -36,11 +36,13 @@ export function withRandomLooks(random: RandomBits, document: SiteDocument, coun
     const state = oneOf(random, states);
     const isSituated = below(random, 8) === 0;
     const isOnDevice = below(random, 4) === 0;
+    const isInScheme = below(random, 5) === 0;
     const target: StyleTarget = {
       owner,
       thing,
       ...(state === 'normal' || !(state in thingOf(thing).in) ? {} : { state }),
       ...(isSituated ? { situation: oneOf(random, situations) } : {}),
+      ...(isInScheme ? { scheme: oneOf(random, schemes) } : {}),
       ...(isOnDevice ? { device: oneOf(random, deviceClasses) } : {}),
     };
     const properties = propertiesOf(thing);
@@ -76,13 +78,14 @@ function withStarters(random: RandomBits, document: SiteDocument): SiteDocument 
   const area = oneOf(random, areas);
   const areaStarters = below(random, 2) === 0 ? {} : { areaStarters: { [area]: oneOf(random, keys) } };
   const site = { ...document.site, starter: oneOf(random, keys), ...areaStarters };
-  return { ...document, site: { ...site, ownStarters: { saved } } };
+  const dark = below(random, 3) === 0 ? {} : { hasDark: true as const };
+  return { ...document, site: { ...site, ...dark, ownStarters: { saved } } };
 }
 
 /** A document with a colour, a length and a font of its own, and a role set: random values use them. */
 function withTokens(document: SiteDocument): SiteDocument {
   const some = [
-    { target: { key: 'moss', of: 'colour' }, set: { name: 'Moss', value: '#2f6b3a' } },
+    { target: { key: 'moss', of: 'colour' }, set: { name: 'Moss', value: '#2f6b3a', dark: '#8fc79a' } },
     { target: { key: 'step', of: 'length' }, set: { name: 'Step', value: '9px' } },
     { target: { key: 'heading', of: 'font' }, set: { name: 'Heading', value: 'system:slab' } },
     { target: { key: 'accent', of: 'colour' }, set: { value: '#7a2048' } },

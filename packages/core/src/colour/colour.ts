@@ -68,6 +68,15 @@ export function stepOf(hex: string, lightness: number): string {
   return hexOf(to, c * Math.min(1, room(to) / Math.max(0.2, room(l))), h);
 }
 
+/**
+ * What a colour is where light and dark change places: its hue, as light as it was dark, but for black and white
+ * themselves, which would be too much at night. What can be told apart still can.
+ */
+export function darkOf(hex: string): string {
+  const { l, c, h } = oklchOf(hex);
+  return hexOf(1.15 - 0.95 * l, c * (l > 0.6 ? 1 : 0.85), h);
+}
+
 /** The contrast of two opaque colours, from 1 to 21 (WCAG 2.2, 1.4.3). */
 export function contrastOf(one: string, other: string): number {
   return wcagContrast(one, other);

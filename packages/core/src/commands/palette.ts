@@ -35,6 +35,20 @@ export function setToken(context: CommandContext, target: TokenTarget, typed: st
   });
 }
 
+/** What a colour is in the dark scheme, wherever it is used; null: as light as it is dark otherwise. */
+export function setDarkToken(
+  context: CommandContext,
+  target: TokenTarget,
+  typed: string | null,
+): Result<Edit> {
+  const dark = typed === null ? ok(null) : checkValue(context.document, target, typed);
+  if (!dark.ok) return dark;
+  return makeEdit(context, [setting(context, target, { dark: dark.value })], {
+    label: nameOfToken(context.document, target.key),
+    isStored: true,
+  });
+}
+
 /** Adds one, under a key that is made of its name. */
 export function addToken(
   context: CommandContext,

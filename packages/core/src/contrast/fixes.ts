@@ -33,8 +33,8 @@ export function pairKey(pair: ContrastPair): string {
 }
 
 /** The same, but for the item: which one stands for others like it may change with what is set. */
-function kindKey({ kind, thing, part, state, isCurrent, situation, device }: ContrastPair): string {
-  return [kind, thing, part ?? '', state, isCurrent, situation ?? '', device ?? ''].join(' ');
+function kindKey({ kind, thing, part, state, isCurrent, situation, scheme, device }: ContrastPair): string {
+  return [kind, thing, part ?? '', state, isCurrent, situation ?? '', scheme ?? '', device ?? ''].join(' ');
 }
 
 /**
@@ -102,7 +102,12 @@ function candidates(document: SiteDocument, pair: ContrastPair): ContrastFix[] {
         .toString(16)
         .padStart(2, '0')}`;
       found.push({
-        target: { owner: areaId('header'), thing: 'header', situation: 'over' },
+        target: {
+          owner: areaId('header'),
+          thing: 'header',
+          situation: 'over',
+          ...(pair.scheme === null ? {} : { scheme: pair.scheme }),
+        },
         property: 'backgroundImage',
         value: `linear(180deg, ${veil}, ${veil})`,
         colour: null,
@@ -131,7 +136,7 @@ function ownProperty({ kind }: ContrastPair): Property | null {
  * In the same state, where the thing has it.
  */
 function targetsOf(document: SiteDocument, pair: ContrastPair, thing: ThingName): StyleTarget[] {
-  const { origin, part, state, situation, device } = pair;
+  const { origin, part, state, situation, scheme, device } = pair;
   const owners = [
     ...(origin.from === 'set' && scopeOf(document, origin.target.owner) !== null
       ? [origin.target.owner]
@@ -145,6 +150,7 @@ function targetsOf(document: SiteDocument, pair: ContrastPair, thing: ThingName)
     thing,
     ...(state === 'normal' || !hasState ? {} : { state }),
     ...(situation === null ? {} : { situation }),
+    ...(scheme === null ? {} : { scheme }),
     ...(device === null ? {} : { device }),
   };
   return [...new Set(owners)]

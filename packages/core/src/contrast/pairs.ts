@@ -2,9 +2,10 @@ import type { State, ThingName } from '../anatomy/anatomy.ts';
 import type { Property } from '../anatomy/properties.ts';
 import type { Id } from '../base/ids.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
-import type { Situation } from '../schema/style.ts';
+import { schemes, type Scheme, type Situation } from '../schema/style.ts';
 import type { StyleOrigin } from '../style/resolveStyle.ts';
 import type { Sheet } from '../style/sheet.ts';
+import { valueOfName } from '../model/palette.ts';
 import { opaqueHex, ratioOf, rgbaOf, type Rgba } from './blend.ts';
 import type { DrawnPlace } from './places.ts';
 import { SeenPage, SeenPlace, setterOf, type Situated } from './seenPlace.ts';
@@ -23,6 +24,8 @@ export interface ContrastPair {
   /** It leads to the page that is seen, or to one above it, while it is in that state. */
   readonly isCurrent: boolean;
   readonly situation: Situation | null;
+  /** Null: there is only one. */
+  readonly scheme: Scheme | null;
   /** Null: on all device classes. */
   readonly device: DeviceClass | null;
   /** The contrast where it is least, from 1 to 21. */
@@ -49,14 +52,22 @@ export const NEEDED = { text: 4.5, large: 3, sign: 3, ring: 3, edge: 3 } as cons
 
 /**
  * The contrast of everything on a page with what is behind it, in each state, in each situation of the header, on each
- * device class. `paper`: what the page itself has behind it all. O(places * states).
+ * device class, in light and in dark. `paper`: what the page itself has behind it all. O(places * states).
  */
 export function contrastPairs(
   places: readonly DrawnPlace[],
   sheet: Sheet,
   paper = '#ffffff',
 ): ContrastPair[] {
-  const page = new SeenPage(sheet, rgbaOf(paper));
+  return (sheet.hasDark ? schemes : (['light'] as const)).flatMap((scheme) => {
+    // In the dark, the page behind it all is dark, too.
+    const behind = scheme === 'dark' ? (valueOfName(sheet.palette, 'paper', 'dark') ?? '#000000') : paper;
+    return pairsIn(places, new SeenPage(sheet, scheme, rgbaOf(behind)));
+  });
+}
+
+function pairsIn(places: readonly DrawnPlace[], page: SeenPage): ContrastPair[] {
+  const { sheet } = page;
   const devices = devicesOf(sheet);
   const pairs: ContrastPair[] = [];
   for (const place of places) {
@@ -136,6 +147,7 @@ function pairsAt(page: SeenPage, place: DrawnPlace, at: Situated): ContrastPair[
       state: at.state,
       isCurrent: at.leads !== 'elsewhere',
       situation: at.situation,
+      scheme: page.sheet.hasDark ? page.scheme : null,
       device: at.device,
       needed,
       setBy: setterOf(place, property)?.line[0] ?? thing,

@@ -3,7 +3,7 @@ import type { Property } from '../anatomy/properties.ts';
 import { isRole, type RoleName } from '../anatomy/roles.ts';
 import { valueOfName } from '../model/palette.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
-import { situations, type Situation } from '../schema/style.ts';
+import { situations, type Scheme, type Situation } from '../schema/style.ts';
 import {
   initialStyle,
   isSaidOf,
@@ -82,6 +82,7 @@ export class SeenPlace {
       const where = {
         states: inStates,
         situations: at.situation === null ? [] : [at.situation],
+        scheme: page.scheme,
         device: at.device,
       };
       const sources = page.sourcesOf(place).filter((one) => isSaidOf(one, where));
@@ -204,7 +205,7 @@ export class SeenPlace {
   /** The colour that a name has here: what is around may give roles other colours. */
   private named(name: string): Rgba | null {
     if (isRole(name)) return this.role(name);
-    const value = valueOfName(this.page.sheet.palette, name);
+    const value = valueOfName(this.page.sheet.palette, name, this.page.scheme);
     return value === null ? null : rgbaOf(value);
   }
 
@@ -218,9 +219,10 @@ export class SeenPlace {
     const around = name === 'ink' || name === 'tint' || name === 'accent' ? this.givenRole(name) : undefined;
     if (around !== undefined) return around;
     const { palette } = starterIn(this.page.sheet, this.place.area);
-    const { set = null, usual } = palette.get(name) ?? {};
-    if (set === null && usual !== undefined && typeof usual !== 'string') return this.role(usual.like);
-    const plain = valueOfName(palette, name);
+    const { set = null, dark, usual } = palette.get(name) ?? {};
+    const isSet = set !== null || (dark !== undefined && this.page.scheme === 'dark');
+    if (!isSet && usual !== undefined && typeof usual !== 'string') return this.role(usual.like);
+    const plain = valueOfName(palette, name, this.page.scheme);
     return plain === null || !plain.startsWith('#') ? null : rgbaOf(plain);
   }
 
@@ -246,6 +248,7 @@ export class SeenPage {
 
   constructor(
     readonly sheet: Sheet,
+    readonly scheme: Scheme,
     paper: Rgba,
   ) {
     this.plain = groundsOf([paper]);

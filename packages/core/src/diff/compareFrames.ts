@@ -51,6 +51,7 @@ const factWords: Readonly<Record<Exclude<keyof Site, 'id' | 'key'>, string>> = {
   social: 'social links',
   payments: 'payment marks',
   words: 'words that visitors read',
+  hasDark: 'dark colours',
   starter: 'starter',
   areaStarters: 'starters of areas',
   ownStarters: 'saved starters',

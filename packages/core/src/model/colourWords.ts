@@ -1,5 +1,6 @@
 import { withoutNames } from '../anatomy/values.ts';
 import { readColour } from '../colour/colour.ts';
+import type { Scheme } from '../schema/style.ts';
 import { valueOfName, type Palette } from './palette.ts';
 
 /** What values of colours that are no colours of their own are called. */
@@ -36,8 +37,10 @@ export function colourTyped(palette: Palette, typed: string): string {
 }
 
 /** A colour’s value as CSS that stands on its own; null: it depends on what is around it, or there is no such name. */
-export function plainColour(palette: Palette, value: string): string | null {
+export function plainColour(palette: Palette, value: string, scheme: Scheme = 'light'): string | null {
   if (value === 'none') return '#00000000';
-  const plain = value.startsWith('@') ? withoutNames(value, (name) => valueOfName(palette, name)) : value;
+  const plain = value.startsWith('@')
+    ? withoutNames(value, (name) => valueOfName(palette, name, scheme))
+    : value;
   return plain !== null && /^#[0-9a-f]{6,8}$/.test(plain) ? plain : null;
 }

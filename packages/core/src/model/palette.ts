@@ -2,9 +2,10 @@ import { fontOf } from '../anatomy/fonts.ts';
 import { isRole, roleNames, roles, type RoleName } from '../anatomy/roles.ts';
 import { tokenProperty, namesIn, valueProblem, withoutNames, type ValueKind } from '../anatomy/values.ts';
 import { fontFileName, type FontFile } from '../schema/fontFile.ts';
-import { stepOf } from '../colour/colour.ts';
+import { darkOf, stepOf } from '../colour/colour.ts';
 import type { AreaName } from '../schema/part.ts';
-import type { TokenKind } from '../schema/token.ts';
+import type { Scheme } from '../schema/style.ts';
+import type { Token, TokenKind } from '../schema/token.ts';
 import type { RoleValue } from '../starters/starter.ts';
 import { chosenStarter } from './chosenStarter.ts';
 import type { SiteDocument } from './document.ts';
@@ -16,6 +17,8 @@ export interface PaletteEntry {
   readonly name: string;
   /** What somebody set; null: it is a role that nobody has set. */
   readonly set: string | null;
+  /** What somebody set for the dark scheme. */
+  readonly dark?: string;
   /** Of a role: what it is where nobody has set it. */
   readonly usual?: RoleValue | undefined;
   /** The files of a font that visitors have to load. */
@@ -47,11 +50,12 @@ export function paletteOf({ site, tokens }: SiteDocument, area: AreaName | null 
   const set = new Map([...tokens.nodes.values()].map((token) => [token.key, token]));
   const own = [...set.values()]
     .filter(({ key, value }) => !isRole(key) && value !== undefined)
-    .map(({ key, of, name = key, value = null, files, display }): PaletteEntry => ({
+    .map(({ key, of, name = key, value = null, dark, files, display }): PaletteEntry => ({
       key,
       of,
       name,
       set: value,
+      ...(dark === undefined ? {} : { dark }),
       ...(files === undefined ? {} : { files }),
       ...(display === undefined ? {} : { display }),
     }))
@@ -61,6 +65,7 @@ export function paletteOf({ site, tokens }: SiteDocument, area: AreaName | null 
       ...[...plainPalette.values()].map((one) => ({
         ...one,
         set: set.get(one.key)?.value ?? null,
+        ...darkIn(set.get(one.key)),
         usual: starter.roles[one.key as RoleName] ?? one.usual,
       })),
       ...own,
@@ -74,16 +79,20 @@ const palettes = new WeakMap<
   Map<string, { readonly roles: object; readonly palette: Palette }>
 >();
 
+function darkIn(token: Token | undefined): { readonly dark?: string } {
+  return token?.dark === undefined ? {} : { dark: token.dark };
+}
+
 /** A step of a colour: its key, and its lightness in percent. */
 const STEP = /^(.+)-(\d{1,3})$/;
 
 /** What a name stands for: `#rrggbb`, a length, or a CSS font family; null: nothing has that name. */
-export function valueOfName(palette: Palette, name: string): string | null {
+export function valueOfName(palette: Palette, name: string, scheme: Scheme = 'light'): string | null {
   const [, base = name, step] = STEP.exec(name) ?? [];
   const entry = palette.get(base);
   if (entry === undefined || entry.of === 'variant' || (step !== undefined && entry.of !== 'colour'))
     return null;
-  const value = entry.set ?? usualOf(palette, entry);
+  const value = scheme === 'dark' ? darkValue(palette, entry) : (entry.set ?? usualOf(palette, entry));
   if (value === null) return null;
   if (entry.of === 'font') return fontOf(value)?.css ?? ownFamily(entry);
   return step === undefined ? value : stepOf(value, Number(step));
@@ -93,6 +102,16 @@ function usualOf(palette: Palette, { usual }: PaletteEntry): string | null {
   return usual === undefined || typeof usual === 'string'
     ? (usual ?? null)
     : valueOfName(palette, usual.like);
+}
+
+/** What an entry is in the dark scheme: what somebody set, or else, of a colour, where light and dark change places. */
+function darkValue(palette: Palette, entry: PaletteEntry): string | null {
+  const { of, set, dark, usual } = entry;
+  if (dark !== undefined) return dark;
+  if (set === null && usual !== undefined && typeof usual !== 'string')
+    return valueOfName(palette, usual.like, 'dark');
+  const value = set ?? usualOf(palette, entry);
+  return of === 'colour' && value !== null ? darkOf(value) : value;
 }
 
 /** What stands in for a font that is not there (yet), by the class that it is of. */
@@ -178,19 +197,46 @@ export function paletteDeclarations(palette: Palette, values: Iterable<string>):
     if (isRole(key)) lines.push(`${tokenProperty(key)}:var(${roles[key].own},${roleCss(palette, entry)})`);
     else if (set !== null) lines.push(`${tokenProperty(key)}:${valueOfName(palette, key) ?? set}`);
   }
+  return [...lines, ...stepDeclarations(palette, values, 'light')].join(';');
+}
+
+/**
+ * The declarations of all colours that are others in the dark scheme, like `paletteDeclarations`: roles that are like
+ * another one follow it by themselves.
+ */
+export function darkDeclarations(palette: Palette, values: Iterable<string>): string {
+  const lines: string[] = [];
+  for (const { key, of, set, dark, usual } of palette.values()) {
+    const isLike = set === null && dark === undefined && usual !== undefined && typeof usual !== 'string';
+    const value = of === 'colour' && !isLike ? valueOfName(palette, key, 'dark') : null;
+    if (value === null) continue;
+    lines.push(
+      isRole(key)
+        ? `${tokenProperty(key)}:var(${roles[key].own},${short(value)})`
+        : `${tokenProperty(key)}:${value}`,
+    );
+  }
+  return [...lines, ...stepDeclarations(palette, values, 'dark')].join(';');
+}
+
+/** The tints and shades that values use. */
+function stepDeclarations(palette: Palette, values: Iterable<string>, scheme: Scheme): string[] {
   const steps = new Set<string>();
   for (const value of values)
     if (/-\d/.test(value)) for (const name of namesIn(value)) if (STEP.test(name)) steps.add(name);
-  for (const name of [...steps].sort()) {
-    const value = valueOfName(palette, name);
-    if (value !== null) lines.push(`${tokenProperty(name)}:${value}`);
-  }
-  return lines.join(';');
+  return [...steps].sort().flatMap((name) => {
+    const value = valueOfName(palette, name, scheme);
+    return value === null ? [] : [`${tokenProperty(name)}:${value}`];
+  });
+}
+
+function short(hex: string): string {
+  return hex.replace(/^#(.)\1(.)\2(.)\3$/, '#$1$2$3');
 }
 
 function roleCss(palette: Palette, { key, set, usual = '' }: PaletteEntry): string {
   if (set === null && typeof usual !== 'string') return `var(${tokenProperty(usual.like)})`;
-  return (valueOfName(palette, key) ?? '').replace(/^#(.)\1(.)\2(.)\3$/, '#$1$2$3');
+  return short(valueOfName(palette, key) ?? '');
 }
 
 /** A value in which what uses a name, or a step of it, has what that stands for instead. O(length). */

@@ -83,6 +83,8 @@ function wrongToken(operation: Operation): Refusal | null {
   const { target, set } = operation;
   const { key, of } = target;
   if (isRole(key) && roles[key].of !== of) return refusal('tokenIsOther', { key, of: roles[key].of });
+  if (typeof set.dark === 'string' && of !== 'colour')
+    return refusal('wrongToken', { of, name: key, value: set.dark, expected: tokenExpected[of] });
   if (typeof set.value !== 'string') return null;
   return tokenProblem(target, set.value, isRole(key) ? roles[key].name : (set.name ?? key));
 }

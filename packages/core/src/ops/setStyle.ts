@@ -86,7 +86,9 @@ function describe(document: SiteDocument, target: StyleTarget, set: StyleSet): S
     const isReset = properties.every((one) => set[one] === null);
     return sentence(isReset ? 'stylesReset' : 'stylesSet', { ...place, count: properties.length });
   }
-  const property = [target.state, target.device, inSentence(factsOf(first).name)].filter(Boolean).join(' ');
+  const property = [target.scheme, target.state, target.device, inSentence(factsOf(first).name)]
+    .filter(Boolean)
+    .join(' ');
   return value === null
     ? sentence('styleReset', { ...place, property })
     : sentence('styleSet', { ...place, property, value: value.replaceAll('@', '') });

@@ -87,6 +87,10 @@ function describe(document: SiteDocument, { key, of }: TokenTarget, set: TokenSe
     if (of === 'font' && isNew) return sentence('fontAdded', { name });
     return sentence(isNew ? 'tokenAdded' : 'tokenSet', { of, name, value: set.value });
   }
+  if (set.dark !== undefined)
+    return set.dark === null
+      ? sentence('darkReset', { of, name })
+      : sentence('darkSet', { of, name, value: set.dark });
   if (set.files !== undefined) return sentence('fontFilesSet', { name, count: set.files?.length ?? 0 });
   if (set.display !== undefined) return sentence(set.display === null ? 'fontWaits' : 'fontSwaps', { name });
   return sentence('tokenRenamed', { of, name, to: set.name ?? key });

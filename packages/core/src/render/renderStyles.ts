@@ -2,8 +2,8 @@ import { escapeHtml } from '../base/escape.ts';
 import type { ResolvedMenu } from '../resolve/resolved.ts';
 import { fontFileName } from '../schema/fontFile.ts';
 import type { Site } from '../schema/site.ts';
-import { fontFaces, fontsUsed, paletteDeclarations } from '../model/palette.ts';
-import { printRules } from '../style/printRules.ts';
+import { darkDeclarations, fontFaces, fontsUsed, paletteDeclarations } from '../model/palette.ts';
+import { printRules, schemeConditions } from '../style/printRules.ts';
 import { flat, looks, rule, type Rule } from '../style/rule.ts';
 import { plainSheet, type Sheet } from '../style/sheet.ts';
 import type { Situation } from '../schema/style.ts';
@@ -35,7 +35,11 @@ export function renderStyles(
       .map(({ palette, within }, at) => {
         const selectors =
           at === 0 ? ['.zv', '.zv-band'] : ['.zv', '.zv-band'].map((one) => flat(one, within));
-        return `${selectors.join(',')}{${paletteDeclarations(palette, values)}}\n`;
+        const head = selectors.join(',');
+        const dark = sheet.hasDark
+          ? `@media ${schemeConditions.dark}{${head}{${darkDeclarations(palette, values)}}}\n`
+          : '';
+        return `${head}{${paletteDeclarations(palette, values)}}\n${dark}`;
       })
       .join('') +
     printRules(

@@ -37,7 +37,14 @@ export function sheetOf(document: SiteDocument): Sheet {
     if (scope !== null) set.push({ target: targetOf(style), values: valuesIn(style, palette), scope });
   }
   const placed = placedStarters(document);
-  const sheet = { ...plainSheet(), starters: placed, palette, set: [...placed.flatMap(savedLooks), ...set] };
+  const hasDark = document.site.hasDark === true;
+  const sheet = {
+    ...plainSheet(),
+    starters: placed,
+    palette,
+    hasDark,
+    set: [...placed.flatMap(savedLooks), ...set],
+  };
   sheets.set(document, sheet);
   return sheet;
 }

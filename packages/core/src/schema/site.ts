@@ -61,6 +61,8 @@ export const siteFacts = {
   }),
   /** Words that visitors read, in the place of those that ship: by language, then by what they are for. */
   words: recordOf(LanguageShape, recordOf(KeyShape, LineShape, { maxProperties: 60 }), { maxProperties: 40 }),
+  /** It has colours for the dark scheme, too. */
+  hasDark: Type.Literal(true),
   /** The looks that the site begins with; not there: `FIRST_STARTER`. */
   starter: StarterKeyShape,
   /** Areas that begin with others. */

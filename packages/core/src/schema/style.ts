@@ -12,6 +12,11 @@ export const situations = ['over', 'scrolled'] as const;
 /** See `situations`. */
 export type Situation = (typeof situations)[number];
 
+/** The colour schemes that visitors can choose for all that they see. */
+export const schemes = ['light', 'dark'] as const;
+/** See `schemes`. */
+export type Scheme = (typeof schemes)[number];
+
 /** The values that can be set, each as a text; see `anatomy/values.ts`. */
 export const styleValues = Object.fromEntries(
   propertyNames.map((name) => {
@@ -38,6 +43,8 @@ export const maybeTarget = {
   state: Type.Enum(states.filter((state) => state !== 'normal')),
   /** Not there: in all situations. */
   situation: Type.Enum(situations),
+  /** Not there: in light and in dark. */
+  scheme: Type.Enum(schemes),
   /** Not there: on all device classes. */
   device: Type.Enum(deviceClasses),
 };
@@ -50,6 +57,7 @@ export interface StyleTarget {
   readonly thing: ThingName;
   readonly state?: Exclude<State, 'normal'>;
   readonly situation?: Situation;
+  readonly scheme?: Scheme;
   readonly device?: (typeof deviceClasses)[number];
 }
 
@@ -84,8 +92,9 @@ export const StyleShape = Type.Unsafe<Style>(
 export type Style = { readonly id: Id; readonly parent: Id } & StyleTarget & StyleValues;
 
 /** The id of the node for a target. */
-export function styleId({ owner, thing, state, situation, device }: StyleTarget): Id {
-  return derivedId('style', [owner, thing, state ?? '', situation ?? '', device ?? ''].join(' '));
+export function styleId({ owner, thing, state, situation, scheme, device }: StyleTarget): Id {
+  const key = [owner, thing, state ?? '', situation ?? '', device ?? ''].join(' ');
+  return derivedId('style', scheme === undefined ? key : `${key} ${scheme}`);
 }
 
 /** Where each property comes in their order. */
@@ -107,12 +116,13 @@ export function valuesOfStyle(style: StyleValues): [Property, string][] {
 }
 
 /** What the values of a node are for. */
-export function targetOf({ owner, thing, state, situation, device }: StyleTarget): StyleTarget {
+export function targetOf({ owner, thing, state, situation, scheme, device }: StyleTarget): StyleTarget {
   return {
     owner,
     thing,
     ...(state === undefined ? {} : { state }),
     ...(situation === undefined ? {} : { situation }),
+    ...(scheme === undefined ? {} : { scheme }),
     ...(device === undefined ? {} : { device }),
   };
 }

@@ -44,6 +44,8 @@ const tokenFields = {
   /** What people call it; not there: it is a role, whose name is ours. */
   name: Type.String({ minLength: 1, maxLength: LONGEST_TOKEN_NAME }),
   value: tokenValueShape,
+  /** Of a colour: what it is in the dark scheme; not there: as light as it is dark otherwise. */
+  dark: Type.String({ pattern: '^#[0-9a-f]{6}$' }),
   /** Of a font that is not on visitors’ devices: its files. */
   files: Type.Array(FontFileShape, { minItems: 1, maxItems: MOST_FONT_FILES }),
   /** How text is shown until the files are there; not there: at once, and they are used from the next page on. */
@@ -67,6 +69,7 @@ export interface TokenTarget {
 export interface TokenValues {
   readonly name?: string;
   readonly value?: string;
+  readonly dark?: string;
   readonly files?: readonly FontFile[];
   readonly display?: 'swap';
 }

@@ -325,6 +325,7 @@ export const moss: StarterLooks = {
       fontSize: '.75em',
       fontWeight: '600',
     },
+    dark: { color: '@button-ink' },
   },
   contact: { normal: { gap: '.375rem 1rem' } },
   marks: { normal: { gap: '.375rem' } },

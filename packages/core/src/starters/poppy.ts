@@ -63,6 +63,7 @@ export const poppy: Pick<Starter, 'roles' | 'looks'> = {
     buttonEntry: { normal: { paddingInline: '1.5rem' }, hover: { color: '@button-ink' } },
     arrow: { normal: { arrowShape: 'bold', inlineSize: '.5rem', blockSize: '.5rem' } },
     foldArrow: { normal: { arrowShape: 'bold' } },
+    description: { normal: { opacity: '.92' } },
     heading: { normal: { fontWeight: '800', fontSize: '1.125rem' } },
     button: { normal: { ...PILL, fontWeight: '700', paddingInline: '1.5rem', minBlockSize: '3rem' } },
     formButton: { normal: { ...PILL, fontWeight: '700', paddingInline: '1.5rem' } },

@@ -5,9 +5,10 @@ import type { Situation, StyleValues } from '../schema/style.ts';
 /** Values of some properties; see `values.ts`. What begins with "=" is CSS as it is. */
 export type Look = StyleValues;
 
-/** How a thing looks: in each state; and at rest on narrow screens, and in situations of the header. */
+/** How a thing looks: in each state; and at rest on narrow screens, in the dark, and in situations of the header. */
 export type Looks = { readonly [S in State]?: Look } & {
   readonly narrow?: Look;
+  readonly dark?: Look;
 } & { readonly [S in Situation]?: Look };
 
 /** How everything looks before anybody sets anything. */

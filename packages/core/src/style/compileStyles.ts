@@ -1,7 +1,7 @@
 import { lineOf, OVER, states, thingNames, thingOf, type ThingName } from '../anatomy/anatomy.ts';
 import { factsOf, type Property } from '../anatomy/properties.ts';
 import { cssOf } from '../anatomy/values.ts';
-import { valuesOfStyle, type Situation, type StyleTarget } from '../schema/style.ts';
+import { valuesOfStyle, type Scheme, type Situation, type StyleTarget } from '../schema/style.ts';
 import { selectorsIn } from '../anatomy/specificity.ts';
 import { compareOrder, orderOf, type Precedence } from './precedence.ts';
 import { flat, type Medium } from './rule.ts';
@@ -14,6 +14,7 @@ export interface LookRule {
   readonly selectors: readonly string[];
   readonly declarations: string;
   readonly medium: Medium | null;
+  readonly scheme: Scheme | null;
   /** Compared from the first number on; what is greater comes later, and so wins. */
   readonly order: readonly number[];
 }
@@ -24,7 +25,7 @@ interface Where extends Precedence {
   readonly within: readonly string[];
 }
 
-const AT_REST: Where = { state: 'normal', situation: null, device: null, within: [], rank: 0 };
+const AT_REST: Where = { state: 'normal', situation: null, scheme: null, device: null, within: [], rank: 0 };
 
 /** Where a situation of the header holds. */
 export const situationSelectors: Readonly<Record<Situation, string>> = {
@@ -35,7 +36,7 @@ export const situationSelectors: Readonly<Record<Situation, string>> = {
 /**
  * The rules that give things their looks, in their order: first what the starter says, then what somebody set. A
  * value for a state wins over one for rest; then one for a situation of the header; then what is said of the later
- * thing in the anatomy; then the nearer scope; then one for a device class. `resolveStyle` decides in the same order
+ * thing in the anatomy; then the nearer scope; then one for light or dark; then one for a device class. `resolveStyle` decides in the same order
  * (a law). O(values).
  */
 export function compileStyles(things: readonly ThingName[], sheet: Sheet): LookRule[] {
@@ -49,11 +50,12 @@ export function compileStyles(things: readonly ThingName[], sheet: Sheet): LookR
     const atRest = { ...AT_REST, within };
     for (const thing of thingNames) {
       if (!used.has(thing)) continue;
-      const { narrow, over, scrolled, ...looks } = all[thing] ?? {};
+      const { narrow, dark, over, scrolled, ...looks } = all[thing] ?? {};
       add(thing, { ...initialOf(thing), ...looks.normal }, atRest);
       for (const state of states)
         if (state !== 'normal') add(thing, looks[state] ?? {}, { ...atRest, state });
       add(thing, narrow ?? {}, { ...atRest, device: 'narrow' });
+      if (sheet.hasDark) add(thing, dark ?? {}, { ...atRest, scheme: 'dark' });
       for (const situation of sheet.situations)
         add(thing, (situation === 'over' ? over : scrolled) ?? {}, { ...atRest, situation });
     }
@@ -63,6 +65,7 @@ export function compileStyles(things: readonly ThingName[], sheet: Sheet): LookR
       add(target.thing, values, {
         state: target.state ?? 'normal',
         situation: target.situation ?? null,
+        scheme: target.scheme ?? null,
         device: target.device ?? null,
         ...scope,
       });
@@ -70,7 +73,11 @@ export function compileStyles(things: readonly ThingName[], sheet: Sheet): LookR
 }
 
 /** Whether a thing is never so: on a device class on which it is not there, in a situation that no header has. */
-function isNever({ thing, device, situation }: StyleTarget, { situations: some }: Sheet): boolean {
+function isNever(
+  { thing, device, situation, scheme }: StyleTarget,
+  { situations: some, hasDark }: Sheet,
+): boolean {
+  if (scheme !== undefined && !hasDark) return true;
   const isElsewhere = device === 'narrow' && thingOf(thing).medium === 'wider';
   return isElsewhere || (situation !== undefined && !some.includes(situation));
 }
@@ -103,6 +110,7 @@ function ruleOf(thing: ThingName, look: Look, where: Where): LookRule | null {
     selectors: singleSelectors(selector).map((one) => flat(one, conditions)),
     declarations,
     medium: where.device ?? medium,
+    scheme: where.scheme,
     order: orderOf(where, thingNames.indexOf(thing)),
   };
 }
@@ -116,10 +124,19 @@ function singleSelectors(list: string): readonly string[] {
 const singles = new Map<string, readonly string[]>();
 
 /** The declarations of a look, in the order of the properties. */
-function declarationsOf(thing: ThingName, look: Look, { rank, state, device, situation }: Where): string {
+function declarationsOf(
+  thing: ThingName,
+  look: Look,
+  { rank, state, scheme, device, situation }: Where,
+): string {
   // The starter's font of the whole navigation is one declaration, which a site may set with one property.
   const isShorthand =
-    thing === 'site' && rank === 0 && state === 'normal' && device === null && situation === null;
+    thing === 'site' &&
+    rank === 0 &&
+    state === 'normal' &&
+    scheme === null &&
+    device === null &&
+    situation === null;
   const left = valuesOfStyle(look)
     .map(([name]) => name)
     .filter((name) => !(isShorthand && factsOf(name).group === 'text'));

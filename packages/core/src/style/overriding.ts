@@ -17,9 +17,11 @@ export function overriding({ set }: Sheet, target: StyleTarget, property: Proper
     const isNearer =
       other.thing !== target.thing ||
       scope.rank > rank ||
+      (scope.rank === rank && other.scheme !== undefined && target.scheme === undefined) ||
       (scope.rank === rank && other.device !== undefined && target.device === undefined);
     return (
       isNearer &&
+      (target.scheme === undefined || other.scheme === undefined || other.scheme === target.scheme) &&
       (target.device === undefined || other.device === undefined || other.device === target.device)
     );
   });

@@ -1,11 +1,12 @@
 import { states, type State } from '../anatomy/anatomy.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
-import { situations, type Situation } from '../schema/style.ts';
+import { schemes, situations, type Scheme, type Situation } from '../schema/style.ts';
 
 /** Where a value holds. */
 export interface Precedence {
   readonly state: State;
   readonly situation: Situation | null;
+  readonly scheme: Scheme | null;
   readonly device: DeviceClass | null;
   /** How near its scope is; the starter has 0. */
   readonly rank: number;
@@ -13,14 +14,18 @@ export interface Precedence {
 
 /**
  * How much a value wins: compared from the first number on. The state decides first, then a situation of the header,
- * then the thing, then the scope, then the device class. `thing`: greater for what comes later in the anatomy.
+ * then the thing, then the scope, then light or dark, then the device class. `thing`: greater for what comes later in the anatomy.
  */
-export function orderOf({ state, situation, device, rank }: Precedence, thing: number): readonly number[] {
+export function orderOf(
+  { state, situation, scheme, device, rank }: Precedence,
+  thing: number,
+): readonly number[] {
   return [
     states.indexOf(state),
     situation === null ? 0 : 1 + situations.indexOf(situation),
     thing,
     rank,
+    scheme === null ? 0 : 1 + schemes.indexOf(scheme),
     device === null ? 0 : 1 + deviceClasses.indexOf(device),
   ];
 }

@@ -1,3 +1,6 @@
+import { schemes, type Scheme } from '../schema/style.ts';
+import { schemeConditions } from './printRules.ts';
+
 /** The states that a pointer or a key brings about, and by what they are forced where they are only looked at. */
 const forcedBy = {
   ':hover': 'hover',
@@ -23,4 +26,12 @@ export function previewStyles(css: string): string {
 /** The style sheet that a preview was made of. */
 export function deliveredStyles(preview: string): string {
   return preview.replaceAll(FORCED, '$1');
+}
+
+/** A style sheet as it is in one colour scheme, whichever somebody has chosen for the window that shows it. */
+export function inScheme(css: string, scheme: Scheme): string {
+  return schemes.reduce(
+    (so, one) => so.replaceAll(schemeConditions[one], one === scheme ? '(min-width:0)' : '(max-width:0)'),
+    css,
+  );
 }

@@ -1,5 +1,6 @@
 import type { PartOf } from '../schema/part.ts';
 import type { Site } from '../schema/site.ts';
+import type { Scheme } from '../schema/style.ts';
 import type { Medium, Rule } from './rule.ts';
 import { compareSpecificity } from '../anatomy/specificity.ts';
 import { compileStyles } from './compileStyles.ts';
@@ -17,8 +18,8 @@ import { plainSheet, type Sheet } from './sheet.ts';
 export function printRules(rules: readonly Rule[], breakpoints: Widths, sheet: Sheet = plainSheet()): string {
   const things = [...new Set(rules.flatMap(({ looks = [] }) => looks))];
   const late = inOrder(rules.filter(({ isLate }) => isLate));
-  const styled = compileStyles(things, sheet).flatMap(({ selectors, declarations, medium }) =>
-    selectors.map((flat) => ({ flat, declarations, medium })),
+  const styled = compileStyles(things, sheet).flatMap(({ selectors, declarations, medium, scheme }) =>
+    selectors.map((flat) => ({ flat, declarations, medium, scheme })),
   );
   return [
     printed(inOrder(rules.filter(({ isLate }) => !isLate)), breakpoints),
@@ -36,6 +37,7 @@ interface Single {
   readonly flat: string;
   readonly declarations: string;
   readonly medium: Medium | null;
+  readonly scheme?: Scheme | null;
 }
 
 /** Rules with a selector each, those that count less first. */
@@ -51,26 +53,35 @@ function inOrder(rules: readonly Rule[]): Single[] {
 /** Rules as CSS, in their order; what stands next to each other is put together. */
 function printed(ordered: readonly Single[], breakpoints: Widths): string {
   const known = new Set<string>();
-  const blocks: { readonly medium: Medium | null; readonly rules: Printed[] }[] = [];
-  for (const { flat, declarations, medium } of ordered) {
-    const key = [medium, flat, declarations].join(' ');
+  const blocks: { readonly condition: string | null; readonly rules: Printed[] }[] = [];
+  for (const { flat, declarations, medium, scheme = null } of ordered) {
+    const condition =
+      [
+        ...(medium === null ? [] : [conditionOf(medium, breakpoints)]),
+        ...(scheme === null ? [] : [schemeConditions[scheme]]),
+      ].join(' and ') || null;
+    const key = [condition, flat, declarations].join(' ');
     if (known.has(key)) continue;
     known.add(key);
-    if (blocks.at(-1)?.medium !== medium) blocks.push({ medium, rules: [] });
+    if (blocks.length === 0 || blocks.at(-1)?.condition !== condition) blocks.push({ condition, rules: [] });
     const block = blocks.at(-1)?.rules ?? [];
     const last = block.at(-1);
     if (last?.declarations === declarations) last.selectors.push(flat);
     else block.push({ selectors: [flat], declarations });
   }
   return blocks
-    .map(({ medium, rules: some }) => {
+    .map(({ condition, rules: some }) => {
       const lines = some.map(({ selectors, declarations }) => `${selectors.join(',')}{${declarations}}`);
-      return medium === null
-        ? `${lines.join('\n')}\n`
-        : `@media ${conditionOf(medium, breakpoints)}{${lines.join('')}}\n`;
+      return condition === null ? `${lines.join('\n')}\n` : `@media ${condition}{${lines.join('')}}\n`;
     })
     .join('');
 }
+
+/** When a colour scheme is that of the visitor. */
+export const schemeConditions: Readonly<Record<Scheme, string>> = {
+  light: '(prefers-color-scheme:light)',
+  dark: '(prefers-color-scheme:dark)',
+};
 
 /** The widths of windows, in px, at which something changes. */
 export type Widths = Site['breakpoints'] & {

@@ -1,7 +1,7 @@
 import { lineOf, states, thingOf, type State, type ThingName } from '../anatomy/anatomy.ts';
 import { factsOf, type Property } from '../anatomy/properties.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
-import type { Situation, StyleTarget } from '../schema/style.ts';
+import type { Scheme, Situation, StyleTarget } from '../schema/style.ts';
 import { compareOrder, orderOf } from './precedence.ts';
 import type { AreaName } from '../schema/part.ts';
 import type { Look } from '../starters/starter.ts';
@@ -24,6 +24,7 @@ export type StyleOrigin =
       readonly thing: ThingName;
       readonly state: State;
       readonly situation: Situation | null;
+      readonly scheme: Scheme | null;
       readonly device: DeviceClass | null;
     }
   | { readonly from: 'initial'; readonly thing: ThingName };
@@ -34,6 +35,7 @@ export interface StyleChoices {
   readonly states?: readonly State[];
   /** The situations that the header around it is in. */
   readonly situations?: readonly Situation[];
+  readonly scheme?: Scheme;
   readonly device?: DeviceClass | null;
   readonly sheet?: Sheet;
   /** The area that it is in, which may begin with another starter than the site. */
@@ -49,6 +51,7 @@ export interface StyleSource {
   readonly look: Look;
   readonly state: State;
   readonly situation: Situation | null;
+  readonly scheme: Scheme | null;
   readonly device: DeviceClass | null;
   readonly origin: StyleOrigin;
 }
@@ -56,7 +59,7 @@ export interface StyleSource {
 /**
  * All that is said of a thing, by the starter and by people, what wins first: a value for a state before one for
  * rest; then one for a situation of the header; then what is said of the thing itself before what is said of what it
- * is like; then the nearer scope; then a value for a device class. O(n log n) of what is said.
+ * is like; then the nearer scope; then one for light or dark; then a value for a device class. O(n log n) of what is said.
  */
 export function sourcesOf(
   line: readonly ThingName[],
@@ -68,34 +71,30 @@ export function sourcesOf(
   const found: { readonly order: readonly number[]; readonly source: StyleSource }[] = [];
   line.forEach((thing, at) => {
     const depth = line.length - at;
-    const { narrow, over, scrolled, ...looks } = all[thing] ?? {};
-    const said: readonly Said[] = [
-      ...states.map((state): Said => [state, null, null, looks[state]]),
-      ['normal', null, 'narrow', narrow],
-      ['normal', 'over', null, over],
-      ['normal', 'scrolled', null, scrolled],
-    ];
-    for (const [state, situation, device, look] of said)
+    const { narrow, dark, over, scrolled, ...looks } = all[thing] ?? {};
+    const add = (look: Look | undefined, where: Partial<Where>): void => {
+      const there = { ...ANYWHERE, ...where };
       if (look !== undefined)
         found.push({
-          order: orderOf({ state, situation, device, rank: 0 }, depth),
-          source: {
-            look,
-            state,
-            situation,
-            device,
-            origin: { from: 'starter', starter, thing, state, situation, device },
-          },
+          order: orderOf({ ...there, rank: 0 }, depth),
+          source: { look, ...there, origin: { from: 'starter', starter, thing, ...there } },
         });
+    };
+    for (const state of states) add(looks[state], { state });
+    add(narrow, { device: 'narrow' });
+    if (sheet.hasDark) add(dark, { scheme: 'dark' });
+    add(over, { situation: 'over' });
+    add(scrolled, { situation: 'scrolled' });
   });
   for (const set of sheet.set) {
     const { target, values, scope } = set;
     const at = line.indexOf(target.thing);
     if (at < 0 || (set.starter === undefined ? !holds(set) : set.starter !== starter)) continue;
-    const { state = 'normal', situation = null, device = null } = target;
+    const where = whereOf(target);
+    if (where.scheme !== null && !sheet.hasDark) continue;
     found.push({
-      order: orderOf({ state, situation, device, rank: scope.rank }, line.length - at),
-      source: { look: values, state, situation, device, origin: originOf(set) },
+      order: orderOf({ ...where, rank: scope.rank }, line.length - at),
+      source: { look: values, ...where, origin: originOf(set) },
     });
   }
   return found.sort((a, b) => compareOrder(b.order, a.order)).map(({ source }) => source);
@@ -103,21 +102,34 @@ export function sourcesOf(
 
 function originOf({ target, starter }: SetLook): StyleOrigin {
   if (starter === undefined) return { from: 'set', target };
-  const { thing, state = 'normal', situation = null, device = null } = target;
-  return { from: 'starter', starter, thing, state, situation, device };
+  return { from: 'starter', starter, thing: target.thing, ...whereOf(target) };
+}
+
+/** In which state, situation, scheme and device class something is said. */
+type Where = Pick<StyleSource, 'state' | 'situation' | 'scheme' | 'device'>;
+const ANYWHERE: Where = { state: 'normal', situation: null, scheme: null, device: null };
+function whereOf({ state, situation, scheme, device }: StyleTarget): Where {
+  return {
+    state: state ?? 'normal',
+    situation: situation ?? null,
+    scheme: scheme ?? null,
+    device: device ?? null,
+  };
 }
 
 /** Whether a source says something of what is in these states and situations, on a device class. */
 export function isSaidOf(
-  { state, situation, device }: StyleSource,
+  { state, situation, scheme, device }: StyleSource,
   where: {
     readonly states: readonly State[];
     readonly situations: readonly Situation[];
+    readonly scheme: Scheme;
     readonly device: DeviceClass | null;
   },
 ): boolean {
   if (state !== 'normal' && !where.states.includes(state)) return false;
   if (situation !== null && !where.situations.includes(situation)) return false;
+  if (scheme !== null && scheme !== where.scheme) return false;
   return device === null || device === where.device;
 }
 
@@ -152,6 +164,7 @@ export function rankedStyles(
     line = lineOf(thing),
     states: inStates = [],
     situations: asked = [],
+    scheme = 'light',
     device = null,
     area = null,
   } = choices;
@@ -159,13 +172,10 @@ export function rankedStyles(
   if (initial === null) return [];
   // A situation that no header of the site can be in is never there.
   const situations = asked.filter((one) => sheet.situations.includes(one));
-  const where = { states: inStates, situations, device };
+  const where = { states: inStates, situations, scheme, device };
   const said = sourcesOf(line, sheet, holds, area).flatMap((source) => {
     const value = source.look[property];
     return value !== undefined && isSaidOf(source, where) ? [{ value, origin: source.origin }] : [];
   });
   return [...said, initial];
 }
-
-/** What a starter says of a thing, and where it holds. */
-type Said = readonly [State, Situation | null, 'narrow' | null, Look | undefined];

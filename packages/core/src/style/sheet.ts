@@ -37,6 +37,8 @@ export interface Sheet {
   readonly set: readonly SetLook[];
   /** The colours, fonts and lengths that have a name. */
   readonly palette: Palette;
+  /** It has looks for the dark scheme, too; else nothing is said of schemes. */
+  readonly hasDark: boolean;
   /** The situations that a header can be in. */
   readonly situations: readonly Situation[];
 }
@@ -50,5 +52,5 @@ export function starterIn({ starters: [first, ...others] }: Sheet, area: AreaNam
 export function plainSheet(key: StarterKey = FIRST_STARTER): Sheet {
   const palette = plainPalette;
   const starter = { key, area: null, looks: starters[key].looks, palette, within: [] };
-  return { starters: [starter], set: [], palette, situations: [] };
+  return { starters: [starter], set: [], palette, hasDark: false, situations: [] };
 }

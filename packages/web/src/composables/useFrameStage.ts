@@ -17,6 +17,7 @@ import { useFrame, type PictureName } from '../stores/frame.ts';
 import { useNotices } from '../stores/notices.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
+import { schemeShown } from './schemeShown.ts';
 import { useFraming } from './useFraming.ts';
 
 /** The page that is looked at, drawn once for all its pictures. */
@@ -27,7 +28,11 @@ export function useDrawnPage(): ComputedRef<ToFrame | null> {
     const { document } = copy;
     if (document === null) return null;
     const { site } = document;
-    const { skip: _, ...page } = renderPage(document, frame.situation, {
+    const {
+      skip: _,
+      css,
+      ...page
+    } = renderPage(document, frame.situation, {
       compareTitles: new Intl.Collator(site.language, { numeric: true }).compare,
       pictures: PICTURES.replace(':siteKey', site.key),
       year: new Date().getFullYear(),
@@ -36,6 +41,7 @@ export function useDrawnPage(): ComputedRef<ToFrame | null> {
     return {
       kind: 'show',
       ...page,
+      css: schemeShown(document, css, frame.scheme),
       title: frame.page?.title ?? site.name,
       language: site.language,
       direction: site.direction,

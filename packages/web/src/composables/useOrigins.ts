@@ -27,7 +27,7 @@ export function useOrigins(): Origins {
   const styling = useStyling();
 
   function placeOf(target: StyleTarget): string {
-    const { owner, thing, situation, device } = target;
+    const { owner, thing, situation, scheme, device } = target;
     const state: State = target.state ?? 'normal';
     const { document } = copy;
     const isSite = document === null || owner === document.site.id;
@@ -36,6 +36,7 @@ export function useOrigins(): Origins {
       ...(thing === styling.thing ? [] : [thingOf(thing).name]),
       ...(state === styling.state ? [] : [stateWords[state] ?? state]),
       ...(situation === undefined ? [] : [situation === 'over' ? 'over the content' : situation]),
+      ...(scheme === undefined ? [] : [scheme]),
       ...(device === undefined ? [] : [device]),
     ].join(', ');
   }

@@ -13,6 +13,7 @@ import { PICTURES } from '@zorvik/contract';
 import { fromSheet, type SheetThing, type ToSheet } from '../live/sheetMessages.ts';
 import { useFrame } from '../stores/frame.ts';
 import { useStyling } from '../stores/styling.ts';
+import { schemeShown } from './schemeShown.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
 /** How large the cells of the sheet are, in px. */
@@ -69,7 +70,7 @@ export function useSheetStage(
     return {
       kind: 'show',
       html: skip + header + side + footer,
-      css: previewStyles(css),
+      css: previewStyles(schemeShown(document, css, frame.scheme)),
       things,
       language: site.language,
       direction: site.direction,

@@ -18,6 +18,7 @@ import {
   type Part,
   type PartOf,
   type Spot,
+  type Scheme,
 } from '@zorvik/core';
 import type { HeldAs } from '../live/frameMessages.ts';
 import { useSelection } from './selection.ts';
@@ -49,6 +50,8 @@ export const useFrame = defineStore('frame', () => {
   const adding = ref<Spot | null>(null);
   /** The picture behaves as for a visitor. */
   const isTried = ref(false);
+  /** The colour scheme that pictures are shown in, where the site has more than one. */
+  const scheme = ref<Scheme>('light');
   const view = ref<FrameViewName>('picture');
   /** In which picture something is about to be added. */
   const addingIn = ref<PictureName>('main');
@@ -201,6 +204,7 @@ export const useFrame = defineStore('frame', () => {
     scopeOn,
     adding,
     isTried,
+    scheme,
     view,
     addingIn,
     narrowWidth,

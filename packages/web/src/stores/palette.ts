@@ -11,6 +11,7 @@ import {
   paletteOf,
   removeToken,
   renameToken,
+  setDarkToken,
   setToken,
   usesOfToken,
   type CommandContext,
@@ -49,6 +50,8 @@ export const usePalette = defineStore('palette', () => {
   }
   const set = ({ key, of }: PaletteEntry, value: string | null): string | null =>
     attempt((context) => setToken(context, { key, of }, value), `token ${key}`);
+  const setInDark = ({ key, of }: PaletteEntry, value: string | null): string | null =>
+    attempt((context) => setDarkToken(context, { key, of }, value), `token ${key} dark`);
   const rename = ({ key, of }: PaletteEntry, name: string): string | null =>
     attempt((context) => renameToken(context, { key, of }, name));
   const remove = ({ key, of }: PaletteEntry): void =>
@@ -104,6 +107,7 @@ export const usePalette = defineStore('palette', () => {
     entriesOf,
     uses,
     set,
+    setInDark,
     rename,
     remove,
     add,

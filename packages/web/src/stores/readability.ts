@@ -56,7 +56,9 @@ export const useReadability = defineStore('readability', () => {
   function drawn(document: SiteDocument): Drawn {
     const html = htmlOf(document);
     const sheet = { ...sheetOf(document), situations: situationsOfHeader(html) };
-    const owners = sheet.set.map(({ scope }) => scope.within.join()).join('|');
+    const owners = [...sheet.set.map(({ scope }) => scope), ...sheet.starters]
+      .map(({ within }) => within.join())
+      .join('|');
     if (known?.html !== html || known.owners !== owners) {
       const page = window.document.implementation.createHTMLDocument('');
       page.body.innerHTML = html;
@@ -88,6 +90,7 @@ export const useReadability = defineStore('readability', () => {
     let worst: ContrastPair | null = null;
     for (const pair of pairs.value) {
       if (pair.thing !== thing || pair.part !== part) continue;
+      if (pair.scheme !== null && pair.scheme !== frame.scheme) continue;
       if (pair.state !== state && states.length > 1) continue;
       if (worst === null || pair.ratio / pair.needed < worst.ratio / worst.needed) worst = pair;
     }

@@ -22,6 +22,7 @@ import {
   type DeviceClass,
   type Property,
   type ResolvedStyle,
+  type Scheme,
   type SetLook,
   type State,
   type StyleTarget,
@@ -67,6 +68,7 @@ export const useStyling = defineStore('styling', () => {
   const asked = ref<Property>('color');
   const wantedOwner = ref<string | null>(null);
   const device = ref<DeviceClass | null>(null);
+  const wantedScheme = ref<Scheme | null>(null);
 
   const isOnlyProblems = ref(false);
   const shownRows = computed(() =>
@@ -166,6 +168,16 @@ export const useStyling = defineStore('styling', () => {
     set: (next) => (wantedOwner.value = next),
   });
 
+  const hasDark = computed(() => copy.document?.site.hasDark === true);
+  /** For which colour scheme values are set; null: for both. It is looked at, then. */
+  const scheme = computed({
+    get: () => (hasDark.value ? wantedScheme.value : null),
+    set: (next) => {
+      wantedScheme.value = next;
+      if (next !== null) frame.scheme = next;
+    },
+  });
+
   /** What is being set now. */
   const target = computed((): StyleTarget | null => {
     if (owner.value === null || thing.value === null) return null;
@@ -173,6 +185,7 @@ export const useStyling = defineStore('styling', () => {
       owner: owner.value,
       thing: thing.value,
       ...(state.value === 'normal' ? {} : { state: state.value }),
+      ...(scheme.value === null ? {} : { scheme: scheme.value }),
       ...(device.value === null ? {} : { device: device.value }),
     };
   });
@@ -198,6 +211,7 @@ export const useStyling = defineStore('styling', () => {
     const { site } = document;
     return rankedStyles(thing.value, property, {
       states: implied(state.value),
+      scheme: hasDark.value ? frame.scheme : 'light',
       device: device.value,
       sheet: sheet.value,
       line: [...of.things].reverse(),
@@ -245,7 +259,7 @@ export const useStyling = defineStore('styling', () => {
   }
 
   /** Goes to where a value was set. */
-  function goTo({ owner: to, thing: name, state: at, device: on }: StyleTarget): void {
+  function goTo({ owner: to, thing: name, state: at, scheme: as, device: on }: StyleTarget): void {
     const there =
       rows.value.find((one) => leafOf(one) === name && ownersOf(one).includes(to)) ??
       rows.value.find((one) => leafOf(one) === name);
@@ -256,6 +270,7 @@ export const useStyling = defineStore('styling', () => {
     state.value = at ?? 'normal';
     wantedOwner.value = to;
     device.value = on ?? null;
+    scheme.value = as ?? null;
   }
 
   return {
@@ -269,6 +284,8 @@ export const useStyling = defineStore('styling', () => {
     state,
     asked,
     device,
+    hasDark,
+    scheme,
     owner,
     offers,
     target,

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { computed } from 'vue';
+import type { Scheme } from '@zorvik/core';
+import { useFrame } from '../stores/frame.ts';
 import FramePage from '../components/frame/FramePage.vue';
 import FramePicture from '../components/frame/FramePicture.vue';
 import ReadabilityState from '../components/style/ReadabilityState.vue';
@@ -17,6 +20,19 @@ import { useStyling, type SheetName } from '../stores/styling.ts';
 const live = useLiveView();
 const drawn = useDrawnPage();
 const styling = useStyling();
+const frame = useFrame();
+/** Who sets values for one scheme looks at that one. */
+const scheme = computed({
+  get: () => frame.scheme,
+  set: (next: Scheme | null) => {
+    frame.scheme = next ?? 'light';
+    if (styling.scheme !== null) styling.scheme = frame.scheme;
+  },
+});
+const schemeChoices: readonly { readonly value: Scheme; readonly label: string }[] = [
+  { value: 'light', label: 'Light' },
+  { value: 'dark', label: 'Dark' },
+];
 const sheetChoices: readonly { readonly value: SheetName; readonly label: string }[] = [
   { value: 'states', label: 'States' },
   { value: 'colours', label: 'Colours' },
@@ -35,6 +51,13 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
         label="What is shown below the page"
         is-label-hidden
         :choices="sheetChoices"
+      />
+      <ChoiceRow
+        v-if="styling.hasDark"
+        v-model="scheme"
+        label="Show the page in"
+        is-label-hidden
+        :choices="schemeChoices"
       />
       <ReadabilityState />
     </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { colourShown, colourTyped, plainColour } from '@zorvik/core';
+import { useFrame } from '../../stores/frame.ts';
 import { usePalette } from '../../stores/palette.ts';
 import LineField from '../common/LineField.vue';
 import ColourPick from './ColourPick.vue';
@@ -18,8 +19,9 @@ const props = defineProps<{
   keep: (value: string) => string | null;
 }>();
 const palette = usePalette();
+const frame = useFrame();
 const isOpen = ref(false);
-const css = computed(() => plainColour(palette.all, props.value));
+const css = computed(() => plainColour(palette.all, props.value, frame.scheme));
 const shown = computed(() => (props.isPlain ? props.value : colourShown(palette.all, props.value)));
 
 function typed(text: string, isFinal: boolean): string | null {

@@ -6,12 +6,14 @@ import {
   contrastOf,
   counted,
   isRole,
+  setDark,
   stepOf,
   valueOfName,
   type PaletteEntry,
   type RoleName,
 } from '@zorvik/core';
 import { usePalette } from '../../stores/palette.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 import ColourField from './ColourField.vue';
@@ -31,6 +33,10 @@ const groups = computed(() => [
     some: colours.value.filter(({ key }) => !isRole(key)),
   },
 ]);
+const copy = useWorkingCopy();
+const hasDark = computed(() => copy.document?.site.hasDark === true);
+const darkOfEntry = ({ key }: PaletteEntry): string => valueOfName(palette.all, key, 'dark') ?? '#000000';
+const darkPaper = computed(() => valueOfName(palette.all, 'paper', 'dark') ?? '#000000');
 const hexOfEntry = ({ key }: PaletteEntry): string => valueOfName(palette.all, key) ?? '#000000';
 const paper = computed(() => valueOfName(palette.all, 'paper') ?? '#ffffff');
 /** What a colour is mostly seen with: text on surfaces, a surface below text. */
@@ -45,8 +51,10 @@ function contrastWords(entry: PaletteEntry): string {
   const partner = partners[entry.key] ?? 'paper';
   const other = valueOfName(palette.all, partner) ?? '#ffffff';
   const ratio = contrastOf(hexOfEntry(entry), other).toFixed(1);
+  const inDark = contrastOf(darkOfEntry(entry), valueOfName(palette.all, partner, 'dark') ?? '#000000');
+  const both = hasDark.value ? `${ratio} / ${inDark.toFixed(1)}` : ratio;
   const joined = partner === 'ink' || partner === 'button-ink' ? 'with' : 'on';
-  return `${ratio} ${joined} ${palette.all.get(partner)?.name ?? partner}`;
+  return `${both} ${joined} ${palette.all.get(partner)?.name ?? partner}`;
 }
 
 const isAdding = ref(false);
@@ -69,11 +77,20 @@ function add(): void {
 </script>
 
 <template>
-  <section class="colours" aria-label="Colours">
+  <section class="colours" :class="{ both: hasDark }" aria-label="Colours">
     <div v-for="group in groups" :key="group.title" class="group">
       <div class="head">
         <h2>{{ group.title }}</h2>
         <span class="mute">{{ group.note }}</span>
+        <button
+          v-if="group.title === 'Roles'"
+          type="button"
+          class="plain-button"
+          title="For visitors who have chosen dark for all that they see"
+          @click="copy.perform((context) => setDark(context, !hasDark))"
+        >
+          {{ hasDark ? 'Turn off dark colours' : 'Add dark colours' }}
+        </button>
         <button v-if="group.title !== 'Roles'" type="button" class="plain-button" @click="begin">
           <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
             <path :d="mdiPlus" fill="currentColor" />
@@ -122,6 +139,23 @@ function add(): void {
           :against="paper"
           :keep="(to) => palette.set(entry, to)"
         />
+        <span v-if="hasDark" class="dark">
+          <i class="large" :style="{ background: darkOfEntry(entry) }" />
+          <ColourField
+            :label="`${entry.name} in dark`"
+            :value="darkOfEntry(entry)"
+            is-plain
+            location="bottom start"
+            :against="darkPaper"
+            :keep="(to) => palette.setInDark(entry, to)"
+          />
+          <IconButton
+            :icon="mdiBackupRestore"
+            :label="`Reset ${entry.name} in dark`"
+            :reason="entry.dark === undefined ? 'it follows the light colour' : null"
+            @press="palette.setInDark(entry, null)"
+          />
+        </span>
         <div class="family" aria-hidden="true">
           <i
             v-for="step in colourSteps"
@@ -194,6 +228,18 @@ function add(): void {
   gap: 12px;
   min-block-size: 58px;
   border-block-start: 1px solid var(--line);
+}
+.both {
+  grid-template-columns: minmax(0, 1fr);
+}
+.both .row {
+  grid-template-columns: 40px minmax(96px, 160px) 124px 210px minmax(120px, 1fr) 168px 30px;
+}
+.dark {
+  display: grid;
+  grid-template-columns: 40px 124px 30px;
+  align-items: center;
+  gap: 8px;
 }
 .row :deep(label) {
   position: absolute;

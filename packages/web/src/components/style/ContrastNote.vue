@@ -17,7 +17,8 @@ const words = computed(() => {
   const { pair } = props;
   if (pair === null) return '';
   const where =
-    pair.situation === 'over' ? ', over the content' : pair.situation === 'scrolled' ? ', scrolled' : '';
+    (pair.scheme === 'dark' ? ', dark' : '') +
+    (pair.situation === 'over' ? ', over the content' : pair.situation === 'scrolled' ? ', scrolled' : '');
   const what = { text: '', sign: ' (icon)', ring: ' (focus ring)', edge: ' (border)' }[pair.kind];
   return `${pair.colour} on ${pair.behind}${what}${where}: ${pair.ratio.toFixed(1)}, at least ${pair.needed}`;
 });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { DeviceClass } from '@zorvik/core';
+import type { DeviceClass, Scheme } from '@zorvik/core';
 import { rowKinds, useStyling, type RowKind } from '../../stores/styling.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 
@@ -22,6 +22,15 @@ const devices: readonly { readonly value: DeviceClass | 'all'; readonly label: s
 const device = computed({
   get: () => styling.device ?? 'all',
   set: (next: DeviceClass | 'all' | null) => (styling.device = next === 'all' ? null : next),
+});
+const schemes: readonly { readonly value: Scheme | 'both'; readonly label: string }[] = [
+  { value: 'both', label: 'light and dark' },
+  { value: 'light', label: 'light' },
+  { value: 'dark', label: 'dark' },
+];
+const scheme = computed({
+  get: () => styling.scheme ?? 'both',
+  set: (next: Scheme | 'both' | null) => (styling.scheme = next === 'both' ? null : next),
 });
 const kindWords: Readonly<Record<RowKind, string>> = {
   links: 'text and links',
@@ -50,6 +59,13 @@ const kind = computed({
     </button>
     <span class="mute" aria-hidden="true">on</span>
     <ChoiceRow v-model="device" label="Device class" is-label-hidden :choices="devices" />
+    <ChoiceRow
+      v-if="styling.hasDark"
+      v-model="scheme"
+      label="Colour scheme"
+      is-label-hidden
+      :choices="schemes"
+    />
     <span class="rows">
       <ChoiceRow v-model="kind" label="Rows" is-label-hidden :choices="kinds" />
     </span>

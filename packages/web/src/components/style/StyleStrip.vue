@@ -24,7 +24,10 @@ const choices = computed(() => groups.value.map((value) => ({ value, label: valu
   <section class="strip" aria-label="Values">
     <div class="what">
       <h2>{{ styling.thing === null ? 'Nothing chosen' : thingOf(styling.thing).name }}</h2>
-      <p class="mute">{{ styling.state }}, {{ styling.device ?? 'all screens' }}</p>
+      <p class="mute">
+        {{ styling.state }}, {{ styling.device ?? 'all screens' }}
+        {{ styling.scheme === null ? '' : `, ${styling.scheme}` }}
+      </p>
       <ChoiceRow v-model="group" label="Kind of value" is-label-hidden :choices="choices" />
     </div>
     <div class="fields">

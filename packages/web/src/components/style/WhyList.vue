@@ -2,12 +2,14 @@
 import { computed } from 'vue';
 import { colourShown, factsOf, plainColour, type ResolvedStyle } from '@zorvik/core';
 import { useOrigins } from '../../composables/useOrigins.ts';
+import { useFrame } from '../../stores/frame.ts';
 import { usePalette } from '../../stores/palette.ts';
 import { shownValue, useStyling } from '../../stores/styling.ts';
 
 /** Why something looks as it does: everything that is said of it, what wins first, down to the starter. */
 const styling = useStyling();
 const palette = usePalette();
+const frame = useFrame();
 const { originOf } = useOrigins();
 const property = computed(() =>
   styling.properties.includes(styling.asked) ? styling.asked : (styling.properties[0] ?? null),
@@ -27,7 +29,7 @@ const lines = computed((): readonly Line[] =>
         style,
         words: originOf(style, true),
         value: isColour.value ? colourShown(palette.all, style.value) : shownValue(style.value),
-        css: isColour.value ? plainColour(palette.all, style.value) : null,
+        css: isColour.value ? plainColour(palette.all, style.value, frame.scheme) : null,
       })),
 );
 function go({ origin }: ResolvedStyle): void {
