@@ -25,6 +25,7 @@ import {
   type Operation,
   type Part,
   type Place,
+  type Property,
   type Scheme,
   type SetLook,
   type Sheet,
@@ -38,7 +39,7 @@ import { randomValue, withRandomLooks } from '@zorvik/core/testing';
 import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
 import { galleryOf, showAs, type Look } from './looks.ts';
 import { enterStage, type Stage } from './stage.ts';
-import { allTriples, forced, lawOn, widths } from './styleLaw.ts';
+import { allTriples, forced, isStill, lawOn, widths } from './styleLaw.ts';
 
 /** `npm run style-law -- --seeds N` asks more of them. */
 const SEEDS = Number(process.env.STYLE_LAW_SEEDS ?? 20);
@@ -220,6 +221,29 @@ function withSet(made: Made, change: (look: SetLook) => SetLook): Made {
   return { ...made, sheet: { ...made.sheet, set: made.sheet.set.map(change) } };
 }
 
+/** A page of which it is resolved that nothing moves. */
+function withMotion(made: Made, value: string): Made {
+  const moves = ({ values }: SetLook): boolean =>
+    values.transition !== undefined || values.turn !== undefined;
+  return withSet(made, (look) =>
+    moves(look) ? { ...look, values: { ...look.values, transition: value, turn: value } } : look,
+  );
+}
+
+/** How many elements move, or would, for those who want less motion or not. */
+async function countMoving(made: Made, motion: 'reduce' | 'no-preference'): Promise<number> {
+  const driver = browser.driver as Driver;
+  pages.set('moving', made);
+  await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', {
+    media: '',
+    features: [{ name: 'prefers-reduced-motion', value: motion }],
+  });
+  await driver.get(gallery.address('moving'));
+  return driver.executeScript<number>(
+    `return [...document.querySelectorAll('.zv, .zv *')].flatMap((one) => ['', '::before', '::after'].map((pseudo) => getComputedStyle(one, pseudo || null))).filter((style) => style.animationName !== 'none' || style.transitionDuration.split(',').some((one) => parseFloat(one) > 0)).length`,
+  );
+}
+
 function swappedState({ state }: StyleTarget): Pick<StyleTarget, 'state'> {
   return state === 'hover' ? { state: 'focus' } : state === 'focus' ? { state: 'hover' } : {};
 }
@@ -251,11 +275,14 @@ async function judged(
     devices = deviceClasses,
     scheme = 'light',
     change,
+    isMoving = false,
   }: {
     readonly some?: typeof forcedStates;
     readonly devices?: readonly DeviceClass[];
     readonly scheme?: Scheme;
-    readonly change?: Parameters<typeof lawOn>[3];
+    readonly change?: NonNullable<Parameters<typeof lawOn>[3]>['change'];
+    /** What moves is asked, and may move. */
+    readonly isMoving?: boolean;
   } = {},
 ): Promise<{ readonly triples: Set<string>; readonly problems: string[]; readonly elements: number }> {
   const triples = new Set<string>();
@@ -274,8 +301,16 @@ async function judged(
       await browser.resize(widths[device], 900);
       await showAs(driver, 'screen', scheme);
       await driver.get(gallery.address(name));
-      await driver.executeScript(PREPARE);
-      const verdict = await lawOn(driver, made.sheet, { device, scheme, some: states }, change);
+      await driver.executeScript(isMoving ? PREPARE.slice(PREPARE.indexOf('\n')) : PREPARE);
+      const verdict = await lawOn(
+        driver,
+        made.sheet,
+        { device, scheme, some: states },
+        {
+          ...(change === undefined ? {} : { change }),
+          ...(isMoving ? { isAbout: (property: Property) => !isStill(property) } : {}),
+        },
+      );
       verdict.triples.forEach((one) => triples.add(one));
       problems.push(...verdict.problems);
       elements += verdict.elements;
@@ -307,6 +342,22 @@ describe('law 1 of looks', () => {
       ),
     ];
     expect(share, missing.join(', ')).toBeGreaterThan(0.95);
+  });
+
+  it('what moves is what is resolved, too; nothing does for those who want less motion', async () => {
+    const things = new Set<string>();
+    for (const seed of [1, 5, 8]) {
+      const made = madeFor(seed);
+      const found = await judged(made, { ...oneOfAll(seed), isMoving: true });
+      expect(found.problems.slice(0, 12), `seed ${seed}`).toEqual([]);
+      found.triples.forEach((one) => things.add(one.split(' ').at(-1) ?? ''));
+      const moving = await judged(withMotion(made, 'none'), { ...oneOfAll(seed), isMoving: true });
+      expect(moving.problems.length).toBeGreaterThan(0);
+      const still = await countMoving(made, 'reduce');
+      expect(still).toBe(0);
+      expect(await countMoving(made, 'no-preference')).toBeGreaterThan(10);
+    }
+    expect([...things].sort()).toEqual(['appear', 'comeBack', 'transition', 'turn']);
   });
 
   const mutations: readonly (readonly [string, (made: Made) => Made])[] = [

@@ -1,6 +1,7 @@
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import {
   declarationsFor,
+  factsOf,
   propertiesOf,
   resolveStyle,
   selectorsIn,
@@ -155,7 +156,13 @@ export async function lawOn(
     scheme,
     some,
   }: { readonly device: DeviceClass; readonly scheme: Scheme; readonly some: readonly State[] },
-  change?: (property: Property, value: string) => string,
+  {
+    change = (_, value) => value,
+    isAbout = isStill,
+  }: {
+    readonly change?: (property: Property, value: string) => string;
+    readonly isAbout?: (property: Property) => boolean;
+  } = {},
 ): Promise<Verdict> {
   const question: Question = {
     things: thingNames
@@ -183,7 +190,9 @@ export async function lawOn(
     some,
   );
   const triples = new Set<string>();
-  const declared = kinds.map((kind) => declarationsOf(kind, sheet, { device, scheme }, triples, change));
+  const declared = kinds.map((kind) =>
+    declarationsOf(kind, sheet, { device, scheme, isAbout, change }, triples),
+  );
   const changes = await driver.executeScript<[string, string, string][][][]>(
     SET,
     declared.map((one) => one.map(({ css, value }) => [css, value])),
@@ -217,14 +226,23 @@ function situationsOfLaw(some: readonly State[]): Question['situations'] {
 function declarationsOf(
   { things, states: own, holds, isOver, isScrolled, late }: Kind,
   sheet: Sheet,
-  { device, scheme }: { readonly device: DeviceClass; readonly scheme: Scheme },
+  {
+    device,
+    scheme,
+    isAbout,
+    change,
+  }: {
+    readonly device: DeviceClass;
+    readonly scheme: Scheme;
+    readonly isAbout: (property: Property) => boolean;
+    readonly change: (property: Property, value: string) => string;
+  },
   triples: Set<string>,
-  change: (property: Property, value: string) => string = (_, value) => value,
 ): { readonly css: string; readonly value: string }[] {
   const line = [...things].reverse();
   const [thing] = line;
   if (thing === undefined) return [];
-  const properties = [...new Set(line.flatMap((one) => propertiesOf(one)))];
+  const properties = [...new Set(line.flatMap((one) => propertiesOf(one)))].filter(isAbout);
   const holding = new Set(holds.map((at) => sheet.set[at]));
   return properties.flatMap((property) => {
     const resolved = resolveStyle(thing, property, {
@@ -259,11 +277,20 @@ function familyOf(css: string): string {
   return /^(?:padding|margin|border|background)(?=-|$)/.exec(css)?.[0] ?? css;
 }
 
+/** What does not move: of motion, a law of its own asks, since nothing must move while looks are read. */
+export function isStill(property: Property): boolean {
+  return factsOf(property).group !== 'motion';
+}
+
 /** The triples of thing, state and property that the anatomy has. */
 export const allTriples: ReadonlySet<string> = new Set(
   thingNames.flatMap((name) =>
     states.flatMap((state) =>
-      state in thingOf(name).in ? propertiesOf(name).map((property) => `${name} ${state} ${property}`) : [],
+      state in thingOf(name).in
+        ? propertiesOf(name)
+            .filter(isStill)
+            .map((property) => `${name} ${state} ${property}`)
+        : [],
     ),
   ),
 );

@@ -42,10 +42,16 @@ describe('a starter', () => {
     '%s says what things can have, in states that they can be in',
     (_, starter) => {
       for (const name of thingNames) {
-        const { narrow = {}, over = {}, scrolled = {}, ...looks } = (starter as Starter).looks[name] ?? {};
+        const {
+          narrow = {},
+          dark = {},
+          over = {},
+          scrolled = {},
+          ...looks
+        } = (starter as Starter).looks[name] ?? {};
         for (const [state, look] of [
           ...Object.entries(looks),
-          ...[narrow, over, scrolled].map((one) => ['normal', one] as const),
+          ...[narrow, dark, over, scrolled].map((one) => ['normal', one] as const),
         ]) {
           expect(thingOf(name).in, `${name} ${state}`).toHaveProperty(state);
           for (const [property, value] of Object.entries(look as Record<string, string>)) {

@@ -149,6 +149,8 @@ export function randomValue(random: RandomBits, kind: ValueKind): string {
       ]),
     ring: () => oneOf(random, ['none', `3px dashed ${colour()}`, '1px solid @accent']),
     ringOffset: () => oneOf(random, ['0', '3px', '-2px']),
+    motion: () => oneOf(random, ['none', '120ms', '200ms ease-out']),
+    entrance: () => oneOf(random, ['none', 'fade 150ms', 'slide 200ms ease-out', 'scale 90ms linear']),
     arrow: () => oneOf(random, ['chevron', 'bold', 'triangle', 'arrow', 'plus', 'dot', 'none']),
   };
   return makers[kind]();

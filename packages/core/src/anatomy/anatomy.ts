@@ -44,7 +44,7 @@ const BORDER = [
 const SURFACE = ['background', 'backgroundImage', ...BORDER, 'boxShadow'] as const;
 const PADDING = ['paddingBlock', 'paddingInline'] as const;
 const MARGIN = ['marginBlock', 'marginInline'] as const;
-const RING = ['outline', 'outlineOffset'] as const;
+const RING = ['outline', 'outlineOffset', 'transition'] as const;
 /** What can be said of a link, a button, or anything else that is pressed. */
 const CONTROL = [...TEXT, ...SURFACE, ...PADDING, ...MARGIN, 'minBlockSize', ...RING] as const;
 const LINK = [...TEXT, 'background', 'borderRadius', ...PADDING, ...MARGIN, ...RING] as const;
@@ -121,7 +121,7 @@ export const anatomy = {
   header: {
     name: 'Header',
     in: { normal: '.zv-header' },
-    has: [...SURFACE, 'ink', 'tint', 'accent'],
+    has: [...SURFACE, 'ink', 'tint', 'accent', 'comeBack'],
     like: 'site',
   },
   side: {
@@ -163,7 +163,7 @@ export const anatomy = {
   drawer: {
     name: 'Drawer',
     in: { normal: '.zv-drawer' },
-    has: [...SURFACE],
+    has: [...SURFACE, 'appear'],
     like: 'site',
   },
   drawerBand: {
@@ -218,6 +218,12 @@ export const anatomy = {
     has: [],
     like: 'listLevel',
   },
+  foldList: {
+    name: 'Lists that unfold',
+    in: { normal: '.zv-folds ul ul' },
+    has: ['appear'],
+    like: 'listLevel',
+  },
   level: {
     name: 'Submenus',
     in: { normal: '.zv-bar ul ul' },
@@ -226,7 +232,7 @@ export const anatomy = {
   dropdown: {
     name: 'Dropdowns',
     in: { normal: '.zv-bar>ul>li>ul' },
-    has: [...SURFACE, 'paddingBlock', 'maxInlineSize'],
+    has: [...SURFACE, 'paddingBlock', 'maxInlineSize', 'appear'],
     like: 'level',
   },
   level3: {
@@ -238,14 +244,14 @@ export const anatomy = {
   flyout: {
     name: 'Flyouts',
     in: { normal: '.zv-bar .zv-drops-flyouts ul ul' },
-    has: [...SURFACE, 'paddingBlock', 'minInlineSize', 'maxInlineSize'],
+    has: [...SURFACE, 'paddingBlock', 'minInlineSize', 'maxInlineSize', 'appear'],
     like: 'level',
     medium: 'wider',
   },
   panel: {
     name: 'Panels',
     in: { normal: '.zv-panel' },
-    has: [...FONT, ...SURFACE, 'gap', 'panelInset', ...PADDING],
+    has: [...FONT, ...SURFACE, 'gap', 'panelInset', ...PADDING, 'appear'],
   },
   panelGroup: {
     name: 'Panel groups',
@@ -429,7 +435,7 @@ export const anatomy = {
   arrow: {
     name: 'Arrows',
     in: { normal: '.zv-bar li>button::after', open: '.zv-bar li>button[aria-expanded=true]::after' },
-    has: [...SIGN],
+    has: [...SIGN, 'turn'],
   },
   loneArrow: {
     name: 'Arrows beside links',
@@ -450,7 +456,7 @@ export const anatomy = {
   foldArrow: {
     name: 'Expand arrows',
     in: { normal: '.zv-folds li>button::after', open: '.zv-folds li>button[aria-expanded=true]::after' },
-    has: [...SIGN],
+    has: [...SIGN, 'turn'],
   },
   backSign: {
     name: 'Back arrows',
@@ -700,7 +706,7 @@ export const anatomy = {
   sectionArrow: {
     name: 'Section arrows',
     in: { normal: '.zv-section::after' },
-    has: [...SIGN],
+    has: [...SIGN, 'turn'],
   },
   skip: {
     name: 'Skip links',

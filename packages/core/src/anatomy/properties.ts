@@ -1,7 +1,7 @@
 import type { ValueKind } from './values.ts';
 
 /** Under which heading the settings of a property are. */
-export const propertyGroups = ['colour', 'text', 'space', 'edges'] as const;
+export const propertyGroups = ['colour', 'text', 'space', 'edges', 'motion'] as const;
 /** See `propertyGroups`. */
 export type PropertyGroup = (typeof propertyGroups)[number];
 
@@ -28,6 +28,24 @@ const arrowShapes: Readonly<Record<string, string>> = {
   arrow: 'polygon(0 12%,12% 0,78% 66%,78% 20%,100% 20%,100% 100%,20% 100%,20% 78%,66% 78%)',
   plus: 'polygon(14% 0,50% 36%,86% 0,100% 14%,64% 50%,100% 86%,86% 100%,50% 64%,14% 100%,0 86%,36% 50%,0 14%)',
   dot: 'circle()',
+};
+
+/** What changes with the state of something, and can be seen to. */
+const changing = [
+  'color',
+  'background-color',
+  'border-color',
+  'box-shadow',
+  'opacity',
+  'text-decoration-color',
+];
+
+/** Ways to come into sight, as what they begin with. A drawer comes from its edge. */
+export const entrances: Readonly<Record<string, string>> = {
+  fade: 'opacity:0',
+  slide: 'opacity:var(--_faint,0);translate:var(--_from,0 -1rem)',
+  rise: 'opacity:0;translate:0 1rem',
+  scale: 'opacity:0;scale:.95',
 };
 
 /**
@@ -215,6 +233,44 @@ export const properties = {
           : []),
       ];
     },
+  },
+
+  transition: {
+    name: 'Change of state',
+    group: 'motion',
+    kind: 'motion',
+    css: 'transition',
+    initial: 'none',
+    declare: (pace) => [
+      ['transition', pace === 'none' ? 'none' : changing.map((one) => `${one} ${pace}`).join()],
+    ],
+  },
+  appear: {
+    name: 'Appears',
+    group: 'motion',
+    kind: 'entrance',
+    css: 'animation',
+    initial: 'none',
+    declare: (entrance) => [['animation', entrance === 'none' ? 'none' : `zv-${entrance}`]],
+  },
+  turn: {
+    name: 'Arrow turns',
+    group: 'motion',
+    kind: 'motion',
+    css: '--_turn',
+    initial: '150ms ease',
+    declare: (pace) => [
+      ['--_turn', pace === 'none' ? '0deg' : '180deg'],
+      ['transition', pace === 'none' ? 'none' : `rotate ${pace}`],
+    ],
+  },
+  comeBack: {
+    name: 'Comes back',
+    group: 'motion',
+    kind: 'motion',
+    css: '--_come-back',
+    initial: '200ms ease',
+    declare: (pace) => [['--_come-back', pace === 'none' ? '0s' : pace]],
   },
 } as const satisfies Record<string, PropertyFacts>;
 /** See `properties`. */

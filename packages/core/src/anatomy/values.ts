@@ -8,6 +8,7 @@ const LENGTH = `(?:${PLAIN_LENGTH}|@[a-z][a-z0-9-]{0,39}(?:\\*${NUMBER})?)`;
 const ANY_LENGTH = `-?${LENGTH}`;
 const COLOUR =
   '(?:#[0-9a-f]{6}(?:[0-9a-f]{2})?|@[a-z][a-z0-9-]{0,39}(?:/\\d{1,3}%)?|none|inherit|currentColor)';
+const PACE = '\\d{1,4}ms(?: (?:linear|ease|ease-in|ease-out|ease-in-out))?';
 const oneOrTwo = (one: string): string => `${one}(?: ${one})?`;
 const SHADOW = `(?:inset )?${ANY_LENGTH} ${ANY_LENGTH} ${LENGTH}(?: ${ANY_LENGTH})? ${COLOUR}`;
 
@@ -19,6 +20,8 @@ export interface ValueFacts {
   readonly expected: string;
   /** The least and the most of each number, by its unit; there where numbers can be out of range. */
   readonly range?: readonly [least: number, most: number];
+  /** Values to start from. */
+  readonly offers?: readonly string[];
   /** The values that can be chosen, where these are all. */
   readonly choices?: readonly string[];
 }
@@ -96,6 +99,14 @@ export const valueKinds = {
     pattern: `none|${SHADOW}(?:, ?${SHADOW}){0,3}`,
     expected: 'a shadow such as 0 12px 28px -12px #00000066, or none',
     range: [-200, 400],
+    offers: [
+      'none',
+      'inset 0 -3px 0 @accent',
+      'inset 0 3px 0 @accent',
+      'inset 3px 0 0 @accent',
+      '0 2px 8px #00000033',
+      '0 12px 28px -12px #00000066',
+    ],
   },
   ring: {
     pattern: `none|${LENGTH} (?:solid|dashed|dotted|double) ${COLOUR}`,
@@ -103,6 +114,26 @@ export const valueKinds = {
     range: [0, 20],
   },
   ringOffset: { pattern: ANY_LENGTH, expected: 'a length such as 2px or -2px', range: [-50, 50] },
+  /** How long something takes to change, and how. */
+  motion: {
+    pattern: `none|${PACE}`,
+    expected: 'none, or a time such as 150ms or 200ms ease-out',
+    range: [0, 3000],
+    offers: ['none', '100ms ease', '150ms ease', '250ms ease-in-out'],
+  },
+  /** How something comes into sight. */
+  entrance: {
+    pattern: `none|(?:fade|slide|rise|scale) ${PACE}`,
+    expected: 'none, or a way and a time such as fade 150ms, slide 200ms, rise 200ms or scale 150ms ease-out',
+    range: [0, 3000],
+    offers: [
+      'none',
+      'fade 150ms ease',
+      'slide 200ms ease-out',
+      'rise 200ms ease-out',
+      'scale 150ms ease-out',
+    ],
+  },
   arrow: among('chevron', 'bold', 'triangle', 'arrow', 'plus', 'dot', 'none'),
 } as const satisfies Record<string, ValueFacts>;
 /** See `valueKinds`. */

@@ -47,7 +47,7 @@ function sideRules({ areaWidth, isUnfolded }: AreaFacts): Rule[] {
           ...inMedium('narrowScripted', [
             rule('.zv-section', 'display:flex', { weight: 1 }),
             rule('.zv-section::after', 'content:"";rotate:45deg;flex:none'),
-            rule('.zv-section[aria-expanded=true]::after', 'rotate:225deg'),
+            rule('.zv-section[aria-expanded=true]::after', 'rotate:calc(45deg + var(--_turn))'),
             // Until the script has started, it opens for the pointer and the focus.
             rule('.zv-section[aria-expanded=false]~.zv-section-content', 'display:none'),
             rule('.zv-side:not([data-zv-on]):is(:hover,:focus-within)>.zv-section-content', 'display:block', {
@@ -78,7 +78,7 @@ const sticky: readonly Rule[] = [
   rule('.zv-header.zv-sticky.zv-let-go', 'position:static', { weight: 1 }),
   rule('.zv-header.zv-returns.zv-away', 'translate:0 -100%'),
   rule('.zv-sticky', 'position:static', { medium: 'print', weight: 3 }),
-  rule('.zv-returns', 'transition:translate .2s', { medium: 'motion' }),
+  rule('.zv-returns', 'transition:translate var(--_come-back,.2s)'),
   // What has the focus is in sight at once.
   rule('.zv-header.zv-returns:focus-within', 'translate:none;transition:none', { weight: 1 }),
 ];
@@ -177,6 +177,12 @@ function drawerRules({ areaWidth = USUAL_DRAWER, ...facts }: AreaFacts): Rule[] 
       `display:none;position:fixed;z-index:30;${place};inline-size:${isWide ? 'auto' : `min(${areaWidth}px,calc(100vw - 2.5rem))`};max-inline-size:none;box-sizing:border-box;margin:0;overflow:auto;overscroll-behavior:contain;touch-action:pan-y pinch-zoom`,
     ),
     rule('.zv-drawer:is([open],:target)', 'display:block', { medium: 'drawer' }),
+    // It comes from its edge; what is in it does not.
+    rule('.zv-drawer', `--_faint:1;--_from:${offEdge[comesFrom]}`),
+    ...(comesFrom === 'start' || comesFrom === 'end'
+      ? [rule('[dir=rtl].zv-drawer', `--_from:${offEdge[comesFrom === 'start' ? 'end' : 'start']}`)]
+      : []),
+    rule('.zv-drawer>*', '--_faint:initial;--_from:initial'),
     rule(
       '.zv-drawer-head',
       'display:flex;align-items:center;justify-content:space-between;position:sticky;z-index:1;inset-block-start:0',
@@ -202,6 +208,9 @@ function drawerRules({ areaWidth = USUAL_DRAWER, ...facts }: AreaFacts): Rule[] 
     looks('drawer', 'drawerHead', 'closeButton', 'drawerBand', 'drawerList', 'drawerEntry'),
   ];
 }
+
+/** Where a drawer is before it comes into sight. */
+const offEdge = { start: '-100% 0', end: '100% 0', top: '0 -100%', full: '0 -1rem' } as const;
 
 /** Bands that are there on some device classes alone. */
 function arrangements(parts: readonly ResolvedPart[]): Rule[] {

@@ -18,7 +18,7 @@ export const foldRules: readonly Rule[] = [
     // Its arrow stands below those of buttons that are arrows alone.
     rule('.zv-folds li>button:not([aria-label])', 'padding-inline-end:1.175rem', { weight: 2, isLate: true }),
     rule('.zv-folds li>button::after', 'content:"";rotate:45deg;flex:none'),
-    rule('.zv-folds button[aria-expanded=true]::after', 'rotate:225deg'),
+    rule('.zv-folds button[aria-expanded=true]::after', 'rotate:calc(45deg + var(--_turn))'),
     rule('.zv-folds button[aria-expanded=false]~:is(ul,.zv-stacked)', 'display:none'),
     rule(
       '.zv-opens-current:not([data-zv-on]) li:has([aria-current])>:is(ul,.zv-stacked),.zv-folds:not([data-zv-on]) li:is(:hover,:focus-within)>:is(ul,.zv-stacked),.zv-drawer:not([open]) .zv-folds li>:is(ul,.zv-stacked)',
@@ -26,8 +26,7 @@ export const foldRules: readonly Rule[] = [
       { weight: 4 },
     ),
   ]),
-  ...inMedium('motion', [rule('.zv-folds li>button::after', 'transition:rotate .15s')]),
-  looks('foldButton', 'foldArrow'),
+  looks('foldButton', 'foldArrow', 'foldList'),
 ];
 
 /** One level at a time: what is open takes the place of what it stands in. */

@@ -6,7 +6,8 @@ import { darkDeclarations, fontFaces, fontsUsed, paletteDeclarations } from '../
 import { printRules, schemeConditions } from '../style/printRules.ts';
 import { flat, looks, rule, type Rule } from '../style/rule.ts';
 import { plainSheet, type Sheet } from '../style/sheet.ts';
-import type { Situation } from '../schema/style.ts';
+import { entrances } from '../anatomy/properties.ts';
+import type { Situation, StyleValues } from '../schema/style.ts';
 import { dropdownRules } from './dropdownRules.ts';
 import type { FrameLook } from './frameLook.ts';
 import { frameRules } from './frameRules.ts';
@@ -42,6 +43,7 @@ export function renderStyles(
         return `${head}{${paletteDeclarations(palette, values)}}\n${dark}`;
       })
       .join('') +
+    entrancesUsed(sheet) +
     printRules(
       stylesOf(site, menus, frame),
       { ...site.breakpoints, ...(takeover === undefined ? {} : { takeover }) },
@@ -68,6 +70,19 @@ export function fontPreloads(sheet: Sheet, files: string): string {
       (one) =>
         `<link rel="preload" as="font" type="font/woff2" crossorigin href="${escapeHtml(files + fontFileName(one))}">`,
     )
+    .join('');
+}
+
+/** The ways to come into sight that are used, as keyframes. */
+function entrancesUsed({ starters, set }: Sheet): string {
+  const looks: readonly StyleValues[] = [
+    ...set.map(({ values }) => values),
+    ...starters.flatMap(({ looks: all }) => Object.values(all).flatMap((one) => Object.values(one))),
+  ];
+  const used = new Set(looks.map(({ appear = 'none' }) => appear.split(' ')[0]));
+  return Object.entries(entrances)
+    .filter(([name]) => used.has(name))
+    .map(([name, from]) => `@keyframes zv-${name}{from{${from}}}\n`)
     .join('');
 }
 
@@ -122,7 +137,7 @@ const basic: readonly Rule[] = [
   rule('.zv-bar li>a:has(+button)', 'flex-basis:0'),
   rule('.zv-bar button::after', 'content:"";rotate:45deg;flex:none'),
   rule('.zv-bar a+button', 'justify-content:center'),
-  rule('.zv-bar button[aria-expanded=true]::after', 'rotate:225deg'),
+  rule('.zv-bar button[aria-expanded=true]::after', 'rotate:calc(45deg + var(--_turn))'),
   rule('.zv-bar ul ul', 'flex-basis:100%;display:none'),
   rule(
     '.zv-bar>ul>li>ul',
@@ -148,7 +163,10 @@ const basic: readonly Rule[] = [
   rule('.zv-bar>ul>li>ul', 'position:static;inline-size:100%;max-block-size:none', {
     medium: 'narrow',
   }),
-  rule('.zv-bar button::after', 'transition:rotate .15s', { medium: 'motion' }),
+  rule('.zv,.zv *,.zv *::before,.zv *::after', 'transition:none;animation:none', {
+    medium: 'lessMotion',
+    isLate: true,
+  }),
   rule('.zv-bar ul ul', 'display:none!important', { medium: 'print' }),
   looks(
     'site',

@@ -41,10 +41,13 @@ export const orchard: Pick<Starter, 'roles' | 'looks'> = {
     },
     footerBand: { normal: { paddingBlock: '1.5rem' } },
     level: { normal: { fontSize: '1rem' } },
-    dropdown: { normal: { ...LEAF, paddingBlock: '.75rem', paddingInline: '.75rem' } },
-    flyout: { normal: LEAF },
-    panel: { normal: { ...LEAF, panelInset: '1.75rem', gap: '1rem 2.5rem' } },
+    dropdown: {
+      normal: { ...LEAF, appear: 'fade 200ms ease', paddingBlock: '.75rem', paddingInline: '.75rem' },
+    },
+    flyout: { normal: { ...LEAF, appear: 'fade 200ms ease' } },
+    panel: { normal: { ...LEAF, appear: 'fade 200ms ease', panelInset: '1.75rem', gap: '1rem 2.5rem' } },
     entry: {
+      normal: { transition: '200ms ease' },
       within: { fontStyle: 'italic' },
       current: { textDecoration: 'underline .06em', textUnderlineOffset: '.35em' },
       hover: { background: 'none', ...UNDERLINE },

@@ -38,11 +38,23 @@ export const poppy: Pick<Starter, 'roles' | 'looks'> = {
     upperBand: { normal: { background: '@tint', paddingBlock: '.25rem' } },
     footerBand: { normal: { paddingBlock: '2rem' } },
     level: { normal: { fontWeight: '500' } },
-    dropdown: { normal: { ...LIFTED, paddingBlock: '.75rem', paddingInline: '.75rem' } },
-    flyout: { normal: { ...LIFTED, paddingBlock: '.75rem', paddingInline: '.75rem' } },
-    panel: { normal: { ...LIFTED, panelInset: '1.75rem', gap: '1rem 2rem', fontWeight: '500' } },
+    dropdown: {
+      normal: { ...LIFTED, appear: 'rise 200ms ease-out', paddingBlock: '.75rem', paddingInline: '.75rem' },
+    },
+    flyout: {
+      normal: { ...LIFTED, appear: 'scale 150ms ease-out', paddingBlock: '.75rem', paddingInline: '.75rem' },
+    },
+    panel: {
+      normal: {
+        ...LIFTED,
+        appear: 'rise 200ms ease-out',
+        panelInset: '1.75rem',
+        gap: '1rem 2rem',
+        fontWeight: '500',
+      },
+    },
     entry: {
-      normal: PILL,
+      normal: { ...PILL, transition: '150ms ease-out' },
       within: { color: '@accent' },
       current: FILL,
       hover: { background: '@tint', color: '@ink' },
@@ -64,6 +76,8 @@ export const poppy: Pick<Starter, 'roles' | 'looks'> = {
     arrow: { normal: { arrowShape: 'bold', inlineSize: '.5rem', blockSize: '.5rem' } },
     foldArrow: { normal: { arrowShape: 'bold' } },
     description: { normal: { opacity: '.92' } },
+    foldList: { normal: { appear: 'fade 200ms ease' } },
+    drawer: { normal: { appear: 'slide 250ms ease-out' } },
     heading: { normal: { fontWeight: '800', fontSize: '1.125rem' } },
     button: { normal: { ...PILL, fontWeight: '700', paddingInline: '1.5rem', minBlockSize: '3rem' } },
     formButton: { normal: { ...PILL, fontWeight: '700', paddingInline: '1.5rem' } },

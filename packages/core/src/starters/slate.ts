@@ -69,8 +69,9 @@ export const slate: Pick<Starter, 'roles' | 'looks'> = {
       within: { boxShadow: 'none' },
       current: { boxShadow: 'none', background: '@button', textDecoration: 'underline .16em' },
     },
+    foldList: { normal: { appear: 'none' } },
     arrow: {
-      normal: { arrowShape: 'triangle', inlineSize: '.45rem', blockSize: '.45rem' },
+      normal: { turn: 'none', arrowShape: 'triangle', inlineSize: '.45rem', blockSize: '.45rem' },
     },
     foldArrow: { normal: { arrowShape: 'bold' } },
     badge: { normal: { borderRadius: '0', textTransform: 'uppercase', paddingInline: '.4em' } },

@@ -122,7 +122,7 @@ export function conditionOf(medium: Medium, { medium: from, wide, takeover = fro
       return 'print';
     case 'forcedColors':
       return '(forced-colors:active)';
-    case 'motion':
-      return '(prefers-reduced-motion:no-preference)';
+    case 'lessMotion':
+      return '(prefers-reduced-motion:reduce)';
   }
 }

@@ -18,7 +18,7 @@ export type Medium =
   | 'tall'
   | 'print'
   | 'forcedColors'
-  | 'motion';
+  | 'lessMotion';
 
 /** A rule of the style sheet. */
 export interface Rule {

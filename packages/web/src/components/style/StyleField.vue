@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiBackupRestore } from '@mdi/js';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { counted, factsOf, thingOf, valueKinds, type Property, type ValueFacts } from '@zorvik/core';
 import { useOrigins } from '../../composables/useOrigins.ts';
 import { shownValue, useStyling } from '../../stores/styling.ts';
@@ -36,6 +36,26 @@ function choose(event: Event): void {
   styling.set(props.property, (event.target as HTMLSelectElement).value);
 }
 
+/** Values to start from; the last choice lets one type another. */
+const OTHER = 'other';
+const offerWords: Readonly<Record<string, string>> = {
+  'inset 0 -3px 0 @accent': 'bar below',
+  'inset 0 3px 0 @accent': 'bar above',
+  'inset 3px 0 0 @accent': 'bar at the side',
+  '0 2px 8px #00000033': 'small shadow',
+  '0 12px 28px -12px #00000066': 'large shadow',
+};
+const isTyping = ref(false);
+const offers = computed(() => {
+  const some = kind.value.offers ?? [];
+  return some.length === 0 || some.includes(stored.value) ? some : [stored.value, ...some];
+});
+function offered(event: Event): void {
+  const { value: chosen } = event.target as HTMLSelectElement;
+  if (chosen === OTHER) isTyping.value = true;
+  else styling.set(props.property, chosen);
+}
+
 const { originOf, placeOf } = useOrigins();
 const origin = computed(() =>
   own.value !== null ? 'set here' : winner.value === null ? '' : originOf(winner.value),
@@ -68,6 +88,15 @@ const fonts = computed(() => palette.entriesOf('font'));
       :against="null"
       :keep="(to) => styling.set(property, to.trim() === '' ? null : to)"
     />
+    <label v-else-if="offers.length > 0 && !isTyping" class="choice">
+      <span>{{ facts.name }}</span>
+      <select class="plain-field" :value="stored" @change="offered">
+        <option v-for="one in offers" :key="one" :value="one">
+          {{ offerWords[one] ?? shownValue(one) }}
+        </option>
+        <option :value="OTHER">Other …</option>
+      </select>
+    </label>
     <LineField v-else :label="facts.name" :value="value" :keep="keep" :placeholder="facts.initial" />
     <div class="origin">
       <button
