@@ -484,3 +484,27 @@ describe('dark colours', () => {
     await person.eventually('all is as it was', async () => (await stored()).site.hasDark === undefined);
   });
 });
+
+describe('what is hard to read', () => {
+  it('is listed before publishing, and each line leads to where it is', async () => {
+    await cellButton(`${BAR}, hover`).then((one) => one.click());
+    await (await person.byText('label', 'everywhere')).click();
+    await type('Text', '#f4f7f0');
+    await (await person.byText('a', 'Editions')).click();
+    const list = await person.find('.hard ul');
+    expect(await (await person.find('#hard-to-read')).getText()).toMatch(/^\d+ places are hard to read$/);
+    expect(await list.getText()).toMatch(/hover\s+on “.+”, contrast 1\.\d, at least 4\.5/);
+    await (await person.find('.hard .link')).click();
+    await person.find('[role=gridcell]');
+    expect(await (await person.find('.only input')).isSelected()).toBe(true);
+    await (await person.find('.only input')).click();
+    await person.click('Undo');
+    await (await person.byText('a', 'Editions')).click();
+    await person.find('.change');
+    await person.eventually('it is still listed', async () => {
+      return (await browser.driver.findElements(By.css('.hard'))).length === 0;
+    });
+    await (await person.byText('a', 'Style')).click();
+    await person.find('[role=gridcell]');
+  });
+});

@@ -151,6 +151,7 @@ export function randomValue(random: RandomBits, kind: ValueKind): string {
     ringOffset: () => oneOf(random, ['0', '3px', '-2px']),
     motion: () => oneOf(random, ['none', '120ms', '200ms ease-out']),
     entrance: () => oneOf(random, ['none', 'fade 150ms', 'slide 200ms ease-out', 'scale 90ms linear']),
+    divider: () => oneOf(random, ['none', 'line', 'dot', 'slash', 'diamond']),
     arrow: () => oneOf(random, ['chevron', 'bold', 'triangle', 'arrow', 'plus', 'dot', 'none']),
   };
   return makers[kind]();

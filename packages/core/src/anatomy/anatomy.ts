@@ -192,6 +192,11 @@ export const anatomy = {
     in: { normal: '.zv-bar>ul' },
     has: ['gap'],
   },
+  barDivider: {
+    name: 'Dividers between bar entries',
+    in: { normal: '.zv-bar>ul>li+li::before' },
+    has: ['divider', 'color', 'opacity', ...FONT, 'blockSize', ...MARGIN],
+  },
   endBar: {
     name: 'End-aligned bars',
     in: { normal: '.zv-zone-end .zv-bar' },

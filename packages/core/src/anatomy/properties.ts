@@ -1,4 +1,4 @@
-import type { ValueKind } from './values.ts';
+import { dividerSigns, type ValueKind } from './values.ts';
 
 /** Under which heading the settings of a property are. */
 export const propertyGroups = ['colour', 'text', 'space', 'edges', 'motion'] as const;
@@ -206,6 +206,22 @@ export const properties = {
     kind: 'ringOffset',
     css: 'outline-offset',
     initial: '0',
+  },
+  divider: {
+    name: 'Divider',
+    group: 'edges',
+    kind: 'divider',
+    css: 'content',
+    initial: 'none',
+    declare: (divider) => {
+      const sign: string = dividerSigns[divider as keyof typeof dividerSigns] ?? '';
+      // Screen readers do not read it, where a browser knows how to say so.
+      const content = divider === 'none' ? ['none'] : sign === '' ? ['""'] : [`"${sign}"`, `"${sign}"/""`];
+      return [
+        ...content.map((one) => ['content', one] as const),
+        ['border-inline-start', divider === 'line' ? '1px solid' : '0'],
+      ];
+    },
   },
   arrowShape: {
     name: 'Arrow',

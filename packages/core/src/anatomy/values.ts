@@ -30,6 +30,16 @@ function among(...choices: readonly string[]): ValueFacts {
   return { pattern: choices.join('|'), expected: choices.join(', '), choices };
 }
 
+/** What can stand between entries, besides a line. */
+export const dividerSigns = {
+  dot: '·',
+  bullet: '•',
+  slash: '/',
+  dash: '–',
+  chevron: '›',
+  diamond: '◆',
+} as const;
+
 /** The kinds of values. A value is a text in a small part of CSS, with `@name` for colours and lengths of the site. */
 export const valueKinds = {
   /** What a length with a name can be. */
@@ -134,6 +144,7 @@ export const valueKinds = {
       'scale 150ms ease-out',
     ],
   },
+  divider: among('none', 'line', ...Object.keys(dividerSigns)),
   arrow: among('chevron', 'bold', 'triangle', 'arrow', 'plus', 'dot', 'none'),
 } as const satisfies Record<string, ValueFacts>;
 /** See `valueKinds`. */

@@ -158,6 +158,7 @@ function verticalRules({ areaWidth = USUAL_VERTICAL, vertical = 'start', isCentr
     rule('.zv-vertical .zv-panel', 'grid-template-columns:minmax(0,1fr);align-content:start', { weight: 3 }),
     rule('.zv-vertical .zv-panel .zv-cell', 'grid-column:span 12', { weight: 2 }),
     rule('.zv-vertical .zv-panel .zv-groups', '--_columns:1', { weight: 2 }),
+    rule('.zv-vertical .zv-bar>ul>li+li::before', 'display:none', { weight: 2 }),
   ]);
 }
 

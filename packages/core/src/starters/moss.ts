@@ -50,6 +50,7 @@ export const moss: StarterLooks = {
   zones: { normal: { gap: '.5rem 1.5rem' } },
   zone: { normal: { gap: '.5rem 1rem' } },
   bar: { normal: { gap: '@gap' } },
+  barDivider: { normal: { color: '@edge', lineHeight: '1', blockSize: '1em', marginInline: '.25rem' } },
   endBar: { normal: { marginInline: '0 -@pad' } },
   frameList: { normal: { marginInline: '-@pad' } },
   drawerList: { normal: { marginInline: '-@pad' } },

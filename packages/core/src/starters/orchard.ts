@@ -53,6 +53,9 @@ export const orchard: Pick<Starter, 'roles' | 'looks'> = {
       hover: { background: 'none', ...UNDERLINE },
       focus: OUTER_RING,
     },
+    barDivider: {
+      normal: { divider: 'dot', color: '@accent', blockSize: 'auto', marginInline: '0 1.25rem' },
+    },
     barEntry: { normal: { letterSpacing: '.01em' } },
     arrowButton: { normal: { paddingInline: '.3rem', marginInline: '0' } },
     panelHeading: { normal: { color: '@accent', fontWeight: '400', ...LABEL } },

@@ -11,11 +11,14 @@ import {
   renderPage,
   setFixes,
   sheetOf,
+  situationOn,
   situationsOfHeader,
   valueOfName,
   type ContrastPair,
   type DrawnPlace,
+  type Page,
   type Sheet,
+  type Situation,
   type SiteDocument,
   type State,
 } from '@zorvik/core';
@@ -27,6 +30,12 @@ import { useWorkingCopy } from './workingCopy.ts';
 interface Drawn {
   readonly sheet: Sheet;
   readonly places: readonly DrawnPlace[];
+}
+
+/** Something that is hard to read, and a page on which it is. */
+export interface SurveyedPair {
+  readonly page: Page;
+  readonly pair: ContrastPair;
 }
 
 /** How well everything on the page can be read, in every state; what makes it readable. */
@@ -42,9 +51,9 @@ export const useReadability = defineStore('readability', () => {
   } | null = null;
 
   /** All areas of the page as they are delivered. */
-  function htmlOf(document: SiteDocument): string {
+  function htmlOf(document: SiteDocument, situation: Situation): string {
     const { site } = document;
-    const { header, side, footer, skip } = renderPage(document, frame.situation, {
+    const { header, side, footer, skip } = renderPage(document, situation, {
       compareTitles: new Intl.Collator(site.language, { numeric: true }).compare,
       pictures: PICTURES.replace(':siteKey', site.key),
       year: new Date().getFullYear(),
@@ -54,7 +63,7 @@ export const useReadability = defineStore('readability', () => {
   }
 
   function drawn(document: SiteDocument): Drawn {
-    const html = htmlOf(document);
+    const html = htmlOf(document, frame.situation);
     const sheet = { ...sheetOf(document), situations: situationsOfHeader(html) };
     const owners = [...sheet.set.map(({ scope }) => scope), ...sheet.starters]
       .map(({ within }) => within.join())
@@ -101,6 +110,35 @@ export const useReadability = defineStore('readability', () => {
   const suggestion = ({ colour, grounds, needed }: ContrastPair): string | null =>
     nearestPassing(colour, grounds, needed);
 
+  /**
+   * What is hard to read anywhere: on the page that is looked at, and on one of each template, since pages of one kind look
+   * alike. Null: it is being found out. Each finding once, with the first page that has it.
+   */
+  const surveyed = shallowRef<readonly SurveyedPair[] | null>(null);
+  let survey = 0;
+  async function lookEverywhere(): Promise<void> {
+    const { document } = copy;
+    survey += 1;
+    const mine = survey;
+    surveyed.value = null;
+    if (document === null) return;
+    const found = new Map<string, SurveyedPair>();
+    const pages = [frame.page, ...frame.templates.map(({ page }) => page)].filter((page) => page !== null);
+    for (const page of new Set(pages)) {
+      // The window stays at hand between two pages.
+      await new Promise((done) => setTimeout(done));
+      if (mine !== survey) return;
+      const html = htmlOf(document, situationOn(document, page.id));
+      const sheet = { ...sheetOf(document), situations: situationsOfHeader(html) };
+      const drawnPage = window.document.implementation.createHTMLDocument('');
+      drawnPage.body.innerHTML = html;
+      const paper = valueOfName(sheet.palette, 'paper') ?? '#ffffff';
+      for (const pair of contrastPairs(placesOf(drawnPage.body, sheet), sheet, paper).filter(isFailing))
+        if (!found.has(pairKey(pair))) found.set(pairKey(pair), { page, pair });
+    }
+    surveyed.value = [...found.values()];
+  }
+
   /** Makes one pair readable; gives false where nothing that we know of does. */
   function fix(pair: ContrastPair): boolean {
     const { document } = copy;
@@ -118,5 +156,16 @@ export const useReadability = defineStore('readability', () => {
     return copy.document === null ? 0 : failingIn(copy.document).length;
   }
 
-  return { isWatched, pairs, failing, pairFor, suggestion, fix, fixAll, pairKey };
+  return {
+    surveyed,
+    lookEverywhere,
+    isWatched,
+    pairs,
+    failing,
+    pairFor,
+    suggestion,
+    fix,
+    fixAll,
+    pairKey,
+  };
 });

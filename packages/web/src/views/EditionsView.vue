@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue';
 import { counted } from '@zorvik/core';
 import RefusalNote from '../components/common/RefusalNote.vue';
 import DeliveryAddresses from '../components/editions/DeliveryAddresses.vue';
+import HardToRead from '../components/editions/HardToRead.vue';
 import EditionList from '../components/editions/EditionList.vue';
 import { useEditions } from '../stores/editions.ts';
 import { useNotices } from '../stores/notices.ts';
@@ -58,6 +59,7 @@ async function publish(): Promise<void> {
           }}
         </p>
       </header>
+      <HardToRead />
       <form class="publish" @submit.prevent="publish">
         <RefusalNote />
         <label for="note">Note for edition {{ next }}</label>
@@ -110,13 +112,14 @@ async function publish(): Promise<void> {
 }
 .change {
   display: grid;
-  grid-template-rows: auto auto minmax(0, 1fr);
+  grid-template-rows: auto auto auto minmax(0, 1fr);
   min-height: 0;
 }
 header {
   padding: 20px 24px 12px;
 }
 .list {
+  grid-row: -2;
   overflow: auto;
   padding: 0 24px 16px;
 }
