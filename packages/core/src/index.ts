@@ -366,12 +366,20 @@ export {
   type PropertyGroup,
 } from './anatomy/properties.ts';
 export { selectorsIn } from './anatomy/specificity.ts';
-export { namesIn, tokenProperty, valueKinds, type ValueFacts } from './anatomy/values.ts';
+export { namesIn, roleProperty, tokenProperty, valueKinds, type ValueFacts } from './anatomy/values.ts';
 export { isRole, roleNames, roles as paletteRoles, type RoleName } from './anatomy/roles.ts';
-export { fontOf, systemFonts } from './anatomy/fonts.ts';
+export { fontNames, fontOf, systemFonts } from './anatomy/fonts.ts';
 export { colourShown, colourTyped, plainColour } from './model/colourWords.ts';
 export { colourSteps, contrastOf, hexOf, oklchOf, readColour, rgbOf, stepOf } from './colour/colour.ts';
-export { valueOfName, type Palette, type PaletteEntry, paletteOf } from './model/palette.ts';
+export {
+  darkCss,
+  paletteOf,
+  plainValue,
+  tokenCss,
+  valueOfName,
+  type Palette,
+  type PaletteEntry,
+} from './model/palette.ts';
 export {
   FONT_SAMPLE,
   fontFileName,
@@ -393,6 +401,9 @@ export {
 } from './commands/palette.ts';
 export {
   LONGEST_TOKEN_NAME,
+  tokenExpected,
+  tokenKinds,
+  tokenPatterns,
   tokenId,
   TokenShape as DesignTokenShape,
   type Token,
@@ -436,6 +447,7 @@ export { deliveredStyles, previewStyles } from './style/previewStyles.ts';
 export { chosenStarter, starterByKey, type ChosenStarter } from './model/chosenStarter.ts';
 export { starterKeys, starters as lookStarters, type StarterKey } from './starters/starters.ts';
 export type { OwnStarter, StarterStyle } from './schema/ownStarter.ts';
+export { importNames, namesChanged, type NamedValue } from './commands/importNames.ts';
 export { setDark } from './commands/dark.ts';
 export { inScheme } from './style/previewStyles.ts';
 export { darkOf } from './colour/colour.ts';

@@ -89,6 +89,13 @@ function withTokens(document: SiteDocument): SiteDocument {
     { target: { key: 'step', of: 'length' }, set: { name: 'Step', value: '9px' } },
     { target: { key: 'heading', of: 'font' }, set: { name: 'Heading', value: 'system:slab' } },
     { target: { key: 'accent', of: 'colour' }, set: { value: '#7a2048' } },
+    { target: { key: 'strong', of: 'weight' }, set: { name: 'Strong', value: '700' } },
+    { target: { key: 'quick', of: 'duration' }, set: { name: 'Quick', value: '90ms' } },
+    { target: { key: 'lift', of: 'shadow' }, set: { name: 'Lift', value: '0 2px 6px @moss/40%' } },
+    {
+      target: { key: 'dusk', of: 'gradient' },
+      set: { name: 'Dusk', value: 'linear(120deg, @moss, #203040 70%)' },
+    },
   ] as const;
   return some.reduce<SiteDocument>((made, { target, set }) => {
     const done = kindOf({ kind: 'setToken' as const, target, set, was: {} }).apply(made, {
@@ -118,11 +125,13 @@ export function randomValue(random: RandomBits, kind: ValueKind): string {
     ]);
   const makers: { readonly [K in ValueKind]: () => string } = {
     colour,
-    gradient: () => oneOf(random, ['none', `linear(${number(0, 359)}deg, ${colour()}, ${colour()} 80%)`]),
+    gradient: () =>
+      oneOf(random, ['none', '@dusk', `linear(${number(0, 359)}deg, ${colour()}, ${colour()} 80%)`]),
     share: () => oneOf(random, ['0.2', '0.75', '1']),
     font: () => oneOf(random, ['inherit', '@font', '@heading']),
-    size: () => oneOf(random, ['inherit', px(10, 30), '1.25rem', '1.5em', 'fluid(14px@390, 22px@1280)']),
-    weight: () => oneOf(random, ['inherit', '300', '650', '800']),
+    size: () =>
+      oneOf(random, ['inherit', '@step*2', px(10, 30), '1.25rem', '1.5em', 'fluid(14px@390, 22px@1280)']),
+    weight: () => oneOf(random, ['inherit', '@strong', '300', '650', '800']),
     slant: () => oneOf(random, ['inherit', 'normal', 'italic']),
     lineHeight: () => oneOf(random, ['inherit', 'normal', '1.2', '1.75', px(18, 40)]),
     spacing: () => oneOf(random, ['inherit', '0', '.05em', '-1px', '2px']),
@@ -133,6 +142,10 @@ export function randomValue(random: RandomBits, kind: ValueKind): string {
     alignment: () => oneOf(random, ['start', 'center', 'end']),
     padding: () => px(0, 30),
     tokenLength: () => px(0, 30),
+    tokenWeight: () => '600',
+    tokenDuration: () => '120ms',
+    tokenShadow: () => '0 1px 2px #000000',
+    tokenGradient: () => 'linear(90deg, #000000, #ffffff)',
     paddings: () => oneOf(random, [px(0, 30), `${px(0, 30)} ${px(0, 30)}`, '@pad', '@step*2', '0']),
     margins: () => oneOf(random, [px(0, 20), '-4px 0', '-@pad', '0 1.5em', '0']),
     least: () => oneOf(random, [px(0, 80), '3rem', '0']),
@@ -143,14 +156,15 @@ export function randomValue(random: RandomBits, kind: ValueKind): string {
     corners: () => oneOf(random, ['0', px(1, 20), '4px 8px', '50%', '@radius*2']),
     shadow: () =>
       oneOf(random, [
+        '@lift',
         'none',
         `0 2px 8px -1px ${colour()}`,
         `inset 1px 1px 0 ${colour()}, 0 1px 2px ${colour()}`,
       ]),
     ring: () => oneOf(random, ['none', `3px dashed ${colour()}`, '1px solid @accent']),
     ringOffset: () => oneOf(random, ['0', '3px', '-2px']),
-    motion: () => oneOf(random, ['none', '120ms', '200ms ease-out']),
-    entrance: () => oneOf(random, ['none', 'fade 150ms', 'slide 200ms ease-out', 'scale 90ms linear']),
+    motion: () => oneOf(random, ['none', '@quick ease', '120ms', '200ms ease-out']),
+    entrance: () => oneOf(random, ['none', 'fade 150ms', 'slide @quick', 'scale 90ms linear']),
     divider: () => oneOf(random, ['none', 'line', 'dot', 'slash', 'diamond']),
     arrow: () => oneOf(random, ['chevron', 'bold', 'triangle', 'arrow', 'plus', 'dot', 'none']),
   };

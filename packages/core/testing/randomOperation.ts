@@ -441,10 +441,10 @@ function randomToken(random: RandomBits): Operation {
     { key: 'moss', of: 'length' },
     { key: 'pad', of: 'length' },
     { key: 'heading', of: 'font' },
-    { key: 'quiet', of: 'variant' },
+    { key: 'quiet', of: 'weight' },
   ] as const;
   const target = some[below(random, some.length)] ?? some[0];
-  const values = { colour: '#2f6b3a', length: '12px', font: 'system:slab', variant: 'link' };
+  const values = { colour: '#2f6b3a', length: '12px', font: 'system:slab', weight: '650' };
   const set = {
     ...(below(random, 2) === 0 ? { name: below(random, 2) === 0 ? 'Moss' : null } : {}),
     value: below(random, 3) === 0 ? null : values[target.of],

@@ -29,3 +29,5 @@ export {
   type PageTable,
   type RowProblem,
 } from './pages/pageTable.ts';
+export { readDesignTokens, type ReadTokens } from './tokens/readTokens.ts';
+export { writeCustomProperties, writeDesignTokens } from './tokens/writeTokens.ts';

@@ -1,4 +1,4 @@
-import { isRole } from './roles.ts';
+import { isRole, roles, type RoleName } from './roles.ts';
 
 /** A number without a sign, and one that may be below 0. */
 const NUMBER = '(?:\\d{1,4}(?:\\.\\d{1,4})?|\\.\\d{1,4})';
@@ -8,9 +8,15 @@ const LENGTH = `(?:${PLAIN_LENGTH}|@[a-z][a-z0-9-]{0,39}(?:\\*${NUMBER})?)`;
 const ANY_LENGTH = `-?${LENGTH}`;
 const COLOUR =
   '(?:#[0-9a-f]{6}(?:[0-9a-f]{2})?|@[a-z][a-z0-9-]{0,39}(?:/\\d{1,3}%)?|none|inherit|currentColor)';
-const PACE = '\\d{1,4}ms(?: (?:linear|ease|ease-in|ease-out|ease-in-out))?';
+/** The name of something on the site. */
+const NAME = '@[a-z][a-z0-9-]{0,39}';
+const PACE = `(?:\\d{1,4}ms|${NAME})(?: (?:linear|ease|ease-in|ease-out|ease-in-out))?`;
+const GRADIENT = `linear\\((?:-?\\d{1,3}(?:\\.\\d)?deg)(?:, ?${COLOUR}(?: \\d{1,3}%)?){2,6}\\)`;
 const oneOrTwo = (one: string): string => `${one}(?: ${one})?`;
 const SHADOW = `(?:inset )?${ANY_LENGTH} ${ANY_LENGTH} ${LENGTH}(?: ${ANY_LENGTH})? ${COLOUR}`;
+
+const SHADOWS = `${SHADOW}(?:, ?${SHADOW}){0,3}`;
+const WEIGHT = '[1-9]\\d{0,2}|1000';
 
 /** What the values of a property can be. */
 export interface ValueFacts {
@@ -42,21 +48,29 @@ export const dividerSigns = {
 
 /** The kinds of values. A value is a text in a small part of CSS, with `@name` for colours and lengths of the site. */
 export const valueKinds = {
-  /** What a length with a name can be. */
+  /** What lengths, weights, times, shadows and gradients with a name can be. */
   tokenLength: { pattern: PLAIN_LENGTH, expected: 'a length such as 12px or .75rem', range: [0, 400] },
+  tokenWeight: { pattern: WEIGHT, expected: 'a weight from 1 to 1000', range: [1, 1000] },
+  tokenDuration: { pattern: '\\d{1,4}ms', expected: 'a time such as 150ms', range: [0, 3000] },
+  tokenShadow: {
+    pattern: SHADOWS,
+    expected: 'a shadow such as 0 12px 28px -12px #00000066',
+    range: [-200, 400],
+  },
+  tokenGradient: { pattern: GRADIENT, expected: 'a gradient such as linear(135deg, #1f5a3a, #6b8e23 80%)' },
   colour: { pattern: COLOUR, expected: 'a colour such as #1f5a3a, @accent, @accent/40% or none' },
   gradient: {
-    pattern: `none|linear\\((?:-?\\d{1,3}(?:\\.\\d)?deg)(?:, ?${COLOUR}(?: \\d{1,3}%)?){2,6}\\)`,
+    pattern: `none|${NAME}|${GRADIENT}`,
     expected: 'a gradient such as linear(135deg, #1f5a3a, #6b8e23 80%), or none',
   },
   share: { pattern: '0|1|0?\\.\\d{1,3}', expected: 'a number from 0 to 1', range: [0, 1] },
   font: { pattern: 'inherit|@[a-z][a-z0-9-]{0,39}', expected: 'a font of this site' },
   size: {
-    pattern: `inherit|${NUMBER}${UNIT}|fluid\\(${NUMBER}px@\\d{3,4}, ?${NUMBER}px@\\d{3,4}\\)`,
+    pattern: `inherit|${NUMBER}${UNIT}|${NAME}(?:\\*${NUMBER})?|fluid\\(${NUMBER}px@\\d{3,4}, ?${NUMBER}px@\\d{3,4}\\)`,
     expected: 'a size such as 17px, 1.1rem or fluid(16px@390, 20px@1280)',
     range: [0.3, 200],
   },
-  weight: { pattern: 'inherit|[1-9]\\d{0,2}|1000', expected: 'a weight from 1 to 1000', range: [1, 1000] },
+  weight: { pattern: `inherit|${WEIGHT}|${NAME}`, expected: 'a weight from 1 to 1000', range: [1, 1000] },
   slant: among('inherit', 'normal', 'italic'),
   lineHeight: {
     pattern: `inherit|normal|${NUMBER}(?:px|rem|em)?`,
@@ -106,7 +120,7 @@ export const valueKinds = {
     range: [0, 1000],
   },
   shadow: {
-    pattern: `none|${SHADOW}(?:, ?${SHADOW}){0,3}`,
+    pattern: `none|${NAME}|${SHADOWS}`,
     expected: 'a shadow such as 0 12px 28px -12px #00000066, or none',
     range: [-200, 400],
     offers: [
@@ -158,6 +172,11 @@ export function tokenProperty(name: string): string {
   return isRole(name) ? `--_${name}` : `--zv-t-${name}`;
 }
 
+/** The custom property by which a site’s own style sheet may set a role. */
+export function roleProperty(name: RoleName): string {
+  return roles[name].own;
+}
+
 /** A name in a value, with its sign, how many times it is taken, or its opacity. */
 const TOKEN = new RegExp(`(-?)@([a-z][a-z0-9-]*)(?:\\*(${NUMBER}))?(?:/(\\d{1,3})%)?`, 'g');
 const FLUID = new RegExp(`^fluid\\((${NUMBER})px@(\\d+), ?(${NUMBER})px@(\\d+)\\)$`);
@@ -186,7 +205,8 @@ const wholes = new Map<string, RegExp>();
 export function cssOf(kind: ValueKind, value: string): string {
   if (value.startsWith(RAW)) return value.slice(RAW.length);
   if (kind === 'colour' && value === 'none') return '#0000';
-  if (kind === 'gradient' && value !== 'none') return named(value.replace('linear(', 'linear-gradient('));
+  if (kind === 'gradient' || kind === 'tokenGradient')
+    return named(value.replace('linear(', 'linear-gradient('));
   const fluid = FLUID.exec(value);
   return fluid === null ? named(value) : fluidCss(fluid.slice(1).map(Number));
 }

@@ -337,6 +337,14 @@ const entries = {
     status: 422,
     sentence: 'This file is no frame: {problem}. Export one again, or correct the file.',
   },
+  badTokenFile: {
+    status: 422,
+    sentence: 'Can’t read this file as design tokens: {problem}. Correct it, or export it again.',
+  },
+  nothingToImport: {
+    status: 409,
+    sentence: 'Nothing in this file would change anything here.',
+  },
   noList: {
     status: 422,
     sentence: 'There is no {what} in it. Choose the page or the file that has the menu.',

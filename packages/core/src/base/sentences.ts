@@ -106,6 +106,7 @@ const history = {
   darkReset: 'Reset the {of} “{name}” in dark',
   darkAdded: 'Added dark colours',
   darkRemoved: 'Turned off dark colours',
+  namesImported: 'Imported {count|# name|# names}',
   fontAdded: 'Added the font “{name}”',
   fontFilesSet: 'Set the font “{name}” to {count|# file|# files}',
   fontSwaps: 'Set the font “{name}” to appear as soon as it has loaded',

@@ -5,15 +5,17 @@ import { readColour } from '../colour/colour.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import type { SiteDocument } from '../model/document.ts';
-import { paletteOf, valueOfName, withNameReplaced } from '../model/palette.ts';
+import { fitsPalette, paletteOf, valueOfName, withNameReplaced } from '../model/palette.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import { targetOf, type StyleSet } from '../schema/style.ts';
 import { MOST_FONT_FILES, type FontFile } from '../schema/fontFile.ts';
 import {
   LONGEST_TOKEN_NAME,
+  isPlainKind,
   tokenExpected,
   tokenId,
+  tokenValueKinds,
   type TokenKind,
   type TokenSet,
   type TokenTarget,
@@ -27,7 +29,7 @@ import { keyFrom } from './menus.ts';
  * typed as CSS has it.
  */
 export function setToken(context: CommandContext, target: TokenTarget, typed: string | null): Result<Edit> {
-  const value = typed === null ? ok(null) : checkValue(context.document, target, typed);
+  const value = typed === null ? ok(null) : checkToken(context.document, target, typed);
   if (!value.ok) return value;
   return makeEdit(context, [setting(context, target, { value: value.value })], {
     label: nameOfToken(context.document, target.key),
@@ -41,7 +43,7 @@ export function setDarkToken(
   target: TokenTarget,
   typed: string | null,
 ): Result<Edit> {
-  const dark = typed === null ? ok(null) : checkValue(context.document, target, typed);
+  const dark = typed === null ? ok(null) : checkToken(context.document, target, typed);
   if (!dark.ok) return dark;
   return makeEdit(context, [setting(context, target, { dark: dark.value })], {
     label: nameOfToken(context.document, target.key),
@@ -58,7 +60,7 @@ export function addToken(
   const name = checkName(typed);
   if (!name.ok) return name;
   const target = { key: freeKey(context.document, name.value, of), of };
-  const value = checkValue(context.document, target, given);
+  const value = checkToken(context.document, target, given);
   if (!value.ok) return value;
   return makeEdit(context, [setting(context, target, { name: name.value, value: value.value })], {
     label: name.value,
@@ -132,7 +134,12 @@ export function removeToken(context: CommandContext, target: TokenTarget): Resul
     );
     operations.push({ kind: 'setStyle', target: targetOf(style), set, was });
   }
-  const nothing = target.of === 'font' ? { files: null, display: null } : {};
+  const nothing = target.of === 'font' ? { files: null, display: null } : { dark: null };
+  for (const token of storedOf(context).tokens.nodes.values()) {
+    if (token.value === undefined || !usesToken(token.value, target.key)) continue;
+    const value = withNameReplaced(token.value, target.key, (name) => valueOfName(palette, name));
+    operations.push(setting(context, { key: token.key, of: token.of }, { value }));
+  }
   const removal = setting(context, target, { name: null, value: null, ...nothing });
   return makeEdit(context, [removal, ...operations], {
     label: nameOfToken(document, target.key),
@@ -144,8 +151,9 @@ export function removeToken(context: CommandContext, target: TokenTarget): Resul
 export type FontClass = 'sans' | 'serif' | 'mono';
 
 /** In how many values a colour, font or length is used, its tints and shades among them. O(looks). */
-export function usesOfToken({ styles }: SiteDocument, key: string): number {
+export function usesOfToken({ styles, tokens }: SiteDocument, key: string): number {
   let count = 0;
+  for (const { value = '' } of tokens.nodes.values()) if (usesToken(value, key)) count += 1;
   for (const style of styles.nodes.values())
     for (const property of propertyNames) if (usesToken(style[property] ?? '', key)) count += 1;
   return count;
@@ -174,20 +182,27 @@ function checkName(typed: string): Result<string> {
 }
 
 /** A value as it is kept: colours as `#rrggbb`, whatever CSS they were typed in. */
-function checkValue(document: SiteDocument, { key, of }: TokenTarget, typed: string): Result<string> {
+export function checkToken(document: SiteDocument, { key, of }: TokenTarget, typed: string): Result<string> {
   const plain = typed.trim();
   const value = of === 'colour' ? readColour(plain) : plain;
   const isWrong =
     value === null ||
     (of === 'colour' && value.length > 7) ||
-    (of === 'length' && valueProblem('tokenLength', value) !== null);
+    (isPlainKind(of) &&
+      (valueProblem(tokenValueKinds[of], value) !== null ||
+        !fitsPalette(paletteOf(document), tokenValueKinds[of], value)));
   if (!isWrong) return ok(value);
   const name = isRole(key) ? roles[key].name : nameOfToken(document, key);
   return no(refusal('wrongToken', { of, name, value: typed, expected: tokenExpected[of] }));
 }
 
 /** A key that is neither a role's nor taken. Digits after a hyphen at its end would be a step of a colour. */
-function freeKey(document: SiteDocument, name: string, of: TokenKind): string {
+export function freeKey(
+  document: SiteDocument,
+  name: string,
+  of: TokenKind,
+  isTaken: (key: string) => boolean = () => false,
+): string {
   const plain =
     keyFrom(name, of)
       .slice(0, 24)
@@ -195,6 +210,6 @@ function freeKey(document: SiteDocument, name: string, of: TokenKind): string {
   const palette = paletteOf(document);
   for (let number = 1; ; number += 1) {
     const key = number === 1 ? plain : `${plain}-v${number}`;
-    if (!palette.has(key) && !document.tokens.nodes.has(tokenId({ key }))) return key;
+    if (!palette.has(key) && !document.tokens.nodes.has(tokenId({ key })) && !isTaken(key)) return key;
   }
 }

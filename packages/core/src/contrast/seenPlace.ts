@@ -1,7 +1,7 @@
 import { thingOf, states, type State } from '../anatomy/anatomy.ts';
 import type { Property } from '../anatomy/properties.ts';
 import { isRole, type RoleName } from '../anatomy/roles.ts';
-import { valueOfName } from '../model/palette.ts';
+import { plainValue, valueOfName } from '../model/palette.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import { situations, type Scheme, type Situation } from '../schema/style.ts';
 import {
@@ -148,7 +148,7 @@ export class SeenPlace {
 
   /** The size of text, in px; the least of one that grows with the window. */
   size(): number {
-    const said = this.said('fontSize')?.value ?? 'inherit';
+    const said = this.plain('fontSize', 'inherit');
     const [, number = '1', unit = 'em'] = /^([\d.]+)(px|rem|em)$/.exec(said) ?? [];
     if (unit === 'px') return Number(number);
     if (unit === 'rem') return Number(number) * 16;
@@ -158,8 +158,14 @@ export class SeenPlace {
 
   /** The weight of text. */
   weight(): number {
-    const said = this.said('fontWeight')?.value ?? 'inherit';
+    const said = this.plain('fontWeight', 'inherit');
     return said === 'inherit' ? (this.parent?.weight() ?? 400) : Number(said);
+  }
+
+  /** A value that is no colour, with what its names stand for. */
+  private plain(property: Property, otherwise: string): string {
+    const said = this.said(property)?.value ?? otherwise;
+    return said.includes('@') ? (plainValue(this.page.sheet.palette, said) ?? otherwise) : said;
   }
 
   /** All that can be behind what is in here. Opacity fades a place with all that is in it. */
@@ -168,7 +174,11 @@ export class SeenPlace {
     const around = this.parent?.grounds() ?? this.page.grounds(this.situation);
     const opacity = Number(this.said('opacity')?.value ?? '1');
     const plain = this.said('background')?.value ?? 'none';
-    const gradient = this.said('backgroundImage')?.value ?? 'none';
+    const own = this.said('backgroundImage')?.value ?? 'none';
+    // A gradient with a name: its colours may have names, too.
+    const gradient = own.startsWith('@')
+      ? (valueOfName(this.page.sheet.palette, own.slice(1)) ?? 'none')
+      : own;
     const isPlain = plain === 'none' && !gradient.startsWith('linear(');
     return (this.ownGrounds =
       isPlain && opacity === 1

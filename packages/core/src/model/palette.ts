@@ -1,16 +1,23 @@
 import { fontOf } from '../anatomy/fonts.ts';
 import { isRole, roleNames, roles, type RoleName } from '../anatomy/roles.ts';
-import { tokenProperty, namesIn, valueProblem, withoutNames, type ValueKind } from '../anatomy/values.ts';
+import {
+  cssOf,
+  tokenProperty,
+  namesIn,
+  valueProblem,
+  withoutNames,
+  type ValueKind,
+} from '../anatomy/values.ts';
 import { fontFileName, type FontFile } from '../schema/fontFile.ts';
 import { darkOf, stepOf } from '../colour/colour.ts';
 import type { AreaName } from '../schema/part.ts';
 import type { Scheme } from '../schema/style.ts';
-import type { Token, TokenKind } from '../schema/token.ts';
+import { isPlainKind, tokenValueKinds, type Token, type TokenKind } from '../schema/token.ts';
 import type { RoleValue } from '../starters/starter.ts';
 import { chosenStarter } from './chosenStarter.ts';
 import type { SiteDocument } from './document.ts';
 
-/** A colour, font, length or variant with a name, as values use it. */
+/** A colour, font, length or anything else with a name, as values use it. */
 export interface PaletteEntry {
   readonly key: string;
   readonly of: TokenKind;
@@ -90,8 +97,7 @@ const STEP = /^(.+)-(\d{1,3})$/;
 export function valueOfName(palette: Palette, name: string, scheme: Scheme = 'light'): string | null {
   const [, base = name, step] = STEP.exec(name) ?? [];
   const entry = palette.get(base);
-  if (entry === undefined || entry.of === 'variant' || (step !== undefined && entry.of !== 'colour'))
-    return null;
+  if (entry === undefined || (step !== undefined && entry.of !== 'colour')) return null;
   const value = scheme === 'dark' ? darkValue(palette, entry) : (entry.set ?? usualOf(palette, entry));
   if (value === null) return null;
   if (entry.of === 'font') return fontOf(value)?.css ?? ownFamily(entry);
@@ -178,11 +184,18 @@ export function fontFaces(fonts: readonly PaletteEntry[], files: string): string
 export function fitsPalette(palette: Palette, kind: ValueKind, value: string): boolean {
   if (!value.includes('@') || value.startsWith('=')) return true;
   if (kind === 'font') return palette.get(value.slice(1))?.of === 'font';
-  const plain = withoutNames(value, (name) => {
-    const found = valueOfName(palette, name);
-    return found !== null && /^(?:#|\.?\d)/.test(found) ? found : null;
-  });
+  const plain = plainValue(palette, value);
   return plain !== null && valueProblem(kind, plain) === null;
+}
+
+/** A value without names; null: something has no such name. A shadow or a gradient names colours in its turn. */
+export function plainValue(palette: Palette, value: string): string | null {
+  let plain: string | null = value;
+  for (let depth = 0; depth < 2 && plain?.includes('@') === true; depth += 1)
+    plain = withoutNames(plain, (name) =>
+      palette.get(name)?.of === 'font' ? null : valueOfName(palette, name),
+    );
+  return plain;
 }
 
 /**
@@ -192,10 +205,9 @@ export function fitsPalette(palette: Palette, kind: ValueKind, value: string): b
 export function paletteDeclarations(palette: Palette, values: Iterable<string>): string {
   const lines: string[] = [];
   for (const entry of palette.values()) {
-    const { key, of, set } = entry;
-    if (of === 'variant') continue;
+    const { key, set } = entry;
     if (isRole(key)) lines.push(`${tokenProperty(key)}:var(${roles[key].own},${roleCss(palette, entry)})`);
-    else if (set !== null) lines.push(`${tokenProperty(key)}:${valueOfName(palette, key) ?? set}`);
+    else if (set !== null) lines.push(`${tokenProperty(key)}:${tokenCss(palette, entry)}`);
   }
   return [...lines, ...stepDeclarations(palette, values, 'light')].join(';');
 }
@@ -206,9 +218,9 @@ export function paletteDeclarations(palette: Palette, values: Iterable<string>):
  */
 export function darkDeclarations(palette: Palette, values: Iterable<string>): string {
   const lines: string[] = [];
-  for (const { key, of, set, dark, usual } of palette.values()) {
-    const isLike = set === null && dark === undefined && usual !== undefined && typeof usual !== 'string';
-    const value = of === 'colour' && !isLike ? valueOfName(palette, key, 'dark') : null;
+  for (const entry of palette.values()) {
+    const { key, of } = entry;
+    const value = of === 'colour' ? darkCss(palette, entry) : null;
     if (value === null) continue;
     lines.push(
       isRole(key)
@@ -217,6 +229,18 @@ export function darkDeclarations(palette: Palette, values: Iterable<string>): st
     );
   }
   return [...lines, ...stepDeclarations(palette, values, 'dark')].join(';');
+}
+
+/** What an entry is in CSS: what somebody set, or else as usual. */
+export function tokenCss(palette: Palette, { key, of, set }: PaletteEntry): string {
+  const value = valueOfName(palette, key) ?? '';
+  return isPlainKind(of) ? cssOf(tokenValueKinds[of], set ?? value) : value;
+}
+
+/** What a colour is in the dark scheme, if that is its own; null: it follows another one. */
+export function darkCss(palette: Palette, { key, set, dark, usual }: PaletteEntry): string | null {
+  const isLike = set === null && dark === undefined && usual !== undefined && typeof usual !== 'string';
+  return isLike ? null : valueOfName(palette, key, 'dark');
 }
 
 /** The tints and shades that values use. */

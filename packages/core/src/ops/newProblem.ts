@@ -8,7 +8,13 @@ import { isRole, roles } from '../anatomy/roles.ts';
 import { namesIn, valueProblem as styleProblem, type ValueKind } from '../anatomy/values.ts';
 import { paletteOf, fitsPalette, valueOfName } from '../model/palette.ts';
 import { valuesOfStyle } from '../schema/style.ts';
-import { tokenExpected, tokenPatterns, type TokenTarget } from '../schema/token.ts';
+import {
+  isPlainKind,
+  tokenExpected,
+  tokenPatterns,
+  tokenValueKinds,
+  type TokenTarget,
+} from '../schema/token.ts';
 import {
   definitionOf,
   fieldsOf,
@@ -90,10 +96,9 @@ function wrongToken(operation: Operation): Refusal | null {
 }
 
 function tokenProblem({ of }: TokenTarget, value: string, name: string): Refusal | null {
-  const isRight =
-    of === 'length'
-      ? styleProblem('tokenLength', value) === null
-      : new RegExp(`^(?:${tokenPatterns[of]})$`).test(value);
+  const isRight = isPlainKind(of)
+    ? styleProblem(tokenValueKinds[of], value) === null
+    : new RegExp(`^(?:${tokenPatterns[of]})$`).test(value);
   return isRight ? null : refusal('wrongToken', { of, name, value, expected: tokenExpected[of] });
 }
 

@@ -21,7 +21,7 @@ import { written, type OperationKind } from './kit/operationKind.ts';
 import { withFieldsSet } from './kit/withFieldsSet.ts';
 
 /**
- * Sets what is said of a colour, font, length or variant with a name, with what was. It is there as long as something
+ * Sets what is said of a colour, font, length or anything else with a name, with what was. It is there as long as something
  * is said of it: null takes that away.
  */
 export interface SetToken {

@@ -1,13 +1,13 @@
 import * as Type from 'typebox';
 import type { TProperties } from 'typebox';
 import { fontNames } from '../anatomy/fonts.ts';
-import { valueKinds } from '../anatomy/values.ts';
+import { valueKinds, type ValueKind } from '../anatomy/values.ts';
 import { derivedId, type Id } from '../base/ids.ts';
 import { FontFileShape, MOST_FONT_FILES, type FontFile } from './fontFile.ts';
 import { closed, IdShape, someOf } from './shapes.ts';
 
 /** What a site can give a name to, so that it is set once and used everywhere. */
-export const tokenKinds = ['colour', 'font', 'length', 'variant'] as const;
+export const tokenKinds = ['colour', 'font', 'length', 'weight', 'duration', 'shadow', 'gradient'] as const;
 /** See `tokenKinds`. */
 export type TokenKind = (typeof tokenKinds)[number];
 
@@ -18,12 +18,31 @@ export const LONGEST_TOKEN_NAME = 40;
  */
 const TOKEN_KEY = '^[a-z](?!.*-\\d+$)[a-z0-9-]{0,29}$';
 
-/** The values of each kind, as regular expressions. A variant is like a button, or like a link. */
+/** The kinds of values by which those of some kinds are checked. */
+export const tokenValueKinds = {
+  length: 'tokenLength',
+  weight: 'tokenWeight',
+  duration: 'tokenDuration',
+  shadow: 'tokenShadow',
+  gradient: 'tokenGradient',
+} as const satisfies { readonly [K in TokenKind]?: ValueKind };
+/** A kind whose values are checked like those of properties. */
+export type PlainTokenKind = keyof typeof tokenValueKinds;
+
+/** Whether the values of a kind are checked like those of properties. */
+export function isPlainKind(of: TokenKind): of is PlainTokenKind {
+  return Object.hasOwn(tokenValueKinds, of);
+}
+
+/** The values of each kind, as regular expressions. */
 export const tokenPatterns: Readonly<Record<TokenKind, string>> = {
   colour: '#[0-9a-f]{6}',
   font: `(?:${fontNames.join('|')}|own:(?:sans|serif|mono))`,
   length: valueKinds.tokenLength.pattern,
-  variant: 'button|link',
+  weight: valueKinds.tokenWeight.pattern,
+  duration: valueKinds.tokenDuration.pattern,
+  shadow: valueKinds.tokenShadow.pattern,
+  gradient: valueKinds.tokenGradient.pattern,
 };
 
 /** What is expected of the values of each kind, for people. */
@@ -31,13 +50,16 @@ export const tokenExpected: Readonly<Record<TokenKind, string>> = {
   colour: 'a colour such as #1f5a3a',
   font: 'one of the fonts in the list',
   length: 'a length such as 12px or .75rem',
-  variant: 'button or link',
+  weight: valueKinds.tokenWeight.expected,
+  duration: valueKinds.tokenDuration.expected,
+  shadow: valueKinds.tokenShadow.expected,
+  gradient: valueKinds.tokenGradient.expected,
 };
 
 /** Any value that something with a name can have. */
 export const tokenValueShape = Type.String({
   pattern: `^(?:${Object.values(tokenPatterns).join('|')})$`,
-  maxLength: 60,
+  maxLength: 300,
 });
 
 const tokenFields = {
@@ -82,7 +104,7 @@ export const TokenSetShape = someOf(
 );
 
 /**
- * A colour, a font, a length or a variant of buttons and links with a name. It is there as long as something is said
+ * A colour, a font, a length, a weight, a time, a shadow or a gradient with a name. It is there as long as something is said
  * of it; its id follows from its key, so that two people who set the same one for the first time do not collide.
  * Its parent is the site.
  */

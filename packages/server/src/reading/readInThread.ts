@@ -55,7 +55,9 @@ function startReading(file: string, work: ReadingWork): SiteReader {
     if (message.kind === 'ended') end();
   });
   const breakOff = (reason: string): void => {
-    if (progress.state !== 'cancelled') progress = { ...progress, state: 'failed', reason };
+    // The first reason is the right one: a thread that breaks off ends, too.
+    if (progress.state === 'running' || progress.state === 'paused')
+      progress = { ...progress, state: 'failed', reason };
     for (const { fail } of waiting.values()) fail(new Error(reason));
     waiting.clear();
     end();

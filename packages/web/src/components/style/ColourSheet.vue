@@ -17,6 +17,8 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 import ColourField from './ColourField.vue';
+import OtherNames from './OtherNames.vue';
+import TokenFiles from './TokenFiles.vue';
 
 /** All colours that have a name: the roles that every site has, and the site's own, each with its tints and shades. */
 const palette = usePalette();
@@ -196,6 +198,8 @@ function add(): void {
         None yet. The tints and shades of the roles can be used as well.
       </p>
     </div>
+    <OtherNames />
+    <TokenFiles class="files" />
   </section>
 </template>
 
@@ -277,6 +281,9 @@ function add(): void {
   gap: 10px;
   padding-block: 8px 12px;
   border-block-start: 1px solid var(--line);
+}
+.files {
+  align-self: start;
 }
 .none {
   padding-block: 14px;

@@ -45,7 +45,7 @@ const choices = computed(() => groups.value.map((value) => ({ value, label: valu
 <style scoped>
 .strip {
   display: grid;
-  grid-template-columns: 232px minmax(0, 1fr) minmax(0, 270px);
+  grid-template-columns: 292px minmax(0, 1fr) minmax(0, 270px);
   gap: 18px;
   block-size: 190px;
   padding: 12px 14px;
