@@ -46,14 +46,6 @@ try {
   await person.select('Seed house');
   await (await person.byText('label', 'Item')).click();
   await person.select('Tickets and prices');
-  await person.click('Make shared link');
-  await person.click('Menu');
-  await person.click('Shared links');
-  await driver.sleep(SETTLED);
-  await (await person.byText('span', '1× in 1 menu')).click();
-  await shot('shared-links');
-  await person.click('Close shared links');
-  await person.click('Undo');
   await person.click('Menu');
   await person.click('Import …');
   await (
@@ -167,6 +159,17 @@ try {
     await person.find('[role=gridcell][aria-label="Bar entries with a dropdown, Main menu, hover"]')
   ).click();
   await shot('style');
+  await (await person.byText('label', 'Starters')).click();
+  await (await person.byText('label', 'as they come')).click();
+  await shot('style-starters');
+  await (await person.byText('label', 'Fonts')).click();
+  await shot('style-fonts');
+  await (await person.byText('label', 'Colours')).click();
+  await person.click('Add dark colours');
+  await (await person.byText('label', 'Dark')).click();
+  await person.lookAt('Trees');
+  await shot('style-dark');
+  await person.click('Undo');
 
   await driver.get(`${stack.editor}/quillmere/drift/main`);
   await person.find('.picture .row');
@@ -176,8 +179,6 @@ try {
   await driver.sleep(SETTLED);
   await person.click('Start');
   await person.byText('h2', 'Changes found');
-  await (await person.find('.difference summary')).click();
-  await shot('site-read-again');
   await person.click('Close');
 
   await driver.get(`${stack.editor}/quillmere/arrange/main`);
@@ -194,8 +195,6 @@ try {
     .move({ origin: await driver.findElement(By.css('[aria-label^=Main] > ul > li:nth-child(2) > a')) })
     .perform();
   await shot('stand-in-site');
-  await driver.get(`${stack.site}/`);
-  await shot('stand-in-start');
   await browser.resize(390, 800);
   await driver.get(`${stack.site}/shop/seeds`);
   await (await person.find('.zv-menu-button button')).click();

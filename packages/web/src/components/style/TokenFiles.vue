@@ -86,8 +86,7 @@ async function save(kind: 'tokens' | 'css'): Promise<void> {
       </p>
       <template v-else-if="problem === null">
         <p>
-          {{ counted(preview.changes.length, '# change', '# changes') }} when you import. Undo takes all of it
-          back.
+          {{ counted(preview.changes.length, '# change', '# changes') }} when you import. You can undo this.
         </p>
         <ul class="changes">
           <li v-for="(change, at) in preview.changes" :key="at">{{ change }}</li>
