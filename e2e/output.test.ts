@@ -7,14 +7,23 @@ import { By, Key } from 'selenium-webdriver';
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import { beforeAll, describe, expect, it } from 'vitest';
 import {
+  emptyForest,
   readStored,
+  renderPage,
+  situationOn,
+  starterKeys,
+  withFollowed,
   renderMenu,
   renderStyles,
   resolveMenu,
   wholeScript,
   type ResolvedItem,
   type ResolvedMenu,
+  type Style,
+  type Token,
 } from '@zorvik/core';
+import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
+import { galleryOf, showAs, type Look } from './looks.ts';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
 
@@ -52,6 +61,25 @@ const choose = (theme: 'dark' | 'system'): Promise<unknown> =>
     `window.dispatchEvent(new StorageEvent('storage', { key: 'zorvik-appearance', newValue: arguments[0] }))`,
     theme,
   );
+
+/** Quillmere as it is before anybody sets anything, with a starter and dark colours: a page, as it is delivered. */
+function startedPage(key: string, path: string): Look {
+  const stored = withFollowed(readStored(quillmereDocument()), (a, b) => (a < b ? -1 : Number(a > b)));
+  const document = {
+    ...stored,
+    styles: emptyForest<Style>(),
+    tokens: emptyForest<Token>(),
+    site: { ...stored.site, starter: key, hasDark: true as const },
+  };
+  const page = [...document.pages.nodes.values()].find(({ address }) => address === path);
+  const { header, side, footer, skip, css } = renderPage(document, situationOn(document, page?.id ?? null), {
+    compareTitles: (a, b) => (a < b ? -1 : Number(a > b)),
+    pictures: '/p/',
+    year: 2026,
+  });
+  const dark = '@media (prefers-color-scheme:dark){body{background:#161616;color:#ddd}}';
+  return { css: dark + css, body: `${skip}${header}${side}<main id="content"><h1>Page</h1></main>${footer}` };
+}
 
 describe('what the site is served', () => {
   it('has no error by the Nu checker: HTML in its page, and the style sheet', async () => {
@@ -114,6 +142,7 @@ describe('what the site is served', () => {
         'every-part.css',
         renderStyles(every.site, [resolveMenu(every, menu, { keepsEmpty: true })]),
       ),
+      ...(await Promise.all(starterKeys.map((key) => write(`${key}.css`, startedPage(key, '/').css)))),
     ];
     expect(await check('--css', ...sheets)).toEqual([]);
   });
@@ -143,6 +172,31 @@ describe('what the site is served', () => {
     }
     await browser.resize(1280, 800);
   });
+
+  it.each(starterKeys)(
+    'has nothing for axe to find with the starter %s, in light and in dark',
+    async (key) => {
+      const pages = new Map(['/', '/plants/trees'].map((path) => [path.slice(1), startedPage(key, path)]));
+      const gallery = await galleryOf(pages);
+      const { driver } = browser;
+      for (const scheme of ['light', 'dark'] as const) {
+        await showAs(driver as Driver, 'screen', scheme);
+        for (const name of pages.keys()) {
+          await driver.get(gallery.address(name));
+          await driver.executeScript(
+            `document.querySelectorAll('.zv-bar').forEach((one) => one.setAttribute('data-zv-on', ''));
+           document.querySelector('.zv-bar>ul>li>button')?.setAttribute('aria-expanded', 'true');`,
+          );
+          expect(
+            await violations(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']),
+            `${name} ${scheme}`,
+          ).toEqual([]);
+        }
+      }
+      await showAs(driver as Driver, 'screen');
+      await gallery.close();
+    },
+  );
 
   it('stays usable at twice the text size: nothing is cut off, nothing leaves the screen', async () => {
     const { driver } = browser;
@@ -537,6 +591,21 @@ describe('the editor for axe', () => {
       async () => {
         await (await person.find('[role=gridcell]')).click();
         await person.find('[aria-label=Values] input');
+        expect(await violations(), 'states').toEqual([]);
+        for (const [name, part] of [
+          ['Fonts', '.fonts .drop'],
+          ['Starters', '.starters iframe'],
+          ['Colours', '.colours .row'],
+        ] as const) {
+          await (await person.byText('label', name)).click();
+          await person.find(part);
+          expect(await violations(), name).toEqual([]);
+        }
+        await person.click('Add dark colours');
+        await person.click('Add a name');
+        await person.find('.colours .dark');
+        expect(await violations(), 'dark').toEqual([]);
+        await person.click('Undo');
       },
     ],
     ['Sites', '/sites', async () => void (await person.byText('strong', 'Quillmere'))],

@@ -562,3 +562,22 @@ describe('what is hard to read', () => {
     await person.find('[role=gridcell]');
   });
 });
+
+describe('a situation of the header', () => {
+  it('can have values of its own, which picture and cells show', async () => {
+    await person.lookAt('Quillmere');
+    await cellButton(`${BAR}, normal`).then((one) => one.click());
+    await (await person.byText('label', 'everywhere')).click();
+    await person.click('More');
+    await (await person.byText('label', 'over the content')).click();
+    await type('Text', '#ffe9b0');
+    await showsIn(BAR, 'normal', 'color', 'rgb(255, 233, 176)');
+    await (await person.byText('label', 'always')).click();
+    const set = [...(await stored()).styles.nodes.values()].filter(({ thing }) => thing === 'barBranch');
+    expect(set.map(({ situation, color }) => [situation, color])).toEqual(
+      expect.arrayContaining([['over', '#ffe9b0']]),
+    );
+    await person.click('Undo');
+    await person.click('Fewer');
+  });
+});

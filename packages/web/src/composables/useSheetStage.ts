@@ -7,6 +7,7 @@ import {
   thingNames,
   thingOf,
   type DeviceClass,
+  type HeaderSituation,
   type State,
 } from '@zorvik/core';
 import { PICTURES } from '@zorvik/contract';
@@ -46,6 +47,15 @@ const always: Readonly<Record<DeviceClass, { readonly medium: number; readonly w
   wide: { medium: 1, wide: 2 },
 };
 
+/** A header as it is once the page has been scrolled; else as it has loaded. */
+function heldIn(header: string, situation: HeaderSituation | null): string {
+  if (situation !== 'scrolled') return header;
+  return header.replace(/^<header class="([^"]*)"/, (_, classes: string) => {
+    const kept = classes.split(' ').filter((one) => one !== 'zv-over-content');
+    return `<header class="${[...kept, 'zv-scrolled'].join(' ')}"`;
+  });
+}
+
 /** The talk with the state sheet: what it draws, and what it has found on the page. */
 export function useSheetStage(
   iframe: Ref<HTMLIFrameElement | null>,
@@ -69,7 +79,7 @@ export function useSheetStage(
     });
     return {
       kind: 'show',
-      html: skip + header + side + footer,
+      html: skip + heldIn(header, styling.situation) + side + footer,
       css: previewStyles(schemeShown(document, css, frame.scheme)),
       things,
       language: site.language,

@@ -75,14 +75,15 @@ export const useReadability = defineStore('readability', () => {
     }
     return { sheet, places: known.places };
   }
-  function pairsOf(document: SiteDocument): ContrastPair[] {
-    const { sheet, places } = drawn(document);
+  const pairsOf = (document: SiteDocument): ContrastPair[] => pairsOn(drawn(document));
+  function pairsOn({ sheet, places }: Drawn): ContrastPair[] {
     return contrastPairs(places, sheet, valueOfName(sheet.palette, 'paper') ?? '#ffffff');
   }
 
-  const pairs = computed((): readonly ContrastPair[] =>
-    isWatched.value && copy.document !== null ? pairsOf(copy.document) : [],
-  );
+  const page = computed(() => (isWatched.value && copy.document !== null ? drawn(copy.document) : null));
+  const pairs = computed((): readonly ContrastPair[] => (page.value === null ? [] : pairsOn(page.value)));
+  /** The situations that the header of the page can be in. */
+  const situations = computed(() => page.value?.sheet.situations ?? []);
   const failing = computed(() => pairs.value.filter(isFailing));
   const failingIn = (document: SiteDocument): readonly ContrastPair[] => pairsOf(document).filter(isFailing);
 
@@ -161,6 +162,7 @@ export const useReadability = defineStore('readability', () => {
     lookEverywhere,
     isWatched,
     pairs,
+    situations,
     failing,
     pairFor,
     suggestion,

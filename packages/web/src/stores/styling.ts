@@ -20,6 +20,7 @@ import {
   wayUp,
   type AreaName,
   type DeviceClass,
+  type HeaderSituation,
   type Property,
   type ResolvedStyle,
   type Scheme,
@@ -178,6 +179,19 @@ export const useStyling = defineStore('styling', () => {
     },
   });
 
+  const wantedSituation = ref<HeaderSituation | null>(null);
+  /** For which situation of the header values are set; null: for all. The picture is held in it, then. */
+  const situation = computed({
+    get: () =>
+      wantedSituation.value !== null && readability.situations.includes(wantedSituation.value)
+        ? wantedSituation.value
+        : null,
+    set: (next) => {
+      wantedSituation.value = next;
+      frame.hold('main', next === 'scrolled' ? 'scrolled' : 'loaded');
+    },
+  });
+
   /** What is being set now. */
   const target = computed((): StyleTarget | null => {
     if (owner.value === null || thing.value === null) return null;
@@ -185,6 +199,7 @@ export const useStyling = defineStore('styling', () => {
       owner: owner.value,
       thing: thing.value,
       ...(state.value === 'normal' ? {} : { state: state.value }),
+      ...(situation.value === null ? {} : { situation: situation.value }),
       ...(scheme.value === null ? {} : { scheme: scheme.value }),
       ...(device.value === null ? {} : { device: device.value }),
     };
@@ -211,6 +226,7 @@ export const useStyling = defineStore('styling', () => {
     const { site } = document;
     return rankedStyles(thing.value, property, {
       states: implied(state.value),
+      situations: situation.value === null ? [] : [situation.value],
       scheme: hasDark.value ? frame.scheme : 'light',
       device: device.value,
       sheet: sheet.value,
@@ -259,7 +275,14 @@ export const useStyling = defineStore('styling', () => {
   }
 
   /** Goes to where a value was set. */
-  function goTo({ owner: to, thing: name, state: at, scheme: as, device: on }: StyleTarget): void {
+  function goTo({
+    owner: to,
+    thing: name,
+    state: at,
+    situation: when,
+    scheme: as,
+    device: on,
+  }: StyleTarget): void {
     const there =
       rows.value.find((one) => leafOf(one) === name && ownersOf(one).includes(to)) ??
       rows.value.find((one) => leafOf(one) === name);
@@ -271,6 +294,7 @@ export const useStyling = defineStore('styling', () => {
     wantedOwner.value = to;
     device.value = on ?? null;
     scheme.value = as ?? null;
+    situation.value = when ?? null;
   }
 
   return {
@@ -286,6 +310,7 @@ export const useStyling = defineStore('styling', () => {
     device,
     hasDark,
     scheme,
+    situation,
     owner,
     offers,
     target,
@@ -318,6 +343,7 @@ function kindOf(thing: ThingName): RowKind {
   const isPressed = 'focus' in thingOf(thing).in;
   // The text of an area or a level is that of what is in it, which has rows of its own.
   const isText = all.has('color') && !line.includes('site') && !all.has('gap');
+  if (all.has('divider')) return 'surfaces';
   if (isPressed || isText) return 'links';
   return all.has('background') || all.has('arrowShape') ? 'surfaces' : 'spacing';
 }

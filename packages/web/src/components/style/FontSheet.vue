@@ -204,7 +204,7 @@ const isThere = (name: string): boolean => own.value.some((one) => one.name === 
           <button
             type="button"
             class="link"
-            :aria-label="`Add ${font.name}`"
+            :aria-label="isThere(font.name) ? `${font.name} added` : `Add ${font.name}`"
             :disabled="busy !== null || isThere(font.name)"
             @click="addShipped(font)"
           >
@@ -219,7 +219,7 @@ const isThere = (name: string): boolean => own.value.some((one) => one.name === 
           <button
             type="button"
             class="link"
-            :aria-label="`Add ${font.name}`"
+            :aria-label="isThere(font.name) ? `${font.name} added` : `Add ${font.name}`"
             :disabled="isThere(font.name)"
             @click="addSystem(name)"
           >
@@ -290,6 +290,9 @@ const isThere = (name: string): boolean => own.value.some((one) => one.name === 
   gap: 5px;
 }
 .swap input {
+  inline-size: 16px;
+  block-size: 16px;
+  margin: 4px;
   accent-color: var(--accent-fill);
 }
 .drop {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { DeviceClass, Scheme } from '@zorvik/core';
+import type { DeviceClass, HeaderSituation, Scheme } from '@zorvik/core';
+import { useReadability } from '../../stores/readability.ts';
 import { rowKinds, useStyling, type RowKind } from '../../stores/styling.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 
@@ -12,7 +13,9 @@ const scopes = computed(() =>
     .filter(({ owner, isFar }) => !isFar || isMore.value || owner === styling.owner)
     .map(({ owner, label }) => ({ value: owner, label })),
 );
-const hasMore = computed(() => styling.offers.some(({ isFar }) => isFar));
+const hasMore = computed(
+  () => styling.offers.some(({ isFar }) => isFar) || readability.situations.length > 0,
+);
 const devices: readonly { readonly value: DeviceClass | 'all'; readonly label: string }[] = [
   { value: 'all', label: 'all screens' },
   { value: 'wide', label: 'wide' },
@@ -31,6 +34,19 @@ const schemes: readonly { readonly value: Scheme | 'both'; readonly label: strin
 const scheme = computed({
   get: () => styling.scheme ?? 'both',
   set: (next: Scheme | 'both' | null) => (styling.scheme = next === 'both' ? null : next),
+});
+const readability = useReadability();
+const situationWords: Readonly<Record<HeaderSituation, string>> = {
+  over: 'over the content',
+  scrolled: 'scrolled',
+};
+const situations = computed((): { value: HeaderSituation | 'all'; label: string }[] => [
+  { value: 'all', label: 'always' },
+  ...readability.situations.map((value) => ({ value, label: situationWords[value] })),
+]);
+const situation = computed({
+  get: () => styling.situation ?? 'all',
+  set: (next: HeaderSituation | 'all' | null) => (styling.situation = next === 'all' ? null : next),
 });
 const kindWords: Readonly<Record<RowKind, string>> = {
   links: 'text and links',
@@ -65,6 +81,13 @@ const kind = computed({
       label="Colour scheme"
       is-label-hidden
       :choices="schemes"
+    />
+    <ChoiceRow
+      v-if="situations.length > 1 && (isMore || styling.situation !== null)"
+      v-model="situation"
+      label="Situation of the header"
+      is-label-hidden
+      :choices="situations"
     />
     <span class="rows">
       <ChoiceRow v-model="kind" label="Rows" is-label-hidden :choices="kinds" />
