@@ -65,6 +65,28 @@ export async function startBrowser(
   return { address, session, close };
 }
 
+/** How long a page that was said to be there may still be on its way, in ms. */
+const LATE = 5000;
+
+/**
+ * On a busy machine, ChromeDriver may say that a page is there while the one before it still is. So the page that is
+ * left is marked, and another one is waited for; what never comes is left to whoever looks for it.
+ */
+class PatientDriver extends Driver {
+  override async get(url: string): Promise<void> {
+    const now = await this.getCurrentUrl().catch(() => '');
+    const isJump = url.includes('#') && url.split('#')[0] === now.split('#')[0];
+    if (!isJump) await this.executeScript('window.isLeft = true').catch(() => undefined);
+    await super.get(url);
+    for (const until = Date.now() + LATE; !isJump && Date.now() < until; await this.sleep(20)) {
+      const isThere = await this.executeScript<boolean>(
+        "return window.isLeft !== true && document.readyState === 'complete'",
+      ).catch(() => true);
+      if (isThere) return;
+    }
+  }
+}
+
 /** Drives a browser that runs already. Closing it is left to whoever started it. */
 export function driverOf({ address, session }: RunningBrowser): Driver {
   const executor = executorAt(address);
@@ -74,7 +96,7 @@ export function driverOf({ address, session }: RunningBrowser): Driver {
     'POST',
     '/session/:sessionId/chromium/send_command_and_get_result',
   );
-  return new Driver(new Session(session, {}), executor);
+  return new PatientDriver(new Session(session, {}), executor);
 }
 
 /** Opens a browser for one caller. `form`: how Arrange first shows menus there. */
