@@ -1,15 +1,14 @@
-import { isRole, roleNames, roles } from '../anatomy/roles.ts';
+import { roleNames, roles } from '../anatomy/roles.ts';
 import { refusal } from '../base/refusal.ts';
-import { no, ok, type Result } from '../base/result.ts';
+import { no, type Result } from '../base/result.ts';
 import { inWords, sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { paletteOf, valueOfName, type Palette, type PaletteEntry } from '../model/palette.ts';
 import type { Edit } from '../ops/edit.ts';
-import type { SetToken } from '../ops/setToken.ts';
-import { setToken } from '../ops/setToken.ts';
-import { tokenId, type TokenKind, type TokenSet, type TokenTarget } from '../schema/token.ts';
+import { setToken, type SetToken } from '../ops/setToken.ts';
+import type { TokenKind, TokenSet, TokenTarget } from '../schema/token.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
-import { checkToken, freeKey } from './palette.ts';
+import { checkToken, freeKey, tokenSetting } from './palette.ts';
 
 /** Something with a name that comes from a file. */
 export interface NamedValue {
@@ -56,7 +55,7 @@ function planned(context: CommandContext, values: readonly NamedValue[]): Plan {
   const problems: string[] = [];
   for (const one of values) {
     const found = targetFor(palette, one) ?? newTarget(document, one, operations);
-    const value = checkedValue(document, found, one.value);
+    const value = checkToken(document, found, one.value);
     if (!value.ok) {
       problems.push(value.refusal.message);
       continue;
@@ -70,12 +69,8 @@ function planned(context: CommandContext, values: readonly NamedValue[]): Plan {
       ...(one.dark === undefined || one.dark === present?.dark ? {} : { dark: one.dark }),
     };
     if (Object.keys(set).length === 0) continue;
-    const stored = document.tokens.nodes.get(tokenId(found));
-    const was = Object.fromEntries(
-      Object.keys(set).map((field) => [field, stored?.[field as keyof TokenSet] ?? null]),
-    ) as TokenSet;
     // Of two with the same name in a file, the later one holds.
-    operations.set(found.key, { kind: 'setToken', target: found, set, was });
+    operations.set(found.key, tokenSetting(context, found, set));
   }
   return { operations: [...operations.values()], problems };
 }
@@ -104,8 +99,4 @@ function newTarget(
 ): TokenTarget {
   const again = [...planned.values()].find(({ target, set }) => target.of === of && set.name === name);
   return again?.target ?? { key: freeKey(document, name, of, (key) => planned.has(key)), of };
-}
-
-function checkedValue(document: SiteDocument, target: TokenTarget, value: string): Result<string> {
-  return isRole(target.key) && target.of === 'font' ? ok(value) : checkToken(document, target, value);
 }

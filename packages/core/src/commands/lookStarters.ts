@@ -1,6 +1,5 @@
-import { roleNames } from '../anatomy/roles.ts';
+import { isRole, roleNames } from '../anatomy/roles.ts';
 import { namesIn, withoutNames } from '../anatomy/values.ts';
-import { capitalised } from '../base/capitalised.ts';
 import { firstFree } from '../base/firstFree.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
@@ -18,6 +17,7 @@ import { starterOf } from '../starters/starters.ts';
 import { checkLabel } from './checkLabel.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
 import { keyFrom } from './menus.ts';
+import { siteEdit } from './siteFacts.ts';
 
 /**
  * Lets the whole site, or one area, begin with the looks of a starter. What was set by hand stays on top. `key`: null
@@ -32,10 +32,10 @@ export function chooseStarter(
   const { name } = key === null ? chosenStarter(site) : (starterByKey(site, key) ?? { name: null });
   if (name === null || (key === null && area === null))
     return no(refusal('noSuchStarter', { key: key ?? '' }));
-  if (area === null) return setting(context, { starter: key }, sentence('starterChosen', { preset: name }));
+  if (area === null) return siteEdit(context, { starter: key }, sentence('starterChosen', { preset: name }));
   const { [area]: _, ...others } = site.areaStarters ?? {};
   const areaStarters = key === null ? others : { ...others, [area]: key };
-  return setting(
+  return siteEdit(
     context,
     { areaStarters: Object.keys(areaStarters).length === 0 ? null : areaStarters },
     key === null
@@ -78,7 +78,7 @@ export function saveStarter(context: CommandContext, typed: string): Result<Edit
     keyFrom(label.value, 'starter'),
     (one) => Object.hasOwn(present, one) || starterOf(one) !== null,
   );
-  return setting(
+  return siteEdit(
     context,
     { ownStarters: { ...present, [free]: made } },
     sentence('lookStarterSaved', { preset: label.value }),
@@ -104,7 +104,7 @@ export function removeStarter(context: CommandContext, key: string): Result<Edit
         }
       : {}),
   };
-  return setting(context, changes, sentence('lookStarterRemoved', { preset: own.name }));
+  return siteEdit(context, changes, sentence('lookStarterRemoved', { preset: own.name }));
 }
 
 /** Takes away everything that was set for the whole site by hand, so that its starter is seen as it is. */
@@ -121,7 +121,7 @@ export function resetToStarter(context: CommandContext): Result<Edit> {
   }
   for (const token of document.tokens.nodes.values()) {
     const { key, of, value } = token;
-    if (value === undefined || !roleNames.some((role) => role === key)) continue;
+    if (value === undefined || !isRole(key)) continue;
     count += 1;
     operations.push({ kind: 'setToken', target: { key, of }, set: { value: null }, was: { value } });
   }
@@ -130,22 +130,6 @@ export function resetToStarter(context: CommandContext): Result<Edit> {
     label: document.site.name,
     isStored: true,
     sentence: sentence('looksReset', { count }),
-  });
-}
-
-function setting(
-  context: CommandContext,
-  set: SiteChanges,
-  words: ReturnType<typeof sentence>,
-): Result<Edit> {
-  const { site } = storedOf(context);
-  const was = Object.fromEntries(
-    Object.keys(set).map((name) => [name, site[name as keyof typeof site] ?? null]),
-  ) as SiteChanges;
-  return makeEdit(context, [{ kind: 'updateSite', id: site.id, set, was }], {
-    label: capitalised(site.name),
-    isStored: true,
-    sentence: words,
   });
 }
 
@@ -159,9 +143,7 @@ function looksOfSite(context: CommandContext): StarterStyle[] {
       const { owner: _, ...target } = targetOf(style);
       const values = valuesOfStyle(style).map(([name, value]) => [
         name,
-        namesIn(value).every(
-          (one) => roleNames.some((role) => role === one) || palette.get(one)?.of === 'font',
-        )
+        namesIn(value).every((one) => isRole(one) || palette.get(one)?.of === 'font')
           ? value
           : (withoutNames(value, (one) => valueOfName(palette, one)) ?? value),
       ]);

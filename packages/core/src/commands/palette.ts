@@ -8,6 +8,7 @@ import type { SiteDocument } from '../model/document.ts';
 import { fitsPalette, paletteOf, valueOfName, withNameReplaced } from '../model/palette.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
+import type { SetToken } from '../ops/setToken.ts';
 import { targetOf, type StyleSet } from '../schema/style.ts';
 import { MOST_FONT_FILES, type FontFile } from '../schema/fontFile.ts';
 import {
@@ -31,7 +32,7 @@ import { keyFrom } from './menus.ts';
 export function setToken(context: CommandContext, target: TokenTarget, typed: string | null): Result<Edit> {
   const value = typed === null ? ok(null) : checkToken(context.document, target, typed);
   if (!value.ok) return value;
-  return makeEdit(context, [setting(context, target, { value: value.value })], {
+  return makeEdit(context, [tokenSetting(context, target, { value: value.value })], {
     label: nameOfToken(context.document, target.key),
     isStored: true,
   });
@@ -45,7 +46,7 @@ export function setDarkToken(
 ): Result<Edit> {
   const dark = typed === null ? ok(null) : checkToken(context.document, target, typed);
   if (!dark.ok) return dark;
-  return makeEdit(context, [setting(context, target, { dark: dark.value })], {
+  return makeEdit(context, [tokenSetting(context, target, { dark: dark.value })], {
     label: nameOfToken(context.document, target.key),
     isStored: true,
   });
@@ -62,7 +63,7 @@ export function addToken(
   const target = { key: freeKey(context.document, name.value, of), of };
   const value = checkToken(context.document, target, given);
   if (!value.ok) return value;
-  return makeEdit(context, [setting(context, target, { name: name.value, value: value.value })], {
+  return makeEdit(context, [tokenSetting(context, target, { name: name.value, value: value.value })], {
     label: name.value,
     isStored: true,
   });
@@ -78,7 +79,7 @@ export function addFont(
   if (!name.ok) return name;
   const target = { key: freeKey(context.document, name.value, 'font'), of: 'font' } as const;
   const set = { name: name.value, value: `own:${looksLike}`, files };
-  return makeEdit(context, [setting(context, target, set)], { label: name.value, isStored: true });
+  return makeEdit(context, [tokenSetting(context, target, set)], { label: name.value, isStored: true });
 }
 
 /** Adds files to a font: other weights, italics. One for the same weight, slant and characters takes its place. */
@@ -89,7 +90,7 @@ export function addFontFiles(context: CommandContext, key: string, more: readonl
   const files = [...present.filter((one) => !places.has(placeOf(one))), ...more];
   if (files.length > MOST_FONT_FILES)
     return no(refusal('notFont', { problem: `a font can have ${MOST_FONT_FILES} files at most` }));
-  return makeEdit(context, [setting(context, { key, of: 'font' }, { files })], {
+  return makeEdit(context, [tokenSetting(context, { key, of: 'font' }, { files })], {
     label: nameOfToken(context.document, key),
     isStored: true,
   });
@@ -97,7 +98,7 @@ export function addFontFiles(context: CommandContext, key: string, more: readonl
 
 /** Whether text waits for a font: `swap` shows it as soon as it has loaded, and may move text; null: never a shift. */
 export function setFontDisplay(context: CommandContext, key: string, display: 'swap' | null): Result<Edit> {
-  return makeEdit(context, [setting(context, { key, of: 'font' }, { display })], {
+  return makeEdit(context, [tokenSetting(context, { key, of: 'font' }, { display })], {
     label: nameOfToken(context.document, key),
     isStored: true,
   });
@@ -107,7 +108,7 @@ export function setFontDisplay(context: CommandContext, key: string, display: 's
 export function renameToken(context: CommandContext, target: TokenTarget, typed: string): Result<Edit> {
   const name = checkName(typed);
   if (!name.ok) return name;
-  return makeEdit(context, [setting(context, target, { name: name.value })], {
+  return makeEdit(context, [tokenSetting(context, target, { name: name.value })], {
     label: name.value,
     isStored: true,
   });
@@ -138,9 +139,9 @@ export function removeToken(context: CommandContext, target: TokenTarget): Resul
   for (const token of storedOf(context).tokens.nodes.values()) {
     if (token.value === undefined || !usesToken(token.value, target.key)) continue;
     const value = withNameReplaced(token.value, target.key, (name) => valueOfName(palette, name));
-    operations.push(setting(context, { key: token.key, of: token.of }, { value }));
+    operations.push(tokenSetting(context, { key: token.key, of: token.of }, { value }));
   }
-  const removal = setting(context, target, { name: null, value: null, ...nothing });
+  const removal = tokenSetting(context, target, { name: null, value: null, ...nothing });
   return makeEdit(context, [removal, ...operations], {
     label: nameOfToken(document, target.key),
     isStored: true,
@@ -167,7 +168,8 @@ function nameOfToken(document: SiteDocument, key: string): string {
   return paletteOf(document).get(key)?.name ?? key;
 }
 
-function setting(context: CommandContext, target: TokenTarget, set: TokenSet): Operation {
+/** Sets what is said of a token, with what was. */
+export function tokenSetting(context: CommandContext, target: TokenTarget, set: TokenSet): SetToken {
   const present = storedOf(context).tokens.nodes.get(tokenId(target));
   const was = Object.fromEntries(
     Object.keys(set).map((field) => [field, present?.[field as keyof TokenSet] ?? null]),

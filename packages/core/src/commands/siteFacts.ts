@@ -3,6 +3,7 @@ import { languageProblem } from '../base/languageTag.ts';
 import { plainLine } from '../base/plainLine.ts';
 import { refusal, type Refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
+import type { Sentence } from '../base/sentences.ts';
 import { visitorWordNames, type VisitorWord } from '../base/visitorWords.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { SiteChanges } from '../ops/updateSite.ts';
@@ -32,7 +33,6 @@ const ORIGIN = /^https?:\/\/[^\s/?#@]+$/;
 
 /** Sets facts of the site. Empty text and empty lists take a fact away. */
 export function setSite(context: CommandContext, changes: SiteChanges): Result<Edit> {
-  const { site } = storedOf(context);
   const set = Object.fromEntries(
     Object.entries(changes).map(([name, value]) => [name, keptValue(name, value)]),
   ) as SiteChanges;
@@ -40,10 +40,20 @@ export function setSite(context: CommandContext, changes: SiteChanges): Result<E
     const problem = factProblem(name as keyof SiteChanges, value);
     if (problem !== null) return no(problem);
   }
+  return siteEdit(context, set);
+}
+
+/** Sets fields of the site, with what they were. `words`: what the history says, if it is not that the site changed. */
+export function siteEdit(context: CommandContext, set: SiteChanges, words?: Sentence): Result<Edit> {
+  const { site } = storedOf(context);
   const was = Object.fromEntries(
     Object.keys(set).map((name) => [name, site[name as keyof Site] ?? null]),
   ) as SiteChanges;
-  return makeEdit(context, [{ kind: 'updateSite', id: site.id, set, was }], { label: site.name });
+  return makeEdit(context, [{ kind: 'updateSite', id: site.id, set, was }], {
+    label: site.name,
+    isStored: true,
+    ...(words === undefined ? {} : { sentence: words }),
+  });
 }
 
 function keptValue(name: string, value: unknown): unknown {

@@ -2,6 +2,7 @@ import { fontOf } from '../anatomy/fonts.ts';
 import { isRole, roleNames, roles, type RoleName } from '../anatomy/roles.ts';
 import {
   cssOf,
+  roleProperty,
   tokenProperty,
   namesIn,
   valueProblem,
@@ -206,7 +207,7 @@ export function paletteDeclarations(palette: Palette, values: Iterable<string>):
   const lines: string[] = [];
   for (const entry of palette.values()) {
     const { key, set } = entry;
-    if (isRole(key)) lines.push(`${tokenProperty(key)}:var(${roles[key].own},${roleCss(palette, entry)})`);
+    if (isRole(key)) lines.push(`${tokenProperty(key)}:var(${roleProperty(key)},${roleCss(palette, entry)})`);
     else if (set !== null) lines.push(`${tokenProperty(key)}:${tokenCss(palette, entry)}`);
   }
   return [...lines, ...stepDeclarations(palette, values, 'light')].join(';');
@@ -224,7 +225,7 @@ export function darkDeclarations(palette: Palette, values: Iterable<string>): st
     if (value === null) continue;
     lines.push(
       isRole(key)
-        ? `${tokenProperty(key)}:var(${roles[key].own},${short(value)})`
+        ? `${tokenProperty(key)}:var(${roleProperty(key)},${short(value)})`
         : `${tokenProperty(key)}:${value}`,
     );
   }

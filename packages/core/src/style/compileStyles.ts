@@ -1,9 +1,9 @@
-import { lineOf, OVER, states, thingNames, thingOf, type ThingName } from '../anatomy/anatomy.ts';
+import { lineOf, OVER, thingNames, thingOf, type ThingName } from '../anatomy/anatomy.ts';
 import { factsOf, type Property } from '../anatomy/properties.ts';
 import { cssOf } from '../anatomy/values.ts';
 import { valuesOfStyle, type Scheme, type Situation, type StyleTarget } from '../schema/style.ts';
 import { selectorsIn } from '../anatomy/specificity.ts';
-import { compareOrder, orderOf, type Precedence } from './precedence.ts';
+import { compareOrder, orderOf, saidByStarter, whereOf, type Precedence } from './precedence.ts';
 import { flat, type Medium } from './rule.ts';
 import type { Look } from '../starters/starter.ts';
 import { FIRST_STARTER, starters } from '../starters/starters.ts';
@@ -25,8 +25,6 @@ interface Where extends Precedence {
   readonly within: readonly string[];
 }
 
-const AT_REST: Where = { state: 'normal', situation: null, scheme: null, device: null, within: [], rank: 0 };
-
 /** Where a situation of the header holds. */
 export const situationSelectors: Readonly<Record<Situation, string>> = {
   over: `${OVER},${OVER} *`,
@@ -47,28 +45,17 @@ export function compileStyles(things: readonly ThingName[], sheet: Sheet): LookR
     if (made !== null) rules.push(made);
   };
   for (const { looks: all, within } of sheet.starters) {
-    const atRest = { ...AT_REST, within };
     for (const thing of thingNames) {
       if (!used.has(thing)) continue;
-      const { narrow, dark, over, scrolled, ...looks } = all[thing] ?? {};
-      add(thing, { ...initialOf(thing), ...looks.normal }, atRest);
-      for (const state of states)
-        if (state !== 'normal') add(thing, looks[state] ?? {}, { ...atRest, state });
-      add(thing, narrow ?? {}, { ...atRest, device: 'narrow' });
-      if (sheet.hasDark) add(thing, dark ?? {}, { ...atRest, scheme: 'dark' });
-      for (const situation of sheet.situations)
-        add(thing, (situation === 'over' ? over : scrolled) ?? {}, { ...atRest, situation });
+      const looks = all[thing] ?? {};
+      const normal = { ...initialOf(thing), ...looks.normal };
+      for (const [look, where] of saidByStarter({ ...looks, normal }, sheet))
+        add(thing, look, { ...where, within, rank: 0 });
     }
   }
   for (const { target, values, scope } of sheet.set)
     if (used.has(target.thing) && !isNever(target, sheet))
-      add(target.thing, values, {
-        state: target.state ?? 'normal',
-        situation: target.situation ?? null,
-        scheme: target.scheme ?? null,
-        device: target.device ?? null,
-        ...scope,
-      });
+      add(target.thing, values, { ...whereOf(target), ...scope });
   return rules.sort((a, b) => compareOrder(a.order, b.order));
 }
 

@@ -1,6 +1,7 @@
 import { states, type State } from '../anatomy/anatomy.ts';
+import type { Look, Looks } from '../starters/starter.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
-import { schemes, situations, type Scheme, type Situation } from '../schema/style.ts';
+import { schemes, situations, type Scheme, type Situation, type StyleTarget } from '../schema/style.ts';
 
 /** Where a value holds. */
 export interface Precedence {
@@ -10,6 +11,34 @@ export interface Precedence {
   readonly device: DeviceClass | null;
   /** How near its scope is; the starter has 0. */
   readonly rank: number;
+}
+
+/** In which state, situation, scheme and device class something is said. */
+export type Where = Omit<Precedence, 'rank'>;
+const ANYWHERE: Where = { state: 'normal', situation: null, scheme: null, device: null };
+
+/** Where the values for a target hold. */
+export function whereOf({ state, situation, scheme, device }: StyleTarget): Where {
+  return {
+    state: state ?? 'normal',
+    situation: situation ?? null,
+    scheme: scheme ?? null,
+    device: device ?? null,
+  };
+}
+
+/** What a starter says of a thing, and where it holds; what is never so on a site is not among it. */
+export function saidByStarter(
+  { narrow, dark, over, scrolled, ...looks }: Looks,
+  { hasDark, situations: some }: { readonly hasDark: boolean; readonly situations: readonly Situation[] },
+): readonly (readonly [look: Look, where: Where])[] {
+  const said: readonly (readonly [Look | undefined, Partial<Where>])[] = [
+    ...states.map((state) => [looks[state], { state }] as const),
+    [narrow, { device: 'narrow' }],
+    [hasDark ? dark : undefined, { scheme: 'dark' }],
+    ...some.map((situation) => [situation === 'over' ? over : scrolled, { situation }] as const),
+  ];
+  return said.flatMap(([look, where]) => (look === undefined ? [] : [[look, { ...ANYWHERE, ...where }]]));
 }
 
 /**

@@ -1,8 +1,8 @@
-import { lineOf, states, thingOf, type State, type ThingName } from '../anatomy/anatomy.ts';
+import { lineOf, thingOf, type State, type ThingName } from '../anatomy/anatomy.ts';
 import { factsOf, type Property } from '../anatomy/properties.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import type { Scheme, Situation, StyleTarget } from '../schema/style.ts';
-import { compareOrder, orderOf } from './precedence.ts';
+import { compareOrder, orderOf, saidByStarter, whereOf, type Where } from './precedence.ts';
 import type { AreaName } from '../schema/part.ts';
 import type { Look } from '../starters/starter.ts';
 import { plainSheet, starterIn, type SetLook, type Sheet } from './sheet.ts';
@@ -47,12 +47,8 @@ export interface StyleChoices {
 }
 
 /** A look, and where it holds: what is said at once of one thing, in one state. */
-export interface StyleSource {
+export interface StyleSource extends Where {
   readonly look: Look;
-  readonly state: State;
-  readonly situation: Situation | null;
-  readonly scheme: Scheme | null;
-  readonly device: DeviceClass | null;
   readonly origin: StyleOrigin;
 }
 
@@ -71,20 +67,11 @@ export function sourcesOf(
   const found: { readonly order: readonly number[]; readonly source: StyleSource }[] = [];
   line.forEach((thing, at) => {
     const depth = line.length - at;
-    const { narrow, dark, over, scrolled, ...looks } = all[thing] ?? {};
-    const add = (look: Look | undefined, where: Partial<Where>): void => {
-      const there = { ...ANYWHERE, ...where };
-      if (look !== undefined)
-        found.push({
-          order: orderOf({ ...there, rank: 0 }, depth),
-          source: { look, ...there, origin: { from: 'starter', starter, thing, ...there } },
-        });
-    };
-    for (const state of states) add(looks[state], { state });
-    add(narrow, { device: 'narrow' });
-    if (sheet.hasDark) add(dark, { scheme: 'dark' });
-    add(over, { situation: 'over' });
-    add(scrolled, { situation: 'scrolled' });
+    for (const [look, where] of saidByStarter(all[thing] ?? {}, sheet))
+      found.push({
+        order: orderOf({ ...where, rank: 0 }, depth),
+        source: { look, ...where, origin: { from: 'starter', starter, thing, ...where } },
+      });
   });
   for (const set of sheet.set) {
     const { target, values, scope } = set;
@@ -103,18 +90,6 @@ export function sourcesOf(
 function originOf({ target, starter }: SetLook): StyleOrigin {
   if (starter === undefined) return { from: 'set', target };
   return { from: 'starter', starter, thing: target.thing, ...whereOf(target) };
-}
-
-/** In which state, situation, scheme and device class something is said. */
-type Where = Pick<StyleSource, 'state' | 'situation' | 'scheme' | 'device'>;
-const ANYWHERE: Where = { state: 'normal', situation: null, scheme: null, device: null };
-function whereOf({ state, situation, scheme, device }: StyleTarget): Where {
-  return {
-    state: state ?? 'normal',
-    situation: situation ?? null,
-    scheme: scheme ?? null,
-    device: device ?? null,
-  };
 }
 
 /** Whether a source says something of what is in these states and situations, on a device class. */

@@ -158,9 +158,9 @@ class TokenReader {
     const { value, type } = this.resolved(token.value, token.type, [at]);
     // A role that follows another one does so here, too.
     if (typeof token.ours.like === 'string') return [];
-    const named = (of: TokenKind, kept: string | null, suffix = ''): NamedValue[] => {
+    const named = (of: TokenKind, kept: string | null): NamedValue[] => {
       if (kept === null) throw new Unreadable(`“${at}” isn’t a valid ${type ?? 'token'}`);
-      const { key, name, dark } = wordsOf(token, suffix);
+      const { key, name, dark } = wordsOf(token);
       return [{ key, name, of, value: kept, ...(of === 'colour' && dark !== null ? { dark } : {}) }];
     };
     const exact = token.value === value && typeof token.ours.value === 'string' ? token.ours.value : null;
@@ -177,7 +177,7 @@ class TokenReader {
       case 'dimension':
         return own('length', this.length(value, at));
       case 'fontFamily':
-        return this.font(token, value, (kept, suffix) => named('font', kept, suffix));
+        return this.font(token, value, (kept) => named('font', kept));
       case 'fontWeight':
         return own('weight', weightOf(value));
       case 'duration':
@@ -263,14 +263,9 @@ class TokenReader {
     return stops.some((one) => one === null) ? null : `linear(180deg, ${stops.join(', ')})`;
   }
 
-  private font(
-    token: Token,
-    value: unknown,
-    named: (kept: string | null, suffix?: string) => NamedValue[],
-    suffix = '',
-  ): NamedValue[] {
+  private font(token: Token, value: unknown, named: (kept: string | null) => NamedValue[]): NamedValue[] {
     const exact = token.ours.value;
-    if (typeof exact === 'string' && fontNames.includes(exact)) return named(exact, suffix);
+    if (typeof exact === 'string' && fontNames.includes(exact)) return named(exact);
     const plain = Array.isArray(value) ? value : [value];
     const families = plain.filter((one): one is string => typeof one === 'string');
     if (families.length === 0 || families.length < plain.length) return named(null);
@@ -278,7 +273,7 @@ class TokenReader {
     const known = fontNames.find(
       (name) => (fontOf(name)?.css ?? '').split(',')[0]?.replaceAll('"', '') === first,
     );
-    if (known !== undefined) return named(known, suffix);
+    if (known !== undefined) return named(known);
     this.notes.add(`The font “${first.slice(0, 60)}” has no files here. Add them under Fonts.`);
     return [];
   }
@@ -318,7 +313,7 @@ const plainGroups =
 /** What a token is called here: its key, if it is ours; else its path, without what says nothing. */
 function wordsOf(
   { path, ours }: Token,
-  suffix: string,
+  suffix = '',
 ): { readonly key: string | null; readonly name: string; readonly dark: string | null } {
   const kept = path.filter(
     (one, at) => one !== '$root' && (at === path.length - 1 || !plainGroups.test(one)),
