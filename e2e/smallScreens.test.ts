@@ -219,7 +219,6 @@ describe('a header', () => {
     ] as const) {
       await browser.resize(width, height);
       await open('/about/news/moss-room');
-      await person.find('main');
       await run(long);
       await scrollTo(900);
       expect((await headerTop()).bottom, `${width} px, down`).toBeLessThanOrEqual(0);

@@ -11,7 +11,6 @@ import {
   renderPage,
   type Id,
 } from '@zorvik/core';
-import { PICTURES } from '@zorvik/contract';
 import { fromFrame, type FromFrame, type ToFrame } from '../live/frameMessages.ts';
 import { useFrame, type PictureName } from '../stores/frame.ts';
 import { useNotices } from '../stores/notices.ts';
@@ -19,6 +18,7 @@ import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import { schemeShown } from './schemeShown.ts';
 import { useFraming } from './useFraming.ts';
+import { pageChoices } from '../stores/pageChoices.ts';
 
 /** The page that is looked at, drawn once for all its pictures. */
 export function useDrawnPage(): ComputedRef<ToFrame | null> {
@@ -33,9 +33,7 @@ export function useDrawnPage(): ComputedRef<ToFrame | null> {
       css,
       ...page
     } = renderPage(document, frame.situation, {
-      compareTitles: new Intl.Collator(site.language, { numeric: true }).compare,
-      pictures: PICTURES.replace(':siteKey', site.key),
-      year: new Date().getFullYear(),
+      ...pageChoices(site),
       isComposed: !frame.isTried,
     });
     return {

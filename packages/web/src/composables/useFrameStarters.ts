@@ -12,8 +12,8 @@ import {
   type Id,
   type SiteDocument,
 } from '@zorvik/core';
-import { PICTURES } from '@zorvik/contract';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
+import { pageChoices } from '../stores/pageChoices.ts';
 
 /** A starter as it is offered: with a page that shows this site in it. */
 export interface OfferedStarter {
@@ -47,9 +47,7 @@ function drawn(document: SiteDocument, of: OfferedStarter['of']): string {
   if (!applied.ok) return '';
   const { site } = applied.value.document;
   const { header, footer, side, css } = renderPage(applied.value.document, situationOn(document, null), {
-    compareTitles: new Intl.Collator(site.language, { numeric: true }).compare,
-    pictures: PICTURES.replace(':siteKey', site.key),
-    year: new Date().getFullYear(),
+    ...pageChoices(site),
   });
   return `<!doctype html><html lang="${escapeHtml(site.language)}" dir="${site.direction}"><head><style>${css}</style><style>${PAGE}</style></head><body>${header}<div class="page">${side}<main><i></i><i></i><i></i></main></div>${footer}</body></html>`;
 }

@@ -6,7 +6,7 @@ import {
   type State,
   type StyleTarget,
 } from '@zorvik/core';
-import { useStyling } from '../stores/styling.ts';
+import { situationWords, useStyling } from '../stores/styling.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
 /** Where values come from, in words. */
@@ -35,7 +35,7 @@ export function useOrigins(): Origins {
       isSite ? 'whole site' : nameOfOwner(document, owner),
       ...(thing === styling.thing ? [] : [thingOf(thing).name]),
       ...(state === styling.state ? [] : [stateWords[state] ?? state]),
-      ...(situation === undefined ? [] : [situation === 'over' ? 'over the content' : situation]),
+      ...(situation === undefined ? [] : [situationWords[situation]]),
       ...(scheme === undefined ? [] : [scheme]),
       ...(device === undefined ? [] : [device]),
     ].join(', ');
@@ -50,7 +50,7 @@ export function useOrigins(): Origins {
       name === undefined || !isNamed ? 'starter' : `starter “${name}”`,
       ...(thing === styling.thing ? [] : [thingOf(thing).name]),
       ...(state === 'normal' || state === styling.state ? [] : [stateWords[state] ?? state]),
-      ...(situation === null ? [] : [situation === 'over' ? 'over the content' : situation]),
+      ...(situation === null ? [] : [situationWords[situation]]),
     ].join(', ');
   }
 

@@ -10,12 +10,12 @@ import {
   type HeaderSituation,
   type State,
 } from '@zorvik/core';
-import { PICTURES } from '@zorvik/contract';
 import { fromSheet, type SheetThing, type ToSheet } from '../live/sheetMessages.ts';
 import { useFrame } from '../stores/frame.ts';
 import { useStyling } from '../stores/styling.ts';
 import { schemeShown } from './schemeShown.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
+import { pageChoices } from '../stores/pageChoices.ts';
 
 /** How large the cells of the sheet are, in px. */
 export interface SheetSizes {
@@ -72,9 +72,7 @@ export function useSheetStage(
     if (document === null) return null;
     const site = { ...document.site, breakpoints: always[styling.device ?? 'wide'] };
     const { header, side, footer, skip, css } = renderPage({ ...document, site }, frame.situation, {
-      compareTitles: new Intl.Collator(site.language, { numeric: true }).compare,
-      pictures: PICTURES.replace(':siteKey', site.key),
-      year: new Date().getFullYear(),
+      ...pageChoices(site),
       isComposed: true,
     });
     return {

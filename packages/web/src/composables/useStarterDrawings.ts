@@ -9,9 +9,9 @@ import {
   type AreaName,
   type SiteDocument,
 } from '@zorvik/core';
-import { PICTURES } from '@zorvik/contract';
 import { useFrame } from '../stores/frame.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
+import { pageChoices } from '../stores/pageChoices.ts';
 
 /** A starter as it is offered. */
 export interface DrawnStarter {
@@ -34,10 +34,6 @@ export function useStarterDrawings(
 ): ComputedRef<DrawnStarter[]> {
   const copy = useWorkingCopy();
   const frame = useFrame();
-  const compareTitles = computed(
-    () => new Intl.Collator(copy.document?.site.language ?? 'en', { numeric: true }).compare,
-  );
-
   function drawn(document: SiteDocument, key: string): string {
     const { site } = document;
     const shown: SiteDocument = {
@@ -49,9 +45,7 @@ export function useStarterDrawings(
           : { ...site, areaStarters: { ...site.areaStarters, [area.value]: key } },
     };
     const { header, side, footer, css } = renderPage(shown, frame.situation, {
-      compareTitles: compareTitles.value,
-      pictures: PICTURES.replace(':siteKey', site.key),
-      year: new Date().getFullYear(),
+      ...pageChoices(site),
     });
     const body = {
       site: () => opened(header),

@@ -22,14 +22,17 @@ import {
   type SiteDocument,
   type State,
 } from '@zorvik/core';
-import { PICTURES } from '@zorvik/contract';
 import { useFrame } from './frame.ts';
 import { useWorkingCopy } from './workingCopy.ts';
+import { pageChoices } from './pageChoices.ts';
 
 /** What the page that is looked at has, as its style sheet finds it. */
 interface Drawn {
   readonly sheet: Sheet;
   readonly places: readonly DrawnPlace[];
+  /** What they follow from: the same places as long as both are the same. */
+  readonly html: string;
+  readonly owners: string;
 }
 
 /** Something that is hard to read, and a page on which it is. */
@@ -44,37 +47,31 @@ export const useReadability = defineStore('readability', () => {
   const frame = useFrame();
   /** Nothing is asked as long as nobody looks. */
   const isWatched = shallowRef(false);
-  let known: {
-    readonly html: string;
-    readonly owners: string;
-    readonly places: readonly DrawnPlace[];
-  } | null = null;
+  let known: Drawn | null = null;
 
   /** All areas of the page as they are delivered. */
   function htmlOf(document: SiteDocument, situation: Situation): string {
     const { site } = document;
     const { header, side, footer, skip } = renderPage(document, situation, {
-      compareTitles: new Intl.Collator(site.language, { numeric: true }).compare,
-      pictures: PICTURES.replace(':siteKey', site.key),
-      year: new Date().getFullYear(),
+      ...pageChoices(site),
       isComposed: true,
     });
     return skip + header + side + footer;
   }
 
-  function drawn(document: SiteDocument): Drawn {
-    const html = htmlOf(document, frame.situation);
+  /** A page anew; `before`: what was found last, which is the same where nothing but values has changed. */
+  function drawnOn(document: SiteDocument, situation: Situation, before: Drawn | null = null): Drawn {
+    const html = htmlOf(document, situation);
     const sheet = { ...sheetOf(document), situations: situationsOfHeader(html) };
     const owners = [...sheet.set.map(({ scope }) => scope), ...sheet.starters]
       .map(({ within }) => within.join())
       .join('|');
-    if (known?.html !== html || known.owners !== owners) {
-      const page = window.document.implementation.createHTMLDocument('');
-      page.body.innerHTML = html;
-      known = { html, owners, places: placesOf(page.body, sheet) };
-    }
-    return { sheet, places: known.places };
+    if (before?.html === html && before.owners === owners) return { ...before, sheet };
+    const page = window.document.implementation.createHTMLDocument('');
+    page.body.innerHTML = html;
+    return { sheet, html, owners, places: placesOf(page.body, sheet) };
   }
+  const drawn = (document: SiteDocument): Drawn => (known = drawnOn(document, frame.situation, known));
   const pairsOf = (document: SiteDocument): ContrastPair[] => pairsOn(drawn(document));
   function pairsOn({ sheet, places }: Drawn): ContrastPair[] {
     return contrastPairs(places, sheet, valueOfName(sheet.palette, 'paper') ?? '#ffffff');
@@ -129,12 +126,7 @@ export const useReadability = defineStore('readability', () => {
       // The window stays at hand between two pages.
       await new Promise((done) => setTimeout(done));
       if (mine !== survey) return;
-      const html = htmlOf(document, situationOn(document, page.id));
-      const sheet = { ...sheetOf(document), situations: situationsOfHeader(html) };
-      const drawnPage = window.document.implementation.createHTMLDocument('');
-      drawnPage.body.innerHTML = html;
-      const paper = valueOfName(sheet.palette, 'paper') ?? '#ffffff';
-      for (const pair of contrastPairs(placesOf(drawnPage.body, sheet), sheet, paper).filter(isFailing))
+      for (const pair of pairsOn(drawnOn(document, situationOn(document, page.id))).filter(isFailing))
         if (!found.has(pairKey(pair))) found.set(pairKey(pair), { page, pair });
     }
     surveyed.value = [...found.values()];

@@ -43,6 +43,12 @@ export interface ScopeOffer {
   readonly isFar: boolean;
 }
 
+/** The situations of a header, in words. */
+export const situationWords: Readonly<Record<HeaderSituation, string>> = {
+  over: 'over the content',
+  scrolled: 'scrolled',
+};
+
 /** Which rows of the sheet are shown. */
 export const rowKinds = ['links', 'surfaces', 'spacing'] as const;
 /** See `rowKinds`. */

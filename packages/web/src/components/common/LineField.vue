@@ -8,6 +8,8 @@ import { useTyping } from '../../composables/useTyping.ts';
  */
 const props = defineProps<{
   label: string;
+  /** The surroundings make it clear: only screen readers get the label. */
+  isLabelHidden?: boolean;
   value: string;
   placeholder?: string;
   note?: string;
@@ -26,7 +28,7 @@ function escape(event: KeyboardEvent): void {
 
 <template>
   <div class="field">
-    <label :for="id">{{ label }}</label>
+    <label :for="id" :class="{ 'only-heard': isLabelHidden }">{{ label }}</label>
     <div class="box" :class="{ wrong: problem !== null }">
       <slot name="before" />
       <input

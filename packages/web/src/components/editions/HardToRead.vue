@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router';
 import { counted, thingOf } from '@zorvik/core';
 import { useFrame } from '../../stores/frame.ts';
 import { useReadability, type SurveyedPair } from '../../stores/readability.ts';
-import { useStyling } from '../../stores/styling.ts';
+import { situationWords, useStyling } from '../../stores/styling.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
 /** What visitors could not read if this were published: said before the button, each line leads to where it is. */
@@ -22,7 +22,7 @@ const lines = computed(() =>
       ...(place === undefined ? [] : [frame.wordOf(place)]),
       ...(state === 'normal' ? [] : [state]),
       ...(scheme === 'dark' ? ['dark'] : []),
-      ...(situation === 'over' ? ['over the content'] : []),
+      ...(situation === 'over' ? [situationWords.over] : []),
     ];
     return {
       one,

@@ -11,6 +11,7 @@ import ChoiceRow from '../common/ChoiceRow.vue';
 import DialogSheet from '../common/DialogSheet.vue';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
+import PageDrawing from '../common/PageDrawing.vue';
 
 /** Frames to start from, drawn with this site in them, and the site's own. */
 const isOpen = defineModel<boolean>({ required: true });
@@ -76,9 +77,7 @@ function save(typed: string, isFinal: boolean): string | null {
     <ul class="all">
       <li v-for="one of offers" :key="one.key">
         <button type="button" class="use" @click="use(one)">
-          <span class="drawing" aria-hidden="true">
-            <iframe :srcdoc="one.page" sandbox="" tabindex="-1" title="" loading="lazy" />
-          </span>
+          <PageDrawing class="drawing" :page="one.page" :width="1280" :height="800" />
           <span class="name">{{ one.name }}</span>
           <span class="mute">{{ one.about }}</span>
         </button>
@@ -144,24 +143,7 @@ li .icon-button {
   border-color: var(--accent);
 }
 .drawing {
-  position: relative;
-  display: block;
-  aspect-ratio: 16 / 10;
   margin-bottom: 8px;
-  border: 1px solid var(--line);
-  overflow: hidden;
-  container-type: inline-size;
-}
-iframe {
-  position: absolute;
-  inset: 0;
-  width: 1280px;
-  height: 800px;
-  border: 0;
-  background: #fff;
-  transform-origin: 0 0;
-  scale: calc(100cqw / 1280px);
-  pointer-events: none;
 }
 .name {
   font-weight: 600;

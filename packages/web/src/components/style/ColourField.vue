@@ -9,6 +9,7 @@ import ColourPick from './ColourPick.vue';
 /** A colour: its swatch opens the colours of the site; its name or its digits can be typed. */
 const props = defineProps<{
   label: string;
+  isLabelHidden?: boolean;
   /** As it is kept. */
   value: string;
   /** Only a colour itself, not the name of one. */
@@ -31,7 +32,7 @@ function typed(text: string, isFinal: boolean): string | null {
 </script>
 
 <template>
-  <LineField :label="label" :value="shown" :keep="typed">
+  <LineField :label="label" :is-label-hidden="isLabelHidden" :value="shown" :keep="typed">
     <template #before>
       <v-menu v-model="isOpen" :close-on-content-click="false" :location="location ?? 'top start'">
         <template #activator="{ props: activator }">

@@ -127,6 +127,7 @@ function add(): void {
       <div v-for="entry in group.some" :key="entry.key" class="row">
         <i class="large" :style="{ background: hexOfEntry(entry) }" />
         <LineField
+          is-label-hidden
           v-if="!isRole(entry.key)"
           label="Name"
           :value="entry.name"
@@ -134,6 +135,7 @@ function add(): void {
         />
         <b v-else>{{ entry.name }}</b>
         <ColourField
+          is-label-hidden
           :label="isRole(entry.key) ? entry.name : `Colour of ${entry.name}`"
           :value="hexOfEntry(entry)"
           is-plain
@@ -144,6 +146,7 @@ function add(): void {
         <span v-if="hasDark" class="dark">
           <i class="large" :style="{ background: darkOfEntry(entry) }" />
           <ColourField
+            is-label-hidden
             :label="`${entry.name} in dark`"
             :value="darkOfEntry(entry)"
             is-plain
@@ -244,13 +247,6 @@ function add(): void {
   grid-template-columns: 40px 124px 30px;
   align-items: center;
   gap: 8px;
-}
-.row :deep(label) {
-  position: absolute;
-  inline-size: 1px;
-  block-size: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
 }
 .row b {
   font-weight: 600;

@@ -135,6 +135,7 @@ const isThere = (name: string): boolean => own.value.some((one) => one.name === 
       <div v-for="entry in own" :key="entry.key" class="row">
         <p class="sample" :style="{ fontFamily: familyOf(entry) }">{{ sample }}</p>
         <LineField
+          is-label-hidden
           label="Name"
           :value="entry.name"
           :keep="(typed, isFinal) => (isFinal ? palette.rename(entry, typed) : null)"
@@ -267,13 +268,6 @@ const isThere = (name: string): boolean => own.value.some((one) => one.name === 
   line-height: 1.3;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.row :deep(.field > label) {
-  position: absolute;
-  inline-size: 1px;
-  block-size: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
 }
 .facts {
   display: grid;

@@ -69,12 +69,14 @@ function add(): void {
       <span class="mute">{{ entry.of }}</span>
       <b v-if="isRole(entry.key)">{{ entry.name }}</b>
       <LineField
+        is-label-hidden
         v-else
         :label="`Name of ${entry.name}`"
         :value="entry.name"
         :keep="(typed, isFinal) => (isFinal ? palette.rename(entry, typed) : null)"
       />
       <LineField
+        is-label-hidden
         :label="`Value of ${entry.name}`"
         :value="valueOf(entry)"
         :keep="(typed, isFinal) => (isFinal && typed !== valueOf(entry) ? palette.set(entry, typed) : null)"
@@ -129,13 +131,6 @@ function add(): void {
 }
 .row b {
   font-weight: 600;
-}
-.row :deep(label) {
-  position: absolute;
-  inline-size: 1px;
-  block-size: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
 }
 .uses {
   font-size: 0.75rem;

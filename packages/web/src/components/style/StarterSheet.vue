@@ -18,12 +18,17 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
+import PageDrawing from '../common/PageDrawing.vue';
 
 /** Complete looks to start from, all seen at once on this site: for all of it, or for one area. */
 const copy = useWorkingCopy();
 const notices = useNotices();
 const place = ref<AreaName | 'site' | null>('site');
 const area = computed(() => (place.value === 'site' ? null : place.value));
+/** A drawer is as wide as a phone; all else is seen with its first panel below it. */
+const size = computed(() =>
+  area.value === 'drawer' ? { width: 390, height: 500 } : { width: 1100, height: 357.5 },
+);
 const places = [
   { value: 'site' as const, label: 'whole site' },
   { value: 'header' as const, label: 'header' },
@@ -98,9 +103,7 @@ function save(typed: string, isFinal: boolean): string | null {
     <ul :class="{ narrow: area === 'drawer' }">
       <li v-for="one of drawings" :key="one.key" :class="{ on: one.isChosen }">
         <button type="button" class="use" :aria-pressed="one.isChosen" @click="use(one)">
-          <span class="drawing" aria-hidden="true">
-            <iframe :srcdoc="one.page" sandbox="" tabindex="-1" title="" />
-          </span>
+          <PageDrawing class="drawing" :page="one.page" v-bind="size" loading="eager" />
           <span class="name">
             {{ one.name }}
             <span v-if="one.isChosen" class="mute in-use">
@@ -188,16 +191,10 @@ li .icon-button {
   cursor: pointer;
 }
 .drawing {
-  position: relative;
   grid-column: 1 / -1;
-  display: block;
-  aspect-ratio: 16 / 5.2;
   margin-bottom: 4px;
   border: 2px solid var(--line);
   border-radius: 6px;
-  overflow: hidden;
-  container-type: inline-size;
-  background: #fff;
 }
 .use:hover .drawing {
   border-color: var(--line-strong);
@@ -206,28 +203,8 @@ li .icon-button {
 .on .use:hover .drawing {
   border-color: var(--accent);
 }
-iframe {
-  position: absolute;
-  inset: 0;
-  width: 1100px;
-  height: 358px;
-  border: 0;
-  background: #fff;
-  color-scheme: light;
-  transform-origin: 0 0;
-  scale: calc(100cqw / 1100px);
-  pointer-events: none;
-}
 .narrow {
   grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
-}
-.narrow .drawing {
-  aspect-ratio: 39 / 50;
-}
-.narrow iframe {
-  width: 390px;
-  height: 500px;
-  scale: calc(100cqw / 390px);
 }
 .name {
   display: flex;

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, type Ref, type WritableComputedRef } from 'vue';
+import { storeToRefs } from 'pinia';
 import type { DeviceClass, HeaderSituation, Scheme } from '@zorvik/core';
 import { useReadability } from '../../stores/readability.ts';
-import { rowKinds, useStyling, type RowKind } from '../../stores/styling.ts';
+import { rowKinds, situationWords, useStyling, type RowKind } from '../../stores/styling.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 
 /** For where a value is set: everywhere like this, here, or for one thing alone; on all screens or one device class. */
 const styling = useStyling();
+const readability = useReadability();
 const isMore = ref(false);
 const scopes = computed(() =>
   styling.offers
@@ -16,38 +18,35 @@ const scopes = computed(() =>
 const hasMore = computed(
   () => styling.offers.some(({ isFar }) => isFar) || readability.situations.length > 0,
 );
+const chosen = storeToRefs(styling);
+/** One of some, or a word for all of them, for which the store has null. */
+function orAll<T extends string, W extends string>(
+  one: Ref<T | null>,
+  all: W,
+): WritableComputedRef<T | W, T | W | null> {
+  return computed({
+    get: () => one.value ?? all,
+    set: (next) => (one.value = next === all ? null : (next as T | null)),
+  });
+}
 const devices: readonly { readonly value: DeviceClass | 'all'; readonly label: string }[] = [
   { value: 'all', label: 'all screens' },
   { value: 'wide', label: 'wide' },
   { value: 'medium', label: 'medium' },
   { value: 'narrow', label: 'narrow' },
 ];
-const device = computed({
-  get: () => styling.device ?? 'all',
-  set: (next: DeviceClass | 'all' | null) => (styling.device = next === 'all' ? null : next),
-});
+const device = orAll(chosen.device, 'all');
 const schemes: readonly { readonly value: Scheme | 'both'; readonly label: string }[] = [
   { value: 'both', label: 'light and dark' },
   { value: 'light', label: 'light' },
   { value: 'dark', label: 'dark' },
 ];
-const scheme = computed({
-  get: () => styling.scheme ?? 'both',
-  set: (next: Scheme | 'both' | null) => (styling.scheme = next === 'both' ? null : next),
-});
-const readability = useReadability();
-const situationWords: Readonly<Record<HeaderSituation, string>> = {
-  over: 'over the content',
-  scrolled: 'scrolled',
-};
+const scheme = orAll(chosen.scheme, 'both');
 const situations = computed((): { value: HeaderSituation | 'all'; label: string }[] => [
   { value: 'all', label: 'always' },
   ...readability.situations.map((value) => ({ value, label: situationWords[value] })),
 ]);
-const situation = computed({
-  get: () => styling.situation ?? 'all',
-  set: (next: HeaderSituation | 'all' | null) => (styling.situation = next === 'all' ? null : next),
-});
+const situation = orAll(chosen.situation, 'all');
 const kindWords: Readonly<Record<RowKind, string>> = {
   links: 'text and links',
   surfaces: 'surfaces',
