@@ -580,3 +580,45 @@ describe('a situation of the header', () => {
     await person.click('Fewer');
   });
 });
+
+describe('variants of buttons and links', () => {
+  it('are added, styled on stand-in content before any link has one, and chosen where a link is edited', async () => {
+    await (await person.byText('label', 'Variants')).click();
+    const name = await person.find('.variants .adding input');
+    await name.sendKeys('Pill');
+    await (await person.find('.variants .adding select')).sendKeys('Outlined');
+    await person.click('Add');
+    await person.click('Edit the look of Pill');
+    // Nothing on the page looks so yet: stand-ins do, on three levels.
+    const chosen = await person.eventually('its row is not chosen', async () =>
+      run<string | null>(
+        `return document.querySelector('[role=gridcell][aria-selected=true][aria-label^="Variant “Pill”"]')?.getAttribute('aria-label')`,
+      ),
+    );
+    expect(await (await person.find('.stand-ins input')).isSelected()).toBe(true);
+    expect(await run<string>(`return document.querySelector('.scope .on').innerText`)).toBe('all “Pill”');
+    await (await person.byText('label', 'edges')).click();
+    await type('Corners', '40px');
+    await showsIn(chosen.replace(/, normal$/, ''), 'normal', 'border-top-left-radius', '40px');
+    await (await person.find('.stand-ins input')).click();
+    await cellButton(`${BAR}, normal`).then((one) => one.click());
+    await (await person.byText('label', 'colour')).click();
+    await (await person.byText('a', 'Arrange')).click();
+    await person.select('Visit');
+    await (await person.byText('label', 'Pill')).click();
+    await person.eventually('it is not stored', async () =>
+      [...(await stored()).items.nodes.values()].some(({ look }) => look === 'pill'),
+    );
+    await (await person.byText('a', 'Style')).click();
+    await (await person.byText('label', 'Variants')).click();
+    await person.eventually('its use is not counted', async () =>
+      run<boolean>(
+        `return [...document.querySelectorAll('.variants li')].some((one) => one.querySelector('input')?.value === 'Pill' && one.innerText.includes('1 use'))`,
+      ),
+    );
+    await person.click('Delete Pill');
+    await person.eventually('it is still there', async () => (await stored()).site.variants === undefined);
+    for (let at = 0; at < 4; at += 1) await person.click('Undo');
+    await (await person.byText('label', 'States')).click();
+  });
+});

@@ -122,6 +122,19 @@ function withAllParts(document: SiteDocument): SiteDocument {
     ['header', { kind: 'logo', picture, logoFace: 'both' }],
     ['header', { kind: 'search', text: 'Find', address: '/search', parameter: 'q', isFolded: true }],
     ['header', { kind: 'basket', text: 'Basket', destination: { kind: 'address', address: '/basket' } }],
+    [
+      'header',
+      {
+        kind: 'button',
+        text: 'Join',
+        destination: { kind: 'address', address: '/join' },
+        variant: 'outline',
+      },
+    ],
+    [
+      'footer',
+      { kind: 'button', text: 'Give', destination: { kind: 'address', address: '/give' }, variant: 'text' },
+    ],
     ['side', { kind: 'anchors' }],
     ['footer', { kind: 'social', isFilled: true }],
     ['footer', { kind: 'text', body: [plain, listed] }],
@@ -146,6 +159,14 @@ function withAllParts(document: SiteDocument): SiteDocument {
       after: null,
       branch: [{ id: 'ideepest', parent: deepest, label: 'Deep', destination, opensNewTab: false } as Item],
     },
+    // An entry of the bar that has a branch, one at the side and one in the footer.
+    ...(
+      [
+        [[...childrenOf(document.items, menuAt('main'))][1] ?? '', 'outline'],
+        [deepest, 'text'],
+        [footerTop, 'outline'],
+      ] as const
+    ).map(([id, look]) => ({ kind: 'updateItem' as const, id, set: { look }, was: { look: null } })),
     { kind: 'updateItem', id: footerTop, set: { destination }, was: { destination } },
     {
       kind: 'updatePage',
@@ -186,6 +207,7 @@ document.querySelectorAll('button[aria-expanded]').forEach((one, at) => one.setA
 document.querySelectorAll('.zv-drawer').forEach((one) => one.setAttribute('open', ''));
 document.querySelectorAll('.zv li>a').forEach((one, at) => at % 2 === 0 && one.setAttribute('aria-current', at % 4 === 0 ? 'page' : 'true'));
 document.querySelectorAll('.zv-panel>ul>li:has(>ul)>a,.zv-headed>li:has(>ul)>a,.zv li>a.zv-button').forEach((one, at) => one.setAttribute('aria-current', at % 2 === 0 ? 'page' : 'true'));
+document.querySelectorAll('[class*=zv-as-]').forEach((one, at) => one.matches('.zv li>*') && (at % 3 === 0 ? one.removeAttribute('aria-current') : one.setAttribute('aria-current', at % 3 === 1 ? 'page' : 'true')));
 document.querySelectorAll('details').forEach((one) => one.setAttribute('open', ''));
 document.querySelectorAll('.zv-count').forEach((one) => { one.textContent = '2'; });
 if (location.pathname.endsWith('scrolled')) document.querySelectorAll('.zv-header').forEach((one) => one.classList.add('zv-scrolled'));`;

@@ -421,6 +421,8 @@ export {
   nameOfOwner,
   templateOf as styleTemplateOf,
   templateOwner,
+  variantOf,
+  variantOwner,
 } from './model/styleOwner.ts';
 export {
   schemes,
@@ -451,6 +453,9 @@ export { importNames, namesChanged, type NamedValue } from './commands/importNam
 export { setDark } from './commands/dark.ts';
 export { inScheme } from './style/previewStyles.ts';
 export { darkOf } from './colour/colour.ts';
+export { withStandIns } from './resolve/standIns.ts';
+export { addVariant, removeVariant, renameVariant } from './commands/variants.ts';
+export { PLAIN_BUTTON, variantClass, variantNamed, variantsOf, type Variant } from './model/variants.ts';
 export { chooseStarter, removeStarter, resetToStarter, saveStarter } from './commands/lookStarters.ts';
 
 export { balanceColumns, packColumns } from './panel/balanceColumns.ts';

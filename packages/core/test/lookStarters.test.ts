@@ -23,6 +23,7 @@ import { inWords } from '../src/base/sentences.ts';
 import { renderPage } from '../src/render/renderPage.ts';
 import { situationsOfHeader } from '../src/render/renderStyles.ts';
 import { situationOn } from '../src/resolve/frameExceptions.ts';
+import { withStandIns } from '../src/resolve/standIns.ts';
 import { sheetOf } from '../src/resolve/sheetOf.ts';
 import type { Style } from '../src/schema/style.ts';
 import type { Token } from '../src/schema/token.ts';
@@ -44,6 +45,7 @@ function refused(made: Result<Edit>): Refusal['code'] {
   if (made.ok) throw new Error('It was not refused.');
   return made.refusal.code;
 }
+const pages = ['/', '/plants/trees/english-oak', '/about/news/moss-room', '/shop/seeds'];
 const pageOf = (document: SiteDocument, address: string): { readonly html: string; readonly css: string } => {
   const page = [...document.pages.nodes.values()].find((one) => one.address === address);
   const { header, side, footer, skip, css } = renderPage(document, situationOn(document, page?.id ?? null), {
@@ -96,8 +98,13 @@ describe('the looks of a site', () => {
   });
 
   it.each(starterKeys)('%s: everything on every kind of page can be read, in every state', (key) => {
-    const document = done(bare, chooseStarter(contextOf(bare), key));
-    for (const address of ['/', '/plants/trees/english-oak', '/about/news/moss-room', '/shop/seeds']) {
+    const chosen = done(bare, chooseStarter(contextOf(bare), key));
+    // Stand-ins have every variant, in the header, at the side and in the footer.
+    for (const [document, address] of [
+      ...pages.map((one) => [chosen, one] as const),
+      [withStandIns(chosen), '/'] as const,
+      [withStandIns(chosen), '/plants/trees/english-oak'] as const,
+    ]) {
       const { html } = pageOf(document, address);
       const sheet = { ...sheetOf(document), situations: situationsOfHeader(html) };
       const { body } = new JSDOM(html).window.document;

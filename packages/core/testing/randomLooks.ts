@@ -4,6 +4,7 @@ import type { ValueKind } from '../src/anatomy/values.ts';
 import type { RandomBits } from '../src/base/ids.ts';
 import type { SiteDocument } from '../src/model/document.ts';
 import { areaId } from '../src/model/partRoots.ts';
+import { variantOwner } from '../src/model/styleOwner.ts';
 import { kindOf } from '../src/ops/registry.ts';
 import { newProblem } from '../src/ops/newProblem.ts';
 import { deviceClasses } from '../src/schema/deviceClass.ts';
@@ -31,8 +32,10 @@ export function withRandomLooks(random: RandomBits, document: SiteDocument, coun
   let styled = withTokens(withStarters(random, document));
   for (let at = 0; at < count; at += 1) {
     // Half of them for the whole site, so that most elements have something set.
-    const owner = below(random, 2) === 0 ? document.site.id : oneOf(random, owners);
-    const thing = oneOf(random, thingNames);
+    const anyOwner = below(random, 2) === 0 ? document.site.id : oneOf(random, owners);
+    const isOfVariant = below(random, 12) === 0;
+    const owner = isOfVariant ? variantOwner(oneOf(random, ['outline', 'text'])) : anyOwner;
+    const thing = isOfVariant ? 'variant' : oneOf(random, thingNames);
     const state = oneOf(random, states);
     const isSituated = below(random, 8) === 0;
     const isOnDevice = below(random, 4) === 0;

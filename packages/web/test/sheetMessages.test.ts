@@ -8,6 +8,7 @@ const row = {
   things: ['entry', 'barEntry'],
   part: 'c1ab',
   item: null,
+  variant: null,
   states: ['normal', 'hover'],
 };
 const found = (rows: unknown): unknown => fromSheet({ kind: 'found', rows }, things, states);
@@ -27,6 +28,7 @@ describe('what the state sheet tells', () => {
     ['a thing that nobody knows', { kind: 'found', rows: [{ ...row, things: ['constructor'] }] }],
     ['a state that nobody knows', { kind: 'found', rows: [{ ...row, states: ['normal', 'x'] }] }],
     ['a part that is no id', { kind: 'found', rows: [{ ...row, part: '"><script>' }] }],
+    ['a variant that is no key', { kind: 'found', rows: [{ ...row, variant: 'A b' }] }],
     ['a row without things', { kind: 'found', rows: [{ ...row, things: [] }] }],
     ['an endless key', { kind: 'found', rows: [{ ...row, key: 'x'.repeat(200) }] }],
     ['a row that is none', { kind: 'found', rows: [null] }],

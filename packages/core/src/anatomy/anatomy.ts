@@ -22,6 +22,8 @@ export interface Thing {
   readonly like?: string;
   /** The only medium in which it is there. */
   readonly medium?: Medium;
+  /** It is always something else besides: where nobody says anything of it, it looks like that. */
+  readonly isOnTop?: true;
 }
 
 const FONT = [
@@ -433,7 +435,7 @@ export const anatomy = {
   },
   buttonEntry: {
     name: 'Button entries',
-    in: entryStates('.zv li>.zv-button'),
+    in: branchStates('.zv li>.zv-button'),
     has: [],
     like: 'entry',
   },
@@ -751,6 +753,12 @@ export const anatomy = {
     in: pressable('.zv-band .zv-action-link'),
     has: [],
     like: 'button',
+  },
+  variant: {
+    name: 'Variants',
+    in: branchStates('.zv [class*=zv-as-]'),
+    has: [...CONTROL],
+    isOnTop: true,
   },
   glyph: {
     name: 'Icons beside text',

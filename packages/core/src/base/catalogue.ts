@@ -116,6 +116,18 @@ const entries = {
     status: 409,
     sentence: 'A site keeps {most} starters at most. Delete one first.',
   },
+  variantGone: {
+    status: 409,
+    sentence: 'The variant “{key}” was deleted from this site. Choose another one.',
+  },
+  variantNameTaken: {
+    status: 409,
+    sentence: 'There already is a variant “{name}”. Choose another name.',
+  },
+  variantsFull: {
+    status: 409,
+    sentence: 'A site keeps {most} added variants at most. Delete one first.',
+  },
   nothingByHand: {
     status: 409,
     sentence: 'Nothing was set by hand for the whole site. It looks as its starter does.',

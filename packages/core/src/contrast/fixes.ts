@@ -5,6 +5,7 @@ import { areaId } from '../model/partRoots.ts';
 import type { Operation } from '../ops/registry.ts';
 import { kindOf } from '../ops/registry.ts';
 import { scopeOf } from '../resolve/sheetOf.ts';
+import { variantOwner } from '../model/styleOwner.ts';
 import { styleId, type StyleTarget } from '../schema/style.ts';
 import type { ContrastPair } from './pairs.ts';
 import { leastScrim, nearestPassing } from './nearestPassing.ts';
@@ -141,6 +142,7 @@ function targetsOf(document: SiteDocument, pair: ContrastPair, thing: ThingName)
     ...(origin.from === 'set' && scopeOf(document, origin.target.owner) !== null
       ? [origin.target.owner]
       : []),
+    ...(origin.from === 'variant' ? [variantOwner(origin.variant)] : []),
     ...(part === null ? [] : [part]),
     ...(pair.item === null ? [] : [pair.item]),
     document.site.id,

@@ -54,6 +54,7 @@ const factWords: Readonly<Record<Exclude<keyof Site, 'id' | 'key'>, string>> = {
   hasDark: 'dark colours',
   starter: 'starter',
   areaStarters: 'starters of areas',
+  variants: 'variants of buttons and links',
   ownStarters: 'saved starters',
 };
 

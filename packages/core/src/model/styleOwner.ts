@@ -2,8 +2,10 @@ import { areas, type AreaName } from '../schema/part.ts';
 import type { SiteDocument } from './document.ts';
 import { nameOf } from './labelOf.ts';
 import { areaId } from './partRoots.ts';
+import { variantNamed } from './variants.ts';
 
 const TEMPLATE = 'template:';
+const VARIANT = 'variant:';
 /** The areas by their ids, which are the same on every site. */
 const areaNames: ReadonlyMap<string, AreaName> = new Map(areas.map((area) => [areaId(area), area]));
 
@@ -22,6 +24,16 @@ export function templateOf(owner: string): string | null {
   return owner.startsWith(TEMPLATE) ? owner.slice(TEMPLATE.length) : null;
 }
 
+/** The owner of what is set for a variant. */
+export function variantOwner(variant: string): string {
+  return VARIANT + variant;
+}
+
+/** The variant of an owner; null: it is none. */
+export function variantOf(owner: string): string | null {
+  return owner.startsWith(VARIANT) ? owner.slice(VARIANT.length) : null;
+}
+
 /** In which forest an owner of looks is; null: it is in none, or not there. */
 export function forestOfOwner(document: SiteDocument, owner: string): 'menus' | 'items' | 'parts' | null {
   if (document.items.nodes.has(owner)) return 'items';
@@ -29,11 +41,16 @@ export function forestOfOwner(document: SiteDocument, owner: string): 'menus' | 
   return document.parts.nodes.has(owner) ? 'parts' : null;
 }
 
-/** Whether something is there that looks can be set for: the site, an area, a template, a menu, an item, a part. */
+/**
+ * Whether something is there that looks can be set for: the site, an area, a template, a variant, a menu, an item, a
+ * part.
+ */
 export function hasOwner(document: SiteDocument, owner: string): boolean {
+  const variant = variantOf(owner);
   return (
     owner === document.site.id ||
     templateOf(owner) !== null ||
+    (variant !== null && variantNamed(document.site, variant) !== null) ||
     areaNames.has(owner) ||
     forestOfOwner(document, owner) !== null
   );
@@ -43,6 +60,8 @@ export function hasOwner(document: SiteDocument, owner: string): boolean {
 export function nameOfOwner(document: SiteDocument, owner: string): string {
   const template = templateOf(owner);
   if (template !== null) return template;
+  const variant = variantOf(owner);
+  if (variant !== null) return variantNamed(document.site, variant)?.name ?? variant;
   if (owner === document.site.id) return document.site.name;
   const forest = forestOfOwner(document, owner);
   return forest === null ? owner : nameOf(document, forest, owner);

@@ -1,4 +1,6 @@
 import { faceClasses, faceOfPart, faceRules } from './face.ts';
+import { classAttribute, variantClasses } from './attributes.ts';
+import { variantRules } from './buttonRules.ts';
 import { element, linkTo, textOf } from './html.ts';
 import { linked, type PartHandler } from './partHandler.ts';
 import { looks, rule, type Rule } from '../style/rule.ts';
@@ -18,8 +20,12 @@ export const button: PartHandler<'button'> = {
       part,
       within,
       ` zv-action${shown}${classes}`,
-      linkTo(part, inner, ' class="zv-action-link"'),
+      linkTo(part, inner, classAttribute(`zv-action-link${variantClasses(part.variant)}`)),
     );
   },
-  css: (parts) => (parts.some(({ glyph }) => glyph !== undefined) ? [...rules, ...faceRules] : rules),
+  css: (parts) => [
+    ...rules,
+    ...(parts.some(({ glyph }) => glyph !== undefined) ? faceRules : []),
+    ...variantRules(parts.map(({ variant }) => variant)),
+  ],
 };

@@ -2,7 +2,7 @@ import { isSafeAddress } from '../base/address.ts';
 import type { ResolvedItem } from '../resolve/resolved.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import type { Activation, Badge } from '../schema/settings.ts';
-import { classAttribute, prefixed } from '../parts/attributes.ts';
+import { buttonClass, classAttribute, prefixed } from '../parts/attributes.ts';
 import { escapeHtml } from '../base/escape.ts';
 
 /** The classes of an item's `li`, as an attribute with a space before it; empty where it needs none. */
@@ -75,7 +75,7 @@ function opener(branch: string, isOpen = false): string {
 
 function lookOf({ look, icon, badge }: ResolvedItem): string {
   const isStacked = icon?.position === 'above' || badge?.position === 'above';
-  return `${look === undefined ? '' : ' zv-button'}${isStacked ? ' zv-face-stacked' : ''}`;
+  return `${buttonClass(look)}${isStacked ? ' zv-face-stacked' : ''}`;
 }
 
 /**

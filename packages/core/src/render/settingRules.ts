@@ -3,6 +3,7 @@ import { deviceClasses } from '../schema/deviceClass.ts';
 import { settingNames } from '../schema/settings.ts';
 import { looks, rule, type Rule } from '../style/rule.ts';
 import { preorder } from '../walk/preorder.ts';
+import { buttonRules } from '../parts/buttonRules.ts';
 import { badgeClass } from './faceHtml.ts';
 import { UNSEEN } from '../style/unseen.ts';
 
@@ -19,6 +20,7 @@ export function settingRules(menus: readonly ResolvedMenu[]): Rule[] {
   );
   return [
     ...faces,
+    ...buttonRules(items.map(({ look }) => look)),
     ...[...badges].map(([name, { color, background }]) =>
       rule(`.${name}`, `color:${color};background:${background}`),
     ),
@@ -36,11 +38,11 @@ const faces: readonly Rule[] = [
   rule('.zv-badge', 'box-sizing:border-box;max-inline-size:100%;overflow-wrap:anywhere'),
   rule('.zv li>.zv-face-stacked', 'flex-direction:column;justify-content:center;text-align:center'),
   rule('.zv .zv-face-stacked>*', 'margin-inline:0', { isLate: true }),
-  rule('.zv li>.zv-button,.zv-badge', 'border:1px solid ButtonText', {
+  rule('.zv-badge', 'border:1px solid ButtonText', {
     medium: 'forcedColors',
     isLate: true,
   }),
-  looks('icon', 'iconAfter', 'description', 'badge', 'badgeBefore', 'buttonEntry'),
+  looks('icon', 'iconAfter', 'description', 'badge', 'badgeBefore'),
 ];
 
 /** Hidden labels, arrows and items, for all or some device classes. */

@@ -1,4 +1,6 @@
-import { areaOfOwner, forestOfOwner, templateOf } from '../model/styleOwner.ts';
+import { areaOfOwner, forestOfOwner, templateOf, variantOf, variantOwner } from '../model/styleOwner.ts';
+import { variantClass, variantNamed, variantsOf } from '../model/variants.ts';
+import { saidByStarter } from '../style/precedence.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { chosenStarter } from '../model/chosenStarter.ts';
 import { nodeAt } from '../model/forest.ts';
@@ -13,10 +15,20 @@ import { ancestors } from '../walk/ancestors.ts';
 
 /**
  * How near scopes are: a starter that was saved here, the whole site, a template, an area, a band, a zone or cell, a menu wherever it is, what stands
- * in the frame (a menu in this place among it), then items by their level, and what stands in the panel of an item
- * before the items in it.
+ * in the frame (a menu in this place among it), a variant as it ships and as it is set here, then items by their
+ * level, and what stands in the panel of an item before the items in it.
  */
-const rank = { saved: 0.5, site: 1, template: 2, area: 3, menu: 7, inFrame: 8, item: 20 } as const;
+const rank = {
+  saved: 0.5,
+  site: 1,
+  template: 2,
+  area: 3,
+  menu: 7,
+  inFrame: 8,
+  shipped: 8.5,
+  variant: 9,
+  item: 20,
+} as const;
 
 /** The class of what has looks of its own. */
 export function styleClass(owner: string): string {
@@ -43,7 +55,7 @@ export function sheetOf(document: SiteDocument): Sheet {
     starters: placed,
     palette,
     hasDark,
-    set: [...placed.flatMap(savedLooks), ...set],
+    set: [...placed.flatMap(savedLooks), ...set, ...variantLooks],
   };
   sheets.set(document, sheet);
   return sheet;
@@ -75,6 +87,16 @@ function savedLooks({ key, within, saved, palette }: Placed): SetLook[] {
   }));
 }
 
+/** What is said of the variants that ship. It is printed where a link has a variant. */
+const variantLooks: readonly SetLook[] = variantsOf({}).flatMap(({ key, looks = {} }) =>
+  saidByStarter(looks, { hasDark: false, situations: [] }).map(([values, { state }]) => ({
+    target: { owner: variantOwner(key), thing: 'variant', ...(state === 'normal' ? {} : { state }) },
+    values,
+    scope: { within: [below(`.${variantClass(key)}`)], rank: rank.shipped },
+    variant: key,
+  })),
+);
+
 type Placed = PlacedStarter & { readonly saved: readonly StarterStyle[] };
 
 /**
@@ -102,6 +124,11 @@ export function scopeOf(document: SiteDocument, owner: string): Scope | null {
   const template = templateOf(owner);
   if (template !== null)
     return { within: [below(`[data-zv-template=${quoted(template)}]`)], rank: rank.template };
+  const variant = variantOf(owner);
+  if (variant !== null)
+    return variantNamed(document.site, variant) === null
+      ? null
+      : { within: [below(`.${variantClass(variant)}`)], rank: rank.variant };
   const area = areaOfOwner(owner);
   if (area !== null) return { within: [below(`.zv-${area}`)], rank: rank.area };
   const forest = forestOfOwner(document, owner);

@@ -63,8 +63,8 @@ export const CLASSES_PATTERN = '^[A-Za-z_][A-Za-z0-9_-]{0,59}( [A-Za-z_][A-Za-z0
  * What may be set for an item. A setting that is not there has its usual value: most items have none of them.
  */
 export const settingFields = {
-  /** Not there: a link. */
-  look: Type.Literal('button'),
+  /** `button`, or the key of one of the site's variants; what has the key of none is a button. Not there: a link. */
+  look: KeyShape,
   tooltip: Type.String({ minLength: 1, maxLength: LONGEST_TOOLTIP }),
   /** A line below the label. */
   description: Type.String({ minLength: 1, maxLength: LONGEST_DESCRIPTION }),

@@ -15,6 +15,9 @@ import {
   someOf,
 } from './shapes.ts';
 
+/** The most variants that a site keeps. */
+export const MOST_VARIANTS = 30;
+
 /** What may change of a site. Widths are CSS px; a device class begins at its width. */
 export const siteFields = {
   name: LabelShape,
@@ -72,6 +75,8 @@ export const siteFacts = {
     footer: StarterKeyShape,
     drawer: StarterKeyShape,
   }),
+  /** Looks of buttons and links that have a name here, besides those that ship, by their keys. */
+  variants: recordOf(KeyShape, Type.Object({ name: LabelShape }, closed), { maxProperties: MOST_VARIANTS }),
   /** Looks that were saved here, to begin with, by their keys. */
   ownStarters: recordOf(KeyShape, OwnStarterShape, { maxProperties: MOST_OWN_STARTERS }),
 };

@@ -31,10 +31,10 @@ export const thingField = { thing: Type.Enum(thingNames) };
 /** What values are for. */
 const targetFields = {
   /**
-   * Within what they hold: the site, a part of the frame or of a panel, a menu, an item (by their ids), or a
-   * template.
+   * Within what they hold: the site, a part of the frame or of a panel, a menu, an item (by their ids), a template,
+   * or a variant of buttons and links.
    */
-  owner: Type.String({ pattern: `${ID_PATTERN}|^template:.{1,200}$` }),
+  owner: Type.String({ pattern: `${ID_PATTERN}|^template:.{1,200}$|^variant:[a-z][a-z0-9-]{0,39}$` }),
   ...thingField,
 };
 /** In which state, situation and device class values hold. */

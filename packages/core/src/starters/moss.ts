@@ -1,4 +1,15 @@
-import { FIELD, FILLED, FILLED_HOVER, OUTER_RING, OVER, RING, SIGN, BOXED } from './pieces.ts';
+import {
+  FIELD,
+  FILLED,
+  FILLED_HOVER,
+  FILLED_OVER,
+  FILLED_RING,
+  OUTER_RING,
+  OVER,
+  RING,
+  SIGN,
+  BOXED,
+} from './pieces.ts';
 import type { StarterLooks } from './starter.ts';
 
 /** The looks that every site had before there were others. Frozen: a change is a new version beside it. */
@@ -133,6 +144,8 @@ export const moss: StarterLooks = {
     normal: { ...FILLED, paddingInline: '1.1rem' },
     within: { color: '@button-ink' },
     hover: FILLED_HOVER,
+    focus: FILLED_RING,
+    over: FILLED_OVER,
   },
   arrow: {
     normal: { ...SIGN, marginInline: '.5rem 0', marginBlock: '0 .2rem' },
@@ -190,7 +203,8 @@ export const moss: StarterLooks = {
       fontWeight: '600',
     },
     hover: FILLED_HOVER,
-    focus: RING,
+    focus: FILLED_RING,
+    over: FILLED_OVER,
   },
   divider: { normal: { marginBlock: '.25rem', borderBlockWidth: '1px 0', borderColor: '@edge' } },
   bandDivider: { normal: { marginBlock: '0', borderBlockWidth: '0', borderInlineWidth: '1px 0' } },

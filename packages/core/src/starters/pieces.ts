@@ -15,6 +15,10 @@ export const BOXED: Look = {
 export const SIGN: Look = { arrowShape: 'chevron', inlineSize: '.4rem', blockSize: '.4rem' };
 export const FILLED: Look = { background: '@button', color: '@button-ink' };
 export const FILLED_HOVER: Look = { background: '@button-hover' };
+/** Over the content, the accent is white: a button that has it as its colour could not be read there. */
+export const FILLED_OVER: Look = { background: '#000000b3' };
+/** Inside what is filled, a ring in the accent could not be told from it. */
+export const FILLED_RING: Look = { outline: '2px solid @button-ink', outlineOffset: '-4px' };
 export const FIELD: Look = {
   minBlockSize: '2.75rem',
   borderBlockWidth: '1px',

@@ -72,7 +72,11 @@ export const poppy: Pick<Starter, 'roles' | 'looks'> = {
       current: { background: 'none', color: '@accent' },
       hover: { color: '@accent' },
     },
-    buttonEntry: { normal: { paddingInline: '1.5rem' }, hover: { color: '@button-ink' } },
+    buttonEntry: {
+      normal: { paddingInline: '1.5rem' },
+      hover: { color: '@button-ink' },
+      focus: { background: '@button', color: '@button-ink' },
+    },
     arrow: { normal: { arrowShape: 'bold', inlineSize: '.5rem', blockSize: '.5rem' } },
     foldArrow: { normal: { arrowShape: 'bold' } },
     description: { normal: { opacity: '.92' } },

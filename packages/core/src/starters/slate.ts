@@ -24,7 +24,8 @@ export const slate: Pick<Starter, 'roles' | 'looks'> = {
     paper: '#ffffff',
     tint: '#e6ecf0',
     edge: '#9fb0bc',
-    button: { like: 'ink' },
+    // Not like the text, which is white over the content.
+    button: '#18222b',
     'button-hover': { like: 'accent' },
     font: 'system:neutral',
     gap: '0',
@@ -68,6 +69,7 @@ export const slate: Pick<Starter, 'roles' | 'looks'> = {
       normal: { ...CAPITALS, paddingInline: '1.5rem' },
       within: { boxShadow: 'none' },
       current: { boxShadow: 'none', background: '@button', textDecoration: 'underline .16em' },
+      open: { background: '@button' },
     },
     foldList: { normal: { appear: 'none' } },
     arrow: {

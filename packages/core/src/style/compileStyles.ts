@@ -71,7 +71,8 @@ function isNever(
 
 /** What nobody says of a thing is neither left to the browser nor to the page. */
 function initialOf(thing: ThingName): Look {
-  const { has, like } = thingOf(thing);
+  const { has, like, isOnTop } = thingOf(thing);
+  if (isOnTop === true) return {};
   const known = new Set(
     like === undefined ? [] : lineOf(like as ThingName).flatMap((one) => thingOf(one).has),
   );

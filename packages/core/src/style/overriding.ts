@@ -11,7 +11,7 @@ export function overriding({ set }: Sheet, target: StyleTarget, property: Proper
   const own = set.find((one) => styleId(one.target) === styleId(target));
   const rank = own?.scope.rank ?? 0;
   return set.filter(({ target: other, values, scope }, at) => {
-    if (values[property] === undefined || set[at] === own) return false;
+    if (values[property] === undefined || set[at] === own || set[at]?.variant !== undefined) return false;
     if (other.state !== target.state || other.situation !== target.situation) return false;
     if (!lineOf(other.thing).includes(target.thing)) return false;
     const isNearer =

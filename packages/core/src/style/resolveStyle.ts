@@ -27,6 +27,8 @@ export type StyleOrigin =
       readonly scheme: Scheme | null;
       readonly device: DeviceClass | null;
     }
+  /** A variant that ships. */
+  | { readonly from: 'variant'; readonly variant: string }
   | { readonly from: 'initial'; readonly thing: ThingName };
 
 /** What is asked about a style. */
@@ -87,7 +89,8 @@ export function sourcesOf(
   return found.sort((a, b) => compareOrder(b.order, a.order)).map(({ source }) => source);
 }
 
-function originOf({ target, starter }: SetLook): StyleOrigin {
+function originOf({ target, starter, variant }: SetLook): StyleOrigin {
+  if (variant !== undefined) return { from: 'variant', variant };
   if (starter === undefined) return { from: 'set', target };
   return { from: 'starter', starter, thing: target.thing, ...whereOf(target) };
 }

@@ -19,6 +19,8 @@ export interface SetLook {
   readonly scope: Scope;
   /** They belong to a starter that was saved on this site: not there where another one is. */
   readonly starter?: string;
+  /** They belong to a variant that ships: nobody set them. */
+  readonly variant?: string;
 }
 
 /** A starter, and where it is: in an area, or everywhere that no other is. */

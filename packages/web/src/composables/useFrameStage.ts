@@ -10,6 +10,7 @@ import {
   pathKey,
   renderPage,
   type Id,
+  type SiteDocument,
 } from '@zorvik/core';
 import { fromFrame, type FromFrame, type ToFrame } from '../live/frameMessages.ts';
 import { useFrame, type PictureName } from '../stores/frame.ts';
@@ -20,12 +21,11 @@ import { schemeShown } from './schemeShown.ts';
 import { useFraming } from './useFraming.ts';
 import { pageChoices } from '../stores/pageChoices.ts';
 
-/** The page that is looked at, drawn once for all its pictures. */
-export function useDrawnPage(): ComputedRef<ToFrame | null> {
-  const copy = useWorkingCopy();
+/** The page that is looked at, drawn once for all its pictures. `shown`: the site that is drawn. */
+export function useDrawnPage(shown: () => SiteDocument | null): ComputedRef<ToFrame | null> {
   const frame = useFrame();
   return computed((): ToFrame | null => {
-    const { document } = copy;
+    const document = shown();
     if (document === null) return null;
     const { site } = document;
     const {

@@ -2,6 +2,7 @@ import {
   nameOfOwner,
   starterByKey,
   thingOf,
+  variantNamed,
   type ResolvedStyle,
   type State,
   type StyleTarget,
@@ -44,6 +45,7 @@ export function useOrigins(): Origins {
   function originOf({ origin }: ResolvedStyle, isNamed = false): string {
     if (origin.from === 'initial') return 'not set';
     if (origin.from === 'set') return placeOf(origin.target);
+    if (origin.from === 'variant') return `variant “${variantName(origin.variant)}”`;
     const { starter, thing, state, situation } = origin;
     const name = copy.document === null ? undefined : starterByKey(copy.document.site, starter)?.name;
     return [
@@ -53,6 +55,8 @@ export function useOrigins(): Origins {
       ...(situation === null ? [] : [situationWords[situation]]),
     ].join(', ');
   }
+
+  const variantName = (key: string): string => variantNamed(copy.document?.site ?? {}, key)?.name ?? key;
 
   return { originOf, placeOf };
 }

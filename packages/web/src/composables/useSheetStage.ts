@@ -14,7 +14,6 @@ import { fromSheet, type SheetThing, type ToSheet } from '../live/sheetMessages.
 import { useFrame } from '../stores/frame.ts';
 import { useStyling } from '../stores/styling.ts';
 import { schemeShown } from './schemeShown.ts';
-import { useWorkingCopy } from '../stores/workingCopy.ts';
 import { pageChoices } from '../stores/pageChoices.ts';
 
 /** How large the cells of the sheet are, in px. */
@@ -62,13 +61,12 @@ export function useSheetStage(
   columns: Ref<readonly State[]>,
   sizes: Ref<SheetSizes>,
 ): void {
-  const copy = useWorkingCopy();
   const frame = useFrame();
   const styling = useStyling();
   const isReady = ref(false);
 
   const shown = computed((): ToSheet | null => {
-    const { document } = copy;
+    const document = frame.styled;
     if (document === null) return null;
     const site = { ...document.site, breakpoints: always[styling.device ?? 'wide'] };
     const { header, side, footer, skip, css } = renderPage({ ...document, site }, frame.situation, {

@@ -10,7 +10,6 @@ import {
   type SiteDocument,
 } from '@zorvik/core';
 import { useFrame } from '../stores/frame.ts';
-import { useWorkingCopy } from '../stores/workingCopy.ts';
 import { pageChoices } from '../stores/pageChoices.ts';
 
 /** A starter as it is offered. */
@@ -32,7 +31,6 @@ export function useStarterDrawings(
   area: Ref<AreaName | null>,
   isPlain: Ref<boolean>,
 ): ComputedRef<DrawnStarter[]> {
-  const copy = useWorkingCopy();
   const frame = useFrame();
   function drawn(document: SiteDocument, key: string): string {
     const { site } = document;
@@ -58,7 +56,7 @@ export function useStarterDrawings(
   }
 
   return computed(() => {
-    const { document } = copy;
+    const document = frame.styled;
     if (document === null) return [];
     const { site } = document;
     const chosen = chosenStarter(site, area.value).key;

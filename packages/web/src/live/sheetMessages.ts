@@ -37,6 +37,8 @@ export interface SheetRow {
   /** The part of the frame that it is in, the innermost; and the item that stands for it. */
   readonly part: Id | null;
   readonly item: Id | null;
+  /** The key of the variant that it has. */
+  readonly variant: string | null;
   readonly states: readonly State[];
 }
 
@@ -65,14 +67,15 @@ export function fromSheet(
     list.every((one) => typeof one === 'string' && known.has(one));
   const isRow = (row: unknown): row is SheetRow => {
     if (typeof row !== 'object' || row === null) return false;
-    const { key, things: names, part, item, states: own } = row as Readonly<Record<string, unknown>>;
+    const { key, things: names, part, item, variant, states: own } = row as Readonly<Record<string, unknown>>;
     return (
       typeof key === 'string' &&
       key.length < 120 &&
       all(names, things) &&
       all(own, states) &&
       isId(part) &&
-      isId(item)
+      isId(item) &&
+      (variant === null || (typeof variant === 'string' && /^[a-z][a-z0-9-]{0,39}$/.test(variant)))
     );
   };
   return rows.every(isRow) ? { kind, rows } : null;

@@ -60,7 +60,8 @@ function findRows(things: readonly SheetThing[]): Map<string, Found> {
       const leaf = some.at(-1);
       if (leaf === undefined) continue;
       const part = element.closest<HTMLElement>('[data-zv-part]')?.dataset.zvPart ?? null;
-      const key = `${leaf.name} ${part ?? ''}`;
+      const variant = leaf.name === 'variant' ? variantIn(element) : null;
+      const key = `${leaf.name} ${part ?? ''} ${variant ?? ''}`.trimEnd();
       const known = rows.get(key);
       if (known !== undefined && (known.element.textContent !== '' || element.textContent === '')) continue;
       const item = element.closest<HTMLElement>('[data-zv-item]')?.dataset.zvItem ?? null;
@@ -68,12 +69,17 @@ function findRows(things: readonly SheetThing[]): Map<string, Found> {
       // At rest, nobody sees it.
       const states = leaf.name === 'skip' ? possible.filter((state) => state === 'focus') : possible;
       rows.set(key, {
-        row: { key, things: some.map(({ name }) => name) as ThingName[], part, item, states },
+        row: { key, things: some.map(({ name }) => name) as ThingName[], part, item, variant, states },
         element,
       });
     }
   }
   return rows;
+}
+
+/** The key of the variant that a link has. */
+function variantIn({ className }: Element): string | null {
+  return /(?:^| )zv-as-([\w-]+)/.exec(className)?.[1] ?? null;
 }
 
 function isPseudo({ states }: SheetThing): boolean {

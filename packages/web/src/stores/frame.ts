@@ -12,6 +12,7 @@ import {
   situationOn,
   wayUp,
   winning,
+  withStandIns,
   type ExceptionOn,
   type Id,
   type Page,
@@ -52,6 +53,16 @@ export const useFrame = defineStore('frame', () => {
   const isTried = ref(false);
   /** The colour scheme that pictures are shown in, where the site has more than one. */
   const scheme = ref<Scheme>('light');
+  /** Menus are shown with stand-in content; null: nobody chose, and they are as long as there is none. */
+  const wantedStandIns = ref<boolean | null>(null);
+  const hasStandIns = computed({
+    get: () => wantedStandIns.value ?? copy.document?.items.nodes.size === 0,
+    set: (next) => (wantedStandIns.value = next),
+  });
+  /** The site as Style shows it. */
+  const styled = computed(() =>
+    copy.document !== null && hasStandIns.value ? withStandIns(copy.document) : copy.document,
+  );
   const view = ref<FrameViewName>('picture');
   /** In which picture something is about to be added. */
   const addingIn = ref<PictureName>('main');
@@ -205,6 +216,8 @@ export const useFrame = defineStore('frame', () => {
     adding,
     isTried,
     scheme,
+    hasStandIns,
+    styled,
     view,
     addingIn,
     narrowWidth,

@@ -14,6 +14,7 @@ import {
   situationOn,
   situationsOfHeader,
   valueOfName,
+  withStandIns,
   type ContrastPair,
   type DrawnPlace,
   type Page,
@@ -71,7 +72,8 @@ export const useReadability = defineStore('readability', () => {
     page.body.innerHTML = html;
     return { sheet, html, owners, places: placesOf(page.body, sheet) };
   }
-  const drawn = (document: SiteDocument): Drawn => (known = drawnOn(document, frame.situation, known));
+  const drawn = (document: SiteDocument): Drawn =>
+    (known = drawnOn(frame.hasStandIns ? withStandIns(document) : document, frame.situation, known));
   const pairsOf = (document: SiteDocument): ContrastPair[] => pairsOn(drawn(document));
   function pairsOn({ sheet, places }: Drawn): ContrastPair[] {
     return contrastPairs(places, sheet, valueOfName(sheet.palette, 'paper') ?? '#ffffff');

@@ -7,6 +7,7 @@ import {
   nameOfOwner,
   nodeAt,
   overriding,
+  PLAIN_BUTTON,
   propertiesOf,
   rankedStyles,
   resetLooks,
@@ -17,6 +18,9 @@ import {
   styleId,
   templateOwner,
   thingOf,
+  variantNamed,
+  variantOf,
+  variantOwner,
   wayUp,
   type AreaName,
   type DeviceClass,
@@ -55,7 +59,7 @@ export const rowKinds = ['links', 'surfaces', 'spacing'] as const;
 export type RowKind = (typeof rowKinds)[number];
 
 /** What stands below the live page. */
-export const sheets = ['states', 'colours', 'fonts', 'starters'] as const;
+export const sheets = ['states', 'colours', 'fonts', 'variants', 'starters'] as const;
 /** See `sheets`. */
 export type SheetName = (typeof sheets)[number];
 
@@ -117,7 +121,7 @@ export const useStyling = defineStore('styling', () => {
   });
 
   /** What a row stands in, from the part itself outwards, and its menu and item. */
-  function ownersOf({ part, item }: SheetRow): readonly string[] {
+  function ownersOf({ part, item, variant }: SheetRow): readonly string[] {
     const { document } = copy;
     if (document === null) return [];
     const way = part === null ? [] : wayUp(document, part).map(({ id }) => id);
@@ -133,6 +137,7 @@ export const useStyling = defineStore('styling', () => {
     const { template } = frame.situation;
     return [
       ...items,
+      ...(variant === null ? [] : [variantOwner(variant)]),
       ...way,
       ...(menu === undefined ? [] : [menu]),
       ...(template === null ? [] : [templateOwner(template)]),
@@ -151,8 +156,10 @@ export const useStyling = defineStore('styling', () => {
     const own = of.part;
     return owners
       .map((owner): ScopeOffer => {
-        if (owner === site) return { owner, label: 'everywhere', isFar: false };
+        // A look that holds for all variants is one of plain buttons: a variant is what differs from them.
+        if (owner === site) return { owner, label: 'everywhere', isFar: of.variant !== null };
         const name = nameOfOwner(document, owner);
+        if (variantOf(owner) !== null) return { owner, label: `all “${name}”`, isFar: false };
         if (owner === nearestItem) return { owner, label: `only “${name}”`, isFar: false };
         if (owner === own) return { owner, label: partWords(owner), isFar: false };
         if (template !== null && owner === templateOwner(template))
@@ -163,6 +170,12 @@ export const useStyling = defineStore('styling', () => {
       })
       .reverse();
   });
+  /** What a row is called: a variant by its own name. */
+  function nameOfRow(of: SheetRow): string {
+    const { document } = copy;
+    const variant = of.variant === null || document === null ? null : variantNamed(document.site, of.variant);
+    return variant === null ? thingOf(leafOf(of)).name : `Variant “${variant.name}”`;
+  }
   /** What a part is called: the header, a band by its number, else its name. */
   function partWords(part: string): string {
     const area = areaOfOwner(part);
@@ -171,7 +184,9 @@ export const useStyling = defineStore('styling', () => {
   }
   const owner = computed({
     get: () =>
-      offers.value.find((one) => one.owner === wantedOwner.value)?.owner ?? offers.value[0]?.owner ?? null,
+      offers.value.find((one) => one.owner === wantedOwner.value)?.owner ??
+      offers.value.find((one) => !one.isFar)?.owner ??
+      null,
     set: (next) => (wantedOwner.value = next),
   });
 
@@ -303,6 +318,30 @@ export const useStyling = defineStore('styling', () => {
     situation.value = when ?? null;
   }
 
+  /** A variant that is to be chosen as soon as the page has it. */
+  const wantedVariant = ref<string | null>(null);
+  function chooseVariant(): void {
+    const wanted = wantedVariant.value;
+    const there = rows.value.find((one) =>
+      wanted === PLAIN_BUTTON
+        ? ['button', 'bandButton', 'buttonEntry'].includes(leafOf(one))
+        : one.variant !== null && one.variant === wanted,
+    );
+    if (wanted === null || there === undefined) return;
+    wantedVariant.value = null;
+    rowKind.value = kindOf(leafOf(there));
+    chosenKey.value = there.key;
+    wantedOwner.value = there.variant === null ? null : variantOwner(there.variant);
+  }
+  watch(rows, chooseVariant);
+  /** Goes to the looks of a variant: with stand-in content, where the page has no link that looks so. */
+  function showVariant(key: string): void {
+    [state.value, isOnlyProblems.value, below.value] = ['normal', false, 'states'];
+    wantedVariant.value = key;
+    chooseVariant();
+    if (wantedVariant.value !== null) frame.hasStandIns = true;
+  }
+
   return {
     rows,
     below,
@@ -322,12 +361,14 @@ export const useStyling = defineStore('styling', () => {
     target,
     properties,
     choose,
+    nameOfRow,
     ranked,
     own,
     nearer,
     set,
     resetNearer,
     goTo,
+    showVariant,
   };
 });
 

@@ -11,6 +11,7 @@ import WidthRuler from '../components/live/WidthRuler.vue';
 import { useDrawnPage } from '../composables/useFrameStage.ts';
 import { useFrame } from '../stores/frame.ts';
 import { useLiveView } from '../stores/liveView.ts';
+import { useWorkingCopy } from '../stores/workingCopy.ts';
 
 /**
  * The whole page as visitors get it, composed where it is drawn, with a narrow screen beside it; what is selected has
@@ -19,7 +20,8 @@ import { useLiveView } from '../stores/liveView.ts';
 const frame = useFrame();
 const live = useLiveView();
 const strip = useTemplateRef<InstanceType<typeof FrameStrip>>('strip');
-const drawn = useDrawnPage();
+const copy = useWorkingCopy();
+const drawn = useDrawnPage(() => copy.document);
 
 /** In smaller windows there is room for one picture: the ruler makes it narrow. */
 const LEAST_FOR_TWO = 900;

@@ -13,14 +13,15 @@ import ColourSheet from '../components/style/ColourSheet.vue';
 import FontSheet from '../components/style/FontSheet.vue';
 import StarterSheet from '../components/style/StarterSheet.vue';
 import { useDrawnPage } from '../composables/useFrameStage.ts';
+import VariantSheet from '../components/style/VariantSheet.vue';
 import { useLiveView } from '../stores/liveView.ts';
 import { useStyling, type SheetName } from '../stores/styling.ts';
 
 /** How everything looks, in every state: the live page, the state sheet below it, and the values of what is chosen. */
 const live = useLiveView();
-const drawn = useDrawnPage();
-const styling = useStyling();
 const frame = useFrame();
+const drawn = useDrawnPage(() => frame.styled);
+const styling = useStyling();
 /** Who sets values for one scheme looks at that one. */
 const scheme = computed({
   get: () => frame.scheme,
@@ -37,6 +38,7 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
   { value: 'states', label: 'States' },
   { value: 'colours', label: 'Colours' },
   { value: 'fonts', label: 'Fonts' },
+  { value: 'variants', label: 'Variants' },
   { value: 'starters', label: 'Starters' },
 ];
 </script>
@@ -59,6 +61,10 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
         is-label-hidden
         :choices="schemeChoices"
       />
+      <label class="stand-ins">
+        <input v-model="frame.hasStandIns" type="checkbox" />
+        stand-in content
+      </label>
       <ReadabilityState />
     </div>
     <section class="picture" aria-label="Live page">
@@ -69,6 +75,7 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
     <StyleStrip v-show="styling.below === 'states'" />
     <ColourSheet v-if="styling.below === 'colours'" class="whole" />
     <FontSheet v-if="styling.below === 'fonts'" class="whole" />
+    <VariantSheet v-if="styling.below === 'variants'" class="whole" />
     <StarterSheet v-if="styling.below === 'starters'" class="whole" />
   </div>
 </template>
@@ -96,6 +103,14 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
 }
 h1 {
   font-size: 1rem;
+}
+.stand-ins {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+}
+.stand-ins input {
+  accent-color: var(--accent-fill);
 }
 .picture {
   display: grid;

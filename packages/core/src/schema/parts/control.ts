@@ -66,6 +66,7 @@ export type Control = {
         | 'child'
         | 'menu'
         | 'devices'
+        | 'variant'
         | 'span'
         | 'icon'
         | 'faces'

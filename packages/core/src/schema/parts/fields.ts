@@ -6,7 +6,7 @@ import { deviceClasses } from '../deviceClass.ts';
 import { DestinationShape } from '../item.ts';
 import { PictureShape } from '../picture.ts';
 import { RichTextShape } from '../richText.ts';
-import { LinkAddressShape, LONGEST_LABEL } from '../shapes.ts';
+import { KeyShape, LinkAddressShape, LONGEST_LABEL } from '../shapes.ts';
 import { field, type Field } from './definePart.ts';
 
 /**
@@ -77,6 +77,11 @@ export const opensNewTab = field<Static<typeof YesShape>>(YesShape, {
     value: true,
     needs: 'destination',
   },
+});
+
+/** The look of a link, by the key of one of the site's variants; `button`: that of buttons. */
+export const variant = field<Static<typeof KeyShape>>(KeyShape, {
+  control: { kind: 'variant', label: 'Shown as' },
 });
 
 /** An uploaded picture; not there: none was given yet, and nothing of it is delivered. */

@@ -6,6 +6,7 @@ import {
   GRID_COLUMNS,
   labelOf,
   partFacts,
+  PLAIN_BUTTON,
   setPart,
   type Choice,
   type DeviceClass,
@@ -32,6 +33,7 @@ import FacesField from './FacesField.vue';
 import PictureField from './PictureField.vue';
 import SignField from './SignField.vue';
 import SourceField from './SourceField.vue';
+import VariantField from '../common/VariantField.vue';
 
 const HtmlField = defineAsyncComponent(() => import('./HtmlField.vue'));
 const RichTextField = defineAsyncComponent(() => import('./RichTextField.vue'));
@@ -117,6 +119,8 @@ const some = computed({
     set(control.value.choices.map((one) => one.value).filter((one) => chosenOnes.includes(one)));
   },
 });
+/** How a link or a button looks that has no variant. */
+const plain = computed(() => (props.part.kind === 'link' ? 'link' : PLAIN_BUTTON));
 const devices = deviceClasses.map((one) => ({ value: one, label: one }));
 const spans = Array.from({ length: GRID_COLUMNS }, (_, at) => ({ value: at + 1, label: String(at + 1) }));
 
@@ -234,6 +238,13 @@ const pageAt = (address: string): string | null =>
     :model-value="part.sign"
     :label="control.label"
     @update:model-value="set($event ?? null)"
+  />
+  <VariantField
+    v-else-if="control.kind === 'variant'"
+    :label="control.label"
+    :value="(value as string | undefined) ?? plain"
+    :plain="{ value: plain, label: plain }"
+    @set="set($event === plain ? null : $event)"
   />
   <ChipSet
     v-else-if="control.kind === 'devices'"

@@ -4,6 +4,7 @@ import { deviceClasses, type DeviceClass } from '@zorvik/core';
 import { useSettings } from '../../composables/useSettings.ts';
 import ChipSet from '../common/ChipSet.vue';
 import ChoiceRow from '../common/ChoiceRow.vue';
+import VariantField from '../common/VariantField.vue';
 
 /** How and where an item is shown, whether it is published, and in which tab it opens. */
 defineProps<{ hasLink: boolean }>();
@@ -18,10 +19,6 @@ const tab = computed({
   get: () => (common('opensNewTab').isMixed ? null : common('opensNewTab').value === true),
   set: (isNew) => void set({ opensNewTab: isNew === true }),
 });
-const look = computed({
-  get: () => (common('look').isMixed ? null : (common('look').value ?? 'link')),
-  set: (value) => void set({ look: value === 'button' ? 'button' : null }),
-});
 const held = computed({
   get: () => (common('heldBack').isMixed ? null : common('heldBack').value === true),
   set: (isHeld) => void set({ heldBack: isHeld === true ? true : null }),
@@ -31,14 +28,12 @@ const held = computed({
 <template>
   <div class="shown">
     <div class="pair">
-      <ChoiceRow
-        v-model="look"
+      <VariantField
         label="Shown as"
+        :value="common('look').isMixed ? null : (common('look').value ?? 'link')"
+        :plain="{ value: 'link', label: 'link' }"
         :is-mixed="common('look').isMixed"
-        :choices="[
-          { value: 'link', label: 'link' },
-          { value: 'button', label: 'button' },
-        ]"
+        @set="set({ look: $event === 'link' ? null : $event })"
       />
       <ChoiceRow
         v-if="hasLink"

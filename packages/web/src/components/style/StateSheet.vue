@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
-import { thingOf, type State } from '@zorvik/core';
+import type { State } from '@zorvik/core';
 import { useSheetStage } from '../../composables/useSheetStage.ts';
 import ContrastNote from './ContrastNote.vue';
 import type { SheetRow } from '../../live/sheetMessages.ts';
@@ -76,6 +76,13 @@ async function go(event: KeyboardEvent): Promise<void> {
   room.value?.querySelector<HTMLElement>('[aria-selected=true]')?.focus();
 }
 
+// What is chosen from elsewhere comes into sight.
+watch(
+  () => [styling.row?.key, styling.state],
+  () => room.value?.querySelector('[aria-selected=true]')?.scrollIntoView({ block: 'nearest' }),
+  { flush: 'post' },
+);
+
 let observer: ResizeObserver | null = null;
 watch(room, (now) => {
   observer?.disconnect();
@@ -121,7 +128,7 @@ onBeforeUnmount(() => observer?.disconnect());
           :style="{ insetBlockStart: `${at * ROW}px`, blockSize: `${ROW}px` }"
         >
           <div class="label" role="rowheader">
-            <b>{{ thingOf(leafOf(row)).name }}</b>
+            <b>{{ styling.nameOfRow(row) }}</b>
             <span>{{ placeOf(row) }}</span>
           </div>
           <button
@@ -132,7 +139,7 @@ onBeforeUnmount(() => observer?.disconnect());
             class="cell"
             :aria-selected="isChosen(row, state)"
             :tabindex="isChosen(row, state) ? 0 : -1"
-            :aria-label="`${thingOf(leafOf(row)).name}, ${placeOf(row)}, ${words[state]}`"
+            :aria-label="`${styling.nameOfRow(row)}, ${placeOf(row)}, ${words[state]}`"
             :style="{
               insetInlineStart: `${label + columns.indexOf(state) * (sizes.cell + GAP)}px`,
               inlineSize: `${sizes.cell}px`,
@@ -218,6 +225,7 @@ iframe {
   position: absolute;
   inset-block-start: 3px;
   block-size: 46px;
+  scroll-margin-block: 40px 24px;
   padding: 0;
   border: 2px solid transparent;
   border-radius: 8px;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { factsOf, propertyGroups, thingOf, type PropertyGroup } from '@zorvik/core';
+import { factsOf, propertyGroups, type PropertyGroup } from '@zorvik/core';
 import { useStyling } from '../../stores/styling.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import StyleField from './StyleField.vue';
@@ -23,7 +23,7 @@ const choices = computed(() => groups.value.map((value) => ({ value, label: valu
 <template>
   <section class="strip" aria-label="Values">
     <div class="what">
-      <h2>{{ styling.thing === null ? 'Nothing chosen' : thingOf(styling.thing).name }}</h2>
+      <h2>{{ styling.row === null ? 'Nothing chosen' : styling.nameOfRow(styling.row) }}</h2>
       <p class="mute">
         {{ styling.state }}, {{ styling.device ?? 'all screens' }}
         {{ styling.scheme === null ? '' : `, ${styling.scheme}` }}
