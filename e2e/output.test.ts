@@ -595,6 +595,8 @@ describe('the editor for axe', () => {
         for (const [name, part] of [
           ['Fonts', '.fonts .drop'],
           ['Starters', '.starters iframe'],
+          ['Variants', '.variants iframe'],
+          ['CSS', '.css textarea'],
           ['Colours', '.colours .row'],
         ] as const) {
           await (await person.byText('label', name)).click();

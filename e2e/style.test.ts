@@ -622,3 +622,40 @@ describe('variants of buttons and links', () => {
     await (await person.byText('label', 'States')).click();
   });
 });
+
+describe('CSS written by hand', () => {
+  it('holds in its place alone, says what it finds and where it is wrong, and is taken back by undo', async () => {
+    await person.lookAt('Trees');
+    await (await person.byText('label', 'CSS')).click();
+    await person.click('The header');
+    const text = await person.find('.css textarea');
+    await text.sendKeys('.zv-bar > ul > li > a { letter-spacing: 3px }\n.gone { color: red }');
+    await person.eventually('it is not stored', async () => (await stored()).ownCss.nodes.size === 1);
+    const found = async (): Promise<string[]> =>
+      run(
+        `return [...document.querySelectorAll('.css .found li')].map((one) => one.innerText.replaceAll('\\n', ' '))`,
+      );
+    await person.eventually('what it finds is not said', async () => (await found()).length === 2);
+    const [bar, gone] = await found();
+    expect(bar).toMatch(/^\.zv-bar>ul>li>a \d+ elements$/);
+    expect(gone).toBe('.gone nothing');
+    expect(await (await person.find('.css .note')).getText()).toContain('color');
+    await person.inPicture(async () => {
+      const spacing = (selector: string): Promise<string> =>
+        run(`return getComputedStyle(document.querySelector(arguments[0])).letterSpacing`, selector);
+      await person.eventually(
+        'the page does not show it',
+        async () => (await spacing('.zv-header .zv-bar>ul>li>a')) === '3px',
+      );
+      expect(await spacing('.zv-footer li>a')).not.toBe('3px');
+    });
+    await text.sendKeys('\n@import "x";');
+    const problem = await person.find('.css [role=alert]');
+    expect(await problem.getText()).toMatch(/^Line 3, column 1: @import can’t be used here/);
+    const kept = [...(await stored()).ownCss.nodes.values()][0];
+    expect(kept?.rules).toHaveLength(2);
+    await (await person.byText('label', 'States')).click();
+    await person.click('Undo');
+    await person.eventually('it is still stored', async () => (await stored()).ownCss.nodes.size === 0);
+  });
+});

@@ -100,7 +100,8 @@ describe('the architecture', () => {
   it('core stands on TypeBox and culori alone, formats and contract on core, server and web never on each other', () => {
     const allowed: Readonly<Record<string, RegExp>> = {
       'packages/core/src': /^(?:packages\/core\/src\/|typebox(?:\/value)?$|culori\/fn$)/,
-      'packages/formats/src': /^(?:packages\/formats\/src\/|@zorvik\/core$|saxes$|parse5$|papaparse$)/,
+      'packages/formats/src':
+        /^(?:packages\/formats\/src\/|@zorvik\/core$|saxes$|parse5$|papaparse$|css-tree$)/,
       'packages/contract/src': /^(?:packages\/contract\/src\/|@zorvik\/core$|typebox(?:\/value)?$)/,
     };
     for (const [folder, pattern] of Object.entries(allowed)) {

@@ -453,6 +453,23 @@ export { importNames, namesChanged, type NamedValue } from './commands/importNam
 export { setDark } from './commands/dark.ts';
 export { inScheme } from './style/previewStyles.ts';
 export { darkOf } from './colour/colour.ts';
+export { writeOwnCss } from './commands/ownCss.ts';
+export {
+  ownCssId,
+  MOST_CSS_RULES,
+  type CssRule,
+  type CssStyleRule,
+  type CssDeclarations,
+  type CssGroup,
+  type CssGroupRule,
+  type CssKeyframes,
+  cssGroups,
+  CssRulesShape,
+  OwnCssShape,
+  type OwnCss,
+} from './schema/ownCss.ts';
+export { cssProblem, selectorProblem } from './model/cssProblem.ts';
+export { ownSelectors, printOwnCss, writeCss, type OwnPlace } from './style/ownCss.ts';
 export { withStandIns } from './resolve/standIns.ts';
 export { addVariant, removeVariant, renameVariant } from './commands/variants.ts';
 export { PLAIN_BUTTON, variantClass, variantNamed, variantsOf, type Variant } from './model/variants.ts';

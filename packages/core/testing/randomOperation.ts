@@ -7,6 +7,7 @@ import { childrenOf, nodeAt, spotOf, type Spot } from '../src/model/forest.ts';
 import { newPart } from '../src/model/newPart.ts';
 import { areaId } from '../src/model/partRoots.ts';
 import type { Operation } from '../src/ops/registry.ts';
+import type { CssRule } from '../src/schema/ownCss.ts';
 import { areas, exceptionId } from '../src/schema/part.ts';
 import type { Badge } from '../src/schema/settings.ts';
 import { below, pick } from './pick.ts';
@@ -205,6 +206,7 @@ const makers: readonly Maker[] = [
     };
   },
   (random, document) => randomStyle(random, document),
+  (random, document) => randomCss(random, document),
   (random) => randomToken(random),
   (random, document) => randomStyle(random, document),
   (random, document) => move(random, document, 'parts', 'movePart'),
@@ -450,4 +452,19 @@ function randomToken(random: RandomBits): Operation {
     value: below(random, 3) === 0 ? null : values[target.of],
   };
   return { kind: 'setToken', target, set, was: {} };
+}
+
+/** CSS of a place, or none. */
+function randomCss(random: RandomBits, document: SiteDocument): Operation {
+  const owners = [document.site.id, ...document.menus.nodes.keys(), ...document.items.nodes.keys(), 'i0gone'];
+  const rules: readonly CssRule[] = [
+    { selectors: ['.zv-badge', 'a:hover'], declarations: [{ name: 'color', value: '#2f6b3a' }] },
+    {
+      at: 'media',
+      condition: '(min-width: 600px)',
+      rules: [{ selectors: ['li::before'], declarations: [{ name: 'content', value: '"→"' }] }],
+    },
+  ];
+  const set = below(random, 3) === 0 ? null : rules.slice(0, 1 + below(random, 2));
+  return { kind: 'setOwnCss', owner: owners[below(random, owners.length)] ?? 'i0gone', set, was: null };
 }

@@ -116,6 +116,10 @@ const entries = {
     status: 409,
     sentence: 'A site keeps {most} starters at most. Delete one first.',
   },
+  wrongCss: {
+    status: 422,
+    sentence: 'This CSS can’t be used: {problem}. Change it there; nothing was stored.',
+  },
   variantGone: {
     status: 409,
     sentence: 'The variant “{key}” was deleted from this site. Choose another one.',

@@ -18,6 +18,7 @@ export type IdKind =
   | 'preset'
   | 'style'
   | 'token'
+  | 'ownCss'
   | 'edit'
   | 'session';
 
@@ -37,6 +38,7 @@ const letters: Readonly<Record<IdKind, string>> = {
   preset: 't',
   style: 'y',
   token: 'n',
+  ownCss: 'r',
   edit: 'e',
   session: 'w',
 };

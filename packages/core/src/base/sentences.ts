@@ -103,6 +103,8 @@ const history = {
   variantAdded: 'Added the variant “{label}”',
   variantRenamed: 'Renamed the variant “{before}” to “{label}”',
   variantRemoved: 'Deleted the variant “{label}”',
+  cssSet: 'Changed the CSS of “{where}”',
+  cssRemoved: 'Removed the CSS of “{where}”',
   tokenAdded: 'Added the {of} “{name}”, {value}',
   tokenSet: 'Set the {of} “{name}” to {value}',
   darkSet: 'Set the {of} “{name}” to {value} in dark',

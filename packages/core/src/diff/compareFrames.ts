@@ -9,6 +9,7 @@ import { partSentence } from '../ops/addPart.ts';
 import type { Part } from '../schema/part.ts';
 import type { Site } from '../schema/site.ts';
 import type { Style } from '../schema/style.ts';
+import type { OwnCss } from '../schema/ownCss.ts';
 import type { Token } from '../schema/token.ts';
 import { longestIncreasing } from '../walk/longestIncreasing.ts';
 
@@ -20,6 +21,8 @@ export interface FrameSource {
   readonly styles?: Style[];
   /** What had a name; not there: nothing could have one then. */
   readonly tokens?: Token[];
+  /** CSS that people wrote; not there: nobody could then. */
+  readonly ownCss?: OwnCss[];
 }
 
 /** What the frame of a document is made of now. O(parts of the frame). */
@@ -29,6 +32,7 @@ export function frameSource(document: SiteDocument): FrameSource {
     parts: partsIn(document, document.site.id),
     styles: [...document.styles.nodes.values()],
     tokens: [...document.tokens.nodes.values()],
+    ownCss: [...document.ownCss.nodes.values()],
   };
 }
 

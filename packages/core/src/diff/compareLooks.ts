@@ -2,9 +2,11 @@ import { isEqual } from '../base/isEqual.ts';
 import { inWords } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { emptyForest, withNodesLast } from '../model/forest.ts';
+import { setOwnCss } from '../ops/setOwnCss.ts';
 import { setStyle } from '../ops/setStyle.ts';
 import { setToken } from '../ops/setToken.ts';
 import { targetOf, valuesOfStyle, type Style, type StyleSet } from '../schema/style.ts';
+import type { OwnCss } from '../schema/ownCss.ts';
 import { tokenFieldNames, tokenId, type Token, type TokenSet } from '../schema/token.ts';
 import type { FrameSource } from './compareFrames.ts';
 
@@ -13,10 +15,14 @@ import type { FrameSource } from './compareFrames.ts';
  * and state. O(looks).
  */
 export function compareLooks(
-  { styles = [], tokens = [] }: Pick<FrameSource, 'styles' | 'tokens'>,
+  { styles = [], tokens = [], ownCss = [] }: Pick<FrameSource, 'styles' | 'tokens' | 'ownCss'>,
   document: SiteDocument,
 ): string[] {
-  return [...compareTokens(tokens, document), ...compareStyles(styles, document)];
+  return [
+    ...compareTokens(tokens, document),
+    ...compareStyles(styles, document),
+    ...compareCss(ownCss, document),
+  ];
 }
 
 function compareTokens(before: readonly Token[], document: SiteDocument): string[] {
@@ -49,6 +55,19 @@ function compareStyles(before: readonly Style[], document: SiteDocument): string
     .filter(([, set]) => Object.keys(set).length > 0)
     .map(([style, set]) =>
       inWords(setStyle.describe(document, { kind: 'setStyle', target: targetOf(style), set, was: {} })),
+    );
+}
+
+/** The places whose CSS is another one, or gone. */
+function compareCss(before: readonly OwnCss[], document: SiteDocument): string[] {
+  const were = new Map(before.map(({ owner, rules }) => [owner, rules]));
+  const now = new Map([...document.ownCss.nodes.values()].map(({ owner, rules }) => [owner, rules]));
+  return [...new Set([...were.keys(), ...now.keys()])]
+    .filter((owner) => !isEqual(were.get(owner), now.get(owner)))
+    .map((owner) =>
+      inWords(
+        setOwnCss.describe(document, { kind: 'setOwnCss', owner, set: now.get(owner) ?? null, was: null }),
+      ),
     );
 }
 

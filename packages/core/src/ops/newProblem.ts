@@ -23,6 +23,7 @@ import {
   type PartField,
   type PartKind,
 } from '../schema/part.ts';
+import { cssProblem } from '../model/cssProblem.ts';
 import { addressProblem } from './addressProblem.ts';
 import { kindOf, type Operation } from './registry.ts';
 
@@ -42,6 +43,7 @@ export function newProblem(document: SiteDocument, operation: Operation): Refusa
     wrongStyle(document, operation) ??
     wrongToken(operation) ??
     wrongStarter(operation) ??
+    wrongCss(operation) ??
     first(parts, unfit)
   );
 }
@@ -118,6 +120,12 @@ function wrongStarter(operation: Operation): Refusal | null {
     }
   }
   return null;
+}
+
+/** CSS that would leave its place. */
+function wrongCss(operation: Operation): Refusal | null {
+  const problem = operation.kind === 'setOwnCss' && operation.set !== null ? cssProblem(operation.set) : null;
+  return problem === null ? null : refusal('wrongCss', { problem });
 }
 
 /** A language that no browser knows, of a site or a menu: it would be delivered as it is. */

@@ -27,6 +27,7 @@ import { removePreset, type RemovePreset } from './removePreset.ts';
 import { removeSharedLink, type RemoveSharedLink } from './removeSharedLink.ts';
 import { setFormat, type SetFormat } from './setFormat.ts';
 import { setStyle, type SetStyle } from './setStyle.ts';
+import { setOwnCss, type SetOwnCss } from './setOwnCss.ts';
 import { setToken, type SetToken } from './setToken.ts';
 import { updateItem, type UpdateItem } from './updateItem.ts';
 import { updateMenu, type UpdateMenu } from './updateMenu.ts';
@@ -76,6 +77,7 @@ export type Operation =
   | RemovePreset
   | SetStyle
   | SetToken
+  | SetOwnCss
   | UpdateSite
   | SetFormat;
 
@@ -121,6 +123,7 @@ export const operationKinds: KindTable = {
   removePreset,
   setStyle,
   setToken,
+  setOwnCss,
   updateSite,
   setFormat,
 };

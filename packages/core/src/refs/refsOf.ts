@@ -135,6 +135,7 @@ const tables: { readonly [F in ForestName]: PreparedTable<NodeOf[F]> } = {
         files.forEach(({ file }, at) => visit('file', file, [...path, at, 'file'])),
     },
   }),
+  ownCss: prepared<NodeOf['ownCss']>({ owner: { role: 'memory', find: inText } }),
 };
 
 /** Whether a text could be an address: a path from the root of the site, or one with a protocol. */

@@ -10,6 +10,7 @@ import { areas, type AreaName } from '../schema/part.ts';
 import { targetOf, valuesOfStyle, type StyleValues } from '../schema/style.ts';
 import { fitsPalette, type Palette, paletteOf } from '../model/palette.ts';
 import { factsOf, type Property } from '../anatomy/properties.ts';
+import type { OwnPlace } from '../style/ownCss.ts';
 import { plainSheet, type PlacedStarter, type Scope, type SetLook, type Sheet } from '../style/sheet.ts';
 import { ancestors } from '../walk/ancestors.ts';
 
@@ -55,12 +56,24 @@ export function sheetOf(document: SiteDocument): Sheet {
     starters: placed,
     palette,
     hasDark,
+    own: ownPlaces(document),
     set: [...placed.flatMap(savedLooks), ...set, ...variantLooks],
   };
   sheets.set(document, sheet);
   return sheet;
 }
 const sheets = new WeakMap<SiteDocument, Sheet>();
+
+/** The CSS that people wrote, what is farther away first. What was written for something that is gone is left out. */
+function ownPlaces(document: SiteDocument): OwnPlace[] {
+  return [...document.ownCss.nodes.values()]
+    .flatMap(({ id, owner, rules }) => {
+      const scope = scopeOf(document, owner);
+      return scope === null ? [] : [{ id, owner, rules, ...scope }];
+    })
+    .sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))
+    .map(({ rank: _, ...place }) => place);
+}
 
 /** The starter of the site, and those of areas that begin with another one. */
 function placedStarters(document: SiteDocument): readonly [Placed, ...Placed[]] {
@@ -105,7 +118,7 @@ type Placed = PlacedStarter & { readonly saved: readonly StarterStyle[] };
  */
 export function styledIn(document: SiteDocument): ReadonlySet<string> {
   const owners = new Set<string>();
-  for (const { owner } of document.styles.nodes.values())
+  for (const { owner } of [...document.styles.nodes.values(), ...document.ownCss.nodes.values()])
     owners.add(document.menus.nodes.get(owner)?.key ?? owner);
   return owners;
 }

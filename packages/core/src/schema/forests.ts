@@ -3,6 +3,7 @@ import type { IdKind } from '../base/ids.ts';
 import { ItemShape, type Item } from './item.ts';
 import { LeftFindingShape, type LeftFinding } from './leftFinding.ts';
 import { MenuShape, type Menu } from './menu.ts';
+import { OwnCssShape, type OwnCss } from './ownCss.ts';
 import { OwnFieldShape, type OwnField } from './ownField.ts';
 import { PageShape, type Page } from './page.ts';
 import { PartShape, type Part } from './part.ts';
@@ -25,6 +26,7 @@ export interface NodeOf {
   readonly presets: Preset;
   readonly styles: Style;
   readonly tokens: Token;
+  readonly ownCss: OwnCss;
 }
 /** The name of a forest. */
 export type ForestName = keyof NodeOf;
@@ -65,6 +67,7 @@ export const forests: { readonly [F in ForestName]: ForestDefinition } = {
   presets: { shape: PresetShape, ids: 'preset', name: 'preset', under: ['site'] },
   styles: { shape: StyleShape, ids: 'style', name: 'look', under: ['site'], isUnordered: true },
   tokens: { shape: TokenShape, ids: 'token', name: 'token', under: ['site'], isUnordered: true },
+  ownCss: { shape: OwnCssShape, ids: 'ownCss', name: 'CSS', under: ['site'], isUnordered: true },
 };
 
 /** The names of all forests, in the same order. */

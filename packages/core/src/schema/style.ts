@@ -28,15 +28,16 @@ export const styleValues = Object.fromEntries(
 /** What has looks. */
 export const thingField = { thing: Type.Enum(thingNames) };
 
+/**
+ * Within what looks hold: the site, a part of the frame or of a panel, a menu, an item (by their ids), a template, or
+ * a variant of buttons and links.
+ */
+export const OwnerShape = Type.String({
+  pattern: `${ID_PATTERN}|^template:.{1,200}$|^variant:[a-z][a-z0-9-]{0,39}$`,
+});
+
 /** What values are for. */
-const targetFields = {
-  /**
-   * Within what they hold: the site, a part of the frame or of a panel, a menu, an item (by their ids), a template,
-   * or a variant of buttons and links.
-   */
-  owner: Type.String({ pattern: `${ID_PATTERN}|^template:.{1,200}$|^variant:[a-z][a-z0-9-]{0,39}$` }),
-  ...thingField,
-};
+const targetFields = { owner: OwnerShape, ...thingField };
 /** In which state, situation and device class values hold. */
 export const maybeTarget = {
   /** Not there: at rest. */

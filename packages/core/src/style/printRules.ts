@@ -4,6 +4,7 @@ import type { Scheme } from '../schema/style.ts';
 import type { Medium, Rule } from './rule.ts';
 import { compareSpecificity } from '../anatomy/specificity.ts';
 import { compileStyles } from './compileStyles.ts';
+import { printOwnCss } from './ownCss.ts';
 import { plainSheet, type Sheet } from './sheet.ts';
 
 /**
@@ -24,11 +25,13 @@ export function printRules(rules: readonly Rule[], breakpoints: Widths, sheet: S
   return [
     printed(inOrder(rules.filter(({ isLate }) => !isLate)), breakpoints),
     ...(styled.length === 0 ? [] : [LOOKS, printed(styled, breakpoints)]),
+    ...(sheet.own.length === 0 ? [] : [OWN, printOwnCss(sheet.own)]),
     ...(late.length === 0 ? [] : [LATE, printed(late, breakpoints)]),
   ].join('');
 }
 
 const LOOKS = '/* Looks: what comes later wins. */\n';
+const OWN = '/* Written by hand. */\n';
 /** What comes before the rules that win over all looks. */
 const LATE = '/* Needed for it to work, whatever was set above. */\n';
 

@@ -1,6 +1,7 @@
 import type { AreaName } from '../schema/part.ts';
 import type { Situation, StyleTarget, StyleValues } from '../schema/style.ts';
 import { plainPalette, type Palette } from '../model/palette.ts';
+import type { OwnPlace } from './ownCss.ts';
 import type { StarterLooks } from '../starters/starter.ts';
 import { FIRST_STARTER, starters, type StarterKey } from '../starters/starters.ts';
 
@@ -41,6 +42,8 @@ export interface Sheet {
   readonly palette: Palette;
   /** It has looks for the dark scheme, too; else nothing is said of schemes. */
   readonly hasDark: boolean;
+  /** CSS that people wrote, what is farther away first. */
+  readonly own: readonly OwnPlace[];
   /** The situations that a header can be in. */
   readonly situations: readonly Situation[];
 }
@@ -54,5 +57,5 @@ export function starterIn({ starters: [first, ...others] }: Sheet, area: AreaNam
 export function plainSheet(key: StarterKey = FIRST_STARTER): Sheet {
   const palette = plainPalette;
   const starter = { key, area: null, looks: starters[key].looks, palette, within: [] };
-  return { starters: [starter], set: [], palette, hasDark: false, situations: [] };
+  return { starters: [starter], set: [], own: [], palette, hasDark: false, situations: [] };
 }

@@ -29,4 +29,6 @@ export const upgradeSteps: readonly UpgradeStep[] = [
   { to: ONLY_MORE_LISTS + 3, operations: () => [] },
   // Colours, fonts and lengths with names: one more list.
   { to: ONLY_MORE_LISTS + 4, operations: () => [] },
+  // CSS that somebody wrote: one more list.
+  { to: ONLY_MORE_LISTS + 5, operations: () => [] },
 ];

@@ -80,6 +80,7 @@ export const parts = nodeTable('parts');
 export const presets = nodeTable('presets');
 export const styles = nodeTable('styles');
 export const tokens = nodeTable('tokens');
+export const ownCss = nodeTable('own_css');
 
 /**
  * The log. Every change to the rows above stands here; replaying it gives the rows (a test compares them).

@@ -139,7 +139,10 @@ export async function storeDocument(
       was: {},
     }),
   );
-  for (const some of [named, looks])
+  const written = [...document.ownCss.nodes.values()]
+    .filter(({ owner }) => hasOwner(document, owner))
+    .map(({ owner, rules }): Operation => ({ kind: 'setOwnCss', owner, set: rules, was: null }));
+  for (const some of [named, looks, written])
     if (some.length > 0) edits.push(edit(edits.length, sentence('looksSet', { count: some.length }), some));
   const [follower] = followers;
   if (follower !== undefined)

@@ -5,6 +5,7 @@ import {
   items,
   leftFindings,
   menus,
+  ownCss,
   ownFields,
   pages,
   parts,
@@ -30,6 +31,7 @@ export const nodeTables = {
   presets,
   styles,
   tokens,
+  ownCss,
 } as const satisfies Record<ForestName, unknown>;
 
 /** A node as it is kept: `rank` orders it among its siblings. */

@@ -59,7 +59,7 @@ export const rowKinds = ['links', 'surfaces', 'spacing'] as const;
 export type RowKind = (typeof rowKinds)[number];
 
 /** What stands below the live page. */
-export const sheets = ['states', 'colours', 'fonts', 'variants', 'starters'] as const;
+export const sheets = ['states', 'colours', 'fonts', 'variants', 'starters', 'css'] as const;
 /** See `sheets`. */
 export type SheetName = (typeof sheets)[number];
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import type { Scheme } from '@zorvik/core';
 import { useFrame } from '../stores/frame.ts';
 import FramePage from '../components/frame/FramePage.vue';
@@ -16,6 +16,9 @@ import { useDrawnPage } from '../composables/useFrameStage.ts';
 import VariantSheet from '../components/style/VariantSheet.vue';
 import { useLiveView } from '../stores/liveView.ts';
 import { useStyling, type SheetName } from '../stores/styling.ts';
+
+// Reading CSS takes a large table of what browsers know.
+const OwnCssSheet = defineAsyncComponent(() => import('../components/style/OwnCssSheet.vue'));
 
 /** How everything looks, in every state: the live page, the state sheet below it, and the values of what is chosen. */
 const live = useLiveView();
@@ -40,6 +43,7 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
   { value: 'fonts', label: 'Fonts' },
   { value: 'variants', label: 'Variants' },
   { value: 'starters', label: 'Starters' },
+  { value: 'css', label: 'CSS' },
 ];
 </script>
 
@@ -76,6 +80,7 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
     <ColourSheet v-if="styling.below === 'colours'" class="whole" />
     <FontSheet v-if="styling.below === 'fonts'" class="whole" />
     <VariantSheet v-if="styling.below === 'variants'" class="whole" />
+    <OwnCssSheet v-if="styling.below === 'css'" class="whole" />
     <StarterSheet v-if="styling.below === 'starters'" class="whole" />
   </div>
 </template>
