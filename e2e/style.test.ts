@@ -605,7 +605,7 @@ describe('variants of buttons and links', () => {
     await (await person.byText('label', 'colour')).click();
     await (await person.byText('a', 'Arrange')).click();
     await person.select('Visit');
-    await (await person.byText('label', 'Pill')).click();
+    await (await person.find('.details .variant select, .variant select')).sendKeys('Pill');
     await person.eventually('it is not stored', async () =>
       [...(await stored()).items.nodes.values()].some(({ look }) => look === 'pill'),
     );
@@ -657,5 +657,53 @@ describe('CSS written by hand', () => {
     await (await person.byText('label', 'States')).click();
     await person.click('Undo');
     await person.eventually('it is still stored', async () => (await stored()).ownCss.nodes.size === 0);
+  });
+});
+
+describe('the live page', () => {
+  it('is held in the state that is chosen, and shows signs where something is hard to read: there, in Arrange and in Frame', async () => {
+    await cellButton(`${BAR}, hover`).then((one) => one.click());
+    const held = (): Promise<string[]> =>
+      person.inPicture(() =>
+        run(
+          `return [...document.querySelectorAll('.zv-bar [data-zv-state=hover]:not(:has([data-zv-state]))')].map((one) => one.textContent)`,
+        ),
+      );
+    await person.eventually('it is not held', async () => (await held()).join() === 'Visit');
+    await (await person.byText('label', 'Main menu')).click();
+    await type('Text', '#cfe0c9');
+    const signs = (): Promise<string[]> =>
+      person.inPicture(() =>
+        run(`return [...document.querySelectorAll('.marks .sign')].map((one) => one.title)`),
+      );
+    await person.eventually('no sign on the picture', async () =>
+      (await signs()).some((one) => /^Hard to read \(hover\): 1\.\d, at least 4\.5/.test(one)),
+    );
+    await cellButton(`${BAR}, normal`).then((one) => one.click());
+    await person.eventually('it is still held', async () => (await held()).length === 0);
+    await (await person.byText('a', 'Arrange')).click();
+    await person.select('Visit');
+    await person.eventually('no sign at the item', async () =>
+      run<boolean>(
+        `return document.querySelector('[role=treeitem][aria-selected=true] .sign.bad[title^="hard to read"]') !== null`,
+      ),
+    );
+    // One press at the item.
+    await (await person.find('[aria-label="Hard to read"] .fix')).click();
+    await person.eventually('it is not fixed', async () =>
+      [...(await stored()).styles.nodes.values()].every(({ color }) => color !== '#cfe0c9'),
+    );
+    await person.click('Undo');
+    await (await person.byText('a', 'Frame')).click();
+    await person.eventually('no sign in Frame', async () => (await signs()).length > 0);
+    // One press on the picture.
+    await person.inPicture(async () => (await person.find('.marks .sign')).click());
+    await person.eventually('it is not fixed there', async () =>
+      [...(await stored()).styles.nodes.values()].every(({ color }) => color !== '#cfe0c9'),
+    );
+    await person.click('Undo');
+    await person.click('Undo');
+    await (await person.byText('a', 'Style')).click();
+    await person.find('[role=gridcell]');
   });
 });

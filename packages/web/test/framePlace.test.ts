@@ -70,8 +70,15 @@ describe('what the live page says', () => {
       id: 'c00000000000000a',
     });
     expect(fromFrame({ kind: 'visit', path: '/shop' })).toEqual({ kind: 'visit', path: '/shop' });
+    expect(fromFrame({ kind: 'fix', part: 'c00000000000000a', item: null })).toEqual({
+      kind: 'fix',
+      part: 'c00000000000000a',
+      item: null,
+    });
     for (const wrong of [
       null,
+      { kind: 'fix', part: '<b>', item: null },
+      { kind: 'fix', part: null },
       'ready',
       { kind: 'nothing' },
       { kind: 'part', id: '<b>' },

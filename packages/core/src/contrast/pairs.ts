@@ -20,6 +20,8 @@ export interface ContrastPair {
   /** The part and the item of the first place like that. */
   readonly part: Id | null;
   readonly item: Id | null;
+  /** The items of all places like that. */
+  readonly items: readonly Id[];
   readonly state: State;
   /** It leads to the page that is seen, or to one above it, while it is in that state. */
   readonly isCurrent: boolean;
@@ -144,6 +146,7 @@ function pairsAt(page: SeenPage, place: DrawnPlace, at: Situated): ContrastPair[
       thing,
       part: place.part,
       item: place.item,
+      items: place.items,
       state: at.state,
       isCurrent: at.leads !== 'elsewhere',
       situation: at.situation,

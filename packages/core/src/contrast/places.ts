@@ -35,6 +35,8 @@ export interface DrawnPlace {
   /** The innermost part and item of the first element like that. */
   readonly part: Id | null;
   readonly item: Id | null;
+  /** The items of all elements like that, in their order. */
+  readonly items: readonly Id[];
 }
 
 const TEXT_NODE = 3;
@@ -42,7 +44,7 @@ const TEXT_NODE = 3;
 const OPENED = '.zv-bar ul ul,.zv-panel,.zv-fold>form,.zv-drawer';
 
 /** A place as it is put together: what is said of all elements like it may still come. */
-type Making = { -readonly [K in keyof DrawnPlace]: DrawnPlace[K] };
+type Making = { -readonly [K in keyof DrawnPlace]: DrawnPlace[K] } & { readonly items: Id[] };
 
 /** The places of a page, those around others first. O(things * elements). */
 export function placesOf(page: DrawnElement, { set, starters }: Sheet): DrawnPlace[] {
@@ -99,11 +101,14 @@ export function placesOf(page: DrawnElement, { set, starters }: Sheet): DrawnPla
             lineOf(names[0] ?? 'site').some((name) => thingOf(name).has.includes('arrowShape')),
           part: idAround(element, 'data-zv-part'),
           item: idAround(element, 'data-zv-item'),
+          items: [],
         };
         known.set(key, place);
         numbers.set(place, numbers.size);
       }
       if (pseudo === '') at.set(element, place);
+      const item = idAround(element, 'data-zv-item');
+      if (item !== null && place.items.at(-1) !== item) place.items.push(item);
     }
     const around = nearest(element);
     if (around === null) continue;

@@ -15,14 +15,19 @@ import {
 import { fromFrame, type FromFrame, type ToFrame } from '../live/frameMessages.ts';
 import { useFrame, type PictureName } from '../stores/frame.ts';
 import { useNotices } from '../stores/notices.ts';
+import { useReadability } from '../stores/readability.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import { schemeShown } from './schemeShown.ts';
 import { useFraming } from './useFraming.ts';
 import { pageChoices } from '../stores/pageChoices.ts';
 
-/** The page that is looked at, drawn once for all its pictures. `shown`: the site that is drawn. */
-export function useDrawnPage(shown: () => SiteDocument | null): ComputedRef<ToFrame | null> {
+/** The page that is looked at, drawn once for all its pictures. `shown`: the site that is drawn. `dress`:
+ * what is done with its style sheet. */
+export function useDrawnPage(
+  shown: () => SiteDocument | null,
+  dress = (css: string): string => css,
+): ComputedRef<ToFrame | null> {
   const frame = useFrame();
   return computed((): ToFrame | null => {
     const document = shown();
@@ -39,7 +44,7 @@ export function useDrawnPage(shown: () => SiteDocument | null): ComputedRef<ToFr
     return {
       kind: 'show',
       ...page,
-      css: schemeShown(document, css, frame.scheme),
+      css: dress(schemeShown(document, css, frame.scheme)),
       title: frame.page?.title ?? site.name,
       language: site.language,
       direction: site.direction,
@@ -71,6 +76,7 @@ export function useFrameStage(
   const framing = useFraming();
   const selection = useSelection();
   const notices = useNotices();
+  const readability = useReadability();
   const isReady = ref(false);
   // The picture comes and goes with the view: a new one says when it is ready.
   watch(iframe, () => (isReady.value = false));
@@ -86,6 +92,8 @@ export function useFrameStage(
     tell({ kind: 'select', part: frame.partId, again: frame.shownAgain, item: selection.item?.id ?? null });
   const tellHeld = (): void => tell({ kind: 'hold', as: frame.held[name] });
   const tellAdding = (): void => tell({ kind: 'adding', spot: frame.adding });
+  const tellSigns = (): void => tell({ kind: 'signs', signs: readability.signs });
+  const tellState = (): void => tell({ kind: 'state', of: name === 'main' ? frame.heldState : null });
   const tellTrying = (): void => tell({ kind: 'try', isOn: frame.isTried });
 
   function hear({ source, data }: MessageEvent): void {
@@ -99,6 +107,8 @@ export function useFrameStage(
     tellAdding();
     tellTrying();
     tellHeld();
+    tellSigns();
+    tellState();
   }
 
   function heed(message: FromFrame): void {
@@ -127,6 +137,8 @@ export function useFrameStage(
         return frame.hold(name, message.isOpen ? 'drawer' : 'loaded');
       case 'file':
         return void framing.takeLogo(message.id, message.file);
+      case 'fix':
+        return readability.fixAt(message.part, message.item);
       case 'visit':
         return visit(message.path);
       case 'key':
@@ -157,6 +169,8 @@ export function useFrameStage(
   watch(() => frame.held[name], tellHeld);
   watch(() => frame.adding, tellAdding);
   watch(() => frame.isTried, tellTrying);
+  watch(() => readability.signs, tellSigns);
+  watch(() => frame.heldState, tellState);
   onMounted(() => window.addEventListener('message', hear));
   onBeforeUnmount(() => window.removeEventListener('message', hear));
 

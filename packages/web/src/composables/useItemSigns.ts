@@ -1,6 +1,7 @@
 import {
   mdiAccountEditOutline,
   mdiCancel,
+  mdiContrastCircle,
   mdiDevices,
   mdiFileClockOutline,
   mdiFormatTextVariantOutline,
@@ -17,6 +18,7 @@ import {
 import { computed } from 'vue';
 import { exceptionWords, faceOf, menuOf, type Id, type Item } from '@zorvik/core';
 import { usePeople } from '../stores/people.ts';
+import { hardWords, useHardToRead } from '../stores/hardToRead.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import { pageUse } from './pageUse.ts';
 
@@ -38,6 +40,7 @@ const exceptionIcons: Readonly<Record<string, string>> = {
 export function useItemSigns(item: () => Item) {
   const copy = useWorkingCopy();
   const people = usePeople();
+  const hardToRead = useHardToRead();
 
   /** The same page twice in a menu is allowed, and remarked quietly. */
   function isUsedTwice(page: Id): boolean {
@@ -54,6 +57,7 @@ export function useItemSigns(item: () => Item) {
     const { destination, hiddenOn, heldBack, opensNewTab } = faceOf(document, item());
     const page = destination.kind === 'page' ? document.pages.nodes.get(destination.page) : undefined;
     const author = people.changed.get(id);
+    const [hard] = hardToRead.byItem.get(id) ?? [];
     const found: (Sign | false)[] = [
       destination.kind === 'undecided' && { icon: mdiHelpCircleOutline, text: 'no link yet', tone: 'look' },
       page?.state === 'gone' && { icon: mdiLinkOff, text: 'page deleted', tone: 'bad' },
@@ -62,6 +66,7 @@ export function useItemSigns(item: () => Item) {
         text: page.planned === true ? 'planned' : 'draft',
         tone: 'look',
       },
+      hard !== undefined && { icon: mdiContrastCircle, text: hardWords(hard).toLowerCase(), tone: 'bad' },
       heldBack === true && { icon: mdiPublishOff, text: 'unpublished', tone: 'look' },
       page !== undefined &&
         isUsedTwice(page.id) && { icon: mdiNumeric2CircleOutline, text: 'used twice', tone: 'plain' },

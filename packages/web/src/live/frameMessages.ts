@@ -1,8 +1,24 @@
-import type { Id } from '@zorvik/core';
+import type { Id, State } from '@zorvik/core';
 import type { StageKey } from './messages.ts';
 
 /** What a picture of the page is held as: as it has loaded, once it has been scrolled, with the drawer open. */
 export type HeldAs = 'loaded' | 'scrolled' | 'drawer';
+
+/** Something on the page that is hard to read. */
+export interface PictureSign {
+  readonly part: Id | null;
+  readonly item: Id | null;
+  readonly text: string;
+}
+
+/** Something on the page, and the state that it is held in. */
+export interface HeldState {
+  readonly part: Id | null;
+  readonly item: Id | null;
+  /** What finds it there. */
+  readonly selectors: readonly string[];
+  readonly state: State;
+}
 
 /** What the editor tells the live page of Frame. */
 export type ToFrame =
@@ -31,6 +47,10 @@ export type ToFrame =
   | { readonly kind: 'adding'; readonly spot: { readonly parent: Id; readonly after: Id | null } | null }
   /** The header is held as it is once the page has been scrolled, or the drawer is open. */
   | { readonly kind: 'hold'; readonly as: HeldAs }
+  /** What is hard to read, each with where it is and what is said of it. */
+  | { readonly kind: 'signs'; readonly signs: readonly PictureSign[] }
+  /** Something is held in a state, as the state sheet shows it; null: nothing is. */
+  | { readonly kind: 'state'; readonly of: HeldState | null }
   /** It behaves as for a visitor, or nothing in it leads anywhere. */
   | { readonly kind: 'try'; readonly isOn: boolean };
 
@@ -59,6 +79,8 @@ export type FromFrame =
   | { readonly kind: 'drawer'; readonly isOpen: boolean }
   /** A file was dropped on a logo. */
   | { readonly kind: 'file'; readonly id: Id; readonly file: Blob }
+  /** What is hard to read there is to be made readable. */
+  | { readonly kind: 'fix'; readonly part: Id | null; readonly item: Id | null }
   /** While it is tried: a link was followed. */
   | { readonly kind: 'visit'; readonly path: string }
   | ({ readonly kind: 'key' } & StageKey);
@@ -71,8 +93,9 @@ const isPx = (value: unknown): value is number =>
 /** The iframe is a sandbox without an origin: what it says is believed only in this form. */
 export function fromFrame(message: unknown): FromFrame | null {
   if (typeof message !== 'object' || message === null) return null;
+  const told = message as Readonly<Record<string, unknown>>;
   const { kind, id, parent, after, x, y, height, size, file, isOpen, path, key, ctrlKey, shiftKey, altKey } =
-    message as Readonly<Record<string, unknown>>;
+    told;
   switch (kind) {
     case 'ready':
       return { kind };
@@ -95,6 +118,10 @@ export function fromFrame(message: unknown): FromFrame | null {
       return typeof isOpen === 'boolean' ? { kind, isOpen } : null;
     case 'file':
       return isId(id) && file instanceof Blob ? { kind, id, file } : null;
+    case 'fix':
+      return isIdOrNull(told.part) && isIdOrNull(told.item)
+        ? { kind, part: told.part, item: told.item }
+        : null;
     case 'visit':
       return typeof path === 'string' && path.startsWith('/') && path.length < 2000 ? { kind, path } : null;
     case 'key':

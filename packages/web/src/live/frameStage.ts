@@ -7,7 +7,8 @@ import '@zorvik/core/browser/searchOpener';
 import '@zorvik/core/browser/stepIn';
 import '@zorvik/core/browser/headerMotion';
 import { holderAt, placeIn, type Box, type FramePlace, type Holder } from './framePlace.ts';
-import type { FromFrame, HeldAs, ToFrame } from './frameMessages.ts';
+import { forceState, stateAround } from './forceState.ts';
+import type { FromFrame, HeldAs, HeldState, PictureSign, ToFrame } from './frameMessages.ts';
 import { dragged, element, placed, swallowClick } from './marks.ts';
 import { patchTree } from './patchTree.ts';
 
@@ -37,6 +38,8 @@ let selected: Pick<Extract<ToFrame, { kind: 'select' }>, 'part' | 'again' | 'ite
 let heldAs: HeldAs = 'loaded';
 let adding: { readonly parent: string; readonly after: string | null } | null = null;
 let isTried = false;
+let signs: readonly PictureSign[] = [];
+let heldState: HeldState | null = null;
 
 function tell(message: FromFrame): void {
   // The iframe has no origin of its own and does not know the editor's; what it tells is no secret.
@@ -58,7 +61,9 @@ function show(message: Extract<ToFrame, { kind: 'show' }>): void {
   }
   (page.querySelector('h1') as HTMLElement).textContent = message.title;
   document.dispatchEvent(new Event('zv:added'));
+  forcedOn = [];
   hold();
+  holdState();
   draw();
 }
 
@@ -71,6 +76,43 @@ function hold(): void {
   if (heldAs !== 'scrolled') return void window.dispatchEvent(new Event('scroll'));
   header?.classList.add('zv-scrolled');
   header?.classList.remove('zv-over-content', 'zv-away');
+}
+
+/** What a held state has put on elements, to be taken away again: the attributes that they had. */
+let forcedOn: (readonly [element: HTMLElement, name: string, was: string | null])[] = [];
+/** Holds something in the state that is looked at. */
+function holdState(): void {
+  for (const [one, name, was] of forcedOn.reverse())
+    if (was === null) one.removeAttribute(name);
+    else one.setAttribute(name, was);
+  forcedOn = [];
+  const found = heldState === null || isTried ? null : stateElement(heldState);
+  if (found === null || heldState === null || heldState.state === 'normal') return;
+  const { state } = heldState;
+  // What opens a branch stands beside the link.
+  const opener =
+    state === 'open' && !found.hasAttribute('aria-expanded')
+      ? found.parentElement?.querySelector<HTMLElement>(':scope>button[aria-expanded]')
+      : null;
+  const way: HTMLElement[] = [];
+  for (let one = found.parentElement; one !== null && one !== page; one = one.parentElement) way.push(one);
+  for (const one of [found, ...(opener == null ? [] : [opener]), ...way])
+    for (const name of ['aria-current', 'aria-expanded', 'data-zv-state'])
+      forcedOn.push([one, name, one.getAttribute(name)]);
+  forceState(opener ?? found, state);
+  const around = stateAround(state);
+  if (around !== null) for (const one of way) one.dataset.zvState = around;
+}
+
+/** The first element that is meant and seen. */
+function stateElement({ part, item, selectors }: HeldState): HTMLElement | null {
+  const all = [...page.querySelectorAll<HTMLElement>(selectors.join())].filter((one) => {
+    const own = one.closest<HTMLElement>('[data-zv-part]')?.dataset.zvPart ?? null;
+    return (
+      own === part && (item === null || one.closest('[data-zv-item]')?.getAttribute('data-zv-item') === item)
+    );
+  });
+  return all.find((one) => one.checkVisibility()) ?? null;
 }
 
 /** Where a part is seen; it may be written several times. */
@@ -195,6 +237,7 @@ function draw(): void {
     layer.append(onPage(element('i', 'mark'), boxOf(part), 3));
     drawHandle(part);
   }
+  signs.forEach(drawSign);
   const entry =
     selected.item === null
       ? null
@@ -202,6 +245,29 @@ function draw(): void {
   if (entry !== null) layer.append(onPage(element('i', 'mark item'), boxOf(entry), 1));
   const place = adding === null ? null : placeBehind(adding.parent, adding.after);
   if (place !== null) layer.append(onPage(element('i', 'drop'), place.line));
+}
+
+/** A sign at what is hard to read, which makes it readable when it is pressed. */
+function drawSign({ part, item, text }: PictureSign): void {
+  const holder = partAt(part);
+  const entry =
+    item === null ? null : (holder ?? page).querySelector(`[data-zv-item="${item}"]>:is(a,span,button)`);
+  const at = item === null ? holder : entry;
+  if (at === null || !at.checkVisibility()) return;
+  const { left, top, width } = boxOf(at);
+  const sign = Object.assign(document.createElement('button'), {
+    className: 'sign',
+    type: 'button',
+    textContent: '!',
+    title: text,
+  });
+  sign.tabIndex = -1;
+  const end = getComputedStyle(at).direction === 'rtl' ? left : left + width;
+  layer.append(onPage(sign, { left: end - 12, top: Math.max(0, top - 6), width: 24, height: 24 }));
+  sign.addEventListener('click', (event) => {
+    event.stopPropagation();
+    tell({ kind: 'fix', part, item });
+  });
 }
 
 function placeBehind(parent: string, after: string | null): FramePlace | null {
@@ -316,7 +382,7 @@ window.addEventListener(
   'click',
   (event) => {
     const { target } = event;
-    if (!(target instanceof Element) || target === plus) return;
+    if (!(target instanceof Element) || target === plus || target.matches('.sign')) return;
     const link = target.closest('a');
     if (link !== null) event.preventDefault();
     if (isTried) {
@@ -379,8 +445,18 @@ window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => 
     hold();
     draw();
   }
+  if (data.kind === 'signs') {
+    ({ signs } = data);
+    draw();
+  }
+  if (data.kind === 'state') {
+    heldState = data.of;
+    holdState();
+    draw();
+  }
   if (data.kind === 'try') {
     isTried = data.isOn;
+    holdState();
     const drawer = page.querySelector<HTMLDialogElement>('.zv-drawer');
     if (drawer?.open === true) drawer.close();
     hold();

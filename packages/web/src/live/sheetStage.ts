@@ -1,6 +1,7 @@
 import '@fontsource-variable/commissioner/wght.css';
 import '@fontsource-variable/fraunces/wght.css';
 import './sheetStage.css';
+import { forceState, stateAround } from './forceState.ts';
 import { showsStyles } from './showsStyles.ts';
 import type { State, ThingName } from '@zorvik/core';
 import type { FromSheet, SheetRow, SheetThing, ToSheet } from './sheetMessages.ts';
@@ -158,19 +159,19 @@ function specimenOf({ element, row }: Found, state: State, box: HTMLElement): No
   }
   const isOpened = element.closest(OPENED) !== null;
   copy.dataset.specimen = '';
-  force(copy, state);
+  forceState(copy, state);
+  copy.setAttribute('tabindex', '-1');
   let nodes = beside(element, copy, state);
   for (let one = element.parentElement; one !== null && one !== source; one = one.parentElement) {
     const shell = shallow(one);
     shell.style.setProperty('display', 'contents', 'important');
-    // A pointer or the focus in something is in all around it.
-    if (state === 'hover' || state === 'pressed') shell.dataset.zvState = 'hover';
+    const around = stateAround(state);
+    if (around !== null) shell.dataset.zvState = around;
     // What has to be opened first is looked at opened: the header is in use then.
     if (isOpened && shell.matches('header'))
       shell.dataset.zvState = `${shell.dataset.zvState ?? ''} focus-within`;
     // What folds away is looked at unfolded.
     if (shell instanceof HTMLDetailsElement) shell.open = true;
-    if (state === 'focus') shell.dataset.zvState = 'focus-within';
     shell.append(...nodes);
     nodes = one.parentElement === source ? [shell] : beside(one, shell, null);
   }
@@ -216,18 +217,6 @@ function beside(element: Element, copy: HTMLElement, state: State | null): HTMLE
     other.style.setProperty('display', 'none', 'important');
     return [other];
   });
-}
-
-/** Forces a state: by attributes that the site has, or by the one that the style sheet is prepared for. */
-function force(element: HTMLElement, state: State): void {
-  element.removeAttribute('aria-current');
-  if (element.hasAttribute('aria-expanded')) element.setAttribute('aria-expanded', String(state === 'open'));
-  if (state === 'within') element.setAttribute('aria-current', 'true');
-  if (state === 'current') element.setAttribute('aria-current', 'page');
-  if (state === 'hover' || state === 'focus') element.dataset.zvState = state;
-  // What is pressed by a pointer has it on it, too.
-  if (state === 'pressed') element.dataset.zvState = 'hover pressed';
-  element.setAttribute('tabindex', '-1');
 }
 
 window.addEventListener('message', ({ source: from, data }: MessageEvent<ToSheet>) => {

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import {
   areaAround,
   areaWords,
@@ -21,7 +21,7 @@ import {
   type Spot,
   type Scheme,
 } from '@zorvik/core';
-import type { HeldAs } from '../live/frameMessages.ts';
+import type { HeldAs, HeldState } from '../live/frameMessages.ts';
 import { useSelection } from './selection.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
@@ -70,6 +70,8 @@ export const useFrame = defineStore('frame', () => {
   const narrowWidth = ref(PHONE);
   const isNarrowShown = ref(localStorage.getItem(NARROW_KEY) !== 'no');
   watch(isNarrowShown, (is) => localStorage.setItem(NARROW_KEY, is ? 'yes' : 'no'));
+  /** What is held in a state on the large picture. */
+  const heldState = shallowRef<HeldState | null>(null);
   /** What each picture is held as. */
   const held = ref<Record<PictureName, HeldAs>>({ main: 'loaded', narrow: 'loaded' });
   const hold = (name: PictureName, as: HeldAs): void => {
@@ -217,6 +219,7 @@ export const useFrame = defineStore('frame', () => {
     isTried,
     scheme,
     hasStandIns,
+    heldState,
     styled,
     view,
     addingIn,

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import {
   contrastPairs,
   fixesForAll,
@@ -23,7 +23,9 @@ import {
   type SiteDocument,
   type State,
 } from '@zorvik/core';
+import type { PictureSign } from '../live/frameMessages.ts';
 import { useFrame } from './frame.ts';
+import { hardWords, useHardToRead } from './hardToRead.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 import { pageChoices } from './pageChoices.ts';
 
@@ -42,12 +44,39 @@ export interface SurveyedPair {
   readonly pair: ContrastPair;
 }
 
+/** So many signs are on a picture at most: more would cover what it shows. */
+const MOST_SIGNS = 24;
+
+/** With more items than that, asking aside would be felt. */
+const MOST_ASIDE = 1500;
+/** How long nothing has to change until it is asked aside, in ms. */
+const MOMENT = 600;
+
 /** How well everything on the page can be read, in every state; what makes it readable. */
 export const useReadability = defineStore('readability', () => {
   const copy = useWorkingCopy();
   const frame = useFrame();
   /** Nothing is asked as long as nobody looks. */
   const isWatched = shallowRef(false);
+  /** It is asked once nothing has changed for a moment: where people work on other things. */
+  const isAside = shallowRef(false);
+  const settled = shallowRef<SiteDocument | null>(null);
+  let pause: ReturnType<typeof setTimeout> | undefined;
+  watch(
+    [() => copy.document, isAside],
+    ([document, is]) => {
+      clearTimeout(pause);
+      if (is) pause = setTimeout(() => (settled.value = document), MOMENT);
+    },
+    { immediate: true },
+  );
+  const asked = computed(() =>
+    isWatched.value
+      ? copy.document
+      : isAside.value && (settled.value?.items.nodes.size ?? 0) <= MOST_ASIDE
+        ? settled.value
+        : null,
+  );
   let known: Drawn | null = null;
 
   /** All areas of the page as they are delivered. */
@@ -73,17 +102,24 @@ export const useReadability = defineStore('readability', () => {
     return { sheet, html, owners, places: placesOf(page.body, sheet) };
   }
   const drawn = (document: SiteDocument): Drawn =>
-    (known = drawnOn(frame.hasStandIns ? withStandIns(document) : document, frame.situation, known));
+    (known = drawnOn(
+      isWatched.value && frame.hasStandIns ? withStandIns(document) : document,
+      frame.situation,
+      known,
+    ));
   const pairsOf = (document: SiteDocument): ContrastPair[] => pairsOn(drawn(document));
   function pairsOn({ sheet, places }: Drawn): ContrastPair[] {
     return contrastPairs(places, sheet, valueOfName(sheet.palette, 'paper') ?? '#ffffff');
   }
 
-  const page = computed(() => (isWatched.value && copy.document !== null ? drawn(copy.document) : null));
+  const page = computed(() => (asked.value === null ? null : drawn(asked.value)));
   const pairs = computed((): readonly ContrastPair[] => (page.value === null ? [] : pairsOn(page.value)));
   /** The situations that the header of the page can be in. */
   const situations = computed(() => page.value?.sheet.situations ?? []);
-  const failing = computed(() => pairs.value.filter(isFailing));
+  /** What is hard to read, the worst first. */
+  const failing = computed(() =>
+    pairs.value.filter(isFailing).sort((a, b) => a.ratio / a.needed - b.ratio / b.needed),
+  );
   const failingIn = (document: SiteDocument): readonly ContrastPair[] => pairsOf(document).filter(isFailing);
 
   /**
@@ -104,6 +140,37 @@ export const useReadability = defineStore('readability', () => {
       if (worst === null || pair.ratio / pair.needed < worst.ratio / worst.needed) worst = pair;
     }
     return worst;
+  }
+
+  // Lists of items show it, too.
+  const hard = useHardToRead();
+  watch(failing, (now) => {
+    const found = new Map<string, ContrastPair[]>();
+    for (const pair of now)
+      for (const item of pair.items) found.set(item, [...(found.get(item) ?? []), pair]);
+    // Nothing to tell: lists need not be looked through again.
+    if (found.size > 0 || hard.byItem.size > 0) hard.byItem = found;
+  });
+  /** What is hard to read right in a part: not of the items in it. */
+  const failingPart = (part: string): readonly ContrastPair[] =>
+    failing.value.filter((pair) => pair.part === part && pair.item === null);
+  /** A sign for each place on the page where something is hard to read. */
+  const signs = computed((): readonly PictureSign[] => {
+    const found = new Map<string, PictureSign>();
+    for (const pair of failing.value) {
+      const { part, item } = pair;
+      const key = `${part} ${item}`;
+      if (!found.has(key)) found.set(key, { part, item, text: `${hardWords(pair)}. Press to fix it.` });
+    }
+    return [...found.values()].slice(0, MOST_SIGNS);
+  });
+  /** Makes readable what is hard to read in one place. */
+  function fixAt(part: string | null, item: string | null): void {
+    const { document } = copy;
+    if (document === null) return;
+    const isThere = (pair: ContrastPair): boolean => pair.part === part && pair.item === item;
+    const found = fixesForAll(document, (one) => failingIn(one).filter(isThere));
+    if (found.length > 0) copy.perform((context) => setFixes(context, found));
   }
 
   /** The colour nearest to that of a pair that can be read; null: none. */
@@ -162,6 +229,10 @@ export const useReadability = defineStore('readability', () => {
     suggestion,
     fix,
     fixAll,
+    fixAt,
+    isAside,
+    failingPart,
+    signs,
     pairKey,
   };
 });

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
+import { useReadabilityAside } from '../composables/useReadabilityAside.ts';
 import { useRouter } from 'vue-router';
 import { childrenOf, type Id } from '@zorvik/core';
 import ArrangeHead from '../components/arrange/ArrangeHead.vue';
@@ -24,6 +25,7 @@ const PanelComposer = defineAsyncComponent(() => import('../components/composer/
 const BesidePane = defineAsyncComponent(() => import('../components/arrange/BesidePane.vue'));
 
 const copy = useWorkingCopy();
+useReadabilityAside();
 const selection = useSelection();
 const arrange = useArrange();
 const composer = useComposer();

@@ -8,6 +8,7 @@ import FrameStrip from '../components/frame/FrameStrip.vue';
 import FrameTable from '../components/frame/FrameTable.vue';
 import PictureHead from '../components/frame/PictureHead.vue';
 import WidthRuler from '../components/live/WidthRuler.vue';
+import { useReadabilityAside } from '../composables/useReadabilityAside.ts';
 import { useDrawnPage } from '../composables/useFrameStage.ts';
 import { useFrame } from '../stores/frame.ts';
 import { useLiveView } from '../stores/liveView.ts';
@@ -21,6 +22,7 @@ const frame = useFrame();
 const live = useLiveView();
 const strip = useTemplateRef<InstanceType<typeof FrameStrip>>('strip');
 const copy = useWorkingCopy();
+useReadabilityAside();
 const drawn = useDrawnPage(() => copy.document);
 
 /** In smaller windows there is room for one picture: the ruler makes it narrow. */

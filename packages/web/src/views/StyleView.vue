@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue';
-import type { Scheme } from '@zorvik/core';
+import { computed, defineAsyncComponent, onBeforeUnmount, watch } from 'vue';
+import { previewStyles, selectorsIn, thingOf, type Scheme } from '@zorvik/core';
 import { useFrame } from '../stores/frame.ts';
 import FramePage from '../components/frame/FramePage.vue';
 import FramePicture from '../components/frame/FramePicture.vue';
@@ -23,8 +23,27 @@ const OwnCssSheet = defineAsyncComponent(() => import('../components/style/OwnCs
 /** How everything looks, in every state: the live page, the state sheet below it, and the values of what is chosen. */
 const live = useLiveView();
 const frame = useFrame();
-const drawn = useDrawnPage(() => frame.styled);
+// States can be forced on it.
+const drawn = useDrawnPage(() => frame.styled, previewStyles);
 const styling = useStyling();
+/** The picture is held in the state that is chosen on the sheet. */
+watch(
+  () => [styling.below, styling.row, styling.state] as const,
+  ([below, row, state]) => {
+    const thing = styling.thing;
+    frame.heldState =
+      below !== 'states' || row === null || thing === null || state === 'normal'
+        ? null
+        : {
+            part: row.part,
+            item: row.item,
+            selectors: selectorsIn(thingOf(thing).in.normal).filter((one) => !one.includes('::')),
+            state,
+          };
+  },
+  { immediate: true },
+);
+onBeforeUnmount(() => (frame.heldState = null));
 /** Who sets values for one scheme looks at that one. */
 const scheme = computed({
   get: () => frame.scheme,

@@ -16,7 +16,7 @@ const props = defineProps<{
 const emit = defineEmits<{ set: [value: string] }>();
 const copy = useWorkingCopy();
 /** So many stand beside each other; more are a list to choose from. */
-const MOST_BESIDE = 5;
+const MOST_BESIDE = 3;
 const choices = computed(() => [
   props.plain,
   ...(props.plain.value === PLAIN_BUTTON ? [] : [{ value: PLAIN_BUTTON, label: 'button' }]),

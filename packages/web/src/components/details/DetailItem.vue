@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { counted, detachItem, nameOf, shareItem, usersOf, type Item } from '@zorvik/core';
 import { useSettings } from '../../composables/useSettings.ts';
 import { terms } from '../../shortcuts/terms.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import { useHardToRead } from '../../stores/hardToRead.ts';
 import AlikeNote from './AlikeNote.vue';
 import DetailBadge from './DetailBadge.vue';
 import DetailIcon from './DetailIcon.vue';
@@ -19,6 +20,8 @@ import FollowNote from './FollowNote.vue';
 const props = defineProps<{ item: Item }>();
 const copy = useWorkingCopy();
 const selection = useSelection();
+const hardToRead = useHardToRead();
+const HardToRead = defineAsyncComponent(() => import('../common/HardToRead.vue'));
 const { faces } = useSettings();
 const isOne = computed(() => selection.chosen.length === 1);
 const shared = computed(() => {
@@ -61,6 +64,7 @@ const shared = computed(() => {
           Make shared link
         </button>
         <AlikeNote :item="item" />
+        <HardToRead v-if="hardToRead.byItem.has(item.id)" :pairs="hardToRead.byItem.get(item.id) ?? []" />
       </template>
     </div>
   </div>

@@ -23,6 +23,8 @@ import { useFrame } from '../../stores/frame.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
+import { useReadability } from '../../stores/readability.ts';
+import HardToRead from '../common/HardToRead.vue';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 import PartFacts from '../composer/PartFacts.vue';
@@ -38,6 +40,7 @@ const frame = useFrame();
 const framing = useFraming();
 const selection = useSelection();
 const keepBy = useKeeping();
+const readability = useReadability();
 const tree = useTemplateRef<InstanceType<typeof FrameTree>>('tree');
 const name = useTemplateRef<HTMLElement>('name');
 
@@ -206,6 +209,7 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
       </p>
       <template v-else>
         <FrameFindings :part="part.id" />
+        <HardToRead class="hard" :pairs="readability.failingPart(part.id)" />
         <FrameReach v-if="facts !== null" :part="facts.id" />
         <div v-if="item !== null" ref="name" class="entry">
           <LineField label="Entry" :value="label" :keep="keepLabel" />
