@@ -421,6 +421,8 @@ export {
   nameOfOwner,
   templateOf as styleTemplateOf,
   templateOwner,
+  levelOwner,
+  levelOf,
   variantOf,
   variantOwner,
 } from './model/styleOwner.ts';

@@ -1,3 +1,4 @@
+import { JSDOM } from 'jsdom';
 import { describe, expect, it } from 'vitest';
 import { inWords } from '../src/base/sentences.ts';
 import type { Refusal } from '../src/base/refusal.ts';
@@ -7,7 +8,7 @@ import { setLooks } from '../src/commands/looks.ts';
 import { addVariant, removeVariant, renameVariant } from '../src/commands/variants.ts';
 import { labelOf } from '../src/model/labelOf.ts';
 import type { SiteDocument } from '../src/model/document.ts';
-import { variantOwner } from '../src/model/styleOwner.ts';
+import { levelOwner, variantOwner } from '../src/model/styleOwner.ts';
 import { variantsOf } from '../src/model/variants.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
 import { invertEdit } from '../src/ops/invertEdit.ts';
@@ -15,9 +16,10 @@ import type { Edit } from '../src/ops/edit.ts';
 import { renderMenu } from '../src/render/renderMenu.ts';
 import { renderStyles } from '../src/render/renderStyles.ts';
 import { resolveMenu } from '../src/resolve/resolveMenu.ts';
-import { sheetOf, styledIn } from '../src/resolve/sheetOf.ts';
+import { scopeOf, sheetOf, styledIn } from '../src/resolve/sheetOf.ts';
 import { withStandIns } from '../src/resolve/standIns.ts';
 import { MOST_VARIANTS } from '../src/schema/site.ts';
+import type { StyleSet } from '../src/schema/style.ts';
 import { rankedStyles } from '../src/style/resolveStyle.ts';
 import { contextOf, outlined } from '../testing/index.ts';
 
@@ -118,6 +120,36 @@ describe('variants of buttons and links', () => {
     );
     const full = { ...plain, site: { ...plain.site, variants } };
     expect(refused(addVariant(contextOf(full), 'One more', null))).toBe('variantsFull');
+  });
+});
+
+describe('a level of a menu', () => {
+  it('has looks of its own, nearer than the menu and farther than an item, and is called by its number', () => {
+    const [first, second] = [1, 2].map((level) => levelOwner(menu, level));
+    const set = (before: SiteDocument, owner: string, values: StyleSet): SiteDocument =>
+      after(before, setLooks(contextOf(before), { owner, thing: 'entry' }, values));
+    const made = setLooks(
+      contextOf(plain),
+      { owner: second ?? '', thing: 'entry' },
+      { letterSpacing: '.2em' },
+    );
+    if (!made.ok) throw new Error(made.refusal.message);
+    expect(inWords(made.value.sentence)).toMatch(/in “.+, level 2” to \.2em$/);
+    const all = set(set(after(plain, made), menu, { letterSpacing: '.1em' }), shop, {
+      letterSpacing: '.3em',
+    });
+    expect(scopeOf(all, menu)?.rank).toBeLessThan(scopeOf(all, second ?? '')?.rank ?? 0);
+    expect(scopeOf(all, second ?? '')?.rank).toBeLessThan(scopeOf(all, shop)?.rank ?? 0);
+    const { html } = delivered(all);
+    const { document: page } = new JSDOM(html).window;
+    const found = (owner: string): (string | null)[] =>
+      [...page.querySelectorAll(scopeOf(all, owner)?.within.join() ?? '')]
+        .filter((one) => one.matches('li>:is(a,span,button)'))
+        .map((one) => one.textContent);
+    expect(found(first ?? '')).toEqual(['Visit', 'Shop']);
+    expect(found(second ?? '')).toEqual(['Tickets']);
+    const gone = { owner: levelOwner('m0gone', 1), thing: 'entry' as const };
+    expect(refused(setLooks(contextOf(plain), gone, { color: '#000000' }))).toBe('noStyleOwner');
   });
 });
 

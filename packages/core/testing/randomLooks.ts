@@ -4,7 +4,7 @@ import type { ValueKind } from '../src/anatomy/values.ts';
 import type { RandomBits } from '../src/base/ids.ts';
 import type { SiteDocument } from '../src/model/document.ts';
 import { areaId } from '../src/model/partRoots.ts';
-import { variantOwner } from '../src/model/styleOwner.ts';
+import { levelOwner, variantOwner } from '../src/model/styleOwner.ts';
 import { kindOf } from '../src/ops/registry.ts';
 import { newProblem } from '../src/ops/newProblem.ts';
 import { deviceClasses } from '../src/schema/deviceClass.ts';
@@ -26,6 +26,7 @@ export function withRandomLooks(random: RandomBits, document: SiteDocument, coun
     ...areas.map(areaId),
     'template:plant-list',
     ...document.menus.nodes.keys(),
+    ...[...document.menus.nodes.keys()].flatMap((menu) => [1, 2, 3].map((level) => levelOwner(menu, level))),
     ...document.parts.nodes.keys(),
     ...document.items.nodes.keys(),
   ];

@@ -1,4 +1,11 @@
-import { areaOfOwner, forestOfOwner, templateOf, variantOf, variantOwner } from '../model/styleOwner.ts';
+import {
+  areaOfOwner,
+  forestOfOwner,
+  levelOf,
+  templateOf,
+  variantOf,
+  variantOwner,
+} from '../model/styleOwner.ts';
 import { variantClass, variantNamed, variantsOf } from '../model/variants.ts';
 import { saidByStarter } from '../style/precedence.ts';
 import type { SiteDocument } from '../model/document.ts';
@@ -16,7 +23,7 @@ import { ancestors } from '../walk/ancestors.ts';
 
 /**
  * How near scopes are: a starter that was saved here, the whole site, a template, an area, a band, a zone or cell, a menu wherever it is, what stands
- * in the frame (a menu in this place among it), a variant as it ships and as it is set here, then items by their
+ * in the frame (a menu in this place among it), a level of a menu, a variant as it ships and as it is set here, then items by their
  * level, and what stands in the panel of an item before the items in it.
  */
 const rank = {
@@ -26,6 +33,7 @@ const rank = {
   area: 3,
   menu: 7,
   inFrame: 8,
+  level: 8.3,
   shipped: 8.5,
   variant: 9,
   item: 20,
@@ -119,7 +127,7 @@ type Placed = PlacedStarter & { readonly saved: readonly StarterStyle[] };
 export function styledIn(document: SiteDocument): ReadonlySet<string> {
   const owners = new Set<string>();
   for (const { owner } of [...document.styles.nodes.values(), ...document.ownCss.nodes.values()])
-    owners.add(document.menus.nodes.get(owner)?.key ?? owner);
+    owners.add(document.menus.nodes.get(levelOf(owner)?.menu ?? owner)?.key ?? owner);
   return owners;
 }
 
@@ -142,6 +150,11 @@ export function scopeOf(document: SiteDocument, owner: string): Scope | null {
     return variantNamed(document.site, variant) === null
       ? null
       : { within: [below(`.${variantClass(variant)}`)], rank: rank.variant };
+  const ofLevel = levelOf(owner);
+  if (ofLevel !== null) {
+    const menu = document.menus.nodes.get(ofLevel.menu);
+    return menu === undefined ? null : { within: [onLevel(menu.key, ofLevel.level)], rank: rank.level };
+  }
   const area = areaOfOwner(owner);
   if (area !== null) return { within: [below(`.zv-${area}`)], rank: rank.area };
   const forest = forestOfOwner(document, owner);
@@ -152,17 +165,24 @@ export function scopeOf(document: SiteDocument, owner: string): Scope | null {
 
 function rankOf(document: SiteDocument, owner: string, forest: 'menus' | 'items' | 'parts'): number {
   if (forest === 'menus') return rank.menu;
-  if (forest === 'items') return rank.item * levelOf(document, owner);
+  if (forest === 'items') return rank.item * levelOfItem(document, owner);
   const way = wayUp(document, owner);
   const item = way.at(-1)?.parent ?? '';
-  if (document.items.nodes.has(item)) return rank.item * levelOf(document, item) + way.length;
+  if (document.items.nodes.has(item)) return rank.item * levelOfItem(document, item) + way.length;
   const kind = way[0]?.kind;
   const isHolder = kind === 'band' || kind === 'zone' || kind === 'cell';
   return isHolder ? rank.area + way.length - 1 : rank.inFrame;
 }
 
+/** What is on one level of a menu, and in it: entries, their icons and arrows; not what is below them. */
+function onLevel(key: string, level: number): string {
+  const menu = `.${styleClass(key)}`;
+  const face = `${menu}${' li'.repeat(level)}>:is(a,span,button):not(${menu}${' li'.repeat(level + 1)}>*)`;
+  return `${face},${face} *`;
+}
+
 /** The level of an item in its menu, from 1. */
-function levelOf({ items }: SiteDocument, id: string): number {
+function levelOfItem({ items }: SiteDocument, id: string): number {
   return 1 + [...ancestors(nodeAt(items, id), ({ parent }) => items.nodes.get(parent))].length;
 }
 

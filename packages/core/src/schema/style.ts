@@ -29,11 +29,11 @@ export const styleValues = Object.fromEntries(
 export const thingField = { thing: Type.Enum(thingNames) };
 
 /**
- * Within what looks hold: the site, a part of the frame or of a panel, a menu, an item (by their ids), a template, or
- * a variant of buttons and links.
+ * Within what looks hold: the site, a part of the frame or of a panel, a menu, an item (by their ids), a template, a
+ * level of a menu, or a variant of buttons and links.
  */
 export const OwnerShape = Type.String({
-  pattern: `${ID_PATTERN}|^template:.{1,200}$|^variant:[a-z][a-z0-9-]{0,39}$`,
+  pattern: `${ID_PATTERN}|^template:.{1,200}$|^level:[1-9]:[a-z][0-9a-z]{3,31}$|^variant:[a-z][a-z0-9-]{0,39}$`,
 });
 
 /** What values are for. */

@@ -3,6 +3,8 @@ import { computed, ref, watch } from 'vue';
 import {
   areaOfOwner,
   areaWords,
+  levelOf,
+  levelOwner,
   lineOf,
   nameOfOwner,
   nodeAt,
@@ -139,6 +141,7 @@ export const useStyling = defineStore('styling', () => {
       ...items,
       ...(variant === null ? [] : [variantOwner(variant)]),
       ...way,
+      ...(menu === undefined || items.length === 0 ? [] : [levelOwner(menu, items.length)]),
       ...(menu === undefined ? [] : [menu]),
       ...(template === null ? [] : [templateOwner(template)]),
       document.site.id,
@@ -164,6 +167,13 @@ export const useStyling = defineStore('styling', () => {
         if (owner === own) return { owner, label: partWords(owner), isFar: false };
         if (template !== null && owner === templateOwner(template))
           return { owner, label: `template “${template}”`, isFar: true };
+        const level = levelOf(owner);
+        if (level !== null)
+          return {
+            owner,
+            label: `level ${level.level} of ${nameOfOwner(document, level.menu)}`,
+            isFar: true,
+          };
         if (document.menus.nodes.has(owner)) return { owner, label: `${name}, wherever it is`, isFar: true };
         if (document.items.nodes.has(owner)) return { owner, label: `in “${name}”`, isFar: true };
         return { owner, label: `in ${partWords(owner)}`, isFar: true };
