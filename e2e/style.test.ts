@@ -707,3 +707,43 @@ describe('the live page', () => {
     await person.find('[role=gridcell]');
   });
 });
+
+describe('looks as a file', () => {
+  it('are imported with a preview of what changes, and taken back by one undo', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'zorvik-looks-'));
+    const send = async (style: object): Promise<void> => {
+      const file = join(folder, 'brand.style.json');
+      await writeFile(file, JSON.stringify({ format: 'zorvik-style', version: 1, ...style }));
+      await (await person.find('[aria-label="File of looks"]')).sendKeys(file);
+    };
+    await (await person.byText('label', 'Starters')).click();
+    const before = (await stored()).styles.nodes.size;
+    await send({ names: [], looks: [{ place: 'site', thing: 'body' }], css: [] });
+    await person.eventually('what is wrong is not said', async () =>
+      /can’t be used as a style: \/looks\/0/.test(await (await person.find('[role=alert]')).getText()),
+    );
+    await person.click('Cancel');
+    await send({
+      names: [{ key: 'plum', of: 'colour', name: 'Plum', value: '#5a2048' }],
+      looks: [
+        { place: 'menu:main', thing: 'barEntry', state: 'hover', color: '@plum' },
+        { place: 'menu:nowhere', thing: 'barEntry', color: '@plum' },
+      ],
+      css: [],
+    });
+    await person.byText('li', 'Added the colour “Plum”, #5a2048');
+    await person.byText('li', 'This site has no menu nowhere.');
+    await person.click('Import');
+    await person.eventually(
+      'they are not stored',
+      async () => (await stored()).styles.nodes.size === before + 1,
+    );
+    await person.click('Undo');
+    await person.eventually(
+      'they are still there',
+      async () => (await stored()).styles.nodes.size === before,
+    );
+    await (await person.byText('label', 'States')).click();
+    await rm(folder, { recursive: true });
+  });
+});

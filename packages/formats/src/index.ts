@@ -31,3 +31,4 @@ export {
 } from './pages/pageTable.ts';
 export { readDesignTokens, type ReadTokens } from './tokens/readTokens.ts';
 export { writeCustomProperties, writeDesignTokens } from './tokens/writeTokens.ts';
+export { readStyleFile, STYLE_SCHEMA, writeStyleFile } from './styles/styleJson.ts';

@@ -116,6 +116,10 @@ const entries = {
     status: 409,
     sentence: 'A site keeps {most} starters at most. Delete one first.',
   },
+  badStyleFile: {
+    status: 422,
+    sentence: 'This file can’t be used as a style: {problem}. Choose one that Zorvik exported.',
+  },
   wrongCss: {
     status: 422,
     sentence: 'This CSS can’t be used: {problem}. Change it there; nothing was stored.',

@@ -103,6 +103,7 @@ const history = {
   variantAdded: 'Added the variant “{label}”',
   variantRenamed: 'Renamed the variant “{before}” to “{label}”',
   variantRemoved: 'Deleted the variant “{label}”',
+  looksImported: 'Imported {count|# change|# changes} of looks',
   cssSet: 'Changed the CSS of “{where}”',
   cssRemoved: 'Removed the CSS of “{where}”',
   tokenAdded: 'Added the {of} “{name}”, {value}',

@@ -7,7 +7,7 @@ import { branchOf } from '../model/branchOf.ts';
 import { childrenOf } from '../model/forest.ts';
 import { nameOf } from '../model/labelOf.ts';
 import { menuOf } from '../model/menuOf.ts';
-import { newProblem } from '../ops/newProblem.ts';
+import { editProblem } from '../ops/newProblem.ts';
 import { applyEdit } from '../ops/applyEdit.ts';
 import { EDIT_VERSION, type Edit } from '../ops/edit.ts';
 import { kindOf, type Operation } from '../ops/registry.ts';
@@ -73,11 +73,8 @@ export function makeEdit(
     sentence: choices.sentence ?? kindOf(first).describe(shown, first),
     operations,
   };
-  const unsafe =
-    edit.undoes === null
-      ? operations.map((one) => newProblem(document, one)).find((problem) => problem !== null)
-      : undefined;
-  if (unsafe != null) return no(unsafe);
+  const unsafe = edit.undoes === null ? editProblem(document, operations) : null;
+  if (unsafe !== null) return no(unsafe);
   const applied = applyEdit(document, edit);
   if (!applied.ok) return applied;
   // What is taken back may be as deep as it was: the limit is for what is new.

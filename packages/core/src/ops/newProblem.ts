@@ -48,6 +48,22 @@ export function newProblem(document: SiteDocument, operation: Operation): Refusa
   );
 }
 
+/**
+ * What is wrong with the operations of an edit that somebody makes now; null: nothing. What has got a name in it can be
+ * used by that name in those after it. O(size of the operations).
+ */
+export function editProblem(document: SiteDocument, operations: readonly Operation[]): Refusal | null {
+  let now = document;
+  for (const operation of operations) {
+    const problem = newProblem(now, operation);
+    if (problem !== null) return problem;
+    if (operation.kind !== 'setToken' && operation.kind !== 'updateSite') continue;
+    const applied = kindOf(operation).apply(now, operation);
+    if (applied.ok) now = applied.value.document;
+  }
+  return null;
+}
+
 /** Values that a thing cannot have, or a state that it cannot be in. */
 function wrongStyle(document: SiteDocument, operation: Operation): Refusal | null {
   if (operation.kind !== 'setStyle') return null;

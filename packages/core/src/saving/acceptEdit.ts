@@ -3,7 +3,7 @@ import { no, type Result } from '../base/result.ts';
 import { quoted } from '../base/sentences.ts';
 import { takeBack } from '../history/takeBack.ts';
 import type { SiteDocument } from '../model/document.ts';
-import { newProblem } from '../ops/newProblem.ts';
+import { editProblem } from '../ops/newProblem.ts';
 import { applyEdit } from '../ops/applyEdit.ts';
 import type { Edit, LoggedEdit } from '../ops/edit.ts';
 import { standing } from '../ops/standing.ts';
@@ -28,10 +28,8 @@ export type Accepted = { readonly document: SiteDocument; readonly edit: Edit };
  */
 export function acceptEdit(document: SiteDocument, edit: Edit, { since, undone }: Past): Result<Accepted> {
   if (edit.undoes === null) {
-    for (const operation of edit.operations) {
-      const problem = newProblem(document, operation);
-      if (problem !== null) return no(problem);
-    }
+    const problem = editProblem(document, edit.operations);
+    if (problem !== null) return no(problem);
     return applyEdit(document, ledThrough(edit, since));
   }
   if (undone === null) return no(refusal('unknownEdit', { id: edit.undoes }));

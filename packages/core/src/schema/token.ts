@@ -77,10 +77,13 @@ const tokenFields = {
 /** What can be said of a token. */
 export const tokenFieldNames = Object.keys(tokenFields) as (keyof typeof tokenFields)[];
 
-const targetFields = { key: Type.String({ pattern: TOKEN_KEY }), of: Type.Enum(tokenKinds) };
+/** What can be said of a token without its files. */
+export const { name: tokenName, value: tokenValue, dark: tokenDark } = tokenFields;
+
+export const tokenTargetFields = { key: Type.String({ pattern: TOKEN_KEY }), of: Type.Enum(tokenKinds) };
 
 /** Which token it is. */
-export const TokenTargetShape = Type.Object(targetFields, closed);
+export const TokenTargetShape = Type.Object(tokenTargetFields, closed);
 /** See `TokenTargetShape`. */
 export interface TokenTarget {
   readonly key: string;
@@ -109,7 +112,10 @@ export const TokenSetShape = someOf(
  * Its parent is the site.
  */
 export const TokenShape = Type.Unsafe<Token>(
-  Type.Object({ id: IdShape, parent: IdShape, ...targetFields, ...someOf(tokenFields).properties }, closed),
+  Type.Object(
+    { id: IdShape, parent: IdShape, ...tokenTargetFields, ...someOf(tokenFields).properties },
+    closed,
+  ),
 );
 /** See `TokenShape`. */
 export type Token = { readonly id: Id; readonly parent: Id } & TokenTarget & TokenValues;

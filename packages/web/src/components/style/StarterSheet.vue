@@ -18,6 +18,7 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
+import LookFiles from './LookFiles.vue';
 import PageDrawing from '../common/PageDrawing.vue';
 
 /** Complete looks to start from, all seen at once on this site: for all of it, or for one area. */
@@ -123,6 +124,7 @@ function save(typed: string, isFinal: boolean): string | null {
         />
       </li>
     </ul>
+    <LookFiles />
     <LineField
       class="save"
       label="Save the looks of this site as a starter"

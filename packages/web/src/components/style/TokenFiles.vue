@@ -4,7 +4,7 @@ import { counted, importNames, namesChanged, type NamedValue } from '@zorvik/cor
 import { saveFile } from '../../composables/saveFile.ts';
 import { useNotices } from '../../stores/notices.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
-import DialogSheet from '../common/DialogSheet.vue';
+import ImportChanges from './ImportChanges.vue';
 
 /** Names of the site as files: design tokens in and out, custom properties out. What an import changes is said first. */
 const copy = useWorkingCopy();
@@ -80,31 +80,14 @@ async function save(kind: 'tokens' | 'css'): Promise<void> {
       accept=".json,.tokens,application/json,application/design-tokens+json"
       @change="chosen"
     />
-    <DialogSheet v-model="isOpen" title="Import design tokens" :problem="problem" :width="620" @submit="take">
-      <p v-if="problem === null && preview.changes.length === 0">
-        Nothing in this file would change anything here.
-      </p>
-      <template v-else-if="problem === null">
-        <p>
-          {{ counted(preview.changes.length, '# change', '# changes') }} when you import. You can undo this.
-        </p>
-        <ul class="changes">
-          <li v-for="(change, at) in preview.changes" :key="at">{{ change }}</li>
-        </ul>
-      </template>
-      <div v-if="notes.length + preview.problems.length > 0" class="left">
-        <h3>Skipped</h3>
-        <ul>
-          <li v-for="(one, at) in [...preview.problems, ...notes]" :key="at">{{ one }}</li>
-        </ul>
-      </div>
-      <template #actions>
-        <button type="button" class="plain-button" @click="isOpen = false">Cancel</button>
-        <v-btn v-if="problem === null && preview.changes.length > 0" type="submit" color="primary">
-          Import
-        </v-btn>
-      </template>
-    </DialogSheet>
+    <ImportChanges
+      v-model="isOpen"
+      title="Import design tokens"
+      :changes="preview.changes"
+      :skipped="[...preview.problems, ...notes]"
+      :problem="problem"
+      @take="take"
+    />
   </div>
 </template>
 
@@ -113,26 +96,5 @@ async function save(kind: 'tokens' | 'css'): Promise<void> {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-ul {
-  margin: 6px 0 0;
-  padding: 0;
-  list-style: none;
-}
-.changes {
-  max-height: 300px;
-  overflow: auto;
-}
-li {
-  padding: 4px 0;
-  border-block-end: 1px solid var(--line-soft);
-  overflow-wrap: anywhere;
-}
-.left {
-  margin-block-start: 14px;
-  color: var(--mute);
-}
-h3 {
-  font-size: 0.8125rem;
 }
 </style>
