@@ -447,6 +447,12 @@ describe('what is hard to read', () => {
       async () => (await originOf('Background')) === 'set here',
     );
     expect(await (await field('Background')).getAttribute('value')).toBe('Amber');
+    // Where it is, and when, too: each line leads to what says so.
+    const places = await run<string[]>(
+      `return [...document.querySelectorAll('[aria-label="Where and when it is shown"] li')].map((one) => one.innerText)`,
+    );
+    expect(places.some((one) => /^in band \d$/i.test(one))).toBe(true);
+    expect(places.some((one) => /^in Header$/.test(one))).toBe(true);
     await person.click('Undo');
     await person.click('Undo');
   });

@@ -474,6 +474,7 @@ export { cssProblem, selectorProblem } from './model/cssProblem.ts';
 export { ownSelectors, printOwnCss, writeCss, type OwnPlace } from './style/ownCss.ts';
 export { importStyle, styleChanged, styleOf } from './commands/styleFile.ts';
 export { portableStyleShape, readStyle, type PortableStyle } from './schema/styleFile.ts';
+export { whyShown, type ShownReason } from './resolve/whyShown.ts';
 export { withStandIns } from './resolve/standIns.ts';
 export { addVariant, removeVariant, renameVariant } from './commands/variants.ts';
 export { PLAIN_BUTTON, variantClass, variantNamed, variantsOf, type Variant } from './model/variants.ts';

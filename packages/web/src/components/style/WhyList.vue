@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { colourShown, factsOf, plainColour, type ResolvedStyle } from '@zorvik/core';
 import { useOrigins } from '../../composables/useOrigins.ts';
 import { useFrame } from '../../stores/frame.ts';
+import WhyShown from './WhyShown.vue';
 import { usePalette } from '../../stores/palette.ts';
 import { shownValue, useStyling } from '../../stores/styling.ts';
 
@@ -38,9 +39,9 @@ function go({ origin }: ResolvedStyle): void {
 </script>
 
 <template>
-  <div v-if="facts !== null" class="why">
+  <div v-if="facts !== null" class="why" role="group" tabindex="0" aria-label="Why it is like this">
     <h3>Why is “{{ facts.name }}” like this?</h3>
-    <ol tabindex="0" aria-label="What is said of it, what wins first">
+    <ol aria-label="What is said of it, what wins first">
       <li v-for="(line, at) in lines" :key="at" :class="{ lost: at > 0 }">
         <i v-if="isColour" class="chip" :style="{ background: line.css ?? 'none' }" />
         <span class="value">{{ line.value }}</span>
@@ -57,15 +58,17 @@ function go({ origin }: ResolvedStyle): void {
         <b v-if="at === 0">wins</b>
       </li>
     </ol>
+    <WhyShown />
   </div>
 </template>
 
 <style scoped>
 .why {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  align-content: start;
   gap: 4px;
   min-height: 0;
+  overflow: auto;
 }
 h3 {
   color: var(--mute);
@@ -76,7 +79,6 @@ ol {
   display: grid;
   align-content: start;
   gap: 3px;
-  overflow: auto;
   margin: 0;
   padding: 2px;
   list-style: none;
