@@ -155,6 +155,7 @@ export function randomValue(random: RandomBits, kind: ValueKind): string {
     least: () => oneOf(random, [px(0, 80), '3rem', '0']),
     most: () => oneOf(random, ['none', px(100, 600)]),
     extent: () => oneOf(random, ['auto', px(4, 60), '1.5em']),
+    order: () => oneOf(random, ['auto', '5', '40']),
     borders: () => oneOf(random, ['0', px(1, 6), '0 2px']),
     borderStyle: () => oneOf(random, ['solid', 'dashed', 'double']),
     corners: () => oneOf(random, ['0', px(1, 20), '4px 8px', '50%', '@radius*2']),

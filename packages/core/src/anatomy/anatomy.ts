@@ -123,7 +123,7 @@ export const anatomy = {
   header: {
     name: 'Header',
     in: { normal: '.zv-header' },
-    has: [...SURFACE, 'ink', 'tint', 'accent', 'comeBack'],
+    has: [...SURFACE, 'ink', 'tint', 'accent', 'zIndex', 'comeBack'],
     like: 'site',
   },
   side: {
@@ -165,7 +165,7 @@ export const anatomy = {
   drawer: {
     name: 'Drawer',
     in: { normal: '.zv-drawer' },
-    has: [...SURFACE, 'appear'],
+    has: [...SURFACE, 'zIndex', 'appear'],
     like: 'site',
   },
   drawerBand: {
@@ -239,7 +239,7 @@ export const anatomy = {
   dropdown: {
     name: 'Dropdowns',
     in: { normal: '.zv-bar>ul>li>ul' },
-    has: [...SURFACE, 'paddingBlock', 'maxInlineSize', 'appear'],
+    has: [...SURFACE, 'paddingBlock', 'maxInlineSize', 'zIndex', 'appear'],
     like: 'level',
   },
   level3: {
@@ -251,14 +251,14 @@ export const anatomy = {
   flyout: {
     name: 'Flyouts',
     in: { normal: '.zv-bar .zv-drops-flyouts ul ul' },
-    has: [...SURFACE, 'paddingBlock', 'minInlineSize', 'maxInlineSize', 'appear'],
+    has: [...SURFACE, 'paddingBlock', 'minInlineSize', 'maxInlineSize', 'zIndex', 'appear'],
     like: 'level',
     medium: 'wider',
   },
   panel: {
     name: 'Panels',
     in: { normal: '.zv-panel' },
-    has: [...FONT, ...SURFACE, 'gap', 'panelInset', ...PADDING, 'appear'],
+    has: [...FONT, ...SURFACE, 'gap', 'panelInset', ...PADDING, 'zIndex', 'appear'],
   },
   panelGroup: {
     name: 'Panel groups',

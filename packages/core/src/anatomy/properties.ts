@@ -174,6 +174,13 @@ export const properties = {
   },
   inlineSize: { name: 'Width', group: 'space', kind: 'extent', css: 'inline-size', initial: 'auto' },
   blockSize: { name: 'Height', group: 'space', kind: 'extent', css: 'block-size', initial: 'auto' },
+  zIndex: {
+    name: 'Stacking order',
+    group: 'space',
+    kind: 'order',
+    css: 'z-index',
+    initial: 'auto',
+  },
   panelInset: { name: 'Padding', group: 'space', kind: 'padding', css: '--_inset', initial: '0' },
 
   borderBlockWidth: {

@@ -108,6 +108,8 @@ export const valueKinds = {
     expected: 'a length such as 20px or 1.25em, or auto',
     range: [0, 4000],
   },
+  /** What lies over what: the greater one over the lesser. */
+  order: { pattern: 'auto|\\d{1,5}', expected: 'a whole number such as 20, or auto', range: [0, 99_999] },
   borders: {
     pattern: oneOrTwo(LENGTH),
     expected: 'one or two widths such as 1px or 0 2px',

@@ -68,7 +68,6 @@ const sticky: readonly Rule[] = [
   ),
   ...inMedium('tall', [
     rule('.zv-sticky', 'position:sticky;inset-block-start:0'),
-    rule('.zv-header.zv-sticky', 'z-index:15'),
     rule(
       '.zv-side.zv-sticky',
       'align-self:start;inset-block-start:var(--zv-header-size,0px);max-block-size:calc(100vh - var(--zv-header-size,0px));overflow:auto',
@@ -92,7 +91,7 @@ const lower: readonly Rule[] = [
 /** It lies over the content, and is transparent until it is scrolled or something in it is open. */
 const overlay: readonly Rule[] = [
   rule('.zv-overlaid', 'background-clip:padding-box'),
-  rule('.zv-overlaid', 'position:absolute;z-index:15;inset-block-start:0;inset-inline:0', { weight: 1 }),
+  rule('.zv-overlaid', 'position:absolute;inset-block-start:0;inset-inline:0', { weight: 1 }),
   rule('.zv-header.zv-overlaid.zv-sticky[data-zv-on]:not(.zv-let-go)', 'position:fixed', {
     medium: 'tall',
     weight: 1,
@@ -108,7 +107,7 @@ function verticalRules({ areaWidth = USUAL_VERTICAL, vertical = 'start', isCentr
     rule(':where(body):has(.zv-vertical)', `padding-inline-${vertical}:${areaWidth}px`),
     rule(
       '.zv-vertical',
-      `box-sizing:border-box;display:flex;flex-direction:column;position:absolute;z-index:15;inset-block-start:0;inset-inline:auto;${edge}:0;inline-size:${areaWidth}px;min-block-size:100vh`,
+      `box-sizing:border-box;display:flex;flex-direction:column;position:absolute;inset-block-start:0;inset-inline:auto;${edge}:0;inline-size:${areaWidth}px;min-block-size:100vh`,
       { weight: 2 },
     ),
     rule('.zv-header.zv-vertical.zv-sticky', 'position:fixed;block-size:100vh;overflow:auto', { weight: 3 }),
@@ -175,7 +174,7 @@ function drawerRules({ areaWidth = USUAL_DRAWER, ...facts }: AreaFacts): Rule[] 
   return [
     rule(
       '.zv-drawer',
-      `display:none;position:fixed;z-index:30;${place};inline-size:${isWide ? 'auto' : `min(${areaWidth}px,calc(100vw - 2.5rem))`};max-inline-size:none;box-sizing:border-box;margin:0;overflow:auto;overscroll-behavior:contain;touch-action:pan-y pinch-zoom`,
+      `display:none;position:fixed;${place};inline-size:${isWide ? 'auto' : `min(${areaWidth}px,calc(100vw - 2.5rem))`};max-inline-size:none;box-sizing:border-box;margin:0;overflow:auto;overscroll-behavior:contain;touch-action:pan-y pinch-zoom`,
     ),
     rule('.zv-drawer:is([open],:target)', 'display:block', { medium: 'drawer' }),
     // It comes from its edge; what is in it does not.

@@ -41,7 +41,7 @@ const flyouts: readonly Rule[] = inMedium('wider', [
   rule('.zv-drops-flyouts ul li', 'position:relative;flex-wrap:nowrap'),
   rule(
     '.zv-bar .zv-drops-flyouts ul ul',
-    'position:absolute;z-index:11;inset-block-start:-.4rem;inset-inline-start:100%;inline-size:max-content',
+    'position:absolute;inset-block-start:-.4rem;inset-inline-start:100%;inline-size:max-content',
   ),
   rule('.zv-bar .zv-drops-flyouts li[data-zv-end]>ul', 'inset-inline:auto 100%'),
   rule('.zv-bar .zv-drops-flyouts ul button::after', 'rotate:-45deg'),

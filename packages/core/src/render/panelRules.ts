@@ -21,7 +21,7 @@ const basic: readonly Rule[] = [
   rule('.zv-bar>ul>li.zv-drops-panel', 'position:static'),
   rule(
     '.zv-panel',
-    'display:none;position:absolute;z-index:10;inset-block-start:calc(100% + var(--_drop,0px));inset-inline:0 auto;inline-size:100%;box-sizing:border-box;max-inline-size:100vw;max-block-size:calc(100vh - 7rem);overflow:auto;grid-template-columns:repeat(var(--_columns,1),minmax(0,var(--_column,1fr)));justify-content:center',
+    'display:none;position:absolute;inset-block-start:calc(100% + var(--_drop,0px));inset-inline:0 auto;inline-size:100%;box-sizing:border-box;max-inline-size:100vw;max-block-size:calc(100vh - 7rem);overflow:auto;grid-template-columns:repeat(var(--_columns,1),minmax(0,var(--_column,1fr)));justify-content:center',
   ),
   rule(
     '.zv-bar button[aria-expanded=true]~.zv-panel,.zv-bar:not([data-zv-on])>ul>li:is(:hover,:focus-within)>.zv-panel',

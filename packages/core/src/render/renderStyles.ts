@@ -142,7 +142,7 @@ const basic: readonly Rule[] = [
   rule('.zv-bar ul ul', 'flex-basis:100%;display:none'),
   rule(
     '.zv-bar>ul>li>ul',
-    'position:absolute;z-index:10;inset-block-start:100%;inset-inline-start:0;box-sizing:border-box;min-inline-size:100%;inline-size:max-content;max-block-size:calc(100vh - 6rem);overflow:auto',
+    'position:absolute;inset-block-start:100%;inset-inline-start:0;box-sizing:border-box;min-inline-size:100%;inline-size:max-content;max-block-size:calc(100vh - 6rem);overflow:auto',
   ),
   rule('.zv-bar>ul>li[data-zv-end]>ul', 'inset-inline:auto 0'),
   rule('.zv-bar button[aria-expanded=true]~ul', 'display:block'),

@@ -34,7 +34,7 @@ export const moss: StarterLooks = {
     },
   },
   header: {
-    normal: { background: '@paper', borderBlockWidth: '0 1px', borderColor: '@edge' },
+    normal: { background: '@paper', borderBlockWidth: '0 1px', borderColor: '@edge', zIndex: '15' },
     over: { ...OVER, backgroundImage: 'linear(180deg, #000000aa, #00000099)', borderColor: 'none' },
   },
   side: { normal: { fontSize: '.9375rem' } },
@@ -46,7 +46,7 @@ export const moss: StarterLooks = {
   },
   footerBand: { normal: { fontSize: '.9375rem', fontWeight: '400' } },
   lastBand: { normal: { borderBlockWidth: '1px 0', borderColor: '@edge' } },
-  drawer: { normal: { background: '@paper', boxShadow: '0 0 3rem #00000044' } },
+  drawer: { normal: { background: '@paper', boxShadow: '0 0 3rem #00000044', zIndex: '30' } },
   drawerBand: { normal: { paddingBlock: '.5rem', borderBlockWidth: '0 1px', borderColor: '@edge' } },
   drawerHead: {
     normal: {
@@ -72,6 +72,7 @@ export const moss: StarterLooks = {
     normal: {
       ...BOXED,
       maxInlineSize: '=min(22rem,calc(100vw - 1rem))',
+      zIndex: '10',
       paddingBlock: '.375rem',
       paddingInline: '.375rem',
     },
@@ -83,6 +84,7 @@ export const moss: StarterLooks = {
       ...BOXED,
       minInlineSize: '12rem',
       maxInlineSize: '=min(20rem,40vw)',
+      zIndex: '11',
       paddingBlock: '.375rem',
       paddingInline: '.375rem',
     },
@@ -91,6 +93,7 @@ export const moss: StarterLooks = {
     normal: {
       ...BOXED,
       panelInset: '1.25rem',
+      zIndex: '10',
       gap: '.75rem 1.5rem',
       paddingBlock: '=var(--_inset)',
       paddingInline: '=var(--_inset)',
