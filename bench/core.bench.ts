@@ -16,6 +16,7 @@ import {
   panelColumns,
   placesOf,
   plainSheet,
+  previewStyles,
   propertiesOf,
   readStored,
   renderMenu,
@@ -311,6 +312,41 @@ async function contrastFigure(): Promise<Figure> {
   return { name: 'contrast', ours, reference: 16, unit: 'ms', target: 1 };
 }
 
+/**
+ * One value of Quillmere changed, until the page and its style sheet are there to be shown: the edit, what it is made
+ * of anew, and the style sheet in which states can be forced. What a browser then paints is not in it.
+ */
+async function styleAgainFigure(): Promise<Figure> {
+  let document = readStored(quillmereDocument());
+  const page = [...document.pages.nodes.values()].find(({ address }) => address === '/');
+  const situation = situationOn(document, page?.id ?? null);
+  const target = { owner: document.site.id, thing: 'barEntry', state: 'hover' } as const;
+  let turn = 0;
+  const [ours] = await byTurns(
+    TURNS,
+    () => {
+      const color = `#1f5a${((turn += 1) % 90) + 10}`;
+      const made = kindOf({ kind: 'setStyle' as const, target, set: { color }, was: {} }).apply(document, {
+        kind: 'setStyle',
+        target,
+        set: { color },
+        was: {},
+      });
+      if (!made.ok) throw new Error(made.refusal.message);
+      ({ document } = made.value);
+      const { css } = renderPage(document, situation, {
+        compareTitles: (a, b) => (a < b ? -1 : Number(a > b)),
+        pictures: '/p/',
+        year: 2026,
+        isComposed: true,
+      });
+      if (!previewStyles(css).includes(color)) throw new Error('The value is not there.');
+    },
+    () => undefined,
+  );
+  return { name: 'style-again', ours, reference: 16, unit: 'ms', target: 1 };
+}
+
 export async function coreFigures(): Promise<Figure[]> {
   setAutoFreeze(false);
   const small = menuOf(10_000);
@@ -342,6 +378,7 @@ export async function coreFigures(): Promise<Figure[]> {
     { name: 'render', ours: each(html), reference: each(json), unit: 'µs', target: 2.2 },
     await panelFigure(),
     await styleFigure(),
+    await styleAgainFigure(),
     await contrastFigure(),
     ...(await driftFigures()),
   ];

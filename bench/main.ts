@@ -13,7 +13,18 @@ import { sizeFigures } from './size.bench.ts';
 const wanted = process.argv.slice(2);
 const groups: readonly (readonly [readonly string[], () => Promise<readonly (Figure | Unmeasured)[]>])[] = [
   [
-    ['op-move', 'op-growth', 'render', 'panel', 'style', 'contrast', 'drift', 'drift-again', 'drift-growth'],
+    [
+      'op-move',
+      'op-growth',
+      'render',
+      'panel',
+      'style',
+      'style-again',
+      'contrast',
+      'drift',
+      'drift-again',
+      'drift-growth',
+    ],
     coreFigures,
   ],
   [['frame'], async () => [await frameFigure()]],

@@ -138,6 +138,20 @@ describe('put into the pages of a site', () => {
       `return performance.getEntriesByType('resource').map(({ name }) => name).filter((name) => !name.startsWith('${site.address}/'))`,
     );
     expect(elsewhere).toEqual([]);
+    // Fonts that come late move nothing: what stands in for them has their size, and stays for this page.
+    site.delay = (path) => (path.endsWith('.woff2') ? 2000 : 0);
+    try {
+      await browser.driver.get(`${site.address}/garden?late`);
+      const { moved, late } = await browser.driver.executeAsyncScript<{ moved: number; late: number }>(
+        `const done = arguments[arguments.length - 1]; let moved = 0;
+         new PerformanceObserver((list) => list.getEntries().forEach((one) => (moved += one.value))).observe({ type: 'layout-shift', buffered: true });
+         setTimeout(() => done({ moved, late: performance.getEntriesByType('resource').filter(({ name, responseEnd, startTime }) => name.endsWith('.woff2') && responseEnd - startTime > 1900).length }), 2800);`,
+      );
+      expect(late).toBeGreaterThan(0);
+      expect(moved).toBe(0);
+    } finally {
+      site.delay = () => 0;
+    }
     for (const path of [...site.pages.keys()]) if (path.startsWith('/')) site.pages.delete(path);
   });
 

@@ -753,3 +753,57 @@ describe('looks as a file', () => {
     await rm(folder, { recursive: true });
   });
 });
+
+describe('a brand', () => {
+  it('has its colour, its font and its hover colour on the whole site in at most ten actions', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/style`);
+    await person.lookAt('Trees');
+    await person.find('[role=gridcell]');
+    let actions = 0;
+    const press = async (element: Promise<WebElement>, clicks = 1): Promise<void> => {
+      const one = await element;
+      await (clicks === 2 ? browser.driver.actions().doubleClick(one).perform() : one.click());
+      actions += 1;
+    };
+    const button = (name: string): Promise<WebElement> =>
+      person.find(`button[aria-label="${name}"], button[title="${name}"]`);
+    await press(person.byText('label', 'Colours'));
+    // The colour without its sign is selected by a double click, and typed over.
+    await press(
+      person.eventually(
+        'no accent',
+        async () =>
+          (
+            await browser.driver.findElements(
+              By.xpath(`//section[@aria-label='Colours']//label[.='Accent']/following-sibling::*//input`),
+            )
+          )[0],
+      ),
+      2,
+    );
+    await person.type('7a2048');
+    await press(person.byText('label', 'Fonts'));
+    await press(button('Add Literata'));
+    const fonts = await person.find('.all select');
+    await press(Promise.resolve(fonts));
+    await press(person.find('.all select option[value="@literata"]'));
+    await press(person.byText('label', 'States'));
+    await press(cellButton(`${BAR}, hover`));
+    await press(button('Choose Text'));
+    await person.settled();
+    await press(person.byText('button', 'Accent'));
+    expect(actions).toBeLessThanOrEqual(10);
+    await person.eventually('not all is stored', async () => {
+      const { tokens, styles } = await stored();
+      const named = [...tokens.nodes.values()];
+      return (
+        named.some(({ key, value }) => key === 'accent' && value === '#7a2048') &&
+        named.some(({ key }) => key === 'literata') &&
+        [...styles.nodes.values()].some(
+          ({ thing, state, color, owner }) =>
+            thing === 'barBranch' && state === 'hover' && color === '@accent' && !owner.startsWith('c'),
+        )
+      );
+    });
+  });
+});
