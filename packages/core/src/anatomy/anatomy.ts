@@ -33,6 +33,7 @@ const FONT = [
   'fontStyle',
   'lineHeight',
   'letterSpacing',
+  'wordSpacing',
   'textTransform',
 ] as const;
 const TEXT = ['color', ...FONT, 'textDecoration', 'textUnderlineOffset'] as const;

@@ -105,6 +105,13 @@ export const properties = {
     css: 'letter-spacing',
     initial: 'inherit',
   },
+  wordSpacing: {
+    name: 'Word spacing',
+    group: 'text',
+    kind: 'spacing',
+    css: 'word-spacing',
+    initial: 'inherit',
+  },
   textTransform: { name: 'Case', group: 'text', kind: 'case', css: 'text-transform', initial: 'inherit' },
   textDecoration: {
     name: 'Line',
