@@ -3,10 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { quillmereDocument } from '../../../demo/quillmere/quillmereDocument.ts';
 import type { Refusal } from '../src/base/refusal.ts';
 import type { Result } from '../src/base/result.ts';
+import { setDark } from '../src/commands/dark.ts';
 import { setLooks } from '../src/commands/looks.ts';
 import { chooseStarter, removeStarter, resetToStarter, saveStarter } from '../src/commands/lookStarters.ts';
 import { setSite } from '../src/commands/siteFacts.ts';
-import { addToken, setToken } from '../src/commands/palette.ts';
+import { addToken, setDarkToken, setToken } from '../src/commands/palette.ts';
 import { isFailing } from '../src/contrast/fixes.ts';
 import { contrastPairs } from '../src/contrast/pairs.ts';
 import { placesOf, type DrawnElement } from '../src/contrast/places.ts';
@@ -159,6 +160,21 @@ describe('the looks of a site', () => {
     const gone = done(nearer, removeStarter(contextOf(nearer), 'garden-looks'));
     expect(gone.site).toMatchObject({ starter: 'orchard@1' });
     expect(gone.site.ownStarters).toBeUndefined();
+  });
+
+  it('keep the colours that were set for the dark, as long as nobody sets others', () => {
+    const dark = done(bare, setDark(contextOf(bare), true));
+    const role = { key: 'paper', of: 'colour' as const };
+    const set = done(dark, setDarkToken(contextOf(dark), role, '#101820'));
+    const saved = done(set, saveStarter(contextOf(set), 'Night'));
+    expect(saved.site.ownStarters?.night?.dark).toEqual({ paper: '#101820' });
+    const clean = done(saved, resetToStarter(contextOf(saved)));
+    expect(valueOfName(paletteOf(clean), 'paper', 'dark')).not.toBe('#101820');
+    const again = done(clean, chooseStarter(contextOf(clean), 'night'));
+    expect(valueOfName(paletteOf(again), 'paper', 'dark')).toBe('#101820');
+    expect(pageOf(again, '/').css).toContain('--_paper:var(--zv-paper,#101820)');
+    const light = done(again, setToken(contextOf(again), role, '#fff8f0'));
+    expect(valueOfName(paletteOf(light), 'paper', 'dark')).not.toBe('#101820');
   });
 
   it('come back when the choice is undone, and fall back where a starter is not there any more', () => {

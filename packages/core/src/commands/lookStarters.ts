@@ -74,13 +74,27 @@ export function saveStarter(context: CommandContext, typed: string): Result<Edit
       ),
     },
   };
+  const dark = {
+    ...own?.dark,
+    ...Object.fromEntries(
+      roleNames.flatMap((role) => {
+        const set = palette.get(role)?.dark;
+        return set === undefined ? [] : [[role, set]];
+      }),
+    ),
+  };
   const free = firstFree(
     keyFrom(label.value, 'starter'),
     (one) => Object.hasOwn(present, one) || starterOf(one) !== null,
   );
   return siteEdit(
     context,
-    { ownStarters: { ...present, [free]: made } },
+    {
+      ownStarters: {
+        ...present,
+        [free]: { ...made, ...(Object.keys(dark).length === 0 ? {} : { dark }) },
+      },
+    },
     sentence('lookStarterSaved', { preset: label.value }),
   );
 }
@@ -120,10 +134,14 @@ export function resetToStarter(context: CommandContext): Result<Edit> {
     operations.push({ kind: 'setStyle', target: targetOf(style), set, was });
   }
   for (const token of document.tokens.nodes.values()) {
-    const { key, of, value } = token;
-    if (value === undefined || !isRole(key)) continue;
-    count += 1;
-    operations.push({ kind: 'setToken', target: { key, of }, set: { value: null }, was: { value } });
+    const { key, of, value, dark } = token;
+    if (!isRole(key)) continue;
+    const was = { ...(value === undefined ? {} : { value }), ...(dark === undefined ? {} : { dark }) };
+    const names = Object.keys(was);
+    if (names.length === 0) continue;
+    count += names.length;
+    const set = Object.fromEntries(names.map((name) => [name, null]));
+    operations.push({ kind: 'setToken', target: { key, of }, set, was });
   }
   if (operations.length === 0) return no(refusal('nothingByHand'));
   return makeEdit(context, operations, {

@@ -29,6 +29,8 @@ export interface PaletteEntry {
   readonly dark?: string;
   /** Of a role: what it is where nobody has set it. */
   readonly usual?: RoleValue | undefined;
+  /** Of a role: what its starter says for the dark scheme, which holds as long as nobody sets it for the light one. */
+  readonly usualDark?: string | undefined;
   /** The files of a font that visitors have to load. */
   readonly files?: readonly FontFile[];
   readonly display?: 'swap';
@@ -75,6 +77,7 @@ export function paletteOf({ site, tokens }: SiteDocument, area: AreaName | null 
         set: set.get(one.key)?.value ?? null,
         ...darkIn(set.get(one.key)),
         usual: starter.roles[one.key as RoleName] ?? one.usual,
+        usualDark: starter.own?.dark?.[one.key as RoleName],
       })),
       ...own,
     ].map((one) => [one.key, one]),
@@ -113,8 +116,9 @@ function usualOf(palette: Palette, { usual }: PaletteEntry): string | null {
 
 /** What an entry is in the dark scheme: what somebody set, or else, of a colour, where light and dark change places. */
 function darkValue(palette: Palette, entry: PaletteEntry): string | null {
-  const { of, set, dark, usual } = entry;
+  const { of, set, dark, usual, usualDark } = entry;
   if (dark !== undefined) return dark;
+  if (set === null && usualDark !== undefined) return usualDark;
   if (set === null && usual !== undefined && typeof usual !== 'string')
     return valueOfName(palette, usual.like, 'dark');
   const value = set ?? usualOf(palette, entry);
@@ -239,8 +243,9 @@ export function tokenCss(palette: Palette, { key, of, set }: PaletteEntry): stri
 }
 
 /** What a colour is in the dark scheme, if that is its own; null: it follows another one. */
-export function darkCss(palette: Palette, { key, set, dark, usual }: PaletteEntry): string | null {
-  const isLike = set === null && dark === undefined && usual !== undefined && typeof usual !== 'string';
+export function darkCss(palette: Palette, { key, set, dark, usual, usualDark }: PaletteEntry): string | null {
+  const isSaid = dark !== undefined || usualDark !== undefined;
+  const isLike = set === null && !isSaid && usual !== undefined && typeof usual !== 'string';
   return isLike ? null : valueOfName(palette, key, 'dark');
 }
 

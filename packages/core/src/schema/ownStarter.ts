@@ -1,9 +1,9 @@
 import * as Type from 'typebox';
 import type { TProperties } from 'typebox';
-import { roleNames, type RoleName } from '../anatomy/roles.ts';
+import { roleNames, roles, type RoleName } from '../anatomy/roles.ts';
 import { closed, LabelShape, someOf } from './shapes.ts';
 import { maybeTarget, styleValues, thingField, type StyleTarget, type StyleValues } from './style.ts';
-import { tokenValueShape } from './token.ts';
+import { tokenDark, tokenValueShape } from './token.ts';
 
 /** How a starter is called in data: one that ships with its version, or one of the site's own. */
 export const StarterKeyShape = Type.String({ pattern: '^[a-z][a-z0-9-]{0,59}(?:@\\d{1,3})?$' });
@@ -32,6 +32,13 @@ export const OwnStarterShape = Type.Unsafe<OwnStarter>(
       base: StarterKeyShape,
       looks: Type.Array(StarterStyleShape, { maxItems: MOST_LOOKS }),
       roles: someOf(Object.fromEntries(roleNames.map((name) => [name, tokenValueShape]))),
+      ...someOf({
+        dark: someOf(
+          Object.fromEntries(
+            roleNames.filter((name) => roles[name].of === 'colour').map((name) => [name, tokenDark]),
+          ),
+        ),
+      }).properties,
     },
     closed,
   ),
@@ -42,4 +49,6 @@ export interface OwnStarter {
   readonly base: string;
   readonly looks: readonly StarterStyle[];
   readonly roles: { readonly [R in RoleName]?: string };
+  /** Colours that were set for the dark scheme. */
+  readonly dark?: { readonly [R in RoleName]?: string };
 }

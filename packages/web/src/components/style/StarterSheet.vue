@@ -51,10 +51,12 @@ const count = computed(() => {
   const { document } = copy;
   if (document === null) return 0;
   const own = [...document.styles.nodes.values()].filter(({ owner }) => owner === document.site.id);
-  const named = [...document.tokens.nodes.values()].filter(
-    ({ key, value }) => isRole(key) && value !== undefined,
+  const named = [...document.tokens.nodes.values()].reduce(
+    (sum, { key, value, dark }) =>
+      isRole(key) ? sum + Number(value !== undefined) + Number(dark !== undefined) : sum,
+    0,
   );
-  return own.reduce((sum, style) => sum + valuesOfStyle(style).length, named.length);
+  return own.reduce((sum, style) => sum + valuesOfStyle(style).length, named);
 });
 const isOfItsOwn = computed(
   () => area.value !== null && copy.document?.site.areaStarters?.[area.value] !== undefined,
