@@ -52,7 +52,9 @@ const RING = ['outline', 'outlineOffset', 'transition'] as const;
 const CONTROL = [...TEXT, ...SURFACE, ...PADDING, ...MARGIN, 'minBlockSize', ...RING] as const;
 const LINK = [...TEXT, 'background', 'borderRadius', ...PADDING, ...MARGIN, ...RING] as const;
 const SIGN = ['arrowShape', 'inlineSize', 'blockSize', ...MARGIN] as const;
-const ICON = ['inlineSize', 'blockSize', 'marginInline'] as const;
+const ICON = ['color', 'inlineSize', 'blockSize', 'marginInline'] as const;
+/** What can be said of the rows of a list behind the first one: a line between them, and room. */
+const ROW = ['borderBlockWidth', 'borderStyle', 'borderColor', 'paddingBlock'] as const;
 
 /**
  * The states of what is pressed, from its selector. `also`: those that it has besides. A heading without a link is
@@ -226,6 +228,11 @@ export const anatomy = {
     has: [],
     like: 'listLevel',
   },
+  listRow: {
+    name: 'List rows after the first',
+    in: { normal: '.zv-list li+li' },
+    has: [...ROW],
+  },
   foldList: {
     name: 'Lists that unfold',
     in: { normal: '.zv-folds ul ul' },
@@ -248,6 +255,11 @@ export const anatomy = {
     in: { normal: '.zv-bar ul ul ul' },
     has: [],
     like: 'level',
+  },
+  dropRow: {
+    name: 'Dropdown rows after the first',
+    in: { normal: '.zv-bar ul ul>li+li' },
+    has: [...ROW],
   },
   flyout: {
     name: 'Flyouts',

@@ -172,11 +172,13 @@ const basic: readonly Rule[] = [
   looks(
     'site',
     'listLevel',
+    'listRow',
     'bar',
     'barDivider',
     'level',
     'dropdown',
     'level3',
+    'dropRow',
     'entry',
     'barEntry',
     'barBranch',

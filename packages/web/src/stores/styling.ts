@@ -402,7 +402,8 @@ function kindOf(thing: ThingName): RowKind {
   const isText = all.has('color') && !line.includes('site') && !all.has('gap');
   if (all.has('divider')) return 'surfaces';
   if (isPressed || isText) return 'links';
-  return all.has('background') || all.has('arrowShape') ? 'surfaces' : 'spacing';
+  const isSurface = all.has('background') || all.has('arrowShape') || all.has('borderColor');
+  return isSurface ? 'surfaces' : 'spacing';
 }
 
 /** A value, or a sentence about one, as people read it: names of the site without their sign. */
