@@ -1,9 +1,10 @@
 import { no, ok, readFrame, refusal, type PortableSketch, type Result } from '@zorvik/core';
+import { readOwnFile, writeOwnFile } from '../ownFile.ts';
 import { sanitiseHtml } from '../html/sanitiseHtml.ts';
 
 /** Where the schema of this format can be read; docs/formats/frame-1.schema.json is the same. */
 export const FRAME_SCHEMA = 'https://zorvik.example/formats/frame-1.schema.json';
-const VERSION = 1;
+const FORMAT = 'zorvik-frame';
 
 /** A frame as it goes from one site to another. */
 export interface FrameFile {
@@ -13,8 +14,7 @@ export interface FrameFile {
 
 /** A frame as text, in our own format. */
 export function writeFrameFile({ name, areas }: FrameFile): string {
-  const file = { $schema: FRAME_SCHEMA, format: 'zorvik-frame', version: VERSION, name, areas };
-  return `${JSON.stringify(file, null, 2)}\n`;
+  return writeOwnFile(FRAME_SCHEMA, FORMAT, { name, areas });
 }
 
 /** The longest text that is read, in characters. */
@@ -24,17 +24,9 @@ const LONGEST = 2_000_000;
 export function readFrameFile(text: string): Result<FrameFile> {
   const wrong = (problem: string): Result<never> =>
     no(refusal('badFrameFile', { problem: problem.slice(0, 300) }));
-  if (text.length > LONGEST) return wrong(`it has more than ${LONGEST} characters`);
-  let found: unknown;
-  try {
-    found = JSON.parse(text);
-  } catch (error) {
-    return wrong((error as Error).message);
-  }
-  const { format, version, name, areas } = (found ?? {}) as Readonly<Record<string, unknown>>;
-  if (format !== 'zorvik-frame') return wrong('its “format” is not “zorvik-frame”');
-  if (typeof version !== 'number' || version > VERSION)
-    return wrong(`its version is ${String(version)}; the latest supported one is ${VERSION}`);
+  const file = readOwnFile(text, FORMAT, LONGEST);
+  if ('problem' in file) return wrong(file.problem);
+  const { name, areas } = file.content;
   if (!Array.isArray(areas) || areas.length === 0) return wrong('it has no list “areas”');
   const cleaned = areas.map(withCleanHtml);
   const read = readFrame(cleaned);

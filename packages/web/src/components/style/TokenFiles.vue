@@ -1,57 +1,22 @@
 <script setup lang="ts">
-import { computed, ref, useTemplateRef } from 'vue';
-import { counted, importNames, namesChanged, type NamedValue } from '@zorvik/core';
+import { computed, useTemplateRef } from 'vue';
+import { importNames, namesChanged } from '@zorvik/core';
 import { saveFile } from '../../composables/saveFile.ts';
-import { useNotices } from '../../stores/notices.ts';
+import { useFileImport } from '../../composables/useFileImport.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ImportChanges from './ImportChanges.vue';
 
 /** Names of the site as files: design tokens in and out, custom properties out. What an import changes is said first. */
 const copy = useWorkingCopy();
-const notices = useNotices();
 const input = useTemplateRef<HTMLInputElement>('input');
-const values = ref<readonly NamedValue[] | null>(null);
-const notes = ref<readonly string[]>([]);
-const problem = ref<string | null>(null);
-const isOpen = computed({
-  get: () => values.value !== null,
-  set: (is) => {
-    if (!is) values.value = null;
-  },
+const { given, problem, isOpen, preview, chosen, take } = useFileImport({
+  read: async (text) => (await import('../../composables/tokenFile.ts')).readDesignTokens(text),
+  preview: (context, { values }) => namesChanged(context, values),
+  take: (context, { values }) => importNames(context, values),
+  counted: ['# name', '# names'],
 });
-/** What would change now, also when somebody else has changed something meanwhile. */
-const preview = computed(() => {
-  const { value: some } = values;
-  if (some === null || copy.document === null) return { changes: [], problems: [] };
-  let found: ReturnType<typeof namesChanged> = { changes: [], problems: [] };
-  copy.attempt((context) => {
-    found = namesChanged(context, some);
-    return importNames(context, some);
-  });
-  return found;
-});
+const skipped = computed(() => [...preview.value.problems, ...(given.value?.notes ?? [])]);
 
-async function chosen(event: Event): Promise<void> {
-  const field = event.target as HTMLInputElement;
-  const [file] = field.files ?? [];
-  if (file === undefined) return;
-  const { readDesignTokens } = await import('../../composables/tokenFile.ts');
-  const read = readDesignTokens(await file.text());
-  field.value = '';
-  problem.value = read.ok ? null : read.refusal.message;
-  values.value = read.ok ? read.value.values : [];
-  notes.value = read.ok ? read.value.notes : [];
-}
-function take(): void {
-  const { value: some } = values;
-  if (some === null) return;
-  const { length } = preview.value.changes;
-  const done = copy.perform((context) => importNames(context, some));
-  problem.value = done.ok ? null : done.refusal.message;
-  if (!done.ok) return;
-  values.value = null;
-  notices.say(`Imported ${counted(length, '# name', '# names')}.`);
-}
 async function save(kind: 'tokens' | 'css'): Promise<void> {
   const { document } = copy;
   if (document === null) return;
@@ -84,7 +49,7 @@ async function save(kind: 'tokens' | 'css'): Promise<void> {
       v-model="isOpen"
       title="Import design tokens"
       :changes="preview.changes"
-      :skipped="[...preview.problems, ...notes]"
+      :skipped="skipped"
       :problem="problem"
       @take="take"
     />
