@@ -186,6 +186,13 @@ describe('what makes something readable', () => {
     const edit = setFixes(contextOf(bad), fixes);
     expect(failing(made(bad, edit))).toEqual([]);
     expect(edit.ok && edit.value.sentence.code).toBe('madeReadable');
+    // Of one place alone, where only that is asked for: the others stay as they are.
+    const shop = fixesForAll(bad, failing, ({ item }) => item === ids.get('Shop'));
+    const left = failing(made(bad, setFixes(contextOf(bad), shop)));
+    expect(shop.length).toBeGreaterThan(0);
+    expect(shop.length).toBeLessThan(fixes.length);
+    expect(left.length).toBeGreaterThan(0);
+    expect(left.some(({ item }) => item === ids.get('Shop'))).toBe(false);
     // A ring keeps its width and its style.
     expect(
       fixes.some(({ property, value }) => property === 'outline' && value.startsWith('3px dashed #')),

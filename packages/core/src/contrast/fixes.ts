@@ -55,13 +55,20 @@ export function fixFor(
   return null;
 }
 
-/** Fixes for all that fail, one after the other, each on top of those before it. */
-export function fixesForAll(document: SiteDocument, failing: FailingPairs): ContrastFix[] {
+/**
+ * Fixes for all that fail, one after the other, each on top of those before it. `isWanted`: whether one is to be fixed,
+ * where not all are.
+ */
+export function fixesForAll(
+  document: SiteDocument,
+  failing: FailingPairs,
+  isWanted: (pair: ContrastPair) => boolean = () => true,
+): ContrastFix[] {
   const fixes: ContrastFix[] = [];
   const given = new Set<string>();
   let now = document;
   for (;;) {
-    const next = failing(now).find((pair) => !given.has(pairKey(pair)));
+    const next = failing(now).find((pair) => isWanted(pair) && !given.has(pairKey(pair)));
     if (next === undefined) return fixes;
     given.add(pairKey(next));
     const fix = fixFor(now, next, failing);

@@ -168,8 +168,7 @@ export const useReadability = defineStore('readability', () => {
   function fixAt(part: string | null, item: string | null): void {
     const { document } = copy;
     if (document === null) return;
-    const isThere = (pair: ContrastPair): boolean => pair.part === part && pair.item === item;
-    const found = fixesForAll(document, (one) => failingIn(one).filter(isThere));
+    const found = fixesForAll(document, failingIn, (pair) => pair.part === part && pair.item === item);
     if (found.length > 0) copy.perform((context) => setFixes(context, found));
   }
 
