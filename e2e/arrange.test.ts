@@ -358,7 +358,9 @@ describe('settings of an item', () => {
     await (await browser.driver.findElement({ css: '.icon .shown' })).click();
     await (await person.find('.picker input')).sendKeys('flower tulip');
     await (await person.find('.picker .grid button[aria-label="flower-tulip"]')).click();
-    await (await person.byText('label', 'button')).click();
+    await (await person.find('.variant select')).sendKeys('button');
+    // Keys are for the tree again.
+    await person.select('Plant of the month');
     await press('m');
     const line = await person.byText('label', 'Description (below the label)');
     await (

@@ -594,7 +594,7 @@ describe('variants of buttons and links', () => {
     await name.sendKeys('Pill');
     await (await person.find('.variants .adding select')).sendKeys('Outlined');
     await person.click('Add');
-    await person.click('Edit the look of Pill');
+    await person.click('Edit look of Pill');
     // Nothing on the page looks so yet: stand-ins do, on three levels.
     const chosen = await person.eventually('its row is not chosen', async () =>
       run<string | null>(
@@ -631,7 +631,9 @@ describe('variants of buttons and links', () => {
 
 describe('CSS written by hand', () => {
   it('holds in its place alone, says what it finds and where it is wrong, and is taken back by undo', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/style`);
     await person.lookAt('Trees');
+    await person.find('[role=gridcell]');
     await (await person.byText('label', 'CSS')).click();
     await person.click('The header');
     const text = await person.find('.css textarea');
@@ -668,6 +670,9 @@ describe('CSS written by hand', () => {
 
 describe('the live page', () => {
   it('is held in the state that is chosen, and shows signs where something is hard to read: there, in Arrange and in Frame', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/style`);
+    await person.lookAt('Trees');
+    await person.find('[role=gridcell]');
     await cellButton(`${BAR}, hover`).then((one) => one.click());
     const held = (): Promise<string[]> =>
       person.inPicture(() =>
@@ -695,7 +700,10 @@ describe('the live page', () => {
       ),
     );
     // One press at the item.
-    await (await person.find('[aria-label="Hard to read"] .fix')).click();
+    await person.eventually('it cannot be pressed', async () => {
+      await (await person.find('[aria-label="Hard to read"] .fix')).click();
+      return true;
+    });
     await person.eventually('it is not fixed', async () =>
       [...(await stored()).styles.nodes.values()].every(({ color }) => color !== '#cfe0c9'),
     );
@@ -703,7 +711,7 @@ describe('the live page', () => {
     await (await person.byText('a', 'Frame')).click();
     await person.eventually('no sign in Frame', async () => (await signs()).length > 0);
     // One press on the picture.
-    await person.inPicture(async () => (await person.find('.marks .sign')).click());
+    await person.inPicture(() => run(`document.querySelector('.marks .sign').click()`));
     await person.eventually('it is not fixed there', async () =>
       [...(await stored()).styles.nodes.values()].every(({ color }) => color !== '#cfe0c9'),
     );
@@ -716,6 +724,9 @@ describe('the live page', () => {
 
 describe('looks as a file', () => {
   it('are imported with a preview of what changes, and taken back by one undo', async () => {
+    await browser.driver.get(`${stack.editor}/quillmere/style`);
+    await person.lookAt('Trees');
+    await person.find('[role=gridcell]');
     const folder = await mkdtemp(join(tmpdir(), 'zorvik-looks-'));
     const send = async (style: object): Promise<void> => {
       const file = join(folder, 'brand.style.json');

@@ -63,10 +63,10 @@ function add(): void {
         <button
           type="button"
           class="plain-button"
-          :aria-label="`Edit the look of ${one.name}`"
+          :aria-label="`Edit look of ${one.name}`"
           @click="styling.showVariant(one.key)"
         >
-          Edit its look
+          Edit look
         </button>
         <IconButton
           v-if="one.isOwn"
