@@ -117,6 +117,8 @@ const wanted: readonly RegExp[] = [
   /A: (?:column|row)-gap: normal -> 6\.4px/,
   // Buttons and tabs have a focus ring of ours, and not the browser's; the fields behind tabs are not seen.
   /(?:BUTTON|LABEL|INPUT|A): outline-/,
+  // Rows can have a line between them: without a width, it is not seen.
+  /LI: border-(?:\w+-)*(?:color|style): /,
   // A link that is no entry of a list is not underlined under the pointer because it is in one.
   /A: (?:-webkit-)?text-decorations?(?:-line|-in-effect)?: underline -> none/,
 ];

@@ -794,10 +794,10 @@ describe('a brand', () => {
     );
     await person.type('7a2048');
     await press(person.byText('label', 'Fonts'));
-    await press(button('Add Literata'));
+    await press(button('Add Bitter'));
     const fonts = await person.find('.all select');
     await press(Promise.resolve(fonts));
-    await press(person.find('.all select option[value="@literata"]'));
+    await press(person.find('.all select option[value="@bitter"]'));
     await press(person.byText('label', 'States'));
     await press(cellButton(`${BAR}, hover`));
     await press(button('Choose Text'));
@@ -809,7 +809,7 @@ describe('a brand', () => {
       const named = [...tokens.nodes.values()];
       return (
         named.some(({ key, value }) => key === 'accent' && value === '#7a2048') &&
-        named.some(({ key }) => key === 'literata') &&
+        named.some(({ key }) => key === 'bitter') &&
         [...styles.nodes.values()].some(
           ({ thing, state, color, owner }) =>
             thing === 'barBranch' && state === 'hover' && color === '@accent' && !owner.startsWith('c'),

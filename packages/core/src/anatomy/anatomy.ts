@@ -54,7 +54,7 @@ const LINK = [...TEXT, 'background', 'borderRadius', ...PADDING, ...MARGIN, ...R
 const SIGN = ['arrowShape', 'inlineSize', 'blockSize', ...MARGIN] as const;
 const ICON = ['color', 'inlineSize', 'blockSize', 'marginInline'] as const;
 /** What can be said of the rows of a list behind the first one: a line between them, and room. */
-const ROW = ['borderBlockWidth', 'borderStyle', 'borderColor', 'paddingBlock'] as const;
+const ROW = ['borderBlockWidth', 'borderInlineWidth', 'borderStyle', 'borderColor', 'paddingBlock'] as const;
 
 /**
  * The states of what is pressed, from its selector. `also`: those that it has besides. A heading without a link is
