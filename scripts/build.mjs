@@ -105,5 +105,15 @@ export async function buildQuillmereData() {
 
 export async function buildWeb() {
   const { build } = await import('vite');
-  await build({ root: at('packages/web'), configFile: at('packages/web/vite.config.ts'), logLevel: 'warn' });
+  // Who builds it for tests builds the same as for everybody, and not what Vue is while somebody develops.
+  const { NODE_ENV } = process.env;
+  process.env.NODE_ENV = 'production';
+  await build({
+    root: at('packages/web'),
+    configFile: at('packages/web/vite.config.ts'),
+    logLevel: 'warn',
+  }).finally(() => {
+    if (NODE_ENV === undefined) delete process.env.NODE_ENV;
+    else process.env.NODE_ENV = NODE_ENV;
+  });
 }

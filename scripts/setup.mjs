@@ -43,7 +43,7 @@ export async function ensureBuilt() {
   );
   await unlessFresh(
     'build/.web',
-    [...SHARED, 'packages/web'],
+    [...SHARED, 'packages/web', 'packages/formats'],
     () => announced('Building the editor', build('buildWeb')),
     'build/web/index.html',
   );
