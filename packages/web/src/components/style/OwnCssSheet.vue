@@ -156,7 +156,7 @@ const unknown = computed(() => unknownToContrast(stored.value));
         </li>
       </ul>
       <p v-if="unknown.length > 0" class="note">
-        Contrast is computed without this CSS. Check what it changes yourself: {{ unknown.join(', ') }}.
+        Contrast checks ignore this CSS. Check for yourself what it changes: {{ unknown.join(', ') }}.
       </p>
     </div>
   </section>

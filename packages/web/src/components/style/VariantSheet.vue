@@ -27,7 +27,7 @@ function remove({ key, name, uses }: DrawnVariant): void {
     notices.say(
       uses === 0
         ? `Deleted “${name}”.`
-        : `Deleted “${name}”. ${counted(uses, '# link looks', '# links look')} like a plain button now.`,
+        : `Deleted “${name}”. ${counted(uses, '# link now looks like a plain button', '# links now look like plain buttons')}.`,
     );
 }
 
@@ -46,7 +46,8 @@ function add(): void {
 <template>
   <section class="variants" aria-label="Variants of buttons and links">
     <p class="mute">
-      Choose one under “Shown as” wherever a link is edited. Each is shown at rest, pointed at and focused.
+      Pick one under “Shown as” wherever you edit a link. Here you see each at rest, under the pointer and in
+      focus.
     </p>
     <ul>
       <li v-for="one of drawings" :key="one.key">

@@ -25,7 +25,7 @@ function wordsOf(reason: ShownReason): string {
     case 'unpublished':
       return 'unpublished, by';
     case 'inDrawer':
-      return 'shown in the drawer, too, as';
+      return 'also in the drawer, as';
     case 'standsIn':
       return 'in';
     case 'hiddenOn':
@@ -37,7 +37,11 @@ function wordsOf(reason: ShownReason): string {
     case 'isException':
       return `${reason.isShown ? 'shown' : 'hidden'} on this page by an exception of`;
     case 'hasExceptions':
-      return `${counted(reason.count, 'other on some pages, by # exception of', 'other on some pages, by # exceptions of')}`;
+      return counted(
+        reason.count,
+        'different on some pages: # exception of',
+        'different on some pages: # exceptions of',
+      );
     case 'scrolls':
       return `${behaviourWords[reason.does]}, by`;
   }
