@@ -233,6 +233,7 @@ describe('pasting and settling', () => {
     await field.sendKeys(ctrl('a'), 'alpine house');
     await field.sendKeys(Key.ENTER);
     await person.byText('button', '1 without a link');
+    await person.kept();
     const { items } = await stored();
     expect(
       items.filter(({ destination }) => destination.kind === 'undecided').map(({ label }) => label),

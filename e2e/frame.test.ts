@@ -182,8 +182,12 @@ describe('Frame', () => {
     expect((await stored()).site.logo).toMatchObject({ width: 240, height: 80, isDrawn: true });
     const drag = (css: string, x: number, y: number): Promise<void> =>
       inPicture(async () => {
-        const handle = await found(css);
-        await driver.actions().move({ origin: handle }).press().move({ origin: handle, x, y }).perform();
+        // Marks are drawn anew when something on the page is: then there is another handle.
+        await person.eventually('the handle cannot be dragged', async () => {
+          const handle = await found(css);
+          await driver.actions().move({ origin: handle }).press().move({ origin: handle, x, y }).perform();
+          return true;
+        });
         expect(await (await found('.marks .number')).getText()).toMatch(/^\d+ px$/);
         await driver.actions().release().perform();
       });

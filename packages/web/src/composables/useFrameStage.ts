@@ -1,6 +1,7 @@
 import { computed, onBeforeUnmount, onMounted, ref, watch, type ComputedRef, type Ref } from 'vue';
 import {
   HIGHEST_BAND,
+  isEqual,
   LEAST_AREA,
   LEAST_BAND,
   LEAST_LOGO,
@@ -169,7 +170,11 @@ export function useFrameStage(
   watch(() => frame.held[name], tellHeld);
   watch(() => frame.adding, tellAdding);
   watch(() => frame.isTried, tellTrying);
-  watch(() => readability.signs, tellSigns);
+  // Marks are drawn anew then: not under somebody's pointer for nothing.
+  watch(
+    () => readability.signs,
+    (now, before) => !isEqual(now, before) && tellSigns(),
+  );
   watch(() => frame.heldState, tellState);
   onMounted(() => window.addEventListener('message', hear));
   onBeforeUnmount(() => window.removeEventListener('message', hear));
