@@ -326,12 +326,8 @@ async function styleAgainFigure(): Promise<Figure> {
     TURNS,
     () => {
       const color = `#1f5a${((turn += 1) % 90) + 10}`;
-      const made = kindOf({ kind: 'setStyle' as const, target, set: { color }, was: {} }).apply(document, {
-        kind: 'setStyle',
-        target,
-        set: { color },
-        was: {},
-      });
+      const operation = { kind: 'setStyle' as const, target, set: { color }, was: {} };
+      const made = kindOf(operation).apply(document, operation);
       if (!made.ok) throw new Error(made.refusal.message);
       ({ document } = made.value);
       const { css } = renderPage(document, situation, {

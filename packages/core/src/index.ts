@@ -470,7 +470,7 @@ export {
   OwnCssShape,
   type OwnCss,
 } from './schema/ownCss.ts';
-export { cssProblem, selectorProblem } from './model/cssProblem.ts';
+export { cssProblem, declarationsProblem, selectorProblem } from './model/cssProblem.ts';
 export { ownSelectors, printOwnCss, writeCss, type OwnPlace } from './style/ownCss.ts';
 export { importStyle, styleChanged, styleOf } from './commands/styleFile.ts';
 export { portableStyleShape, readStyle, type PortableStyle } from './schema/styleFile.ts';

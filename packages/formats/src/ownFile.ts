@@ -1,5 +1,5 @@
 /** The latest version of our own formats. */
-const VERSION = 1;
+export const VERSION = 1;
 
 /**
  * What is in a file of one of our own formats, without what says that it is one; or what is wrong with it.

@@ -10,7 +10,6 @@ const rulesOf = (css: string): readonly CssRule[] => {
 };
 const place = (rules: readonly CssRule[]) => ({
   id: 'r1',
-  owner: 'm1',
   rules,
   within: ['.zv-s-main,.zv-s-main *'],
 });

@@ -1,11 +1,11 @@
-import { isRole, roleNames } from '../anatomy/roles.ts';
+import { isRole, roleNames, type RoleName } from '../anatomy/roles.ts';
 import { namesIn, withoutNames } from '../anatomy/values.ts';
 import { firstFree } from '../base/firstFree.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import { chosenStarter, starterByKey } from '../model/chosenStarter.ts';
-import { paletteOf, valueOfName } from '../model/palette.ts';
+import { paletteOf, valueOfName, type PaletteEntry } from '../model/palette.ts';
 import { areaWords } from '../model/partRoots.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { SiteChanges } from '../ops/updateSite.ts';
@@ -60,29 +60,23 @@ export function saveStarter(context: CommandContext, typed: string): Result<Edit
     return no(refusal('tooManyStarters', { most: MOST_OWN_STARTERS }));
   const { key, own } = chosenStarter(site);
   const palette = paletteOf(document);
+  const ofRoles = (
+    find: (entry: PaletteEntry) => string | null | undefined,
+  ): Partial<Record<RoleName, string>> =>
+    Object.fromEntries(
+      roleNames.flatMap((role) => {
+        const entry = palette.get(role);
+        const value = entry === undefined ? undefined : find(entry);
+        return value === undefined || value === null ? [] : [[role, value]];
+      }),
+    );
   const made: OwnStarter = {
     name: label.value,
     base: own?.base ?? key,
     looks: mergedLooks(own?.looks ?? [], looksOfSite(context)),
-    roles: {
-      ...own?.roles,
-      ...Object.fromEntries(
-        roleNames.flatMap((role) => {
-          const set = palette.get(role)?.set ?? null;
-          return set === null ? [] : [[role, set]];
-        }),
-      ),
-    },
+    roles: { ...own?.roles, ...ofRoles(({ set }) => set) },
   };
-  const dark = {
-    ...own?.dark,
-    ...Object.fromEntries(
-      roleNames.flatMap((role) => {
-        const set = palette.get(role)?.dark;
-        return set === undefined ? [] : [[role, set]];
-      }),
-    ),
-  };
+  const dark = { ...own?.dark, ...ofRoles((entry) => entry.dark) };
   const free = firstFree(
     keyFrom(label.value, 'starter'),
     (one) => Object.hasOwn(present, one) || starterOf(one) !== null,

@@ -30,7 +30,8 @@ export function resetLooks(
   });
 }
 
-function settingOf(context: CommandContext, target: StyleTarget, set: StyleSet): SetStyle {
+/** The setting of some values, with what they were; null resets one. */
+export function settingOf(context: CommandContext, target: StyleTarget, set: StyleSet): SetStyle {
   const present = storedOf(context).styles.nodes.get(styleId(target));
   const was = Object.fromEntries(
     Object.keys(set).map((name) => [name, present?.[name as Property] ?? null]),

@@ -6,7 +6,7 @@ import { no, type Result } from '../base/result.ts';
 import type { Sentence } from '../base/sentences.ts';
 import { visitorWordNames, type VisitorWord } from '../base/visitorWords.ts';
 import type { Edit } from '../ops/edit.ts';
-import type { SiteChanges } from '../ops/updateSite.ts';
+import type { SiteChanges, UpdateSite } from '../ops/updateSite.ts';
 import { siteFacts, siteFields, type Site } from '../schema/site.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
 
@@ -43,17 +43,22 @@ export function setSite(context: CommandContext, changes: SiteChanges): Result<E
   return siteEdit(context, set);
 }
 
-/** Sets fields of the site, with what they were. `words`: what the history says, if it is not that the site changed. */
+/** Sets fields of the site. `words`: what the history says, if it is not that the site changed. */
 export function siteEdit(context: CommandContext, set: SiteChanges, words?: Sentence): Result<Edit> {
+  return makeEdit(context, [siteSetting(context, set)], {
+    label: storedOf(context).site.name,
+    isStored: true,
+    ...(words === undefined ? {} : { sentence: words }),
+  });
+}
+
+/** The setting of fields of the site, with what they were. */
+export function siteSetting(context: CommandContext, set: SiteChanges): UpdateSite {
   const { site } = storedOf(context);
   const was = Object.fromEntries(
     Object.keys(set).map((name) => [name, site[name as keyof Site] ?? null]),
   ) as SiteChanges;
-  return makeEdit(context, [{ kind: 'updateSite', id: site.id, set, was }], {
-    label: site.name,
-    isStored: true,
-    ...(words === undefined ? {} : { sentence: words }),
-  });
+  return { kind: 'updateSite', id: site.id, set, was };
 }
 
 function keptValue(name: string, value: unknown): unknown {

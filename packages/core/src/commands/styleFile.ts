@@ -12,9 +12,11 @@ import type { SiteChanges } from '../ops/updateSite.ts';
 import { ownCssId } from '../schema/ownCss.ts';
 import type { AreaName } from '../schema/part.ts';
 import { lookFacts, type PortableLook, type PortableStyle } from '../schema/styleFile.ts';
-import { styleId, targetOf, valuesOfStyle } from '../schema/style.ts';
-import { tokenId } from '../schema/token.ts';
+import { targetOf, valuesOfStyle } from '../schema/style.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
+import { settingOf } from './looks.ts';
+import { tokenSetting } from './palette.ts';
+import { siteSetting } from './siteFacts.ts';
 
 /** The looks of a site as a file, and how many values of single items and parts stay behind. O(looks). */
 export function styleOf(document: SiteDocument): { readonly style: PortableStyle; readonly left: number } {
@@ -98,31 +100,14 @@ function planned(context: CommandContext, style: PortableStyle): Plan {
     // Variants and starters of this site stay: those of the file come beside them.
     const merged = (name: (typeof lookFacts)[number]): unknown =>
       name === 'variants' || name === 'ownStarters' ? { ...site[name], ...style[name] } : style[name];
-    plan({
-      kind: 'updateSite',
-      id: site.id,
-      set: Object.fromEntries(facts.map((name) => [name, merged(name)])) as SiteChanges,
-      was: Object.fromEntries(facts.map((name) => [name, site[name] ?? null])) as SiteChanges,
-    });
+    plan(siteSetting(context, Object.fromEntries(facts.map((name) => [name, merged(name)])) as SiteChanges));
   }
-  for (const { key, of, ...set } of style.names) {
-    const present = document.tokens.nodes.get(tokenId({ key }));
-    const was = Object.fromEntries(
-      Object.keys(set).map((name) => [name, present?.[name as keyof typeof set] ?? null]),
-    );
-    plan({ kind: 'setToken', target: { key, of }, set, was });
-  }
+  for (const { key, of, ...set } of style.names) plan(tokenSetting(context, { key, of }, set));
   const missing = new Set<string>();
   for (const { place, ...look } of style.looks) {
     const owner = ownerOf(document, place);
     if (owner === null) missing.add(place);
-    else {
-      const target = targetOf({ ...look, owner });
-      const present = document.styles.nodes.get(styleId(target));
-      const set = Object.fromEntries(valuesOfStyle(look));
-      const was = Object.fromEntries(valuesOfStyle(look).map(([name]) => [name, present?.[name] ?? null]));
-      plan({ kind: 'setStyle', target, set, was });
-    }
+    else plan(settingOf(context, targetOf({ ...look, owner }), Object.fromEntries(valuesOfStyle(look))));
   }
   for (const { place, rules } of style.css) {
     const owner = ownerOf(document, place);

@@ -6,14 +6,14 @@ import { variantOwner } from '../model/styleOwner.ts';
 import { PLAIN_BUTTON, variantNamed, variantsOf } from '../model/variants.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
-import type { SetStyle } from '../ops/setStyle.ts';
 import { MOST_VARIANTS } from '../schema/site.ts';
 import { targetOf, valuesOfStyle, type StyleTarget, type StyleValues } from '../schema/style.ts';
 import { saidByStarter } from '../style/precedence.ts';
 import { checkLabel } from './checkLabel.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
+import { settingOf } from './looks.ts';
 import { keyFrom } from './menus.ts';
-import { siteEdit } from './siteFacts.ts';
+import { siteEdit, siteSetting } from './siteFacts.ts';
 
 /**
  * Adds a variant of buttons and links, which begins with the looks of another one. `like`: its key; null for one that
@@ -34,13 +34,8 @@ export function addVariant(context: CommandContext, typed: string, like: string 
   const variants = { ...present, [key]: { name: name.value } };
   const looks = like === null ? [] : looksOf(context, like);
   const operations: Operation[] = [
-    { kind: 'updateSite', id: site.id, set: { variants }, was: { variants: site.variants ?? null } },
-    ...looks.map(([target, values]): SetStyle => ({
-      kind: 'setStyle',
-      target: { ...target, owner },
-      set: values,
-      was: Object.fromEntries(Object.keys(values).map((one) => [one, null])),
-    })),
+    siteSetting(context, { variants }),
+    ...looks.map(([target, values]) => settingOf(context, { ...target, owner }, values)),
   ];
   return makeEdit(context, operations, {
     label: name.value,

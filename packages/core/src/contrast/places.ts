@@ -70,7 +70,9 @@ export function placesOf(page: DrawnElement, { set, starters }: Sheet): DrawnPla
     return null;
   };
   for (const element of page.querySelectorAll('*')) {
-    for (const [pseudo, names] of named.get(element) ?? []) {
+    const of = named.get(element);
+    const item = of === undefined ? null : idAround(element, 'data-zv-item');
+    for (const [pseudo, names] of of ?? []) {
       const parent = pseudo === '' ? nearest(element.parentElement) : nearest(element);
       const holds = scopes.flatMap((elements, index) => (elements?.has(element) === false ? [] : [index]));
       const [area = null] =
@@ -100,14 +102,13 @@ export function placesOf(page: DrawnElement, { set, starters }: Sheet): DrawnPla
             pseudo !== '' &&
             lineOf(names[0] ?? 'site').some((name) => thingOf(name).has.includes('arrowShape')),
           part: idAround(element, 'data-zv-part'),
-          item: idAround(element, 'data-zv-item'),
+          item,
           items: [],
         };
         known.set(key, place);
         numbers.set(place, numbers.size);
       }
       if (pseudo === '') at.set(element, place);
-      const item = idAround(element, 'data-zv-item');
       if (item !== null && place.items.at(-1) !== item) place.items.push(item);
     }
     const around = nearest(element);

@@ -55,7 +55,8 @@ export function selectorProblem(selector: string): string | null {
   return isAtEnd && isKnown ? null : `“${selector}” has a pseudo-element that can’t be used here`;
 }
 
-function declarationsProblem(declarations: CssDeclarations): string | null {
+/** What is wrong with declarations; null: nothing. */
+export function declarationsProblem(declarations: CssDeclarations): string | null {
   return first(declarations, ({ name, value }) => {
     if (/!/.test(value))
       return `“${name}: ${value}” has an exclamation mark; CSS written here wins over the looks without it`;

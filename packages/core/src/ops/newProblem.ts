@@ -57,7 +57,7 @@ export function editProblem(document: SiteDocument, operations: readonly Operati
   for (const operation of operations) {
     const problem = newProblem(now, operation);
     if (problem !== null) return problem;
-    if (operation.kind !== 'setToken' && operation.kind !== 'updateSite') continue;
+    if (operation.kind !== 'setToken') continue;
     const applied = kindOf(operation).apply(now, operation);
     if (applied.ok) now = applied.value.document;
   }

@@ -77,10 +77,9 @@ function ownPlaces(document: SiteDocument): OwnPlace[] {
   return [...document.ownCss.nodes.values()]
     .flatMap(({ id, owner, rules }) => {
       const scope = scopeOf(document, owner);
-      return scope === null ? [] : [{ id, owner, rules, ...scope }];
+      return scope === null ? [] : [{ id, rules, ...scope }];
     })
-    .sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))
-    .map(({ rank: _, ...place }) => place);
+    .sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1));
 }
 
 /** The starter of the site, and those of areas that begin with another one. */

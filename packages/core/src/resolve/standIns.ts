@@ -32,6 +32,14 @@ const dressed: Settings = {
  * third entry has a panel. What shows no menu yet shows the first one. O(items + pages).
  */
 export function withStandIns(document: SiteDocument): SiteDocument {
+  let shown = known.get(document);
+  if (shown === undefined) known.set(document, (shown = filled(document)));
+  return shown;
+}
+/** What has been filled already: several look at the same site. */
+const known = new WeakMap<SiteDocument, SiteDocument>();
+
+function filled(document: SiteDocument): SiteDocument {
   const longest = longestLabel(document);
   const items: Item[] = [];
   for (const { id, language } of document.menus.nodes.values())

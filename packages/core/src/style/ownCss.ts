@@ -5,7 +5,6 @@ import { flat } from './rule.ts';
 /** The CSS of a place, and what finds all that is in it. */
 export interface OwnPlace {
   readonly id: string;
-  readonly owner: string;
   readonly rules: readonly CssRule[];
   readonly within: readonly string[];
 }
@@ -18,7 +17,12 @@ const OURS = '.zv,.zv *';
  * one class, so that what comes later wins as it does among looks. Its animations have names of their own. O(length).
  */
 export function printOwnCss(places: readonly OwnPlace[]): string {
-  return places.map((place) => place.rules.map((rule) => `${printed(rule, place)}\n`).join('')).join('');
+  return places
+    .map((place) => {
+      const names = animationsOf(place);
+      return place.rules.map((rule) => `${printed(rule, place, names)}\n`).join('');
+    })
+    .join('');
 }
 
 /** The selectors of a rule as they are printed: what each finds. */
@@ -33,16 +37,18 @@ export function ownSelectors({ selectors }: CssStyleRule, { within }: Pick<OwnPl
     });
 }
 
-function printed(rule: CssRule, place: OwnPlace): string {
-  if ('keyframes' in rule)
-    return `@keyframes ${ownName(rule.keyframes, place)}{${rule.steps
-      .map(({ at, declarations }) => `${at.join()}{${declared(declarations, new Map())}}`)
-      .join('')}}`;
-  const names = new Map(
-    place.rules.flatMap((one) =>
-      'keyframes' in one ? [[one.keyframes, ownName(one.keyframes, place)] as const] : [],
-    ),
+/** What the animations of a place are called in what is delivered. */
+function animationsOf({ id, rules }: OwnPlace): ReadonlyMap<string, string> {
+  return new Map(
+    rules.flatMap((one) => ('keyframes' in one ? [[one.keyframes, `zv-${id}-${one.keyframes}`]] : [])),
   );
+}
+
+function printed(rule: CssRule, place: OwnPlace, names: ReadonlyMap<string, string>): string {
+  if ('keyframes' in rule)
+    return `@keyframes ${names.get(rule.keyframes)}{${rule.steps
+      .map(({ at, declarations }) => `${at.join()}{${declared(declarations, names)}}`)
+      .join('')}}`;
   if ('at' in rule)
     return `@${rule.at} ${rule.condition}{${rule.rules.map((one) => styleRule(one, place, names)).join('')}}`;
   return styleRule(rule, place, names);
@@ -63,10 +69,6 @@ function declared(declarations: CssDeclarations, names: ReadonlyMap<string, stri
       return `${name}:${renamed}`;
     })
     .join(';');
-}
-
-function ownName(name: string, { id }: OwnPlace): string {
-  return `zv-${id}-${name}`;
 }
 
 /** CSS as people read and write it. */

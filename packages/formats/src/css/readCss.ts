@@ -1,7 +1,9 @@
 import { generate, lexer, parse, type CssNode, type Declaration, type List, type Rule } from 'css-tree';
 import {
+  capitalised,
   cssGroups,
   cssProblem,
+  declarationsProblem,
   MOST_CSS_RULES,
   selectorProblem,
   type CssDeclarations,
@@ -62,8 +64,7 @@ export function readCss(text: string): ReadCss {
     positions: true,
     parseCustomProperty: false,
     onParseError: ({ message, line, column }) => {
-      const { line: at = 1, column: from = 1 } = { line, column } as { line?: number; column?: number };
-      problem ??= { line: at, column: from, message: `${message}. Correct it there.` };
+      problem ??= { line, column, message: `${message}. Correct it there.` };
     },
   });
   if (problem !== null) return { ok: false, problem };
@@ -73,17 +74,13 @@ export function readCss(text: string): ReadCss {
     if (rules.length > MOST_CSS_RULES)
       throw new Wrong(null, `These are ${rules.length} rules; the most is ${MOST_CSS_RULES}.`);
     const beyond = cssProblem(rules);
-    if (beyond !== null) throw new Wrong(null, `${sentence(beyond)}.`);
+    if (beyond !== null) throw new Wrong(null, `${capitalised(beyond)}.`);
     return { ok: true, rules };
   } catch (error) {
     if (!(error instanceof Wrong)) throw error;
     const { line = 1, column = 1 } = error.at?.loc?.start ?? {};
     return wrong(line, column, error.message);
   }
-}
-
-function sentence(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 function ruleOf(node: CssNode): CssRule[] {
@@ -115,7 +112,7 @@ function styled(rule: Rule): CssStyleRule[] {
   const selectors = rule.prelude.children.toArray().map((one) => {
     const selector = generate(one);
     const problem = selectorProblem(selector);
-    if (problem !== null) throw new Wrong(one, `${sentence(problem)}.`);
+    if (problem !== null) throw new Wrong(one, `${capitalised(problem)}.`);
     return selector;
   });
   const declarations = declarationsIn(rule.block.children);
@@ -141,9 +138,8 @@ function declarationOf(node: Declaration): CssDeclarations[number] {
   if (node.important !== false)
     throw new Wrong(node, 'Take !important away: CSS written here wins over the looks without it.');
   const value = generate(node.value).trim();
-  const written: CssDeclarations = [{ name, value }];
-  const beyond = cssProblem([{ selectors: ['a'], declarations: written }]);
-  if (beyond !== null) throw new Wrong(node, `${sentence(beyond)}.`);
+  const beyond = declarationsProblem([{ name, value }]);
+  if (beyond !== null) throw new Wrong(node, `${capitalised(beyond)}.`);
   if (!name.startsWith('--')) {
     const { error } = lexer.matchProperty(name, node.value);
     if (error !== null && !/\bvar\(|\benv\(/.test(value))

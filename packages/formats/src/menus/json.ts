@@ -1,9 +1,9 @@
 import { no, ok, readPanel, readSettings, refusal, type Sketch, type SketchTarget } from '@zorvik/core';
+import { VERSION, writeOwnFile } from '../ownFile.ts';
 import { DEEPEST, type MenuFormat } from './menuFormat.ts';
 
 /** Where the schema of this format can be read; docs/formats/menu-1.schema.json is the same. */
 export const MENU_SCHEMA = 'https://zorvik.example/formats/menu-1.schema.json';
-const VERSION = 1;
 
 /** Our own format: all that an item has. */
 export const json: MenuFormat = {
@@ -41,7 +41,7 @@ export const json: MenuFormat = {
     return ok([{ name: typeof menu.name === 'string' ? menu.name : '', sketches }]);
   },
   write: ({ name, sketches }) =>
-    `${JSON.stringify({ $schema: MENU_SCHEMA, format: 'zorvik-menu', version: VERSION, name, items: sketches.map(itemOf) }, null, 2)}\n`,
+    writeOwnFile(MENU_SCHEMA, 'zorvik-menu', { name, items: sketches.map(itemOf) }),
 };
 
 interface Written {

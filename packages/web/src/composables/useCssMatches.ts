@@ -1,7 +1,7 @@
 import { computed, type ComputedRef, type Ref } from 'vue';
-import { ownSelectors, renderPage, scopeOf, type CssRule, type CssStyleRule } from '@zorvik/core';
+import { ownSelectors, scopeOf, type CssRule, type CssStyleRule } from '@zorvik/core';
 import { useFrame } from '../stores/frame.ts';
-import { pageChoices } from '../stores/pageChoices.ts';
+import { composedHtml, pageOf } from '../stores/pageChoices.ts';
 
 /** What a selector of somebody's own finds on the page that is looked at. */
 export interface CssMatch {
@@ -18,18 +18,9 @@ export function useCssMatches(
   rules: Ref<readonly CssRule[]>,
 ): ComputedRef<readonly CssMatch[]> {
   const frame = useFrame();
-  const page = computed(() => {
-    const document = frame.styled;
-    if (document === null) return null;
-    const { header, side, footer, skip } = renderPage(document, frame.situation, {
-      ...pageChoices(document.site),
-      isComposed: true,
-    });
-    const drawn = window.document.implementation.createHTMLDocument('');
-    // Its classes say where it is, and are there only where something was set.
-    drawn.body.innerHTML = skip + header + side + footer;
-    return drawn;
-  });
+  const page = computed(() =>
+    frame.styled === null ? null : pageOf(composedHtml(frame.styled, frame.situation)),
+  );
   return computed(() => {
     const document = frame.styled;
     if (document === null || page.value === null || owner.value === null) return [];

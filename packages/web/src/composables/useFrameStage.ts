@@ -23,8 +23,10 @@ import { schemeShown } from './schemeShown.ts';
 import { useFraming } from './useFraming.ts';
 import { pageChoices } from '../stores/pageChoices.ts';
 
-/** The page that is looked at, drawn once for all its pictures. `shown`: the site that is drawn. `dress`:
- * what is done with its style sheet. */
+/**
+ * The page that is looked at, drawn once for all its pictures. `shown`: the site that is drawn. `dress`: what is done
+ * with its style sheet.
+ */
 export function useDrawnPage(
   shown: () => SiteDocument | null,
   dress = (css: string): string => css,

@@ -7,7 +7,7 @@ import '@zorvik/core/browser/searchOpener';
 import '@zorvik/core/browser/stepIn';
 import '@zorvik/core/browser/headerMotion';
 import { holderAt, placeIn, type Box, type FramePlace, type Holder } from './framePlace.ts';
-import { forceState, stateAround } from './forceState.ts';
+import { stateHolder } from './stateHolder.ts';
 import type { FromFrame, HeldAs, HeldState, PictureSign, ToFrame } from './frameMessages.ts';
 import { dragged, element, placed, swallowClick } from './marks.ts';
 import { patchTree } from './patchTree.ts';
@@ -61,7 +61,7 @@ function show(message: Extract<ToFrame, { kind: 'show' }>): void {
   }
   (page.querySelector('h1') as HTMLElement).textContent = message.title;
   document.dispatchEvent(new Event('zv:added'));
-  forcedOn = [];
+  states.forget();
   hold();
   holdState();
   draw();
@@ -78,42 +78,9 @@ function hold(): void {
   header?.classList.remove('zv-over-content', 'zv-away');
 }
 
-/** What a held state has put on elements, to be taken away again: the attributes that they had. */
-let forcedOn: (readonly [element: HTMLElement, name: string, was: string | null])[] = [];
-/** Holds something in the state that is looked at. */
-function holdState(): void {
-  for (const [one, name, was] of forcedOn.reverse())
-    if (was === null) one.removeAttribute(name);
-    else one.setAttribute(name, was);
-  forcedOn = [];
-  const found = heldState === null || isTried ? null : stateElement(heldState);
-  if (found === null || heldState === null || heldState.state === 'normal') return;
-  const { state } = heldState;
-  // What opens a branch stands beside the link.
-  const opener =
-    state === 'open' && !found.hasAttribute('aria-expanded')
-      ? found.parentElement?.querySelector<HTMLElement>(':scope>button[aria-expanded]')
-      : null;
-  const way: HTMLElement[] = [];
-  for (let one = found.parentElement; one !== null && one !== page; one = one.parentElement) way.push(one);
-  for (const one of [found, ...(opener == null ? [] : [opener]), ...way])
-    for (const name of ['aria-current', 'aria-expanded', 'data-zv-state'])
-      forcedOn.push([one, name, one.getAttribute(name)]);
-  forceState(opener ?? found, state);
-  const around = stateAround(state);
-  if (around !== null) for (const one of way) one.dataset.zvState = around;
-}
-
-/** The first element that is meant and seen. */
-function stateElement({ part, item, selectors }: HeldState): HTMLElement | null {
-  const all = [...page.querySelectorAll<HTMLElement>(selectors.join())].filter((one) => {
-    const own = one.closest<HTMLElement>('[data-zv-part]')?.dataset.zvPart ?? null;
-    return (
-      own === part && (item === null || one.closest('[data-zv-item]')?.getAttribute('data-zv-item') === item)
-    );
-  });
-  return all.find((one) => one.checkVisibility()) ?? null;
-}
+const states = stateHolder(page);
+/** Holds something in the state that is looked at; while it is tried, the visitor decides. */
+const holdState = (): void => states.hold(isTried ? null : heldState);
 
 /** Where a part is seen; it may be written several times. */
 const partAt = (id: string | null): HTMLElement | null =>

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import {
   areaAround,
   areaWords,
+  capitalised,
   childrenOf,
   exceptionsOf,
   meantPart,
@@ -191,7 +192,7 @@ export const useFrame = defineStore('frame', () => {
   /** What a part is called in a list: areas and zones by their names, bands and cells by their numbers. */
   function wordOf(one: Part): string {
     const { document } = copy;
-    if (one.kind === 'area') return capital(areaWords[one.area]);
+    if (one.kind === 'area') return capitalised(areaWords[one.area]);
     if (one.kind === 'zone') return one.at;
     if (one.kind === 'band' && one.only !== undefined) return `${one.only} band`;
     if (document === null) return one.kind;
@@ -235,7 +236,3 @@ export const useFrame = defineStore('frame', () => {
     wordOf,
   };
 });
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}

@@ -8,7 +8,6 @@ import {
   nearestPassing,
   pairKey,
   placesOf,
-  renderPage,
   setFixes,
   sheetOf,
   situationOn,
@@ -27,7 +26,7 @@ import type { PictureSign } from '../live/frameMessages.ts';
 import { useFrame } from './frame.ts';
 import { hardWords, useHardToRead } from './hardToRead.ts';
 import { useWorkingCopy } from './workingCopy.ts';
-import { pageChoices } from './pageChoices.ts';
+import { composedHtml, pageOf } from './pageChoices.ts';
 
 /** What the page that is looked at has, as its style sheet finds it. */
 interface Drawn {
@@ -79,27 +78,15 @@ export const useReadability = defineStore('readability', () => {
   );
   let known: Drawn | null = null;
 
-  /** All areas of the page as they are delivered. */
-  function htmlOf(document: SiteDocument, situation: Situation): string {
-    const { site } = document;
-    const { header, side, footer, skip } = renderPage(document, situation, {
-      ...pageChoices(site),
-      isComposed: true,
-    });
-    return skip + header + side + footer;
-  }
-
   /** A page anew; `before`: what was found last, which is the same where nothing but values has changed. */
   function drawnOn(document: SiteDocument, situation: Situation, before: Drawn | null = null): Drawn {
-    const html = htmlOf(document, situation);
+    const html = composedHtml(document, situation);
     const sheet = { ...sheetOf(document), situations: situationsOfHeader(html) };
     const owners = [...sheet.set.map(({ scope }) => scope), ...sheet.starters]
       .map(({ within }) => within.join())
       .join('|');
     if (before?.html === html && before.owners === owners) return { ...before, sheet };
-    const page = window.document.implementation.createHTMLDocument('');
-    page.body.innerHTML = html;
-    return { sheet, html, owners, places: placesOf(page.body, sheet) };
+    return { sheet, html, owners, places: placesOf(pageOf(html).body, sheet) };
   }
   const drawn = (document: SiteDocument): Drawn =>
     (known = drawnOn(

@@ -105,6 +105,11 @@ export const useStyling = defineStore('styling', () => {
     chosenKey.value = key;
     state.value = next;
   }
+  /** Chooses a row, among those of its kind. */
+  function chooseRow(one: SheetRow): void {
+    rowKind.value = kindOf(leafOf(one));
+    chosenKey.value = one.key;
+  }
   // What is selected on the live page is chosen on the sheet.
   watch([() => frame.partId, () => selection.item?.id], ([part, item]) => {
     if (part === null) return;
@@ -114,8 +119,7 @@ export const useStyling = defineStore('styling', () => {
       there.find((one) => kindOf(leafOf(one)) === 'links') ??
       there[0];
     if (wanted === undefined) return;
-    rowKind.value = kindOf(leafOf(wanted));
-    chosenKey.value = wanted.key;
+    chooseRow(wanted);
     wantedOwner.value = item ?? part;
   });
   watch(row, (now) => {
@@ -317,10 +321,7 @@ export const useStyling = defineStore('styling', () => {
     const there =
       rows.value.find((one) => leafOf(one) === name && ownersOf(one).includes(to)) ??
       rows.value.find((one) => leafOf(one) === name);
-    if (there !== undefined) {
-      rowKind.value = kindOf(leafOf(there));
-      chosenKey.value = there.key;
-    }
+    if (there !== undefined) chooseRow(there);
     state.value = at ?? 'normal';
     wantedOwner.value = to;
     device.value = on ?? null;
@@ -339,8 +340,7 @@ export const useStyling = defineStore('styling', () => {
     );
     if (wanted === null || there === undefined) return;
     wantedVariant.value = null;
-    rowKind.value = kindOf(leafOf(there));
-    chosenKey.value = there.key;
+    chooseRow(there);
     wantedOwner.value = there.variant === null ? null : variantOwner(there.variant);
   }
   watch(rows, chooseVariant);

@@ -21,7 +21,7 @@ const props = defineProps<{ item: Item }>();
 const copy = useWorkingCopy();
 const selection = useSelection();
 const hardToRead = useHardToRead();
-const HardToRead = defineAsyncComponent(() => import('../common/HardToRead.vue'));
+const HardToReadNotes = defineAsyncComponent(() => import('../style/HardToReadNotes.vue'));
 const { faces } = useSettings();
 const isOne = computed(() => selection.chosen.length === 1);
 const shared = computed(() => {
@@ -64,7 +64,10 @@ const shared = computed(() => {
           Make shared link
         </button>
         <AlikeNote :item="item" />
-        <HardToRead v-if="hardToRead.byItem.has(item.id)" :pairs="hardToRead.byItem.get(item.id) ?? []" />
+        <HardToReadNotes
+          v-if="hardToRead.byItem.has(item.id)"
+          :pairs="hardToRead.byItem.get(item.id) ?? []"
+        />
       </template>
     </div>
   </div>

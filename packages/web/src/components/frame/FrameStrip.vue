@@ -24,7 +24,7 @@ import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import { useReadability } from '../../stores/readability.ts';
-import HardToRead from '../common/HardToRead.vue';
+import HardToReadNotes from '../style/HardToReadNotes.vue';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 import PartFacts from '../composer/PartFacts.vue';
@@ -209,7 +209,7 @@ defineExpose({ focus: () => tree.value?.focus(), rename });
       </p>
       <template v-else>
         <FrameFindings :part="part.id" />
-        <HardToRead class="hard" :pairs="readability.failingPart(part.id)" />
+        <HardToReadNotes class="hard" :pairs="readability.failingPart(part.id)" />
         <FrameReach v-if="facts !== null" :part="facts.id" />
         <div v-if="item !== null" ref="name" class="entry">
           <LineField label="Entry" :value="label" :keep="keepLabel" />

@@ -1,23 +1,15 @@
 <script setup lang="ts">
-import { useTemplateRef } from 'vue';
-import { counted, importStyle, styleChanged, styleOf } from '@zorvik/core';
+import { counted, importStyle, styleChanged, styleOf, type PortableStyle, type Result } from '@zorvik/core';
 import { saveFile } from '../../composables/saveFile.ts';
-import { useFileImport } from '../../composables/useFileImport.ts';
 import { useNotices } from '../../stores/notices.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
-import ImportChanges from './ImportChanges.vue';
+import ImportFile from './ImportFile.vue';
 
-/** All looks of the site as a file, in and out. What an import changes is said first. */
+/** All looks of the site as a file, in and out. */
 const copy = useWorkingCopy();
 const notices = useNotices();
-const input = useTemplateRef<HTMLInputElement>('input');
-const { problem, isOpen, preview, chosen, take } = useFileImport({
-  read: async (text) => (await import('../../composables/styleFile.ts')).readStyleFile(text),
-  preview: styleChanged,
-  take: importStyle,
-  counted: ['# change of looks', '# changes of looks'],
-});
-
+const read = async (text: string): Promise<Result<PortableStyle>> =>
+  (await import('../../composables/styleFile.ts')).readStyleFile(text);
 async function save(): Promise<void> {
   const { document } = copy;
   if (document === null) return;
@@ -33,25 +25,16 @@ async function save(): Promise<void> {
 
 <template>
   <div class="files">
-    <button type="button" class="plain-button" @click="input?.click()">Import looks …</button>
-    <button type="button" class="plain-button" @click="save">Export looks</button>
-    <input
-      ref="input"
-      type="file"
-      class="only-heard"
-      tabindex="-1"
-      aria-label="File of looks"
-      accept=".json,application/json"
-      @change="chosen"
-    />
-    <ImportChanges
-      v-model="isOpen"
+    <ImportFile
       title="Import looks"
-      :changes="preview.changes"
-      :skipped="preview.problems"
-      :problem="problem"
-      @take="take"
+      file-label="File of looks"
+      accept=".json,application/json"
+      :read="read"
+      :preview="styleChanged"
+      :take="importStyle"
+      :unit="['# change of looks', '# changes of looks']"
     />
+    <button type="button" class="plain-button" @click="save">Export looks</button>
   </div>
 </template>
 

@@ -4,6 +4,7 @@ import {
   areaId,
   areas,
   areaWords,
+  capitalised,
   counted,
   hasOwner,
   isEqual,
@@ -33,7 +34,7 @@ const places = computed(() => {
     ...areas.map((area): [string, string] => [areaId(area), `The ${areaWords[area]}`]),
   ]);
   for (const { owner, label } of styling.offers)
-    if (!words.has(owner)) words.set(owner, capital(label.replace(/^(?:only|in|all) /, '')));
+    if (!words.has(owner)) words.set(owner, capitalised(label.replace(/^(?:only|in|all) /, '')));
   for (const { owner } of document.ownCss.nodes.values())
     if (!words.has(owner) && hasOwner(document, owner)) words.set(owner, nameOfOwner(document, owner));
   return [...words].map(([owner, label]) => ({
@@ -42,7 +43,6 @@ const places = computed(() => {
     count: document.ownCss.nodes.get(ownCssId(owner))?.rules.length ?? 0,
   }));
 });
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const wanted = ref<string | null>(null);
 const owner = computed(
   () =>

@@ -1,22 +1,19 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from 'vue';
-import { importNames, namesChanged } from '@zorvik/core';
+import { importNames, namesChanged, type CommandContext, type Edit, type Result } from '@zorvik/core';
+import type { ReadTokens } from '@zorvik/formats';
 import { saveFile } from '../../composables/saveFile.ts';
-import { useFileImport } from '../../composables/useFileImport.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
-import ImportChanges from './ImportChanges.vue';
+import ImportFile from './ImportFile.vue';
 
-/** Names of the site as files: design tokens in and out, custom properties out. What an import changes is said first. */
+/** Names of the site as files: design tokens in and out, custom properties out. */
 const copy = useWorkingCopy();
-const input = useTemplateRef<HTMLInputElement>('input');
-const { given, problem, isOpen, preview, chosen, take } = useFileImport({
-  read: async (text) => (await import('../../composables/tokenFile.ts')).readDesignTokens(text),
-  preview: (context, { values }) => namesChanged(context, values),
-  take: (context, { values }) => importNames(context, values),
-  counted: ['# name', '# names'],
-});
-const skipped = computed(() => [...preview.value.problems, ...(given.value?.notes ?? [])]);
-
+const read = async (text: string): Promise<Result<ReadTokens>> =>
+  (await import('../../composables/tokenFile.ts')).readDesignTokens(text);
+function preview(context: CommandContext, { values, notes }: ReadTokens): ReturnType<typeof namesChanged> {
+  const { changes, problems } = namesChanged(context, values);
+  return { changes, problems: [...problems, ...notes] };
+}
+const take = (context: CommandContext, { values }: ReadTokens): Result<Edit> => importNames(context, values);
 async function save(kind: 'tokens' | 'css'): Promise<void> {
   const { document } = copy;
   if (document === null) return;
@@ -33,26 +30,17 @@ async function save(kind: 'tokens' | 'css'): Promise<void> {
 
 <template>
   <div class="files">
-    <button type="button" class="plain-button" @click="input?.click()">Import design tokens …</button>
+    <ImportFile
+      title="Import design tokens"
+      file-label="File of design tokens"
+      accept=".json,.tokens,application/json,application/design-tokens+json"
+      :read="read"
+      :preview="preview"
+      :take="take"
+      :unit="['# name', '# names']"
+    />
     <button type="button" class="plain-button" @click="save('tokens')">Export design tokens</button>
     <button type="button" class="plain-button" @click="save('css')">Export as CSS</button>
-    <input
-      ref="input"
-      type="file"
-      class="only-heard"
-      tabindex="-1"
-      aria-label="File of design tokens"
-      accept=".json,.tokens,application/json,application/design-tokens+json"
-      @change="chosen"
-    />
-    <ImportChanges
-      v-model="isOpen"
-      title="Import design tokens"
-      :changes="preview.changes"
-      :skipped="skipped"
-      :problem="problem"
-      @take="take"
-    />
   </div>
 </template>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { thingOf, type ContrastPair } from '@zorvik/core';
-import ContrastNote from '../style/ContrastNote.vue';
+import ContrastNote from './ContrastNote.vue';
 
 /** What is hard to read of something, each with what makes it readable. */
 const props = defineProps<{ pairs: readonly ContrastPair[] }>();
