@@ -7,6 +7,9 @@ import {
   renderMenu,
   renderStyles,
   resolvedMenus,
+  sheetOf,
+  styledIn,
+  upgraded,
   withFollowed,
   type Place,
   type StoredDocument,
@@ -30,14 +33,15 @@ const byCode = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
 
 /** The same documents as they are delivered now. */
 function now({ document: stored, fragments }: Frozen): Look {
-  const document = withFollowed(readStored(stored), byCode);
+  const document = withFollowed(upgraded(readStored(stored)).document, byCode);
   const menus = resolvedMenus(document, byCode).map(({ menu }) => menu);
+  const styled = styledIn(document);
   return {
-    css: renderStyles(document.site, menus),
+    css: renderStyles(document.site, menus, undefined, sheetOf(document)),
     body: fragments
       .map(({ menu: key, place }) => {
         const menu = menus.find((one) => one.key === key);
-        return menu === undefined ? '' : renderMenu(menu, { place, pictures: '/p/' });
+        return menu === undefined ? '' : renderMenu(menu, { place, pictures: '/p/', styled });
       })
       .join('\n'),
   };

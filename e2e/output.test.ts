@@ -222,8 +222,6 @@ describe('menus that are hard to fit', () => {
   const long = 'Everything that grows in the shade of old walls, by month and by height';
   const badge = {
     text: 'New in all our gardens since last spring',
-    color: '#ffffff',
-    background: '#1f5a3a',
     position: 'after',
   } as const;
   const below = (id: string): ResolvedItem[] =>

@@ -135,6 +135,7 @@ export { SharedLinkShape, type SharedLink } from './schema/sharedLink.ts';
 export { OwnFieldShape, type OwnField, type OwnFieldType } from './schema/ownField.ts';
 export {
   BadgeShape,
+  SettingsShape,
   IconShape,
   settingFields,
   settingNames,
@@ -414,6 +415,7 @@ export type { SetToken } from './ops/setToken.ts';
 export { rankedStyles, resolveStyle, type ResolvedStyle, type StyleChoices } from './style/resolveStyle.ts';
 export { compileStyles, declarationsFor } from './style/compileStyles.ts';
 export { plainSheet, type Scope, type SetLook, type Sheet } from './style/sheet.ts';
+export { entryStyle } from './resolve/entryStyle.ts';
 export { scopeOf, sheetOf, styledIn } from './resolve/sheetOf.ts';
 export {
   areaOfOwner,
@@ -441,7 +443,7 @@ export {
   type StyleValues,
 } from './schema/style.ts';
 export type { SetStyle } from './ops/setStyle.ts';
-export { resetLooks, setFixes, setLooks } from './commands/looks.ts';
+export { resetLooks, setEntryLooks, setFixes, setLooks } from './commands/looks.ts';
 export { leastScrim, nearestPassing } from './contrast/nearestPassing.ts';
 export { placesOf, type DrawnElement, type DrawnPlace } from './contrast/places.ts';
 export { fixesForAll, fixFor, fixOperation, isFailing, pairKey, type ContrastFix } from './contrast/fixes.ts';
@@ -450,7 +452,7 @@ export { overriding } from './style/overriding.ts';
 export { deliveredStyles, previewStyles } from './style/previewStyles.ts';
 export { chosenStarter, starterByKey, type ChosenStarter } from './model/chosenStarter.ts';
 export { starterKeys, starters as lookStarters, type StarterKey } from './starters/starters.ts';
-export type { OwnStarter, StarterStyle } from './schema/ownStarter.ts';
+export { StarterStyleShape, type OwnStarter, type StarterStyle } from './schema/ownStarter.ts';
 export { importNames, namesChanged, type NamedValue } from './commands/importNames.ts';
 export { setDark } from './commands/dark.ts';
 export { inScheme } from './style/previewStyles.ts';

@@ -73,19 +73,15 @@ describe('settings of items', () => {
     [{ cssClass: '1st' }, 'badClass'],
     [{ cssClass: 'a"onclick=' }, 'badClass'],
     [{ tooltip: 'x'.repeat(401) }, 'tooLong'],
-    [
-      { badge: { text: 'x'.repeat(41), color: '#ffffff', background: '#000000', position: 'after' } },
-      'tooLong',
-    ],
-    [{ badge: { text: 'New', color: 'red', background: '#000000', position: 'after' } }, 'badColor'],
+    [{ badge: { text: 'x'.repeat(41), position: 'after' } }, 'tooLong'],
     [{ heldBack: null }, 'changesNothing'],
   ] as const)('%j is refused as %s', (changes, expected) => {
     expect(code(set(changes, 'Bulbs'))).toBe(expected);
   });
 
   it('come out in HTML and data: what shows, where, and how it opens', () => {
-    const leaf = { name: 'leaf', path: 'M2 2h20v20H2Z', color: '#1f5a3a', position: 'before' } as const;
-    const badge = { text: 'New & <b>', color: '#ffffff', background: '#1f5a3a', position: 'after' } as const;
+    const leaf = { name: 'leaf', path: 'M2 2h20v20H2Z', position: 'before' } as const;
+    const badge = { text: 'New & <b>', position: 'after' } as const;
     const one = after(
       set(
         {
@@ -102,7 +98,7 @@ describe('settings of items', () => {
       ),
     );
     expect(html(one)).toContain(
-      '<li class="a b zv-hidden-narrow"><a href="/tools" class="zv-button" title="&quot;Tip&quot;"><svg viewBox="0 0 24 24" aria-hidden="true" fill="#1f5a3a"><path d="M2 2h20v20H2Z"/></svg><i class="zv-visually-hidden">Tools</i><small>A &lt;line&gt;</small><b class="zv-badge zv-badge-ffffff-1f5a3a">New &amp; &lt;b&gt;</b></a></li>',
+      '<li class="a b zv-hidden-narrow"><a href="/tools" class="zv-button" title="&quot;Tip&quot;"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M2 2h20v20H2Z"/></svg><i class="zv-visually-hidden">Tools</i><small>A &lt;line&gt;</small><b class="zv-badge">New &amp; &lt;b&gt;</b></a></li>',
     );
     expect(resolveMenu(one, menu).items[1]).toMatchObject({
       label: 'Tools',
@@ -111,7 +107,6 @@ describe('settings of items', () => {
       look: 'button',
     });
     const css = renderStyles(one.site, [resolveMenu(one, menu)]);
-    expect(css).toContain(':where(.zv-badge.zv-badge-ffffff-1f5a3a){color:#ffffff;background:#1f5a3a}');
     expect(css).toContain('.zv :where(.zv-hidden-narrow){display:none}');
     expect(
       renderStyles(start.site, [resolveMenu(start, menu)]),

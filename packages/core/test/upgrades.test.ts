@@ -80,7 +80,7 @@ describe('upgrades of a stored site', () => {
   });
 
   it('are asked whether they led to something sound', () => {
-    expect(() => upgraded(readStored({ ...frozen.end, pages: [] } as { format: number }))).toThrow(
+    expect(() => upgraded(readStored({ ...frozen.end, sharedLinks: [] } as { format: number }))).toThrow(
       'is not sound',
     );
   });

@@ -292,11 +292,9 @@ function randomSettings(random: RandomBits): Settings {
   const word = pick(random, WORDS) ?? 'New';
   return {
     ...(below(random, 2) === 0 ? { tooltip: word, description: `${word} & more` } : {}),
+    ...(below(random, 3) === 0 ? { badge: { text: word, position: 'after' } } : {}),
     ...(below(random, 3) === 0
-      ? { badge: { text: word, color: '#ffffff', background: '#1f5a3a', position: 'after' } }
-      : {}),
-    ...(below(random, 3) === 0
-      ? { icon: { name: 'leaf', path: 'M2 2h20v20H2Z', color: null, position: 'before' }, labelHidden: true }
+      ? { icon: { name: 'leaf', path: 'M2 2h20v20H2Z', position: 'before' }, labelHidden: true }
       : {}),
     ...(below(random, 3) === 0 ? { hiddenOn: ['narrow'], activation: { wide: 'open' } } : {}),
     ...(below(random, 4) === 0 ? { heldBack: true } : {}),

@@ -384,7 +384,7 @@ const makers: readonly Maker[] = [
 type MoveKind = Extract<Operation, { readonly to: Spot }>['kind'];
 
 function randomBadge(random: RandomBits): Badge {
-  return { text: `New ${below(random, 3)}`, color: '#ffffff', background: '#1f5a3a', position: 'after' };
+  return { text: `New ${below(random, 3)}`, position: 'after' };
 }
 
 function move(

@@ -18,7 +18,7 @@ import { menuFormats, readMenus } from '../src/index.ts';
 
 const json = menuFormats.find(({ key }) => key === 'json')!;
 const sample = readStored(
-  JSON.parse(readFileSync(new URL('../../core/laws/samples/format-5.json', import.meta.url), 'utf8')) as {
+  JSON.parse(readFileSync(new URL('../../core/laws/samples/format-10.json', import.meta.url), 'utf8')) as {
     format: number;
   },
 );

@@ -22,6 +22,8 @@ export interface Thing {
   readonly like?: string;
   /** The only medium in which it is there. */
   readonly medium?: Medium;
+  /** It is part of the entry of one item: what is set for an item holds for that entry alone, not for those below it. */
+  readonly isOfEntry?: true;
   /** It is always something else besides: where nobody says anything of it, it looks like that. */
   readonly isOnTop?: true;
 }
@@ -487,28 +489,33 @@ export const anatomy = {
     name: 'Icons',
     in: { normal: '.zv li>*>svg' },
     has: [...ICON],
+    isOfEntry: true,
   },
   iconAfter: {
     name: 'Icons after a label',
     in: { normal: '.zv li>*>svg.zv-after' },
     has: [],
     like: 'icon',
+    isOfEntry: true,
   },
   description: {
     name: 'Descriptions',
     in: { normal: '.zv small' },
     has: ['color', ...FONT, 'opacity'],
+    isOfEntry: true,
   },
   badge: {
     name: 'Badges',
     in: { normal: '.zv-badge' },
-    has: [...FONT, ...BORDER, ...PADDING, 'marginInline'],
+    has: ['color', 'background', ...FONT, ...BORDER, ...PADDING, 'marginInline'],
+    isOfEntry: true,
   },
   badgeBefore: {
     name: 'Badges before a label',
     in: { normal: '.zv-badge.zv-before' },
     has: [],
     like: 'badge',
+    isOfEntry: true,
   },
   heading: {
     name: 'Headings',

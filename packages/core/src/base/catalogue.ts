@@ -338,10 +338,6 @@ const entries = {
     sentence:
       'The address {address} is already used by the page “{title}”. Change that page’s address first, or choose another one.',
   },
-  badColor: {
-    status: 422,
-    sentence: '“{color}” is not a valid colour. Use six hexadecimal digits, for example #1f5a3a.',
-  },
   badClass: {
     status: 422,
     sentence:

@@ -92,6 +92,7 @@ const history = {
   styleSet: 'Set {property} of {thing} in “{where}” to {value}',
   styleReset: 'Reset {property} of {thing} in “{where}”',
   stylesSet: 'Set {count|# value|# values} of {thing} in “{where}”',
+  entryLooksSet: 'Changed the look of {thing} in {count|# item|# items}',
   looksReset: 'Reset {count|# value|# values} of looks',
   madeReadable: 'Made {count|# colour|# colours} easier to read',
   looksSet: 'Set the look of {count|# thing|# things}',

@@ -13,10 +13,11 @@ import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import type { Destination, Item } from '../schema/item.ts';
 import type { PartSketch } from '../schema/preset.ts';
-import type { Settings } from '../schema/settings.ts';
+import type { PortableSettings } from '../schema/readSettings.ts';
 import { LONGEST_LABEL } from '../schema/shapes.ts';
 import { checkLabel } from './checkLabel.ts';
 import { makeEdit, type CommandContext } from './context.ts';
+import { looksToSet } from './ownLooks.ts';
 import { additions, withoutLost } from './panelParts.ts';
 import { panelOnSite } from './portablePanel.ts';
 import { partsFrom } from './presets.ts';
@@ -32,7 +33,7 @@ export interface PlannedItem {
   /** How its page was found; null: it leads to none. */
   readonly foundBy: 'address' | 'title' | null;
   readonly opensNewTab: boolean;
-  readonly settings: Settings;
+  readonly settings: PortableSettings;
   /** The rows of its panel. */
   readonly panel?: readonly PartSketch[];
   readonly depth: number;
@@ -161,7 +162,7 @@ export function bringIn(
 
 /**
  * The operations that add planned items at a spot: one for each branch, and behind them those that add their
- * panels.
+ * panels and set their looks.
  */
 export function itemsToAdd(
   { document, random }: CommandContext,
@@ -171,13 +172,16 @@ export function itemsToAdd(
   const operations: { kind: 'addItem'; after: Id | null; branch: Item[] }[] = [];
   const open: Id[] = [];
   const children = new Map<Id, Id[]>();
+  const styled: Operation[] = [];
   const panels: { readonly owner: Id; readonly rows: readonly PartSketch[] }[] = [];
   for (const { label, destination, opensNewTab, settings, panel, depth, dropped } of items) {
     if (dropped !== null) continue;
     const id = mintId('item', random);
     const parent = depth === 0 ? spot.parent : (open[depth - 1] ?? spot.parent);
     const agreed = destination.kind === 'page' ? agreedFacts(document, destination.page) : null;
-    const item: Item = { id, parent, label, destination, opensNewTab, agreed, ...settings };
+    const { looks = [], ...facts } = settings;
+    const item: Item = { id, parent, label, destination, opensNewTab, agreed, ...facts };
+    styled.push(...looksToSet(document, id, looks));
     open[depth] = id;
     if (panel !== undefined) panels.push({ owner: id, rows: panel });
     children.set(parent, [...(children.get(parent) ?? []), id]);
@@ -198,5 +202,5 @@ export function itemsToAdd(
       owner,
     ),
   );
-  return [...operations, ...composed];
+  return [...operations, ...composed, ...styled];
 }

@@ -6,14 +6,16 @@ import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
 import type { Operation } from '../ops/registry.ts';
 import { followedId } from '../resolve/withFollowed.ts';
 import type { Item } from '../schema/item.ts';
+import { looksToSet, ownLooks } from './ownLooks.ts';
 import { panelCopies, type PartsOf } from './panelParts.ts';
 
 /**
  * The operations that add copies of branches, each in preorder, one behind the other from a spot on, and
- * behind them those that add copies of their panels. A copy of what follows keeps its exceptions: their ids
- * follow from its own.
+ * behind them those that add copies of their panels, and what was set for the looks of either. A copy of what follows
+ * keeps its exceptions: their ids follow from its own.
  */
 export function copiesAt(
+  document: SiteDocument,
   branches: readonly (readonly Item[])[],
   spot: Spot,
   random: RandomBits,
@@ -33,7 +35,11 @@ export function copiesAt(
     after = copies[0]?.id ?? after;
     return operation;
   });
-  return [...items, ...panelCopies(copyOf, partsOf, random)];
+  const panels = panelCopies(copyOf, partsOf, random);
+  const looks = [...copyOf, ...panels.copyOf].flatMap(([from, to]) =>
+    looksToSet(document, to, ownLooks(document, from)),
+  );
+  return [...items, ...panels.operations, ...looks];
 }
 
 /**

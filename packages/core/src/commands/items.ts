@@ -240,6 +240,7 @@ export function duplicateItems(context: CommandContext, chosen: readonly Id[]): 
   const tops = topmost(document.items, chosen);
   const operations = tops.flatMap((top) =>
     copiesAt(
+      document,
       [branchToCopy(storedOf(context), document, top)],
       { ...spotOf(document.items, top), after: top },
       random,
@@ -291,7 +292,7 @@ export function pasteItems(
   const byItem = new Map(panels.map((parts) => [parts[0]?.parent ?? '', withoutLost(document, parts)]));
   return makeEdit(
     context,
-    copiesAt(known, spot, random, (item) => byItem.get(item) ?? []),
+    copiesAt(document, known, spot, random, (item) => byItem.get(item) ?? []),
     { sentence: words },
   );
 }

@@ -1,4 +1,6 @@
+import { thingOf, type ThingName } from '../anatomy/anatomy.ts';
 import type { Property } from '../anatomy/properties.ts';
+import type { Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
@@ -10,7 +12,30 @@ import { makeEdit, storedOf, type CommandContext } from './context.ts';
 
 /** Sets values of things in one place and one state; null resets one. */
 export function setLooks(context: CommandContext, target: StyleTarget, set: StyleSet): Result<Edit> {
-  return makeEdit(context, [settingOf(context, target, set)], { label: 'this look', isStored: true });
+  return makeEdit(context, [settingOf(context, target, set)], { label: 'this look' });
+}
+
+/** Sets looks of the icon or the badge of several items at once; those that show a shared link change it there. */
+export function setEntryLooks(
+  context: CommandContext,
+  chosen: readonly Id[],
+  thing: ThingName,
+  set: StyleSet,
+): Result<Edit> {
+  const { items } = context.document;
+  const owners = new Set(chosen.map((id) => items.nodes.get(id)?.link ?? id));
+  const operations = [...owners].map((owner) => settingOf(context, { owner, thing }, set));
+  return makeEdit(context, operations, {
+    label: 'this look',
+    ...(operations.length === 1
+      ? {}
+      : {
+          sentence: sentence('entryLooksSet', {
+            thing: thingOf(thing).name.toLowerCase(),
+            count: operations.length,
+          }),
+        }),
+  });
 }
 
 /** Resets values in several places at once, so that what is farther away is seen there again. */

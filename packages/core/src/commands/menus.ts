@@ -94,7 +94,7 @@ function fillingOf(context: CommandContext, fill: MenuFill, menu: Id): Operation
   if (fill.kind === 'copy') {
     const { items } = storedOf(context);
     const branches = [...childrenOf(items, fill.menu)].map((top) => branchOf(items, top));
-    return copiesAt(branches, spot, random, (item) => partsIn(document, item));
+    return copiesAt(document, branches, spot, random, (item) => partsIn(document, item));
   }
   const pages = [...childrenOf(document.pages, fill.below ?? document.site.id)].filter(
     (id) => document.pages.nodes.get(id)?.state !== 'gone',

@@ -10,18 +10,28 @@ import type { Part } from '../schema/part.ts';
 /** The parts of the panel of an item that is copied, in preorder; none where it has no panel of its own. */
 export type PartsOf = (item: Id) => readonly Part[];
 
-/** The operations that give copied items copies of their panels; `copyOf` has the copy of each item. */
-export function panelCopies(copyOf: ReadonlyMap<Id, Id>, partsOf: PartsOf, random: RandomBits): Operation[] {
-  return [...copyOf].flatMap(([item, copy]) => {
+/**
+ * The operations that give copied items copies of their panels, and the copy of each part; `copyOf` has the copy of
+ * each item.
+ */
+export function panelCopies(
+  copyOf: ReadonlyMap<Id, Id>,
+  partsOf: PartsOf,
+  random: RandomBits,
+): { readonly operations: readonly Operation[]; readonly copyOf: ReadonlyMap<Id, Id> } {
+  const parts = new Map<Id, Id>();
+  const operations = [...copyOf].flatMap(([item, copy]) => {
     const made = new Map<Id, Id>([[item, copy]]);
-    const parts = partsOf(item).map((part) => {
+    const copies = partsOf(item).map((part) => {
       const id = mintId('part', random);
       made.set(part.id, id);
+      parts.set(part.id, id);
       const shown = part.item === undefined ? {} : { item: copyOf.get(part.item) ?? part.item };
       return newPart(id, made.get(part.parent) ?? copy, { ...part, ...shown });
     });
-    return additions(parts, copy);
+    return additions(copies, copy);
   });
+  return { operations, copyOf: parts };
 }
 
 /**

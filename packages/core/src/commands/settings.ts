@@ -2,7 +2,7 @@ import type { Phrase } from '../base/fillIn.ts';
 import type { Id } from '../base/ids.ts';
 import { isEqual } from '../base/isEqual.ts';
 import { plainLine } from '../base/plainLine.ts';
-import { refusal, type Refusal } from '../base/refusal.ts';
+import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import { faceOf } from '../model/faceOf.ts';
@@ -21,6 +21,7 @@ import {
   type SettingName,
 } from '../schema/settings.ts';
 import { makeEdit, type CommandContext } from './context.ts';
+import { looksOfSetting, looksToReset, looksToSet, withoutLooks } from './ownLooks.ts';
 import { faceUpdate, type FaceChanges } from './faceUpdate.ts';
 
 /** What may be set for several items at once: their settings, and how they open. */
@@ -74,21 +75,14 @@ function checkSettings(typed: ItemChanges): Result<ItemChanges> {
   }
   if (typed.badge != null) {
     const text = plainLine(typed.badge.text);
-    const problem = badgeProblem(text, [typed.badge.color, typed.badge.background]);
-    if (problem !== null) return no(problem);
+    if (text.length > LONGEST_BADGE)
+      return no(refusal('tooLong', { what: 'a badge', length: text.length, most: LONGEST_BADGE }));
     set.badge = text === '' ? null : { ...typed.badge, text };
   }
   for (const name of ['hiddenOn', 'branchHiddenOn'] as const) if (typed[name]?.length === 0) set[name] = null;
   for (const name of ['activation', 'own'] as const)
     if (typed[name] != null && Object.keys(typed[name]).length === 0) set[name] = null;
   return ok(set as ItemChanges);
-}
-
-function badgeProblem(text: string, colors: readonly string[]): Refusal | null {
-  if (text.length > LONGEST_BADGE)
-    return refusal('tooLong', { what: 'a badge', length: text.length, most: LONGEST_BADGE });
-  const color = colors.find((one) => !/^#[0-9a-f]{6}$/.test(one));
-  return color === undefined ? null : refusal('badColor', { color });
 }
 
 /** What may be offered to the siblings of an item: settings, and how it opens. */
@@ -107,8 +101,13 @@ export function unlikeSiblings({ document }: Pick<CommandContext, 'document'>, i
     .filter((one) => one !== item && one.link === undefined);
   const found = new Map<AlikeName, Id[]>();
   for (const name of alikeNames) {
+    const looks = looksOfSetting(document, item.link ?? id, name);
     const unlike = siblings
-      .filter((one) => !isEqual(one[name] ?? null, face[name] ?? null))
+      .filter(
+        (one) =>
+          !isEqual(one[name] ?? null, face[name] ?? null) ||
+          !isEqual(looksOfSetting(document, one.id, name), looks),
+      )
       .map((one) => one.id);
     if (unlike.length > 0) found.set(name, unlike);
   }
@@ -123,14 +122,22 @@ export function makeAlike(context: CommandContext, id: Id, names: readonly Alike
   const face = faceOf(document, item);
   const unlike = unlikeSiblings(context, id);
   const sets = new Map<Id, Record<string, unknown>>();
+  const looks: Operation[] = [];
   for (const name of names) {
-    for (const sibling of unlike.get(name) ?? [])
+    const wanted = looksOfSetting(document, item.link ?? id, name);
+    for (const sibling of unlike.get(name) ?? []) {
       sets.set(sibling, { ...sets.get(sibling), [name]: face[name] ?? null });
+      const present = looksOfSetting(document, sibling, name);
+      looks.push(
+        ...looksToReset(document, sibling, present),
+        ...looksToSet(withoutLooks(document), sibling, wanted),
+      );
+    }
   }
   const label = nameOf(document, 'items', id);
   if (sets.size === 0) return no(refusal('noneSaid', { label }));
   const operations = [...sets].map(([sibling, set]) => faceUpdate(document, sibling, set as FaceChanges));
-  return makeEdit(context, operations, {
+  return makeEdit(context, [...operations, ...looks], {
     sentence: sentence('madeAlike', { count: sets.size, label, what: phrasesFor(names) }),
     label,
   });

@@ -1,3 +1,4 @@
+import { thingOf } from '../anatomy/anatomy.ts';
 import { mintId, type Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
@@ -16,6 +17,7 @@ import { checkLabel } from './checkLabel.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { destinationTyped } from './destinationTyped.ts';
 import { valuesOf, type FaceChanges } from './faceUpdate.ts';
+import { looksToReset, looksToSet, ownLooks } from './ownLooks.ts';
 
 /** Makes a shared link of what is seen of an item, and lets the item show it. */
 export function shareItem(context: CommandContext, id: Id): Result<Edit> {
@@ -26,12 +28,15 @@ export function shareItem(context: CommandContext, id: Id): Result<Edit> {
   if (item.link !== undefined) return no(refusal('isShared', { label }));
   const { parent: _, link: __, ...face } = item;
   const link = mintId('sharedLink', random);
+  const looks = ownLooks(document, id).filter(({ thing }) => thingOf(thing).isOfEntry === true);
   const operations: Operation[] = [
     {
       kind: 'addSharedLink',
       after: lastLink(context),
       branch: [{ ...face, id: link, parent: document.site.id }],
     },
+    ...looksToSet(document, link, looks),
+    ...looksToReset(document, id, looks),
     {
       kind: 'updateItem',
       id,
@@ -97,18 +102,16 @@ export function detachItem(context: CommandContext, id: Id): Result<Edit> {
   const item = document.items.nodes.get(id);
   if (item === undefined) return no(missing('items', id));
   if (item.link === undefined) return no(refusal('notShared', { label: labelOf(document, item) }));
-  return makeEdit(context, [detaching(context, item, item.link)]);
+  return makeEdit(context, detaching(context, item, item.link));
 }
 
-function detaching({ document }: CommandContext, item: Item, link: Id): Operation {
+function detaching({ document }: CommandContext, item: Item, link: Id): Operation[] {
   const { id: _, parent: __, ...face } = nodeAt(document.sharedLinks, link);
   const set: FaceChanges = face;
-  return {
-    kind: 'updateItem',
-    id: item.id,
-    set: { ...set, link: null },
-    was: { ...valuesOf(item, set), link },
-  };
+  return [
+    { kind: 'updateItem', id: item.id, set: { ...set, link: null }, was: { ...valuesOf(item, set), link } },
+    ...looksToSet(document, item.id, ownLooks(document, link)),
+  ];
 }
 
 /**
@@ -127,7 +130,7 @@ export function removeLink(
   const label = nameOf(document, 'sharedLinks', link);
   if (shown.length > 0 && users === 'refuse') return no(refusal('linkInUse', { label, count: shown.length }));
   const operations: Operation[] = [
-    ...shown.map((item) => detaching(context, item, link)),
+    ...shown.flatMap((item) => detaching(context, item, link)),
     { kind: 'removeSharedLink', after: spotOf(document.sharedLinks, link).after, branch: [node] },
   ];
   return makeEdit(context, operations, { sentence: sentence('linkRemoved', { label }) });

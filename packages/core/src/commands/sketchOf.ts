@@ -4,7 +4,9 @@ import { faceOf, type Face } from '../model/faceOf.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
 import { labelOf } from '../model/labelOf.ts';
 import type { Sketch, SketchTarget } from '../model/sketch.ts';
-import { settingNames, type Settings } from '../schema/settings.ts';
+import type { PortableSettings } from '../schema/readSettings.ts';
+import { settingNames } from '../schema/settings.ts';
+import { ownLooks } from './ownLooks.ts';
 import { portablePanel } from './portablePanel.ts';
 import { panelSketch } from './presets.ts';
 import { mapTree } from '../walk/mapTree.ts';
@@ -18,10 +20,18 @@ export function sketchOf(document: SiteDocument, items: Iterable<Id>): Sketch[] 
     items,
     (id) => childrenOf(document.items, id),
     (id, children) => {
-      const face = faceOf(document, nodeAt(document.items, id));
-      const settings: Settings = Object.fromEntries(
-        settingNames.filter((name) => face[name] !== undefined).map((name) => [name, face[name]]),
-      );
+      const item = nodeAt(document.items, id);
+      const face = faceOf(document, item);
+      const looks = [
+        ...(face === item || item.link === undefined ? [] : ownLooks(document, item.link)),
+        ...ownLooks(document, id),
+      ];
+      const settings: PortableSettings = {
+        ...Object.fromEntries(
+          settingNames.filter((name) => face[name] !== undefined).map((name) => [name, face[name]]),
+        ),
+        ...(looks.length === 0 ? {} : { looks }),
+      };
       return {
         label: labelOf(document, face),
         target: targetOf(document, face),

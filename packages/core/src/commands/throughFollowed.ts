@@ -86,6 +86,7 @@ function isConcerned(shown: SiteDocument, operation: Operation): boolean {
   const { kind } = operation;
   if (kind === 'addItem') return isFollowing(shown, topOf(operation).parent);
   if (kind === 'updateItem') return isFollowed(shown, operation.id);
+  if (kind === 'setStyle') return isFollowed(shown, operation.target.owner);
   if (kind === 'removeItem') return isFollowed(shown, topOf(operation).id);
   if (kind !== 'moveItem') return false;
   return (
@@ -99,6 +100,7 @@ function translate(at: Here, operation: Operation): Result<Operation[]> {
   const { kind } = operation;
   if (kind === 'addItem') return ok(adding(at, operation));
   if (kind === 'updateItem') return updating(at, operation);
+  if (kind === 'setStyle') return ok([...exceptionFor(at, operation.target.owner), operation]);
   if (kind === 'removeItem') return ok(hiding(at, topOf(operation).id));
   if (kind === 'moveItem')
     return ok(isFollowed(at.shown, operation.id) ? movingFollowed(at, operation) : movingOwn(at, operation));
@@ -179,11 +181,15 @@ function movingOwn(at: Here, { id, from, to }: MoveItem): Operation[] {
 function movingFollowed(at: Here, { id, to }: MoveItem): Operation[] {
   const item = nodeAt(at.shown.items, id);
   if (to.parent !== item.parent) {
-    const [copy, ...panels] = copiesAt([branchToCopy(at.stored, at.shown, id)], to, at.random, (item) =>
-      partsIn(at.stored, item),
+    const [copy, ...behind] = copiesAt(
+      at.stored,
+      [branchToCopy(at.stored, at.shown, id)],
+      to,
+      at.random,
+      (item) => partsIn(at.stored, item),
     );
     if (copy?.kind !== 'addItem') return [];
-    return [...hiding(at, id), ...(isFollowing(at.shown, to.parent) ? adding(at, copy) : [copy]), ...panels];
+    return [...hiding(at, id), ...(isFollowing(at.shown, to.parent) ? adding(at, copy) : [copy]), ...behind];
   }
   const made = exceptionFor(at, id);
   const { behind, own, others } = placeAmong(at, to.parent, id, to.after, true);

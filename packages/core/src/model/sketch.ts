@@ -1,5 +1,5 @@
 import type { PortableSketch } from '../schema/preset.ts';
-import type { Settings } from '../schema/settings.ts';
+import type { PortableSettings } from '../schema/readSettings.ts';
 
 /** What an item of a sketch leads to, as far as its source says. */
 export type SketchTarget =
@@ -17,7 +17,7 @@ export interface Sketch {
   readonly label: string;
   readonly target: SketchTarget;
   readonly opensNewTab?: boolean;
-  readonly settings?: Settings;
+  readonly settings?: PortableSettings;
   /** The rows of the panel that drops from it. */
   readonly panel?: readonly PortableSketch[];
   readonly children: readonly Sketch[];

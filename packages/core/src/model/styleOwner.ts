@@ -48,15 +48,16 @@ export function variantOf(owner: string): string | null {
 }
 
 /** In which forest an owner of looks is; null: it is in none, or not there. */
-export function forestOfOwner(document: SiteDocument, owner: string): 'menus' | 'items' | 'parts' | null {
-  if (document.items.nodes.has(owner)) return 'items';
-  if (document.menus.nodes.has(owner)) return 'menus';
-  return document.parts.nodes.has(owner) ? 'parts' : null;
+export function forestOfOwner(document: SiteDocument, owner: string): OwnerForest | null {
+  return ownerForests.find((one) => document[one].nodes.has(owner)) ?? null;
 }
+const ownerForests = ['items', 'menus', 'sharedLinks', 'parts'] as const;
+/** The forests whose nodes can have looks. */
+export type OwnerForest = (typeof ownerForests)[number];
 
 /**
  * Whether something is there that looks can be set for: the site, an area, a template, a variant, a menu or a level of
- * it, an item, a part.
+ * it, an item, a shared link, a part.
  */
 export function hasOwner(document: SiteDocument, owner: string): boolean {
   const variant = variantOf(owner);

@@ -1,7 +1,7 @@
 import { isSafeAddress } from '../base/address.ts';
 import type { ResolvedItem } from '../resolve/resolved.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
-import type { Activation, Badge } from '../schema/settings.ts';
+import type { Activation } from '../schema/settings.ts';
 import { buttonClass, classAttribute, prefixed } from '../parts/attributes.ts';
 import { escapeHtml } from '../base/escape.ts';
 
@@ -111,18 +111,11 @@ function innerHtml({ label, labelHidden, description, icon, badge }: ResolvedIte
   const sign =
     icon === undefined
       ? ''
-      : `<svg${icon.position === 'after' ? ' class="zv-after"' : ''} viewBox="0 0 24 24" aria-hidden="true"${icon.color === null ? '' : ` fill="${icon.color}"`}><path d="${escapeHtml(icon.path)}"/></svg>`;
+      : `<svg${icon.position === 'after' ? ' class="zv-after"' : ''} viewBox="0 0 24 24" aria-hidden="true"><path d="${escapeHtml(icon.path)}"/></svg>`;
   const mark =
     badge === undefined
       ? ''
-      : `<b class="${badgeClass(badge)}${badge.position === 'before' ? ' zv-before' : ''}">${escapeHtml(badge.text)}</b>`;
+      : `<b class="zv-badge${badge.position === 'before' ? ' zv-before' : ''}">${escapeHtml(badge.text)}</b>`;
   const withSign = icon?.position === 'after' ? text + sign : sign + text;
   return badge?.position === 'before' || badge?.position === 'above' ? mark + withSign : withSign + mark;
-}
-
-/**
- * The class that stands for a badge's two colours, so that sites that allow no inline styles show them, too.
- */
-export function badgeClass({ color, background }: Badge): string {
-  return `zv-badge zv-badge-${color.slice(1)}-${background.slice(1)}`;
 }

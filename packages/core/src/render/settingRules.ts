@@ -4,7 +4,6 @@ import { settingNames } from '../schema/settings.ts';
 import { looks, rule, type Rule } from '../style/rule.ts';
 import { preorder } from '../walk/preorder.ts';
 import { buttonRules } from '../parts/buttonRules.ts';
-import { badgeClass } from './faceHtml.ts';
 import { UNSEEN } from '../style/unseen.ts';
 
 /** What the settings of items need of the style sheet; empty when no item has any. O(items). */
@@ -13,25 +12,13 @@ export function settingRules(menus: readonly ResolvedMenu[]): Rule[] {
     [...preorder<ResolvedItem>(menu.items, ({ children }) => children)].map(({ node }) => node),
   );
   if (!items.some((item) => settingNames.some((name) => name !== 'dropdown' && name in item))) return [];
-  const badges = new Map(
-    items.flatMap(({ badge }) =>
-      badge === undefined ? [] : [[badgeClass(badge).replace(' ', '.'), badge] as const],
-    ),
-  );
-  return [
-    ...faces,
-    ...buttonRules(items.map(({ look }) => look)),
-    ...[...badges].map(([name, { color, background }]) =>
-      rule(`.${name}`, `color:${color};background:${background}`),
-    ),
-    ...hiding,
-  ];
+  return [...faces, ...buttonRules(items.map(({ look }) => look)), ...hiding];
 }
 
 /** Icons, badges, descriptions, buttons. */
 const faces: readonly Rule[] = [
   rule('.zv li>*>svg', 'flex:none'),
-  rule('.zv li>*>svg:not([fill])', 'fill:currentColor'),
+  rule('.zv li>*>svg', 'fill:currentColor'),
   rule('.zv li>*>i', 'font-style:normal'),
   rule('.zv small', 'display:block'),
   rule('.zv li>:has(>.zv-badge)', 'flex-wrap:wrap'),

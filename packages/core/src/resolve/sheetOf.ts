@@ -2,15 +2,18 @@ import {
   areaOfOwner,
   forestOfOwner,
   levelOf,
+  type OwnerForest,
   templateOf,
   variantOf,
   variantOwner,
 } from '../model/styleOwner.ts';
 import { variantClass, variantNamed, variantsOf } from '../model/variants.ts';
 import { saidByStarter } from '../style/precedence.ts';
+import { thingOf, type ThingName } from '../anatomy/anatomy.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { chosenStarter } from '../model/chosenStarter.ts';
 import { nodeAt } from '../model/forest.ts';
+import { usersOf } from '../model/usersOf.ts';
 import { wayUp } from '../model/wayUp.ts';
 import type { StarterStyle } from '../schema/ownStarter.ts';
 import { areas, type AreaName } from '../schema/part.ts';
@@ -23,7 +26,7 @@ import { ancestors } from '../walk/ancestors.ts';
 
 /**
  * How near scopes are: a starter that was saved here, the whole site, a template, an area, a band, a zone or cell, a menu wherever it is, what stands
- * in the frame (a menu in this place among it), a level of a menu, a variant as it ships and as it is set here, then items by their
+ * in the frame (a menu in this place among it), a level of a menu, a variant as it ships and as it is set here, a shared link wherever it is shown, then items by their
  * level, and what stands in the panel of an item before the items in it.
  */
 const rank = {
@@ -36,6 +39,7 @@ const rank = {
   level: 8.3,
   shipped: 8.5,
   variant: 9,
+  sharedLink: 15,
   item: 20,
 } as const;
 
@@ -52,9 +56,10 @@ export function sheetOf(document: SiteDocument): Sheet {
   const scopes = new Map<string, Scope | null>();
   const set: SetLook[] = [];
   for (const style of document.styles.nodes.values()) {
-    const { owner } = style;
-    let scope = scopes.get(owner);
-    if (scope === undefined) scopes.set(owner, (scope = scopeOf(document, owner)));
+    const { owner, thing } = style;
+    const key = isOfEntry(thing) ? `${owner} entry` : owner;
+    let scope = scopes.get(key);
+    if (scope === undefined) scopes.set(key, (scope = scopeOf(document, owner, thing)));
     if (scope !== null) set.push({ target: targetOf(style), values: valuesIn(style, palette), scope });
   }
   const placed = placedStarters(document);
@@ -121,12 +126,15 @@ type Placed = PlacedStarter & { readonly saved: readonly StarterStyle[] };
 
 /**
  * What has looks of its own, and needs a class for them: the ids of items and of parts of the frame and of panels, and
- * the keys of menus.
+ * the keys of menus. What shows a shared link that has looks is among them.
  */
 export function styledIn(document: SiteDocument): ReadonlySet<string> {
   const owners = new Set<string>();
-  for (const { owner } of [...document.styles.nodes.values(), ...document.ownCss.nodes.values()])
+  for (const { owner } of [...document.styles.nodes.values(), ...document.ownCss.nodes.values()]) {
+    if (owners.has(owner)) continue;
     owners.add(document.menus.nodes.get(levelOf(owner)?.menu ?? owner)?.key ?? owner);
+    if (document.sharedLinks.nodes.has(owner)) for (const { id } of usersOf(document, owner)) owners.add(id);
+  }
   return owners;
 }
 
@@ -138,8 +146,8 @@ function valuesIn(style: StyleValues, palette: Palette): StyleValues {
   return values;
 }
 
-/** What a scope holds, and how near it is; null: its owner is not there. O(depth). */
-export function scopeOf(document: SiteDocument, owner: string): Scope | null {
+/** What a scope holds, for a thing, and how near it is; null: its owner is not there. O(depth). */
+export function scopeOf(document: SiteDocument, owner: string, thing?: ThingName): Scope | null {
   if (owner === document.site.id) return { within: [], rank: rank.site };
   const template = templateOf(owner);
   if (template !== null)
@@ -158,12 +166,26 @@ export function scopeOf(document: SiteDocument, owner: string): Scope | null {
   if (area !== null) return { within: [below(`.zv-${area}`)], rank: rank.area };
   const forest = forestOfOwner(document, owner);
   if (forest === null) return null;
-  const name = forest === 'menus' ? nodeAt(document.menus, owner).key : owner;
-  return { within: [below(`.${styleClass(name)}`)], rank: rankOf(document, owner, forest) };
+  const names =
+    forest === 'menus'
+      ? [nodeAt(document.menus, owner).key]
+      : forest === 'sharedLinks'
+        ? usersOf(document, owner).map(({ id }) => id)
+        : [owner];
+  const isEntry = (forest === 'items' || forest === 'sharedLinks') && thing !== undefined && isOfEntry(thing);
+  const found = names.map((name) => (isEntry ? entryOf : below)(`.${styleClass(name)}`));
+  // A shared link that nothing shows finds nothing.
+  return { within: [found.join() || ':not(*)'], rank: rankOf(document, owner, forest) };
 }
 
-function rankOf(document: SiteDocument, owner: string, forest: 'menus' | 'items' | 'parts'): number {
+/** Whether a thing is part of the entry of one item. */
+function isOfEntry(thing: ThingName): boolean {
+  return thingOf(thing).isOfEntry === true;
+}
+
+function rankOf(document: SiteDocument, owner: string, forest: OwnerForest): number {
   if (forest === 'menus') return rank.menu;
+  if (forest === 'sharedLinks') return rank.sharedLink;
   if (forest === 'items') return rank.item * levelOfItem(document, owner);
   const way = wayUp(document, owner);
   const item = way.at(-1)?.parent ?? '';
@@ -183,6 +205,11 @@ function onLevel(key: string, level: number): string {
 /** The level of an item in its menu, from 1. */
 function levelOfItem({ items }: SiteDocument, id: string): number {
   return 1 + [...ancestors(nodeAt(items, id), ({ parent }) => items.nodes.get(parent))].length;
+}
+
+/** What is in the entry of an item, and not in those below it. */
+function entryOf(selector: string): string {
+  return `${selector}>:is(a,span,button) *`;
 }
 
 function below(selector: string): string {

@@ -22,8 +22,8 @@ const NOWHERE = '#stand-in';
 /** What the second entry of each level has, so that its looks can be set. */
 const dressed: Settings = {
   description: '—',
-  icon: { name: 'square', path: 'M4 4H20V20H4Z', color: null, position: 'before' },
-  badge: { text: '1', color: '#ffffff', background: '#1f5a3a', position: 'after' },
+  icon: { name: 'square', path: 'M4 4H20V20H4Z', position: 'before' },
+  badge: { text: '1', position: 'after' },
 };
 
 /**

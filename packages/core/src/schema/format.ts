@@ -7,7 +7,7 @@ import { closed } from './shapes.ts';
  * Version of the stored document. Raising it needs a step in upgrades/upgradeSteps.ts and a frozen sample in
  * laws/samples/.
  */
-export const FORMAT = 9;
+export const FORMAT = 10;
 
 /** A whole site as plain data. */
 export type StoredDocument = { readonly format: number; readonly site: Site } & {

@@ -12,10 +12,11 @@ export const StarterKeyShape = Type.String({ pattern: '^[a-z][a-z0-9-]{0,59}(?:@
 export const MOST_OWN_STARTERS = 20;
 const MOST_LOOKS = 2000;
 
-/** Values for a thing in a state, for the whole site. */
+/** Values for a thing in a state, for a whole site or another place that is named elsewhere. */
 export type StarterStyle = Omit<StyleTarget, 'owner'> & StyleValues;
 
-const StarterStyleShape = Type.Object(
+/** See `StarterStyle`. */
+export const StarterStyleShape = Type.Object(
   {
     ...thingField,
     ...someOf(maybeTarget).properties,

@@ -4,9 +4,6 @@ import { DropdownShape } from './dropdown.ts';
 import { deviceClasses } from './deviceClass.ts';
 import { closed, KeyShape, recordOf, someOf } from './shapes.ts';
 
-/** An opaque colour, `#rrggbb`. */
-export const ColorShape = Type.String({ pattern: '^#[0-9a-f]{6}$' });
-
 /** Numbers, commands and separators of SVG path data (SVG 2, 9.3), nothing that could end an attribute. */
 export const IconShape = Type.Object(
   {
@@ -14,8 +11,6 @@ export const IconShape = Type.Object(
     name: Type.String({ pattern: '^[a-z][a-z0-9-]{0,79}$' }),
     /** Its outline in a square of 24 by 24, kept here so that what is served needs no set of icons. */
     path: Type.String({ pattern: '^[MmZzLlHhVvCcSsQqTtAa0-9 ,.eE+-]{1,4000}$' }),
-    /** Null: the colour of the text. */
-    color: Type.Union([ColorShape, Type.Null()]),
     position: Type.Union([Type.Literal('before'), Type.Literal('after'), Type.Literal('above')]),
   },
   closed,
@@ -24,12 +19,10 @@ export const IconShape = Type.Object(
 export type Icon = Static<typeof IconShape>;
 
 export const LONGEST_BADGE = 40;
-/** A short note beside a label, such as “New”, with its colours. */
+/** A short note beside a label, such as “New”. Its colours are looks, like those of everything else. */
 export const BadgeShape = Type.Object(
   {
     text: Type.String({ minLength: 1, maxLength: LONGEST_BADGE }),
-    color: ColorShape,
-    background: ColorShape,
     position: Type.Union([Type.Literal('after'), Type.Literal('before'), Type.Literal('above')]),
   },
   closed,
@@ -96,6 +89,7 @@ export const settingFields = {
   own: recordOf(KeyShape, OwnValueShape, { minProperties: 1, maxProperties: 40 }),
 };
 
+/** See `Settings`. */
 export const SettingsShape = someOf(settingFields);
 /** The optional settings of an item. A setting that is absent has its usual value. */
 export type Settings = Static<typeof SettingsShape>;

@@ -166,6 +166,8 @@ export const moss: StarterLooks = {
   description: { normal: { fontSize: '.85em', fontWeight: '400', opacity: '.85' } },
   badge: {
     normal: {
+      color: '@button-ink',
+      background: '@button',
       marginInline: '.5em 0',
       paddingInline: '.5em',
       borderRadius: '.8em',

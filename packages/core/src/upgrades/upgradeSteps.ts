@@ -1,6 +1,7 @@
 import type { SiteDocument } from '../model/document.ts';
 import { ONLY_MORE_LISTS } from '../model/stored.ts';
 import type { Operation } from '../ops/registry.ts';
+import { coloursIntoLooks } from './coloursIntoLooks.ts';
 import { placementsIntoFrame } from './placementsIntoFrame.ts';
 import { renewPlacements } from './renewPlacements.ts';
 import { renamePartFields } from './renamePartFields.ts';
@@ -31,4 +32,6 @@ export const upgradeSteps: readonly UpgradeStep[] = [
   { to: ONLY_MORE_LISTS + 4, operations: () => [] },
   // CSS that somebody wrote: one more list.
   { to: ONLY_MORE_LISTS + 5, operations: () => [] },
+  // Colours of icons and badges are looks of their item, like all others.
+  { to: ONLY_MORE_LISTS + 6, operations: coloursIntoLooks },
 ];

@@ -200,7 +200,9 @@ export async function readArchive(
         )) {
           const problem = await problemOf(tx, id);
           if (problem !== null)
-            throw new Refused('badArchive', { problem: `the site “${key}” is damaged: ${problem}` });
+            throw new Refused('badArchive', {
+              problem: `the site “${key}” is damaged: ${problem.replace(/\.$/, '')}`,
+            });
         }
         await rowsOf(tx, sql`update sites set epoch = md5(random()::text)`);
         const notice: Notice = { kind: 'restored' };

@@ -31,7 +31,8 @@ interface Kept {
   /** The parts of their panels. */
   readonly panels?: readonly (readonly Part[])[];
 }
-const KEPT = 'zorvik-copied';
+/** With a number, so that nothing is pasted that was copied before settings changed. */
+const KEPT = 'zorvik-copied-2';
 
 /**
  * Copying, cutting and pasting items: within a menu, across menus and windows, and as text from and to any

@@ -2,7 +2,7 @@
 import { mdiChevronDown, mdiChevronRight, mdiSync } from '@mdi/js';
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { faceOf, labelOf, shownAddress, writtenOut } from '@zorvik/core';
+import { entryStyle, faceOf, labelOf, paletteOf, plainColour, shownAddress, writtenOut } from '@zorvik/core';
 import type { OutlineRow } from '../../composables/outlineRows.ts';
 import { useItemSigns } from '../../composables/useItemSigns.ts';
 import type { Tree } from '../../composables/useTree.ts';
@@ -57,6 +57,17 @@ const target = computed(() => {
 });
 const isFollowed = computed(() => props.row.item.exception !== undefined);
 const signs = useItemSigns(() => props.row.item);
+/** The colours that its badge has on the site. */
+const badgeColours = computed(() => {
+  const { document } = copy;
+  if (document === null || face.value.badge === undefined) return {};
+  const owner = props.row.item.link ?? props.row.id;
+  const colourOf = (property: 'color' | 'background'): string | undefined => {
+    const value = entryStyle(document, owner, 'badge', property)?.value ?? '';
+    return plainColour(paletteOf(document), value, 'light') ?? undefined;
+  };
+  return { color: colourOf('color'), background: colourOf('background') };
+});
 
 let release: (() => void) | null = null;
 onMounted(() => {
@@ -132,11 +143,7 @@ onBeforeUnmount(() => release?.());
         <span v-if="row.isFolded" class="count number">{{ row.childCount }}</span>
       </span>
       <span v-if="!isSlim" class="target" dir="ltr">{{ target }}</span>
-      <b
-        v-if="face.badge !== undefined"
-        class="badge"
-        :style="{ color: face.badge.color, background: face.badge.background }"
-      >
+      <b v-if="face.badge !== undefined" class="badge" :style="badgeColours">
         {{ face.badge.text }}
       </b>
       <ItemSigns v-if="signs.length > 0" :signs="signs" :most="isSlim ? 3 : 6" />

@@ -1,19 +1,26 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Badge } from '@zorvik/core';
+import { useEntryLooks } from '../../composables/useEntryLooks.ts';
 import { useSettings } from '../../composables/useSettings.ts';
 import { contrast } from '../../theme/contrast.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
-import ColorField from '../common/ColorField.vue';
 import LineField from '../common/LineField.vue';
+import EntryColour from './EntryColour.vue';
 
 /** A badge beside the label: its text, two colours with their contrast, and where it stands. */
 const { common, set, keepTyped } = useSettings();
-const FIRST: Omit<Badge, 'text'> = { color: '#ffffff', background: '#1f5a3a', position: 'after' };
+const FIRST: Omit<Badge, 'text'> = { position: 'after' };
 const badge = computed(() => common('badge').value);
-const ratio = computed(() =>
-  badge.value === null ? null : contrast(badge.value.color, badge.value.background),
-);
+const looks = useEntryLooks('badge');
+const colours = computed(() => ({
+  color: looks.colourOf('color'),
+  background: looks.colourOf('background'),
+}));
+const ratio = computed(() => {
+  const { color, background } = colours.value;
+  return color === null || background === null ? null : contrast(color, background);
+});
 const keepText = computed(() =>
   keepTyped('badge', (text) => (text.trim() === '' ? null : { ...FIRST, ...badge.value, text })),
 );
@@ -21,11 +28,6 @@ const position = computed({
   get: () => badge.value?.position ?? 'after',
   set: (at) => void (badge.value !== null && set({ badge: { ...badge.value, position: at ?? 'after' } })),
 });
-
-function color(name: 'color' | 'background') {
-  return (typed: string): string | null =>
-    badge.value === null ? null : set({ badge: { ...badge.value, [name]: typed } }, `badge ${name}`);
-}
 </script>
 
 <template>
@@ -37,21 +39,22 @@ function color(name: 'color' | 'background') {
       :keep="keepText"
     >
       <template v-if="badge !== null" #after>
-        <b :style="{ color: badge.color, background: badge.background }">{{ badge.text }}</b>
+        <b :style="{ color: colours.color ?? 'inherit', background: colours.background ?? 'none' }">
+          {{ badge.text }}
+        </b>
         <span
+          v-if="ratio !== null"
           class="number"
-          :class="{ low: (ratio ?? 21) < 4.5 }"
-          :title="
-            (ratio ?? 21) < 4.5 ? 'Contrast is too low: 4.5 : 1 is needed' : 'Contrast of text and background'
-          "
+          :class="{ low: ratio < 4.5 }"
+          :title="ratio < 4.5 ? 'Contrast is too low: 4.5 : 1 is needed' : 'Contrast of text and background'"
         >
-          {{ ratio?.toFixed(1) }} : 1{{ (ratio ?? 21) < 4.5 ? ' ⚠' : '' }}
+          {{ ratio.toFixed(1) }} : 1{{ ratio < 4.5 ? ' ⚠' : '' }}
         </span>
       </template>
     </LineField>
     <div v-if="badge !== null" class="row">
-      <ColorField label="Badge text colour" :value="badge.color" :keep="color('color')" />
-      <ColorField label="Badge background" :value="badge.background" :keep="color('background')" />
+      <EntryColour thing="badge" property="color" label="Badge text colour" />
+      <EntryColour thing="badge" property="background" label="Badge background" />
       <ChoiceRow
         v-model="position"
         label="Badge position"

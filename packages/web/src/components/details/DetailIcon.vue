@@ -4,7 +4,8 @@ import type { Icon } from '@zorvik/core';
 import { useSettings } from '../../composables/useSettings.ts';
 import { usualIcons } from './usualIcons.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
-import ColorField from '../common/ColorField.vue';
+import { useEntryLooks } from '../../composables/useEntryLooks.ts';
+import EntryColour from './EntryColour.vue';
 
 /**
  * An icon next to the label: one of those that menus use, or found by name in the open set of Material Design
@@ -15,6 +16,7 @@ const MOST = 60;
 const { common, set } = useSettings();
 const id = useId();
 const icon = computed(() => common('icon').value);
+const looks = useEntryLooks('icon');
 const isOpen = ref(false);
 const typed = ref('');
 const icons = shallowRef<readonly Found[]>([]);
@@ -44,8 +46,8 @@ function close(): void {
 }
 
 function take({ name, path }: Found): void {
-  const { color = null, position = 'before' } = icon.value ?? {};
-  set({ icon: { name, path, color, position } });
+  const { position = 'before' } = icon.value ?? {};
+  set({ icon: { name, path, position } });
   close();
 }
 
@@ -71,7 +73,7 @@ const position = computed({
       >
         <span class="only-heard">Icon:</span>
         <svg v-if="icon !== null" viewBox="0 0 24 24" width="18" height="18" aria-hidden="true">
-          <path :d="icon.path" :fill="icon.color ?? 'currentColor'" />
+          <path :d="icon.path" :fill="looks.colourOf('color') ?? 'currentColor'" />
         </svg>
         <span :class="{ mute: icon === null }">
           {{ icon?.name ?? (common('icon').isMixed ? 'differs' : 'none') }}
@@ -87,10 +89,7 @@ const position = computed({
       </button>
     </div>
     <div v-if="icon !== null" class="row">
-      <ColorField label="Icon colour" :value="icon.color ?? '#1d2a22'" :keep="(color) => change({ color })" />
-      <button v-if="icon.color !== null" type="button" class="plain-button" @click="change({ color: null })">
-        text colour
-      </button>
+      <EntryColour thing="icon" property="color" label="Icon colour" />
       <ChoiceRow
         v-model="position"
         label="Icon position"
