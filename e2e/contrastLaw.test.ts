@@ -3,7 +3,10 @@ import sharp from 'sharp';
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
+  areaId,
   contrastPairs,
+  fixFor,
+  fixOperation,
   placesOf,
   readStored,
   renderPage,
@@ -29,8 +32,10 @@ import {
   type State,
   type Style,
 } from '@zorvik/core';
-import { withRandomLooks } from '@zorvik/core/testing';
+import { applied, withRandomLooks } from '@zorvik/core/testing';
 import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
+import { makePicture } from '../packages/server/src/editing/makePicture.ts';
+import { contrast } from '../packages/web/src/theme/contrast.ts';
 import { galleryOf, showAs, type Look } from './looks.ts';
 import { enterStage, type Stage } from './stage.ts';
 import { forced } from './styleLaw.ts';
@@ -116,6 +121,24 @@ return seen.flatMap(({ mark, ...rest }) => {
 const HIDE = `const unseen = document.createElement('style');
 unseen.textContent = '*{-webkit-text-fill-color:transparent!important;text-decoration-color:transparent!important} svg,[data-mark]{visibility:hidden!important}';
 document.head.append(unseen);`;
+
+/** A picture with bright and dark places, and what the server says of it. */
+async function meadow(): Promise<{ file: string; bytes: Buffer; tones: string[] }> {
+  const [width, height] = [1440, 400];
+  const random = seededRandom(3);
+  const data = Buffer.alloc(width * height * 3);
+  for (let y = 0; y < height; y += 1)
+    for (let x = 0; x < width; x += 1) {
+      const light = 0.5 + 0.35 * Math.sin(x / 60) * Math.cos(y / 45) + 0.1 * (random() / 2 ** 32 - 0.5);
+      for (const [at, part] of [210, 230, 180].entries()) data[(y * width + x) * 3 + at] = part * light;
+    }
+  const bytes = await sharp(data, { raw: { width, height, channels: 3 } })
+    .png()
+    .toBuffer();
+  const made = await makePicture(bytes);
+  if (!made.ok) throw new Error(made.refusal.message);
+  return { file: made.value.picture.file, bytes, tones: [...made.value.tones] };
+}
 
 let browser: Stage['browser'];
 let gallery: Awaited<ReturnType<typeof galleryOf>>;
@@ -241,6 +264,66 @@ describe('law 2 of looks', () => {
     }
     console.log(`${compared} texts compared with their pixels`);
     expect(compared).toBeGreaterThan(SEEDS * 15);
+  });
+
+  it('over a picture, the least veil that is offered is what text needs to be read, wherever it is', async () => {
+    const { file, bytes, tones } = await meadow();
+    const target = { owner: areaId('header'), thing: 'header' } as const;
+    const pictured = [
+      {
+        kind: 'setToken' as const,
+        target: { key: 'meadow', of: 'picture' as const },
+        set: { name: 'Meadow', value: 'own:picture', picture: { file, width: 1440, height: 400 }, tones },
+        was: {},
+      },
+      { kind: 'setStyle' as const, target, set: { backgroundImage: '@meadow' }, was: {} },
+      { kind: 'setStyle' as const, target, set: { ink: '#ffffff' }, was: {} },
+    ].reduce(applied, { ...quillmere, styles: emptyForest<Style>() });
+    const pairsOf = (document: SiteDocument): ContrastPair[] =>
+      computedOn(document, '/shop/seeds').pairs.filter((pair) => isFailing(pair) && pair.picture !== null);
+    const bare = pairsOf(pictured);
+    expect(bare.length).toBeGreaterThan(0);
+    const [first] = bare.filter(({ state, thing }) => state === 'normal' && thing === 'barBranch');
+    const fix = first === undefined ? null : fixFor(pictured, first, pairsOf);
+    expect(fix).toMatchObject({ target, property: 'backgroundImage', colour: null });
+    const veiled = applied(pictured, fixOperation(pictured, fix!));
+    const shareOf = async (document: SiteDocument): Promise<number> => {
+      const { html, css } = computedOn(document, '/shop/seeds');
+      const data = `data:image/png;base64,${bytes.toString('base64')}`;
+      pages.set('meadow', { css: css.replaceAll(/url\("[^"]*"\)/g, `url("${data}")`), body: html });
+      await browser.resize(1280, 800);
+      const driver = browser.driver as Driver;
+      await showAs(driver, 'screen', 'light');
+      await driver.get(gallery.address('meadow'));
+      await driver.executeScript(HIDE);
+      const { top, bottom } = await driver.executeScript<{ top: number; bottom: number }>(
+        `const { top, bottom } = document.querySelector('.zv-header .zv-bar a+button').closest('.zv-band').getBoundingClientRect(); return { top, bottom };`,
+      );
+      const dots = await picture();
+      let [readable, all] = [0, 0];
+      for (let y = Math.ceil(top) + 2; y < bottom - 2; y += 3)
+        for (let x = 2; x < 1250; x += 3) {
+          const around = [-1, 0, 1].flatMap((down) => [-1, 0, 1].map((along) => dots(x + along, y + down)));
+          const [red = 0, green = 0, blue = 0] = [0, 1, 2].map(
+            (at) => around.reduce((sum, one) => sum + (one[at] ?? 0), 0) / around.length,
+          );
+          all += 1;
+          if (contrast(first?.colour ?? '', hex([red, green, blue].map(Math.round))) >= 4.5) readable += 1;
+        }
+      return readable / all;
+    };
+    expect(await shareOf(pictured), 'without a veil').toBeLessThan(0.9);
+    expect(await shareOf(veiled)).toBeGreaterThan(0.98);
+    // Less of a veil is not enough.
+    const [, alpha = 'ff'] = /#000000([0-9a-f]{2})/.exec(fix?.value ?? '') ?? [];
+    const less = (Number.parseInt(alpha, 16) - 26).toString(16).padStart(2, '0');
+    const thinner = applied(pictured, {
+      kind: 'setStyle',
+      target,
+      set: { backgroundImage: (fix?.value ?? '').replaceAll(`#000000${alpha}`, `#000000${less}`) },
+      was: {},
+    });
+    expect(pairsOf(thinner).length).toBeGreaterThan(0);
   });
 
   it('Quillmere has nothing that is hard to read, in any state, on any kind of page', () => {

@@ -2,6 +2,7 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key, type WebElement } from 'selenium-webdriver';
+import sharp from 'sharp';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { SiteDocument } from '@zorvik/core';
 import type { Person } from './person.ts';
@@ -78,6 +79,63 @@ const showsIn = (row: string, state: string, name: string, value: string): Promi
 
 const BAR = 'Bar entries with a dropdown, Main menu';
 const SECOND = 'Bar entries, Second bar';
+
+describe('a picture behind the header', () => {
+  it('is uploaded where it is set, makes text hard to read, and gets the overlay that it needs in one press', async () => {
+    await person.lookAt('Trees');
+    const folder = await mkdtemp(join(tmpdir(), 'zorvik-'));
+    const file = join(folder, 'autumn-hedge.png');
+    const dots = Buffer.from(
+      Array.from({ length: 640 * 200 * 3 }, (_, at) => (Math.floor(at / 3 / 80) % 2 === 0 ? 60 : 200)),
+    );
+    await writeFile(
+      file,
+      await sharp(dots, { raw: { width: 640, height: 200, channels: 3 } })
+        .png()
+        .toBuffer(),
+    );
+    try {
+      await (await person.byText('label', 'surfaces')).click();
+      await (await cellButton('Header, Header, normal')).click();
+      await (
+        await person.find('input[type=file][aria-label="Picture for Picture or gradient"]')
+      ).sendKeys(file);
+      await person.eventually('the picture is not set', async () =>
+        [...(await stored()).styles.nodes.values()].some(
+          ({ backgroundImage }) => backgroundImage === '@autumn-hedge',
+        ),
+      );
+      await (await person.byText('label', 'text and links')).click();
+      const fix = await person.eventually(
+        'no overlay is offered',
+        async () =>
+          (
+            await browser.driver.findElements(
+              By.xpath("//button[contains(@class,'fix') and normalize-space(.)='add an overlay']"),
+            )
+          )[0],
+      );
+      await run(`arguments[0].scrollIntoView({ block: 'center' })`, fix);
+      await fix.click();
+      await person.eventually('the overlay is not set', async () =>
+        [...(await stored()).styles.nodes.values()].some(({ backgroundImage = '' }) =>
+          /^linear\(180deg, #(?:000000|ffffff)[0-9a-f]{2}, #(?:000000|ffffff)[0-9a-f]{2}\) @autumn-hedge$/.test(
+            backgroundImage,
+          ),
+        ),
+      );
+    } finally {
+      await rm(folder, { recursive: true, force: true });
+      for (let undone = 0; undone < 2; undone += 1) {
+        await person.kept();
+        await browser.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
+      }
+      await person.eventually('it is not as it was', async () =>
+        [...(await stored()).tokens.nodes.values()].every(({ of }) => of !== 'picture'),
+      );
+    }
+  });
+});
 
 describe('the state sheet', () => {
   it('has a row for each thing that the page has, and cells in the states that it can be in', async () => {

@@ -13,10 +13,13 @@ export const pictureRoutes = {
     method: 'POST',
     path: `${API}/sites/:siteKey/pictures`,
     summary:
-      'Stores a picture (PNG, JPEG, WebP, AVIF, GIF or SVG, recognised by its content) for a site, in several widths; the same picture is stored once.',
+      'Stores a picture (PNG, JPEG, WebP, AVIF, GIF or SVG, recognised by its content) for a site, in several widths; the same picture is stored once. `tones`: the colours that text over it can have behind it.',
     body: 'application/octet-stream',
     status: 201,
-    reply: PictureShape,
+    reply: Type.Object(
+      { picture: PictureShape, tones: Type.Array(Type.String(), { minItems: 1, maxItems: 16 }) },
+      { additionalProperties: false },
+    ),
   },
   addFont: {
     method: 'POST',

@@ -367,7 +367,16 @@ export {
   type PropertyGroup,
 } from './anatomy/properties.ts';
 export { selectorsIn } from './anatomy/specificity.ts';
-export { namesIn, roleProperty, tokenProperty, valueKinds, type ValueFacts } from './anatomy/values.ts';
+export {
+  dividerSigns,
+  fillOf,
+  namesIn,
+  roleProperty,
+  tokenProperty,
+  valueKinds,
+  type Fill,
+  type ValueFacts,
+} from './anatomy/values.ts';
 export { isRole, roleNames, roles as paletteRoles, type RoleName } from './anatomy/roles.ts';
 export { fontNames, fontOf, systemFonts } from './anatomy/fonts.ts';
 export { colourShown, colourTyped, plainColour } from './model/colourWords.ts';
@@ -392,9 +401,11 @@ export {
   addFont,
   addFontFiles,
   addToken,
+  fillWithPicture,
   removeToken,
   setFontDisplay,
   type FontClass,
+  type MadePicture,
   renameToken,
   setToken,
   usesOfToken,

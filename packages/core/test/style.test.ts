@@ -103,8 +103,12 @@ describe('a value', () => {
     ['colour', '@accent/140%'],
     ['colour', '#1f5a3a;}body{display:none'],
     ['colour', 'url(//evil)'],
-    ['gradient', 'linear(135deg, #1f5a3a)'],
-    ['gradient', 'linear-gradient(red,blue)'],
+    ['fill', 'linear(135deg, #1f5a3a)'],
+    ['fill', 'linear-gradient(red,blue)'],
+    ['fill', 'url(/x.png)'],
+    ['fill', '@meadow stretch'],
+    ['fill', '@meadow, @meadow'],
+    ['divider', 'url(/x.png)'],
     ['share', '2'],
     ['size', '900px'],
     ['size', 'calc(1px)'],
@@ -133,8 +137,12 @@ describe('a value', () => {
     expect(cssOf('margins', '0 -@pad')).toBe('0 calc(-1*var(--_pad))');
     expect(cssOf('corners', '@radius*1.5')).toBe('calc(var(--_radius)*1.5)');
     expect(cssOf('size', 'fluid(16px@400, 24px@1200)')).toBe('clamp(1rem,calc(0.75rem + 1vw),1.5rem)');
-    expect(cssOf('gradient', 'linear(135deg, #1f5a3a, none 80%)')).toBe(
+    expect(cssOf('fill', 'linear(135deg, #1f5a3a, none 80%)')).toBe(
       'linear-gradient(135deg, #1f5a3a, #0000 80%)',
+    );
+    expect(cssOf('fill', '@meadow tile')).toBe('var(--zv-t-meadow) tile');
+    expect(cssOf('fill', 'linear(180deg, #00000080, #00000080) @meadow')).toBe(
+      'linear-gradient(180deg, #00000080, #00000080),var(--zv-t-meadow)',
     );
     expect(cssOf('shadow', 'none')).toBe('none');
   });

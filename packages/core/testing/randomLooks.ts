@@ -86,7 +86,7 @@ function withStarters(random: RandomBits, document: SiteDocument): SiteDocument 
   return { ...document, site: { ...site, ...dark, ownStarters: { saved } } };
 }
 
-/** A document with a colour, a length and a font of its own, and a role set: random values use them. */
+/** A document with a colour, a length, a font, a picture of its own and more, and a role set: random values use them. */
 function withTokens(document: SiteDocument): SiteDocument {
   const some = [
     { target: { key: 'moss', of: 'colour' }, set: { name: 'Moss', value: '#2f6b3a', dark: '#8fc79a' } },
@@ -99,6 +99,15 @@ function withTokens(document: SiteDocument): SiteDocument {
     {
       target: { key: 'dusk', of: 'gradient' },
       set: { name: 'Dusk', value: 'linear(120deg, @moss, #203040 70%)' },
+    },
+    {
+      target: { key: 'meadow', of: 'picture' },
+      set: {
+        name: 'Meadow',
+        value: 'own:picture',
+        picture: { file: '0123456789abcdef0123456789abcdef', width: 800, height: 500 },
+        tones: ['#10240f', '#3a5a24', '#9aa878', '#dfe6c8'],
+      },
     },
   ] as const;
   return some.reduce<SiteDocument>((made, { target, set }) => {
@@ -129,8 +138,17 @@ export function randomValue(random: RandomBits, kind: ValueKind): string {
     ]);
   const makers: { readonly [K in ValueKind]: () => string } = {
     colour,
-    gradient: () =>
-      oneOf(random, ['none', '@dusk', `linear(${number(0, 359)}deg, ${colour()}, ${colour()} 80%)`]),
+    fill: () => {
+      const gradient = `linear(${number(0, 359)}deg, ${colour()}, ${colour()} 80%)`;
+      return oneOf(random, [
+        'none',
+        '@dusk',
+        gradient,
+        '@meadow',
+        '@meadow tile',
+        `${gradient} @meadow contain`,
+      ]);
+    },
     share: () => oneOf(random, ['0.2', '0.75', '1']),
     font: () => oneOf(random, ['inherit', '@font', '@heading']),
     size: () =>
@@ -170,7 +188,7 @@ export function randomValue(random: RandomBits, kind: ValueKind): string {
     ringOffset: () => oneOf(random, ['0', '3px', '-2px']),
     motion: () => oneOf(random, ['none', '@quick ease', '120ms', '200ms ease-out']),
     entrance: () => oneOf(random, ['none', 'fade 150ms', 'slide @quick', 'scale 90ms linear']),
-    divider: () => oneOf(random, ['none', 'line', 'dot', 'slash', 'diamond']),
+    divider: () => oneOf(random, ['none', 'line', 'dot', 'slash', 'diamond', '@meadow']),
     arrow: () => oneOf(random, ['chevron', 'bold', 'triangle', 'arrow', 'plus', 'dot', 'none']),
   };
   return makers[kind]();

@@ -37,7 +37,7 @@ const dots = (color: string, width = 1000, height = 500) =>
 const send = (bytes: Buffer | string) =>
   request(server.app).post(`${site}/pictures`).set('Content-Type', 'application/octet-stream').send(bytes);
 async function kept(bytes: Buffer): Promise<Picture> {
-  return (await send(bytes).expect(201)).body as Picture;
+  return ((await send(bytes).expect(201)).body as { picture: Picture }).picture;
 }
 async function refused(bytes: Buffer | string): Promise<string> {
   return ((await send(bytes).expect(422)).body as { error: { message: string } }).error.message;

@@ -62,11 +62,22 @@ export const properties = {
     initial: 'none',
   },
   backgroundImage: {
-    name: 'Gradient',
+    name: 'Picture or gradient',
     group: 'colour',
-    kind: 'gradient',
+    kind: 'fill',
     css: 'background-image',
     initial: 'none',
+    declare: (fill) => {
+      const [, image = fill, as = 'cover'] = /^(.*\))(?: (contain|tile))?$/.exec(fill) ?? [];
+      // A gradient alone is as large as its place, whatever is said of pictures.
+      if (!image.endsWith(')') || !/var\([^,]*\)$/.test(image)) return [['background-image', fill]];
+      return [
+        ['background-image', image],
+        ['background-position', '50%'],
+        ['background-size', as === 'tile' ? 'auto' : as],
+        ['background-repeat', as === 'tile' ? 'repeat' : 'no-repeat'],
+      ];
+    },
   },
   borderColor: {
     name: 'Border colour',
@@ -228,12 +239,26 @@ export const properties = {
     css: 'content',
     initial: 'none',
     declare: (divider) => {
+      if (divider.startsWith('var('))
+        return [
+          ['content', '""'],
+          ['border-inline-start', '0'],
+          ['inline-size', '1em'],
+          ['background', `${divider} 50%/contain no-repeat`],
+        ];
       const sign: string = dividerSigns[divider as keyof typeof dividerSigns] ?? '';
       // Screen readers do not read it, where a browser knows how to say so.
       const content = divider === 'none' ? ['none'] : sign === '' ? ['""'] : [`"${sign}"`, `"${sign}"/""`];
       return [
         ...content.map((one) => ['content', one] as const),
         ['border-inline-start', divider === 'line' ? '1px solid' : '0'],
+        // In place of a picture that is set farther away.
+        ...(divider === 'none'
+          ? []
+          : ([
+              ['inline-size', 'auto'],
+              ['background', 'none'],
+            ] as const)),
       ];
     },
   },

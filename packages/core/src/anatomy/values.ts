@@ -59,9 +59,10 @@ export const valueKinds = {
   },
   tokenGradient: { pattern: GRADIENT, expected: 'a gradient such as linear(135deg, #1f5a3a, #6b8e23 80%)' },
   colour: { pattern: COLOUR, expected: 'a colour such as #1f5a3a, @accent, @accent/40% or none' },
-  gradient: {
-    pattern: `none|${NAME}|${GRADIENT}`,
-    expected: 'a gradient such as linear(135deg, #1f5a3a, #6b8e23 80%), or none',
+  /** A gradient, a picture of the site, or a gradient over a picture; a picture fills its place unless it says so. */
+  fill: {
+    pattern: `none|${GRADIENT}|(?:${GRADIENT} )?${NAME}(?: (?:contain|tile))?`,
+    expected: 'none, a picture of this site, or a gradient such as linear(135deg, #1f5a3a, #6b8e23 80%)',
   },
   share: { pattern: '0|1|0?\\.\\d{1,3}', expected: 'a number from 0 to 1', range: [0, 1] },
   font: { pattern: 'inherit|@[a-z][a-z0-9-]{0,39}', expected: 'a font of this site' },
@@ -160,7 +161,11 @@ export const valueKinds = {
       'scale 150ms ease-out',
     ],
   },
-  divider: among('none', 'line', ...Object.keys(dividerSigns)),
+  divider: {
+    ...among('none', 'line', ...Object.keys(dividerSigns)),
+    pattern: `none|line|${Object.keys(dividerSigns).join('|')}|${NAME}`,
+    expected: `none, line, ${Object.keys(dividerSigns).join(', ')}, or a picture of this site`,
+  },
   arrow: among('chevron', 'bold', 'triangle', 'arrow', 'plus', 'dot', 'none'),
 } as const satisfies Record<string, ValueFacts>;
 /** See `valueKinds`. */
@@ -207,8 +212,8 @@ const wholes = new Map<string, RegExp>();
 export function cssOf(kind: ValueKind, value: string): string {
   if (value.startsWith(RAW)) return value.slice(RAW.length);
   if (kind === 'colour' && value === 'none') return '#0000';
-  if (kind === 'gradient' || kind === 'tokenGradient')
-    return named(value.replace('linear(', 'linear-gradient('));
+  if (kind === 'fill' || kind === 'tokenGradient')
+    return named(value.replace('linear(', 'linear-gradient(').replace(') @', '),@'));
   const fluid = FLUID.exec(value);
   return fluid === null ? named(value) : fluidCss(fluid.slice(1).map(Number));
 }
@@ -234,6 +239,21 @@ function fluidCss(numbers: readonly number[]): string {
   const rem = (px: number): string => `${Math.round((px / 16) * 1e4) / 1e4}rem`;
   const [low, high] = [Math.min(from, to), Math.max(from, to)];
   return `clamp(${rem(low)},calc(${rem(from - slope * at)} + ${Math.round(slope * 1e5) / 1e3}vw),${rem(high)})`;
+}
+
+/** What fills a place: a gradient, the name of a picture (or of a gradient), and how a picture fills it. */
+export interface Fill {
+  /** `linear(…)`; null: there is none. */
+  readonly gradient: string | null;
+  readonly name: string | null;
+  readonly as: 'cover' | 'contain' | 'tile';
+}
+
+/** The parts of a fill. O(length). */
+export function fillOf(value: string): Fill {
+  const [, gradient = null, name = null, as = 'cover'] =
+    /^(linear\(.*\))?(?: ?@([a-z][a-z0-9-]*)(?: (contain|tile))?)?$/.exec(value) ?? [];
+  return { gradient, name, as: as as Fill['as'] };
 }
 
 /** The names that a value uses, such as `accent`, or `moss-30` for a step of a colour. O(length). */

@@ -114,6 +114,8 @@ const history = {
   darkAdded: 'Added dark colours',
   darkRemoved: 'Turned off dark colours',
   namesImported: 'Imported {count|# name|# names}',
+  pictureAdded: 'Added the picture “{name}”',
+  fillSet: 'Set the picture of {thing} in “{where}” to “{name}”',
   fontAdded: 'Added the font “{name}”',
   fontFilesSet: 'Set the font “{name}” to {count|# file|# files}',
   fontSwaps: 'Set the font “{name}” to appear as soon as it has loaded',

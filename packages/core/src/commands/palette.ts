@@ -1,15 +1,19 @@
 import { isRole, roles } from '../anatomy/roles.ts';
-import { propertyNames, factsOf } from '../anatomy/properties.ts';
-import { namesIn, valueProblem } from '../anatomy/values.ts';
+import { propertyNames } from '../anatomy/properties.ts';
+import { thingOf } from '../anatomy/anatomy.ts';
+import { fillOf, namesIn, valueProblem } from '../anatomy/values.ts';
 import { readColour } from '../colour/colour.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
+import { sentence } from '../base/sentences.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { fitsPalette, paletteOf, valueOfName, withNameReplaced } from '../model/palette.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
 import type { SetToken } from '../ops/setToken.ts';
-import { targetOf, type StyleSet } from '../schema/style.ts';
+import { nameOfOwner } from '../model/styleOwner.ts';
+import { targetOf, type StyleSet, type StyleTarget } from '../schema/style.ts';
+import type { Picture } from '../schema/picture.ts';
 import { MOST_FONT_FILES, type FontFile } from '../schema/fontFile.ts';
 import {
   LONGEST_TOKEN_NAME,
@@ -23,6 +27,7 @@ import {
 } from '../schema/token.ts';
 import { checkLabel } from './checkLabel.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
+import { settingOf } from './looks.ts';
 import { keyFrom } from './menus.ts';
 
 /**
@@ -82,6 +87,49 @@ export function addFont(
   return makeEdit(context, [tokenSetting(context, target, set)], { label: name.value, isStored: true });
 }
 
+/** A picture as it was uploaded, and the colours that text over it can have behind it. */
+export interface MadePicture {
+  readonly picture: Picture;
+  readonly tones: readonly string[];
+}
+
+/** Adds a picture, and sets it as what fills things in one place. The name of its file may end as files do. */
+export function fillWithPicture(
+  context: CommandContext,
+  target: StyleTarget,
+  property: 'backgroundImage' | 'divider',
+  fileName: string,
+  { picture, tones }: MadePicture,
+): Result<Edit> {
+  const plain = fileName
+    .replace(/\.[a-z]{2,5}$/i, '')
+    .replaceAll(/[-_]+/g, ' ')
+    .trim();
+  const name = checkName(plain.slice(0, LONGEST_TOKEN_NAME) || 'Picture');
+  if (!name.ok) return name;
+  const { document } = context;
+  const same = [...paletteOf(document).values()].find((one) => one.picture?.file === picture.file);
+  const key = same?.key ?? freeKey(document, name.value, 'picture');
+  const adding =
+    same === undefined
+      ? [
+          tokenSetting(
+            context,
+            { key, of: 'picture' },
+            { name: name.value, value: 'own:picture', picture, tones },
+          ),
+        ]
+      : [];
+  const where = {
+    thing: thingOf(target.thing).name.toLowerCase(),
+    where: nameOfOwner(document, target.owner),
+  };
+  return makeEdit(context, [...adding, settingOf(context, target, { [property]: `@${key}` })], {
+    label: 'this look',
+    sentence: sentence('fillSet', { ...where, name: same?.name ?? name.value }),
+  });
+}
+
 /** Adds files to a font: other weights, italics. One for the same weight, slant and characters takes its place. */
 export function addFontFiles(context: CommandContext, key: string, more: readonly FontFile[]): Result<Edit> {
   const present = paletteOf(context.document).get(key)?.files ?? [];
@@ -114,7 +162,10 @@ export function renameToken(context: CommandContext, target: TokenTarget, typed:
   });
 }
 
-/** Removes one. What uses it keeps the colour or length that it has now; a font goes back to the text font. */
+/**
+ * Removes one. What uses it keeps the colour or length that it has now; a font goes back to the text font, and
+ * what a picture fills to its gradient, if it has one.
+ */
 export function removeToken(context: CommandContext, target: TokenTarget): Result<Edit> {
   const { document } = context;
   const palette = paletteOf(document);
@@ -125,9 +176,11 @@ export function removeToken(context: CommandContext, target: TokenTarget): Resul
       const value = style[property];
       if (value === undefined || !usesToken(value, target.key)) continue;
       set[property] =
-        factsOf(property).kind === 'font'
+        target.of === 'font'
           ? null
-          : withNameReplaced(value, target.key, (name) => valueOfName(palette, name));
+          : target.of === 'picture'
+            ? fillOf(value).gradient
+            : withNameReplaced(value, target.key, (name) => valueOfName(palette, name));
     }
     if (Object.keys(set).length === 0) continue;
     const was = Object.fromEntries(
@@ -135,7 +188,12 @@ export function removeToken(context: CommandContext, target: TokenTarget): Resul
     );
     operations.push({ kind: 'setStyle', target: targetOf(style), set, was });
   }
-  const nothing = target.of === 'font' ? { files: null, display: null } : { dark: null };
+  const nothing: TokenSet =
+    target.of === 'font'
+      ? { files: null, display: null }
+      : target.of === 'picture'
+        ? { picture: null, tones: null }
+        : { dark: null };
   for (const token of storedOf(context).tokens.nodes.values()) {
     if (token.value === undefined || !usesToken(token.value, target.key)) continue;
     const value = withNameReplaced(token.value, target.key, (name) => valueOfName(palette, name));

@@ -1,3 +1,4 @@
+import { fillOf } from '../anatomy/values.ts';
 import { lineOf, thingOf, type ThingName } from '../anatomy/anatomy.ts';
 import type { Property } from '../anatomy/properties.ts';
 import type { SiteDocument } from '../model/document.ts';
@@ -91,7 +92,8 @@ function applied(document: SiteDocument, fix: ContrastFix): SiteDocument {
 }
 
 function candidates(document: SiteDocument, pair: ContrastPair): ContrastFix[] {
-  const found: ContrastFix[] = [];
+  // Over a picture, a veil is tried first: it keeps the colour that somebody chose.
+  const found = pictureVeils(pair);
   const property = pair.property === 'outline' ? 'outline' : ownProperty(pair);
   const colour = nearestPassing(pair.colour, pair.grounds, pair.needed);
   if (colour !== null && property !== null)
@@ -106,9 +108,7 @@ function candidates(document: SiteDocument, pair: ContrastPair): ContrastFix[] {
   if (pair.situation === 'over') {
     const share = leastScrim(pair.colour, ['#ffffff', '#000000'], pair.needed);
     if (share !== null) {
-      const veil = `#000000${Math.round(share * 2.55 + 1)
-        .toString(16)
-        .padStart(2, '0')}`;
+      const veil = veilOf('black', share);
       found.push({
         target: {
           owner: areaId('header'),
@@ -132,6 +132,37 @@ function candidates(document: SiteDocument, pair: ContrastPair): ContrastFix[] {
     for (const target of targetsOf(document, pair, pair.pressed))
       found.push({ target, property: 'background', value: ground, colour: ground, scrim: null });
   return found;
+}
+
+/** A colour that lets so many percent less of what is behind it through. */
+function veilOf(veil: 'black' | 'white', share: number): string {
+  const alpha = Math.min(255, Math.round(share * 2.55 + 1));
+  return `${veil === 'black' ? '#000000' : '#ffffff'}${alpha.toString(16).padStart(2, '0')}`;
+}
+
+/** The least veil over the picture behind a pair, of either colour; none where nobody set a picture. */
+function pictureVeils({ picture, colour, grounds, needed }: ContrastPair): ContrastFix[] {
+  if (picture?.origin.from !== 'set') return [];
+  const { target } = picture.origin;
+  const { gradient, name, as } = fillOf(picture.value);
+  // A veil that is there already: more of it is put in its place.
+  const [, before = '', alpha = '00'] =
+    /^linear\(180deg, (#000000|#ffffff)([0-9a-f]{2}), \1\2\)$/.exec(gradient ?? '') ?? [];
+  if (gradient !== null && before === '') return [];
+  return (['black', 'white'] as const)
+    .flatMap((veil) => {
+      const isSame = before === '' || before === veilOf(veil, 0).slice(0, 7);
+      const more = isSame ? leastScrim(colour, grounds, needed, veil) : null;
+      if (more === null) return [];
+      const present = Number.parseInt(alpha, 16) / 255;
+      const share = 100 * (1 - (1 - present) * (1 - more / 100));
+      const made = veilOf(veil, share);
+      const fill = `linear(180deg, ${made}, ${made}) @${name ?? ''}${as === 'cover' ? '' : ` ${as}`}`;
+      return [
+        { target, property: 'backgroundImage' as const, value: fill, colour: null, scrim: Math.ceil(share) },
+      ];
+    })
+    .sort((a, b) => a.scrim - b.scrim);
 }
 
 /** The property by which the colour of a pair can be set on the thing that is named by it. */

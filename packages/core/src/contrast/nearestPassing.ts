@@ -26,14 +26,24 @@ export function nearestPassing(colour: string, grounds: readonly string[], neede
   return ['#000000', '#ffffff'].find(passes) ?? null;
 }
 
-/** The least opacity of a black veil over some grounds, in percent, with which a colour is told from them all. */
-export function leastScrim(colour: string, grounds: readonly string[], needed: number): number | null {
+/**
+ * The least opacity of a veil over some grounds, in percent, with which a colour is told from them all. `veil`: black
+ * below light text, white below dark text.
+ */
+export function leastScrim(
+  colour: string,
+  grounds: readonly string[],
+  needed: number,
+  veil: 'black' | 'white' = 'black',
+): number | null {
   const top = rgbaOf(colour);
+  const added = veil === 'white' ? 255 : 0;
   for (let share = 0; share <= 90; share += 1) {
     const left = 1 - share / 100;
     const passes = grounds.every((one) => {
       const [red, green, blue] = rgbaOf(one);
-      return ratioOf(top, [red * left, green * left, blue * left, 1]) >= needed + SPARE;
+      const veiled = (part: number): number => part * left + added * (1 - left);
+      return ratioOf(top, [veiled(red), veiled(green), veiled(blue), 1]) >= needed + SPARE;
     });
     if (passes) return share;
   }

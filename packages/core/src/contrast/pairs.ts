@@ -3,7 +3,7 @@ import type { Property } from '../anatomy/properties.ts';
 import type { Id } from '../base/ids.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import { schemes, type Scheme, type Situation } from '../schema/style.ts';
-import type { StyleOrigin } from '../style/resolveStyle.ts';
+import type { ResolvedStyle, StyleOrigin } from '../style/resolveStyle.ts';
 import type { Sheet } from '../style/sheet.ts';
 import { valueOfName } from '../model/palette.ts';
 import { opaqueHex, ratioOf, rgbaOf, type Rgba } from './blend.ts';
@@ -47,7 +47,12 @@ export interface ContrastPair {
   readonly pressed: ThingName | null;
   /** Width and style of a ring. */
   readonly ring: string;
+  /** What puts a picture behind it, and on which thing; null: there is none. */
+  readonly picture: PictureBehind | null;
 }
+
+/** See `ContrastPair.picture`. */
+export type PictureBehind = ResolvedStyle & { readonly thing: ThingName };
 
 /** The least contrast of text, and of large text, signs, rings and edges (WCAG 2.2, 1.4.3 and 1.4.11). */
 export const NEEDED = { text: 4.5, large: 3, sign: 3, ring: 3, edge: 3 } as const;
@@ -156,6 +161,7 @@ function pairsAt(page: SeenPage, place: DrawnPlace, at: Situated): ContrastPair[
       setBy: setterOf(place, property)?.line[0] ?? thing,
       pressed: at.pressed?.line[0] ?? null,
       ring: property === 'outline' ? ringOf(seen.said('outline')?.value ?? '') : '',
+      picture: ground?.pictureBehind() ?? null,
       ...least,
     };
   });

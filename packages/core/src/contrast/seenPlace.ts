@@ -1,7 +1,8 @@
-import { thingOf, states, type State } from '../anatomy/anatomy.ts';
+import { thingOf, states, type State, type ThingName } from '../anatomy/anatomy.ts';
 import type { Property } from '../anatomy/properties.ts';
 import { isRole, type RoleName } from '../anatomy/roles.ts';
-import { plainValue, valueOfName } from '../model/palette.ts';
+import { fillOf } from '../anatomy/values.ts';
+import { plainValue, valueOfName, type PaletteEntry } from '../model/palette.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import { situations, type Scheme, type Situation } from '../schema/style.ts';
 import {
@@ -12,7 +13,7 @@ import {
   type StyleSource,
 } from '../style/resolveStyle.ts';
 import { starterIn, type SetLook, type Sheet } from '../style/sheet.ts';
-import { between, over, rgbaOf, type Rgba } from './blend.ts';
+import { between, luminanceOf, over, rgbaOf, type Rgba } from './blend.ts';
 import type { DrawnPlace } from './places.ts';
 
 /** What is asked at once: what is in which state. */
@@ -39,6 +40,10 @@ interface Fade {
   readonly around: Fade | null;
 }
 
+/** So many colours behind something are looked at, before what lies over them. */
+const MOST_GROUNDS = 40;
+/** What lets everything behind it through. */
+const CLEAR: Rgba = [0, 0, 0, 0];
 /** How many colours of a gradient are looked at between two of its stops. */
 const STEPS = 8;
 /** What may be behind a header that lies over the content. */
@@ -175,26 +180,59 @@ export class SeenPlace {
     const opacity = Number(this.said('opacity')?.value ?? '1');
     const plain = this.said('background')?.value ?? 'none';
     const own = this.said('backgroundImage')?.value ?? 'none';
-    // A gradient with a name: its colours may have names, too.
-    const gradient = own.startsWith('@')
-      ? (valueOfName(this.page.sheet.palette, own.slice(1)) ?? 'none')
-      : own;
-    const isPlain = plain === 'none' && !gradient.startsWith('linear(');
+    const fill = this.fill(own);
+    const isPlain = plain === 'none' && fill === null;
     return (this.ownGrounds =
       isPlain && opacity === 1
         ? around
-        : around.flatMap(({ colour: behind, fade }) => {
+        : fewer(around).flatMap(({ colour: behind, fade }) => {
             const faded = opacity === 1 ? fade : { behind, opacity, around: fade };
-            return this.layers(plain, gradient, behind).map((colour) => ({ colour, fade: faded }));
+            return this.layers(plain, fill, behind).map((colour) => ({ colour, fade: faded }));
           }));
   }
 
-  /** The colours of the background over what is behind it: one, or some of a gradient. */
-  private layers(plain: string, gradient: string, behind: Rgba): Rgba[] {
+  /** The picture that is behind what is in here, by the nearest that has one: what sets it. Null: there is none. */
+  pictureBehind(): (ResolvedStyle & { readonly thing: ThingName }) | null {
+    const said = this.said('backgroundImage');
+    const { name } = fillOf(said?.value ?? 'none');
+    const [thing] = this.place.line;
+    return said !== null && thing !== undefined && name !== null && this.picture(name) !== null
+      ? { ...said, thing }
+      : (this.parent?.pictureBehind() ?? null);
+  }
+
+  private picture(name: string): PaletteEntry | null {
+    const entry = this.page.sheet.palette.get(name);
+    return entry?.picture === undefined ? null : entry;
+  }
+
+  /** The colours that fill a place: of its picture, and of the gradient over it. Null: nothing fills it. */
+  private fill(value: string): { readonly tones: readonly Rgba[]; readonly veil: readonly Rgba[] } | null {
+    if (value === 'none') return null;
+    const { gradient, name, as } = fillOf(value);
+    const entry = name === null ? null : this.picture(name);
+    // A gradient with a name: its colours may have names, too.
+    const veil = entry === null && name !== null ? valueOfName(this.page.sheet.palette, name) : gradient;
+    const tones = (entry?.tones ?? []).map(rgbaOf);
+    return {
+      tones: as === 'contain' ? [...tones, CLEAR] : tones,
+      veil: veil?.startsWith('linear(') === true ? this.gradient(veil) : [],
+    };
+  }
+
+  /** The colours of the background over what is behind it: one, or some of a picture or a gradient. */
+  private layers(
+    plain: string,
+    fill: { readonly tones: readonly Rgba[]; readonly veil: readonly Rgba[] } | null,
+    behind: Rgba,
+  ): Rgba[] {
     const colour = plain === 'none' ? null : this.read(plain);
     const ground = colour === null ? behind : over(colour, behind);
-    if (!gradient.startsWith('linear(')) return [ground];
-    return this.gradient(gradient).map((one) => over(one, ground));
+    if (fill === null) return [ground];
+    const pictured = fill.tones.length === 0 ? [ground] : fill.tones.map((one) => over(one, ground));
+    return fill.veil.length === 0
+      ? pictured
+      : pictured.flatMap((below) => fill.veil.map((one) => over(one, below)));
   }
 
   private gradient(value: string): Rgba[] {
@@ -280,6 +318,19 @@ export class SeenPage {
     }
     return sources;
   }
+}
+
+/**
+ * Of very many grounds some, from the darkest to the lightest: pictures and gradients over each other would have
+ * thousands, and text is hard to read where it is nearest to one of the ends or lies between them.
+ */
+function fewer(grounds: readonly Ground[]): readonly Ground[] {
+  if (grounds.length <= MOST_GROUNDS) return grounds;
+  const sorted = grounds.toSorted((a, b) => luminanceOf(a.colour) - luminanceOf(b.colour));
+  return Array.from(
+    { length: MOST_GROUNDS },
+    (_, at) => sorted[Math.round((at * (sorted.length - 1)) / (MOST_GROUNDS - 1))] as Ground,
+  );
 }
 
 function groundsOf(colours: readonly Rgba[]): readonly Ground[] {

@@ -2,6 +2,7 @@ import { fontOf } from '../anatomy/fonts.ts';
 import { isRole, roleNames, roles, type RoleName } from '../anatomy/roles.ts';
 import {
   cssOf,
+  fillOf,
   roleProperty,
   tokenProperty,
   namesIn,
@@ -10,6 +11,7 @@ import {
   type ValueKind,
 } from '../anatomy/values.ts';
 import { fontFileName, type FontFile } from '../schema/fontFile.ts';
+import { pictureName, widthsOf, type Picture } from '../schema/picture.ts';
 import { darkOf, stepOf } from '../colour/colour.ts';
 import type { AreaName } from '../schema/part.ts';
 import type { Scheme } from '../schema/style.ts';
@@ -34,6 +36,9 @@ export interface PaletteEntry {
   /** The files of a font that visitors have to load. */
   readonly files?: readonly FontFile[];
   readonly display?: 'swap';
+  /** Of a picture: its files, and the colours that text over it can have behind it. */
+  readonly picture?: Picture;
+  readonly tones?: readonly string[];
 }
 
 /** Everything that has a name on a site, by its key: the roles first. */
@@ -60,7 +65,7 @@ export function paletteOf({ site, tokens }: SiteDocument, area: AreaName | null 
   const set = new Map([...tokens.nodes.values()].map((token) => [token.key, token]));
   const own = [...set.values()]
     .filter(({ key, value }) => !isRole(key) && value !== undefined)
-    .map(({ key, of, name = key, value = null, dark, files, display }): PaletteEntry => ({
+    .map(({ key, of, name = key, value = null, dark, files, display, picture, tones }): PaletteEntry => ({
       key,
       of,
       name,
@@ -68,6 +73,8 @@ export function paletteOf({ site, tokens }: SiteDocument, area: AreaName | null 
       ...(dark === undefined ? {} : { dark }),
       ...(files === undefined ? {} : { files }),
       ...(display === undefined ? {} : { display }),
+      ...(picture === undefined ? {} : { picture }),
+      ...(tones === undefined ? {} : { tones }),
     }))
     .sort((a, b) => (a.name < b.name ? -1 : 1));
   const palette: Palette = new Map(
@@ -189,8 +196,23 @@ export function fontFaces(fonts: readonly PaletteEntry[], files: string): string
 export function fitsPalette(palette: Palette, kind: ValueKind, value: string): boolean {
   if (!value.includes('@') || value.startsWith('=')) return true;
   if (kind === 'font') return palette.get(value.slice(1))?.of === 'font';
+  if (kind === 'divider') return pictureNamed(palette, value.slice(1)) !== null;
+  if (kind === 'fill') {
+    const { gradient, name, as } = fillOf(value);
+    const isAlone = gradient === null && as === 'cover';
+    const isThere =
+      name === null ||
+      pictureNamed(palette, name) !== null ||
+      (isAlone && palette.get(name)?.of === 'gradient');
+    return isThere && (gradient === null || fitsPalette(palette, 'tokenGradient', gradient));
+  }
   const plain = plainValue(palette, value);
   return plain !== null && valueProblem(kind, plain) === null;
+}
+
+/** A picture of the site, by its name; null: there is none. */
+export function pictureNamed(palette: Palette, name: string): Picture | null {
+  return palette.get(name)?.picture ?? null;
 }
 
 /** A value without names; null: something has no such name. A shadow or a gradient names colours in its turn. */
@@ -205,14 +227,18 @@ export function plainValue(palette: Palette, value: string): string | null {
 
 /**
  * The declarations of all names, for the top of the style sheet: roles first, then the site’s own; of tints and
- * shades those that values use. A site’s own style sheet may set the roles instead.
+ * shades those that values use. A site’s own style sheet may set the roles instead. `files`: what the names of
+ * uploaded files are put behind.
  */
-export function paletteDeclarations(palette: Palette, values: Iterable<string>): string {
+export function paletteDeclarations(palette: Palette, values: Iterable<string>, files = ''): string {
   const lines: string[] = [];
   for (const entry of palette.values()) {
     const { key, set } = entry;
     if (isRole(key)) lines.push(`${tokenProperty(key)}:var(${roleProperty(key)},${roleCss(palette, entry)})`);
-    else if (set !== null) lines.push(`${tokenProperty(key)}:${tokenCss(palette, entry)}`);
+    else if (set !== null) {
+      const css = entry.picture === undefined ? tokenCss(palette, entry) : pictureCss(entry.picture, files);
+      lines.push(`${tokenProperty(key)}:${css}`);
+    }
   }
   return [...lines, ...stepDeclarations(palette, values, 'light')].join(';');
 }
@@ -234,6 +260,15 @@ export function darkDeclarations(palette: Palette, values: Iterable<string>): st
     );
   }
   return [...lines, ...stepDeclarations(palette, values, 'dark')].join(';');
+}
+
+/** Wider than most places are, in px: a picture behind something is loaded in no greater width. */
+const WIDE_ENOUGH = 1440;
+
+function pictureCss(picture: Picture, files: string): string {
+  const widths = widthsOf(picture);
+  const width = widths.findLast((one) => one <= WIDE_ENOUGH) ?? widths[0] ?? picture.width;
+  return `url("${files}${pictureName(picture, width)}")`;
 }
 
 /** What an entry is in CSS: what somebody set, or else as usual. */

@@ -97,7 +97,8 @@ function unknownName(document: SiteDocument, kind: ValueKind, value: string): Re
   const palette = paletteOf(document);
   if (fitsPalette(palette, kind, value)) return null;
   const name = namesIn(value).find((one) => valueOfName(palette, one) === null) ?? namesIn(value)[0] ?? value;
-  const of = kind === 'font' ? 'font' : kind === 'colour' || kind === 'gradient' ? 'colour' : 'value';
+  const of =
+    kind === 'font' || kind === 'colour' ? kind : kind === 'fill' || kind === 'divider' ? 'picture' : 'value';
   return refusal('noSuchName', { of, name });
 }
 
@@ -109,7 +110,11 @@ function wrongToken(operation: Operation): Refusal | null {
   if (isRole(key) && roles[key].of !== of) return refusal('tokenIsOther', { key, of: roles[key].of });
   if (typeof set.dark === 'string' && of !== 'colour')
     return refusal('wrongToken', { of, name: key, value: set.dark, expected: tokenExpected[of] });
+  if (of !== 'picture' && (set.picture != null || set.tones != null))
+    return refusal('wrongToken', { of, name: key, value: 'a picture', expected: tokenExpected[of] });
   if (typeof set.value !== 'string') return null;
+  if (of === 'picture' && (set.picture == null || set.tones == null))
+    return refusal('wrongToken', { of, name: key, value: set.value, expected: tokenExpected[of] });
   return tokenProblem(target, set.value, isRole(key) ? roles[key].name : (set.name ?? key));
 }
 

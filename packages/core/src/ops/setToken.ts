@@ -85,6 +85,7 @@ function describe(document: SiteDocument, { key, of }: TokenTarget, set: TokenSe
   if (typeof set.value === 'string') {
     const isNew = !isRole(key) && present.value === undefined;
     if (of === 'font' && isNew) return sentence('fontAdded', { name });
+    if (of === 'picture' && isNew) return sentence('pictureAdded', { name });
     return sentence(isNew ? 'tokenAdded' : 'tokenSet', { of, name, value: set.value });
   }
   if (set.dark !== undefined)

@@ -129,6 +129,7 @@ const tables: { readonly [F in ForestName]: PreparedTable<NodeOf[F]> } = {
   // Looks of what is gone are kept: they are there again when it is brought back.
   styles: prepared<NodeOf['styles']>({ owner: { role: 'memory', find: inText } }),
   tokens: prepared<NodeOf['tokens']>({
+    picture: { role: 'source', find: ({ file }, visit, path) => visit('file', file, [...path, 'file']) },
     files: {
       role: 'source',
       find: (files, visit, path) =>

@@ -16,7 +16,7 @@ import { pageTable, type PageRow } from './pageTable.ts';
 import { isFetched } from './panelHtml.ts';
 import { formOf, renderMenu, renderPanel } from './renderMenu.ts';
 import type { FrameLook } from './frameLook.ts';
-import { fontFilesOf, renderStyles } from './renderStyles.ts';
+import { lookFilesOf, renderStyles } from './renderStyles.ts';
 import { siteScript } from './siteScript.ts';
 
 /** A file as the site is served it, at its path below the site's delivery address. */
@@ -109,7 +109,7 @@ export function renderEdition(
       ...new Set([
         ...all.flatMap((menu) => [...filesShown(menu)]),
         ...filesOfParts(frame?.parts ?? []),
-        ...fontFilesOf(sheet),
+        ...lookFilesOf(sheet),
       ]),
     ],
     items: all.reduce((sum, menu) => sum + countOf(menu), 0),

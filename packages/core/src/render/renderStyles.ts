@@ -40,7 +40,7 @@ export function renderStyles(
         const dark = sheet.hasDark
           ? `@media ${schemeConditions.dark}{${head}{${darkDeclarations(palette, values)}}}\n`
           : '';
-        return `${head}{${paletteDeclarations(palette, values)}}\n${dark}`;
+        return `${head}{${paletteDeclarations(palette, values, files)}}\n${dark}`;
       })
       .join('') +
     entrancesUsed(sheet) +
@@ -52,9 +52,13 @@ export function renderStyles(
   );
 }
 
-/** The hashes of the font files that a style sheet names. */
-export function fontFilesOf(sheet: Sheet): string[] {
-  return fontsUsed(sheet.palette, valuesIn(sheet)).flatMap(({ files = [] }) => files.map(({ file }) => file));
+/** The hashes of the files that a style sheet names: of fonts that are used, and of all pictures with a name. */
+export function lookFilesOf(sheet: Sheet): string[] {
+  const fonts = fontsUsed(sheet.palette, valuesIn(sheet)).flatMap(({ files = [] }) =>
+    files.map(({ file }) => file),
+  );
+  const pictures = [...sheet.palette.values()].flatMap(({ picture }) => picture?.file ?? []);
+  return [...fonts, ...pictures];
 }
 
 /**

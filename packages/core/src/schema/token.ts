@@ -4,10 +4,20 @@ import { fontNames } from '../anatomy/fonts.ts';
 import { valueKinds, type ValueKind } from '../anatomy/values.ts';
 import { derivedId, type Id } from '../base/ids.ts';
 import { FontFileShape, MOST_FONT_FILES, type FontFile } from './fontFile.ts';
+import { PictureShape, type Picture } from './picture.ts';
 import { closed, IdShape, someOf } from './shapes.ts';
 
 /** What a site can give a name to, so that it is set once and used everywhere. */
-export const tokenKinds = ['colour', 'font', 'length', 'weight', 'duration', 'shadow', 'gradient'] as const;
+export const tokenKinds = [
+  'colour',
+  'font',
+  'picture',
+  'length',
+  'weight',
+  'duration',
+  'shadow',
+  'gradient',
+] as const;
 /** See `tokenKinds`. */
 export type TokenKind = (typeof tokenKinds)[number];
 
@@ -38,6 +48,7 @@ export function isPlainKind(of: TokenKind): of is PlainTokenKind {
 export const tokenPatterns: Readonly<Record<TokenKind, string>> = {
   colour: '#[0-9a-f]{6}',
   font: `(?:${fontNames.join('|')}|own:(?:sans|serif|mono))`,
+  picture: 'own:picture',
   length: valueKinds.tokenLength.pattern,
   weight: valueKinds.tokenWeight.pattern,
   duration: valueKinds.tokenDuration.pattern,
@@ -49,6 +60,7 @@ export const tokenPatterns: Readonly<Record<TokenKind, string>> = {
 export const tokenExpected: Readonly<Record<TokenKind, string>> = {
   colour: 'a colour such as #1f5a3a',
   font: 'one of the fonts in the list',
+  picture: 'a picture that was uploaded',
   length: 'a length such as 12px or .75rem',
   weight: valueKinds.tokenWeight.expected,
   duration: valueKinds.tokenDuration.expected,
@@ -70,6 +82,12 @@ const tokenFields = {
   dark: Type.String({ pattern: '^#[0-9a-f]{6}$' }),
   /** Of a font that is not on visitors’ devices: its files. */
   files: Type.Array(FontFileShape, { minItems: 1, maxItems: MOST_FONT_FILES }),
+  /** Of a picture: its files, and the colours that text over it can have behind it (`tonesOf`). */
+  picture: PictureShape,
+  tones: Type.Array(Type.String({ pattern: '^#[0-9a-f]{6}(?:[0-9a-f]{2})?$' }), {
+    minItems: 1,
+    maxItems: 16,
+  }),
   /** How text is shown until the files are there; not there: at once, and they are used from the next page on. */
   display: Type.Literal('swap'),
 };
@@ -97,6 +115,8 @@ export interface TokenValues {
   readonly dark?: string;
   readonly files?: readonly FontFile[];
   readonly display?: 'swap';
+  readonly picture?: Picture;
+  readonly tones?: readonly string[];
 }
 /** Some of it; null takes it away. */
 export type TokenSet = { readonly [F in keyof TokenValues]: TokenValues[F] | null };
@@ -107,7 +127,7 @@ export const TokenSetShape = someOf(
 );
 
 /**
- * A colour, a font, a length, a weight, a time, a shadow or a gradient with a name. It is there as long as something is said
+ * A colour, a font, a picture, a length, a weight, a time, a shadow or a gradient with a name. It is there as long as something is said
  * of it; its id follows from its key, so that two people who set the same one for the first time do not collide.
  * Its parent is the site.
  */

@@ -4,7 +4,7 @@ import type { TokenKind } from '@zorvik/core';
 export const OURS = 'example.zorvik';
 
 /** The types of the format by our kinds. */
-export const typeOfKind: Readonly<Record<TokenKind, string>> = {
+export const typeOfKind: Readonly<Record<Exclude<TokenKind, 'picture'>, string>> = {
   colour: 'color',
   font: 'fontFamily',
   length: 'dimension',

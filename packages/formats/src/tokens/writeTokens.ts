@@ -27,7 +27,10 @@ export function writeDesignTokens(document: SiteDocument): string {
   const palette = paletteOf(document);
   const groups: Record<string, Record<string, Written>> = {};
   for (const entry of palette.values()) {
-    const type = typeOfKind[entry.of];
+    const { of } = entry;
+    // The format has no pictures.
+    if (of === 'picture') continue;
+    const type = typeOfKind[of];
     const group = (groups[type] ??= { $type: type });
     const isLike = entry.set === null && entry.usual !== undefined && typeof entry.usual !== 'string';
     const value = entry.set ?? valueOfName(palette, entry.key) ?? '';
@@ -37,7 +40,7 @@ export function writeDesignTokens(document: SiteDocument): string {
       ...(isLike ? { like: likeOf(entry) } : { value }),
     };
     group[entry.key] = {
-      $value: isLike ? `{${type}.${likeOf(entry)}}` : valueOf(palette, entry.of, value, entry),
+      $value: isLike ? `{${type}.${likeOf(entry)}}` : valueOf(palette, of, value, entry),
       $extensions: { [OURS]: ours },
     };
   }
@@ -49,7 +52,12 @@ function likeOf({ usual }: PaletteEntry): string {
   return typeof usual === 'object' ? usual.like : '';
 }
 
-function valueOf(palette: Palette, of: TokenKind, value: string, entry: PaletteEntry): Written {
+function valueOf(
+  palette: Palette,
+  of: Exclude<TokenKind, 'picture'>,
+  value: string,
+  entry: PaletteEntry,
+): Written {
   switch (of) {
     case 'colour':
       return colourOf(value);

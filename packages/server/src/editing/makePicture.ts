@@ -9,7 +9,9 @@ import {
   type Picture,
   type Result,
 } from '@zorvik/core';
+import type { Sharp } from 'sharp';
 import { scanDrawing } from './scanDrawing.ts';
+import { tonesOf } from './tonesOf.ts';
 
 /** One uploaded file, as it is kept and delivered. */
 export interface StoredUpload {
@@ -19,6 +21,8 @@ export interface StoredUpload {
 }
 export interface MadePicture {
   readonly picture: Picture;
+  /** The colours that text over it can have behind it. */
+  readonly tones: readonly string[];
   readonly files: readonly StoredUpload[];
 }
 
@@ -74,12 +78,29 @@ async function dottedPicture(bytes: Buffer): Promise<Result<MadePicture>> {
       });
     }
     return ok({
+      tones: await tonesIn(sharp(bytes, { limitInputPixels: MOST_DOTS }).autoOrient()),
       picture: { ...picture, width: Math.min(picture.width, LARGEST_PICTURE), height: heightAt(picture) },
       files,
     });
   } catch (error) {
     return no(refusal('notPicture', { problem: plainReason(error) }));
   }
+}
+
+/** What may be behind text over a drawing that cannot be drawn here. */
+const ANY_TONES = ['#00000000', '#000000', '#808080', '#ffffff'];
+/** In which width tones are looked for, in px: that of the file that is shown behind things. */
+const TONES_WIDTH = 1440;
+
+async function tonesIn(picture: Sharp): Promise<string[]> {
+  const { data, info } = await picture
+    .resize({ width: TONES_WIDTH, withoutEnlargement: true })
+    .toColourspace('srgb')
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const tones = tonesOf({ data, width: info.width, height: info.height });
+  return tones.length === 0 ? ANY_TONES : tones;
 }
 
 /** Its height once it is no wider than the widest that is kept. */
@@ -138,7 +159,9 @@ async function drawnPicture(bytes: Buffer): Promise<Result<MadePicture>> {
       return no(refusal('notPicture', { problem: 'the drawing has neither a size nor a viewBox' }));
     const kept = Buffer.from(new window.XMLSerializer().serializeToString(root), 'utf8');
     const picture: Picture = { file: hashOf(kept), ...size, isDrawn: true };
+    const { default: sharp } = await import('sharp');
     return ok({
+      tones: await tonesIn(sharp(kept, { limitInputPixels: MOST_DOTS })).catch(() => ANY_TONES),
       picture,
       files: [{ name: pictureName(picture, size.width), type: 'image/svg+xml', bytes: kept }],
     });

@@ -32,9 +32,8 @@ export function tonesOf(dots: Dots): string[] {
       }
       const step = Math.min(STEPS - 1, Math.floor(luminanceOf(red, green, blue) * STEPS));
       counts[step] = (counts[step] ?? 0) + 1;
-      [red, green, blue].forEach((part, at) => {
+      for (const [at, part] of [red, green, blue].entries())
         sums[step * 3 + at] = (sums[step * 3 + at] ?? 0) + part;
-      });
       places += 1;
     }
   const tones = new Set<string>(holes > SOME * width * height ? ['#00000000'] : []);
@@ -52,7 +51,11 @@ export function tonesOf(dots: Dots): string[] {
 }
 
 /** The average around a dot; what is seen through counts as much as it is there. */
-function averageAt({ data, width, height }: Dots, x: number, y: number): readonly [number, number, number, number] {
+function averageAt(
+  { data, width, height }: Dots,
+  x: number,
+  y: number,
+): readonly [number, number, number, number] {
   let [red, green, blue, alpha, count] = [0, 0, 0, 0, 0];
   for (let row = Math.max(0, y - 1); row <= Math.min(height - 1, y + 1); row += 1)
     for (let column = Math.max(0, x - 1); column <= Math.min(width - 1, x + 1); column += 1) {

@@ -38,11 +38,11 @@ export function pictureRoutes(router: IRouter, deps: Deps): void {
       if (!head.ok) return sendRefusal(response, head.refusal);
       const made = await deps.pictures.make(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0));
       if (!made.ok) return sendRefusal(response, made.refusal);
-      const { picture, files } = made.value;
+      const { picture, tones, files } = made.value;
       await database.transaction((tx) =>
         insertFiles(tx, head.value.id, picture.file, files, now().toISOString()),
       );
-      response.status(201).json(picture);
+      response.status(201).json({ picture, tones });
       return undefined;
     },
     tooLarge,

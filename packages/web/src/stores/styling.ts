@@ -14,6 +14,7 @@ import {
   rankedStyles,
   resetLooks,
   scopeOf,
+  fillWithPicture,
   setLooks,
   sheetOf,
   states,
@@ -27,6 +28,7 @@ import {
   type AreaName,
   type DeviceClass,
   type HeaderSituation,
+  type MadePicture,
   type Property,
   type ResolvedStyle,
   type Scheme,
@@ -304,6 +306,18 @@ export const useStyling = defineStore('styling', () => {
     return null;
   }
 
+  /** Adds an uploaded picture, and fills what is chosen with it; gives what is wrong with it, or null. */
+  function fillWith(
+    property: 'backgroundImage' | 'divider',
+    fileName: string,
+    made: MadePicture,
+  ): string | null {
+    const to = target.value;
+    if (to === null) return null;
+    const done = copy.perform((context) => fillWithPicture(context, to, property, fileName, made));
+    return done.ok || done.refusal.code === 'changesNothing' ? null : done.refusal.message;
+  }
+
   function resetNearer(property: Property): void {
     const some = nearer(property).map((one) => ({ target: one.target, properties: [property] }));
     copy.perform((context) => resetLooks(context, some));
@@ -376,6 +390,7 @@ export const useStyling = defineStore('styling', () => {
     own,
     nearer,
     set,
+    fillWith,
     resetNearer,
     goTo,
     showVariant,

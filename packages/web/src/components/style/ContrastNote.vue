@@ -22,6 +22,14 @@ const words = computed(() => {
   const what = { text: '', sign: ' (icon)', ring: ' (focus ring)', edge: ' (border)' }[pair.kind];
   return `${pair.colour} on ${pair.behind}${what}${where}: ${pair.ratio.toFixed(1)}, at least ${pair.needed}`;
 });
+/** Over a picture, an overlay is tried before another colour. */
+const fixWords = computed(() =>
+  props.pair?.picture?.origin.from === 'set'
+    ? 'add an overlay'
+    : better.value === null
+      ? 'fix'
+      : `use ${better.value}`,
+);
 function fix(): void {
   if (props.pair !== null && !readability.fix(props.pair))
     notices.refuse('No single colour makes this readable. Change what is behind it.');
@@ -36,7 +44,7 @@ function fix(): void {
     <span class="number">{{ pair.ratio.toFixed(1) }}</span>
     <span class="only-heard">{{ isBad ? 'hard to read' : 'readable' }}</span>
     <button v-if="isBad" type="button" class="fix" @click="fix">
-      {{ better === null ? 'fix' : `use ${better}` }}
+      {{ fixWords }}
     </button>
   </span>
 </template>

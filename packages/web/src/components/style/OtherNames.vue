@@ -4,21 +4,32 @@ import { computed, ref } from 'vue';
 import {
   counted,
   isRole,
+  pictureName,
   tokenExpected,
   tokenKinds,
   valueOfName,
+  widthsOf,
   type PaletteEntry,
   type TokenKind,
 } from '@zorvik/core';
+import { PICTURES } from '@zorvik/contract';
 import { usePalette } from '../../stores/palette.ts';
 import { shownValue } from '../../stores/styling.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 
-/** What has a name besides colours and fonts: lengths, weights, times, shadows, gradients. */
+/** What has a name besides colours and fonts: lengths, weights, times, shadows, gradients, pictures. */
 const palette = usePalette();
-const kinds = tokenKinds.filter((kind) => kind !== 'colour' && kind !== 'font');
-const entries = computed(() => kinds.flatMap((kind) => palette.entriesOf(kind)));
+const copy = useWorkingCopy();
+/** Pictures are added where they are used. */
+const kinds = tokenKinds.filter((kind) => kind !== 'colour' && kind !== 'font' && kind !== 'picture');
+const entries = computed(() => [...kinds, 'picture' as const].flatMap((kind) => palette.entriesOf(kind)));
+const addressOf = ({ picture }: PaletteEntry): string | null =>
+  picture === undefined
+    ? null
+    : PICTURES.replace(':siteKey', copy.siteKey ?? '') +
+      pictureName(picture, widthsOf(picture)[0] ?? picture.width);
 const valueOf = ({ key, set }: PaletteEntry): string =>
   shownValue(set ?? valueOfName(palette.all, key) ?? '');
 
@@ -38,7 +49,7 @@ function add(): void {
 <template>
   <div class="group">
     <div class="head">
-      <h2>Lengths, weights, times, shadows, gradients</h2>
+      <h2>Lengths, weights, times, shadows, gradients, pictures</h2>
       <button type="button" class="plain-button" @click="isAdding = true">
         <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
           <path :d="mdiPlus" fill="currentColor" />
@@ -75,7 +86,9 @@ function add(): void {
         :value="entry.name"
         :keep="(typed, isFinal) => (isFinal ? palette.rename(entry, typed) : null)"
       />
+      <img v-if="entry.picture !== undefined" class="thumb" :src="addressOf(entry) ?? ''" alt="" />
       <LineField
+        v-else
         is-label-hidden
         :label="`Value of ${entry.name}`"
         :value="valueOf(entry)"
@@ -131,6 +144,13 @@ function add(): void {
 }
 .row b {
   font-weight: 600;
+}
+.thumb {
+  block-size: 36px;
+  max-inline-size: 100%;
+  justify-self: start;
+  object-fit: cover;
+  border-radius: 4px;
 }
 .uses {
   font-size: 0.75rem;

@@ -8,6 +8,7 @@ import { usePalette } from '../../stores/palette.ts';
 import IconButton from '../common/IconButton.vue';
 import LineField from '../common/LineField.vue';
 import ColourField from './ColourField.vue';
+import FillField from './FillField.vue';
 
 /** One value: what it comes to here, where that was set, and what is set nearer. */
 const props = defineProps<{ property: Property }>();
@@ -68,7 +69,13 @@ const fonts = computed(() => palette.entriesOf('font'));
 
 <template>
   <div class="value" :class="{ own: own !== null }">
-    <label v-if="kind.choices !== undefined" class="choice">
+    <FillField
+      v-if="(property === 'backgroundImage' || property === 'divider') && !isTyping"
+      :property="property"
+      :value="stored"
+      @other="isTyping = true"
+    />
+    <label v-else-if="kind.choices !== undefined" class="choice">
       <span>{{ facts.name }}</span>
       <select class="plain-field" :value="own ?? winner?.value" @change="choose">
         <option v-for="one in kind.choices" :key="one" :value="one">{{ one }}</option>
