@@ -39,7 +39,7 @@ beforeAll(async () => {
   const svg =
     '<svg xmlns="http://www.w3.org/2000/svg" width="240" height="80"><rect width="240" height="80" fill="#1f3a2c"/></svg>';
   const sent = await fetch(`${stack.editor}/api/v1/sites/quillmere/pictures`, { method: 'POST', body: svg });
-  await publish({ logo: (await sent.json()) as Picture });
+  await publish({ logo: ((await sent.json()) as { picture: Picture }).picture });
 });
 afterAll(async () => {
   site.close();

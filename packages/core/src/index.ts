@@ -611,3 +611,15 @@ export { acceptEdit, type Past, type Accepted } from './saving/acceptEdit.ts';
 export * from './saving/workingCopy.ts';
 export { takeBackNext, type TakenBack } from './saving/takeBackNext.ts';
 export { lostParts, type LostPart } from './checks/lostParts.ts';
+
+// Fit: how wide things are, and what that makes of them at every width of the window.
+export {
+  fitBar,
+  measuredBar,
+  windowsOf,
+  type BarPlace,
+  type BarStretch,
+  type MeasuredBar,
+} from './fit/fitBar.ts';
+export { breaksAt, roomFor, rowsOf, type Line, type RowsBetween } from './fit/rows.ts';
+export type { Measure, TextFont } from './fit/measure.ts';

@@ -1,0 +1,149 @@
+import type { Driver } from 'selenium-webdriver/chrome.js';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { openFace } from '@zorvik/formats/fonts';
+import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
+import {
+  faceRules,
+  fitted,
+  fontBytes,
+  fontKeys,
+  measure,
+  randomBar,
+  rowsInBrowser,
+  rowsSaid,
+  type FontKey,
+} from './fitLaw.ts';
+import { enterStage, type Stage } from './stage.ts';
+
+/** So many random bars; more by `npm run fit-law`. */
+const SEEDS = Number(process.env.FIT_LAW_SEEDS ?? 10);
+const everyWidth = Array.from({ length: 1601 }, (_, at) => 320 + at);
+
+let driver: Driver;
+beforeAll(async () => {
+  const { browser }: Pick<Stage, 'browser'> = await enterStage();
+  driver = browser.driver as Driver;
+  await driver.get('about:blank');
+});
+
+/** Labels as sites have them, and some that fonts have much to do with. */
+function labels(): string[] {
+  const titles = quillmereDocument().pages.map(({ title }) => title);
+  const odd = [
+    'AVATAR To Wave',
+    'office fluffy affix',
+    'Yo. Te, VA',
+    '“Quoted” & more',
+    '1234567890',
+    'W.A.T.E.R.',
+    'fi fl ffi ffl',
+    'L’île à Côté',
+    'Übergröße',
+    'A\u00a0B',
+    'x',
+    '—',
+  ];
+  return [...new Set([...titles, ...odd])];
+}
+
+describe('text is as wide as a browser makes it', () => {
+  it('to a 64th of a px: thousands of labels, in three fonts, several weights, sizes and spacings', async () => {
+    const texts = labels();
+    let compared = 0;
+    for (const key of fontKeys) {
+      for (const [weight, size, letterSpacing, wordSpacing] of [
+        [400, 16, 0, 0],
+        [500, 17, 0.34, 0],
+        [650, 10.125, 0, 2],
+        [700, 15.15, -0.2, 0],
+      ] as const) {
+        const face = openFace(fontBytes(key), weight);
+        const known = texts.filter((text) => face.lacks(text).length === 0);
+        const seen = await widthsInBrowser(key, known, { weight, size, letterSpacing, wordSpacing });
+        const wrong = known.flatMap((text, at) => {
+          const ours = face.widthOf(text, { size, letterSpacing, wordSpacing });
+          return ours === seen[at] ? [] : [`${text}: ${ours} of ${seen[at]}`];
+        });
+        expect(wrong.slice(0, 5), `${key} ${weight} ${size}px`).toEqual([]);
+        compared += known.length;
+      }
+    }
+    console.log(`${compared} widths compared`);
+    expect(compared).toBeGreaterThan(4000);
+  });
+
+  it('and is not without kerning, nor with ligatures where letters are set apart', async () => {
+    const face = openFace(fontBytes('fraunces'), 400);
+    const plain = [...'AVATAR'].reduce(
+      (sum, letter) => sum + face.widthOf(letter, { size: 40, letterSpacing: 0, wordSpacing: 0 }),
+      0,
+    );
+    const [seen = 0] = await widthsInBrowser('fraunces', ['AVATAR'], {
+      weight: 400,
+      size: 40,
+      letterSpacing: 0,
+      wordSpacing: 0,
+    });
+    expect(plain - seen).toBeGreaterThan(64);
+  });
+
+  it('is said to be unknown where a font lacks a character', () => {
+    expect(openFace(fontBytes('figtree'), 400).lacks('Tea → чай')).toEqual(['→', 'ч', 'а', 'й']);
+    expect(() => openFace(Buffer.from('no font'), 400)).toThrow();
+    expect(() => openFace(fontBytes('figtree').subarray(0, 4000), 400)).toThrow();
+  });
+});
+
+async function widthsInBrowser(
+  key: FontKey,
+  texts: readonly string[],
+  {
+    weight,
+    size,
+    letterSpacing,
+    wordSpacing,
+  }: Readonly<Record<'weight' | 'size' | 'letterSpacing' | 'wordSpacing', number>>,
+): Promise<number[]> {
+  return driver.executeAsyncScript<number[]>(
+    `const [faces, css, texts, done] = arguments;
+     document.head.innerHTML = '<style></style>';
+     document.querySelector('style').textContent = faces;
+     document.body.innerHTML = texts.map(() => '<span></span><br>').join('');
+     const spans = [...document.querySelectorAll('span')];
+     spans.forEach((one, at) => { one.style.cssText = css; one.textContent = texts[at]; });
+     void document.body.offsetHeight;
+     document.fonts.ready.then(() => done(spans.map((one) => Math.round(one.getBoundingClientRect().width * 64))));`,
+    faceRules('law-'),
+    `display:inline-block;white-space:pre;font:${weight} ${size}px law-${key};letter-spacing:${letterSpacing}px;word-spacing:${wordSpacing}px`,
+    texts,
+  );
+}
+
+describe('the entries of a bar are in the rows that a browser puts them in', () => {
+  it('at every width from 320 to 1920 px, for random bars of 40 entries, in both directions', async () => {
+    for (let seed = 1; seed <= SEEDS; seed += 1) {
+      const bar = randomBar(seed);
+      const seen = await rowsInBrowser(driver, bar, seed % 2 === 0 ? 'rtl' : 'ltr', everyWidth);
+      expect(rowsSaid(fitted(bar), everyWidth), `seed ${seed}`).toEqual(seen);
+      expect(seen.length, 'so many different rows').toBeGreaterThan(10);
+    }
+  });
+
+  it.each([
+    [
+      'a gap that is off by 1 px',
+      { changed: (bar) => ({ ...bar, line: { ...bar.line, gap: bar.line.gap + 64 } }) },
+    ],
+    [
+      'kerning left out',
+      { by: (text, font) => [...text].reduce((sum, letter) => sum + measure(letter, font), 0) },
+    ],
+  ] as readonly (readonly [string, Parameters<typeof fitted>[1]])[])(
+    'and not with %s',
+    async (_, mutation) => {
+      const bar = randomBar(1);
+      const seen = await rowsInBrowser(driver, bar, 'ltr', everyWidth);
+      expect(rowsSaid(fitted(bar, mutation), everyWidth)).not.toEqual(seen);
+    },
+  );
+});

@@ -1,0 +1,258 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import type { Driver } from 'selenium-webdriver/chrome.js';
+import {
+  deviceClasses,
+  fitBar,
+  levelOwner,
+  measuredBar,
+  renderMenu,
+  renderStyles,
+  resolveMenu,
+  seededRandom,
+  setItems,
+  setLooks,
+  sheetOf,
+  styledIn,
+  type BarStretch,
+  type CommandContext,
+  type DeviceClass,
+  type Edit,
+  type Id,
+  type MeasuredBar,
+  type Measure,
+  type RandomBits,
+  type ResolvedMenu,
+  type Result,
+  type SiteDocument,
+  type StyleSet,
+  type StyleTarget,
+} from '@zorvik/core';
+import { applied, below, contextOf, outlined } from '@zorvik/core/testing';
+import { openFace, transformed, type Face } from '@zorvik/formats/fonts';
+
+/**
+ * The law of Fit: text is as wide as a browser makes it, and entries stand in the rows that a browser puts them in, at
+ * every width.
+ */
+
+/** Open fonts that ship with the editor, by the key that they have in the documents of the law. */
+export const fonts = { figtree: 'figtree', fraunces: 'fraunces', commissioner: 'commissioner' } as const;
+export type FontKey = keyof typeof fonts;
+export const fontKeys = Object.keys(fonts) as FontKey[];
+
+export function fontBytes(key: FontKey): Buffer {
+  const name = fonts[key];
+  return readFileSync(
+    fileURLToPath(
+      new URL(
+        `../node_modules/@fontsource-variable/${name}/files/${name}-latin-wght-normal.woff2`,
+        import.meta.url,
+      ),
+    ),
+  );
+}
+
+const faces = new Map<string, Face>();
+/** Measures text in the fonts of the law. */
+export const measure: Measure = (text, font) => {
+  const { family, weight, size, letterSpacing, wordSpacing, transform, language } = font;
+  const key = `${family} ${weight}`;
+  let face = faces.get(key);
+  if (face === undefined) faces.set(key, (face = openFace(fontBytes(family as FontKey), weight)));
+  return face.widthOf(transformed(text, transform, language), { size, letterSpacing, wordSpacing });
+};
+
+/** The faces of the fonts, for a page that loads nothing. */
+export function faceRules(prefix: string): string {
+  return fontKeys
+    .map(
+      (key) =>
+        `@font-face{font-family:${prefix}${key};src:url(data:font/woff2;base64,${fontBytes(key).toString('base64')}) format("woff2");font-weight:100 900;font-display:block}`,
+    )
+    .join('\n');
+}
+
+/** A bar of 40 entries, as somebody could have set it. */
+export interface RandomBar {
+  readonly document: SiteDocument;
+  readonly menu: ResolvedMenu;
+}
+
+const WORDS =
+  'Visit Tickets Herbs Seed house Alpine AVATAR To Wave offices Fluffy Yo. Tools Bulbs & tubers What’s on Learn garden W.A. fi “New” 12 Members'.split(
+    ' ',
+  );
+const oneOf = <T>(random: RandomBits, some: readonly T[]): T => some[below(random, some.length)] as T;
+
+/** A bar with a font, spacing, badges, icons, buttons, dropdowns and dividers; `seed` decides which. */
+export function randomBar(seed: number, count = 40): RandomBar {
+  const random = seededRandom(seed);
+  const labels = Array.from({ length: count }, (_, at) => {
+    const words = Array.from({ length: 1 + below(random, 3) }, () => oneOf(random, WORDS)).join(' ');
+    const own = `${words} ${at}${below(random, 3) === 0 ? '' : ` > /page-${at}`}`;
+    return below(random, 3) === 0 ? `${own}\n  Below ${at} > /below-${at}` : own;
+  });
+  const { document: start, menu } = outlined(labels.join('\n'));
+  let document = start;
+  const change = (make: (context: CommandContext) => Result<Edit>): void => {
+    const made = make(contextOf(document, below(random, 1000)));
+    if (made.ok) document = made.value.operations.reduce(applied, document);
+    else if (made.refusal.code !== 'changesNothing') throw new Error(made.refusal.message);
+  };
+  for (const key of fontKeys) {
+    const file = {
+      file: 'ab'.repeat(16),
+      family: key,
+      weight: '100 900',
+      bytes: 9,
+      ascent: 900,
+      descent: 200,
+      gap: 0,
+      width: 500,
+    };
+    document = applied(document, {
+      kind: 'setToken',
+      target: { key, of: 'font' },
+      set: { name: key, value: 'own:sans', files: [file] },
+      was: {},
+    });
+  }
+  const set = (target: StyleTarget, values: StyleSet): void =>
+    change((context) => setLooks(context, target, values));
+  const site = document.site.id;
+  set(
+    { owner: site, thing: 'site' },
+    { fontFamily: `@${oneOf(random, fontKeys)}`, fontWeight: oneOf(random, ['400', '500', '650']) },
+  );
+  set(
+    { owner: site, thing: 'entry' },
+    {
+      fontSize: oneOf(random, ['1rem', '17px', '.9375rem', '13.5px']),
+      letterSpacing: oneOf(random, ['0', '.02em', '1px', '-.2px']),
+      wordSpacing: oneOf(random, ['0', '2px']),
+      textTransform: oneOf(random, ['none', 'none', 'uppercase', 'capitalize']),
+    },
+  );
+  set(
+    { owner: menu, thing: 'barEntry' },
+    { paddingInline: oneOf(random, ['@pad', '9px 13px', '.55em', '1.3rem']) },
+  );
+  set(
+    { owner: menu, thing: 'barEntry', device: 'medium' },
+    { paddingInline: oneOf(random, ['6px', '.3rem']) },
+  );
+  set({ owner: site, thing: 'bar' }, { gap: oneOf(random, ['@gap', '0', '.3rem 11px', '0.41em']) });
+  set({ owner: site, thing: 'barDivider' }, { divider: oneOf(random, ['none', 'line', 'dot', 'chevron']) });
+  set(
+    { owner: site, thing: 'arrow' },
+    { arrowShape: oneOf(random, ['chevron', 'bold', 'triangle', 'none']) },
+  );
+  set(
+    { owner: levelOwner(menu, 1), thing: 'entry' },
+    { borderInlineWidth: oneOf(random, ['0', '1px', '2.6px 0']) },
+  );
+  const items = [...document.items.nodes.values()]
+    .filter(({ parent }) => parent === menu)
+    .map(({ id }) => id);
+  const leaf = { name: 'leaf', path: 'M2 2h20v20H2Z' };
+  for (const id of items)
+    if (below(random, 3) === 0)
+      change((context) =>
+        setItems(
+          context,
+          [id],
+          oneOf(random, [
+            { badge: { text: 'New', position: oneOf(random, ['after', 'before', 'above'] as const) } },
+            { icon: { ...leaf, position: oneOf(random, ['after', 'before', 'above'] as const) } },
+            { icon: { ...leaf, position: 'before' as const }, labelHidden: true as const },
+            { look: 'button' },
+            { look: 'outlined' },
+            { description: 'All year' },
+            { arrowHidden: true as const },
+            { activation: { wide: 'open' as const, medium: 'follow' as const } },
+            { hiddenOn: ['medium' as const] },
+          ]),
+        ),
+      );
+  set({ owner: items[3] ?? '', thing: 'barEntry' }, { letterSpacing: '3px', marginInline: '7px 0' });
+  return { document, menu: resolveMenu(document, menu) };
+}
+
+/** What Fit says of a bar that has the whole window. */
+export function fitted(
+  { document, menu }: RandomBar,
+  {
+    by = measure,
+    changed = (bar) => bar,
+  }: { by?: Measure; changed?: (bar: MeasuredBar) => MeasuredBar } = {},
+): BarStretch[] {
+  const bars = Object.fromEntries(
+    deviceClasses.map((device) => [device, changed(measuredBar(document, menu, {}, device, by))]),
+  ) as Record<DeviceClass, MeasuredBar>;
+  return fitBar(document, bars, { from: 320, to: 1920 }, { narrow: 0, medium: 0, wide: 0 });
+}
+
+/** The first entry of each row after the first, as a text: at each of the widths in which it changes. */
+export type RowsSeen = readonly (readonly [width: number, breaks: string])[];
+
+const LOOK = `const [html, css, direction, widths, done] = arguments;
+document.body.innerHTML = '';
+const frame = document.createElement('iframe');
+frame.style.cssText = 'border:0;inline-size:1920px;block-size:900px';
+document.body.append(frame);
+const page = frame.contentDocument;
+page.open();
+page.write('<!doctype html><html dir="' + direction + '"><head><style>html{overflow:hidden}body{margin:0}</style><style></style></head><body></body></html>');
+page.close();
+page.querySelectorAll('style')[1].textContent = css;
+page.body.innerHTML = html;
+void page.body.offsetHeight;
+page.fonts.ready.then(() => {
+  const entries = [...page.querySelectorAll('nav>ul>li')];
+  const seen = [];
+  let before = null;
+  for (const width of widths) {
+    frame.style.inlineSize = width + 'px';
+    let breaks = '';
+    let bottom = null;
+    for (const one of entries) {
+      const { top, bottom: end, width: own } = one.getBoundingClientRect();
+      if (own === 0 && end === top) continue;
+      if (bottom !== null && top >= bottom - 1) { breaks += ' ' + one.dataset.zvItem; bottom = end; }
+      else bottom = Math.max(bottom ?? end, end);
+    }
+    if (breaks !== before) seen.push([width, breaks.trim()]);
+    before = breaks;
+  }
+  done(seen);
+});`;
+
+/** The rows in which a browser shows the entries of a bar, at each of the widths. */
+export async function rowsInBrowser(
+  driver: Driver,
+  { document, menu }: RandomBar,
+  direction: 'ltr' | 'rtl',
+  widths: readonly number[],
+): Promise<RowsSeen> {
+  const html = renderMenu(menu, { place: 'bar', styled: styledIn(document), marks: true });
+  const css = renderStyles(document.site, [menu], undefined, sheetOf(document)).replaceAll(
+    /@font-face\{[^}]*\}\n?/g,
+    '',
+  );
+  return driver.executeAsyncScript<RowsSeen>(LOOK, html, `${faceRules('zv-')}\n${css}`, direction, widths);
+}
+
+/** What Fit says at each of these widths, in the form in which it is seen. */
+export function rowsSaid(stretches: readonly BarStretch[], widths: readonly number[]): RowsSeen {
+  const said: (readonly [number, string])[] = [];
+  let before: string | null = null;
+  for (const width of widths) {
+    const { breaks = [] as readonly Id[] } =
+      stretches.find(({ from, to }) => width >= from && width <= to) ?? {};
+    const now = breaks.join(' ');
+    if (now !== before) said.push([width, now]);
+    before = now;
+  }
+  return said;
+}

@@ -1,0 +1,133 @@
+import { Blob, Buffer, Face as ShapedFace, Feature, Font, shape, Variation } from 'harfbuzzjs';
+import { unpackFont } from './unpackFont.ts';
+
+/** How text is set: what its width depends on besides its face. */
+export interface TextSetting {
+  /** In px. */
+  readonly size: number;
+  /** Behind each letter, in px. */
+  readonly letterSpacing: number;
+  /** Behind each space besides, in px. */
+  readonly wordSpacing: number;
+}
+
+/** A font that text can be measured with, in one weight. */
+export interface Face {
+  /** The width of a text in one line, in layout units (64 are a px), as browsers round it: up. O(characters). */
+  readonly widthOf: (text: string, setting: TextSetting) => number;
+  /** The characters of a text that the font does not have, each once. Browsers take them from other fonts. */
+  readonly lacks: (text: string) => readonly string[];
+}
+
+/** Ligatures, which browsers do not make where letters are set apart (CSS Text 3, 9.2). */
+const APART = ['-liga', '-clig'].flatMap((feature) => Feature.fromString(feature) ?? []);
+/** Font engines count in 65,536ths of a px, and layout in 64ths. */
+const [FINE, LAYOUT] = [65_536, 64];
+/** What is less than this above a whole layout unit comes from adding numbers, and not from the font. */
+const NOISE = 1e-6;
+
+/**
+ * Opens a font file (WOFF2, TrueType or OpenType) in one weight. Text is shaped by HarfBuzz, as in browsers, with
+ * kerning and ligatures; advances are rounded as their font engines do. Throws where the file cannot be read.
+ */
+export function openFace(bytes: Uint8Array, weight: number): Face {
+  const face = new ShapedFace(new Blob(unpackFont(bytes)));
+  const { upem } = face;
+  if (!(upem > 0) || face.collectUnicodes().length === 0) throw new Error('it has no characters');
+  const at = (units: number, size: number): Font => {
+    const font = new Font(face);
+    font.setVariations([new Variation('wght', weight), new Variation('opsz', size)]);
+    font.setScale(units, units);
+    return font;
+  };
+  const plain = at(upem, 16);
+  /** A font for a size: one that shapes in fine units, one that has its advances in font units, and its scale. */
+  const sized = new Map<number, { readonly fine: Font; readonly own: Font; readonly scale: number }>();
+  const fontsFor = (size: number) => {
+    let fonts = sized.get(size);
+    if (fonts === undefined) {
+      const scale = Math.round((Math.trunc(size * LAYOUT) * FINE) / upem);
+      fonts = { fine: at(Math.round(size * FINE), size), own: at(upem, size), scale };
+      sized.set(size, fonts);
+    }
+    return fonts;
+  };
+  const known = new Map<string, { readonly width: number; readonly letters: number }>();
+
+  /** The width of a text without what is put between its letters, in fine units, and its letters as they are drawn. */
+  function shaped(
+    text: string,
+    size: number,
+    isApart: boolean,
+  ): { readonly width: number; readonly letters: number } {
+    const key = `${size} ${isApart} ${text}`;
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const { fine, own, scale } = fontsFor(size);
+    let [width, letters] = [0, 0];
+    for (const run of runsOf(text)) {
+      const buffer = new Buffer();
+      buffer.addText(run);
+      buffer.guessSegmentProperties();
+      shape(fine, buffer, isApart ? APART : []);
+      const positions = buffer.getGlyphPositions();
+      buffer.getGlyphInfos().forEach(({ codepoint: glyph }, index) => {
+        const kerning = (positions[index]?.xAdvance ?? 0) - fine.glyphHAdvance(glyph);
+        width += Math.round((scale * own.glyphHAdvance(glyph)) / LAYOUT) + kerning;
+      });
+      letters += positions.length;
+    }
+    known.set(key, { width, letters });
+    return { width, letters };
+  }
+
+  return {
+    widthOf(text, { size, letterSpacing, wordSpacing }) {
+      const { width, letters } = shaped(text, drawnSize(size), letterSpacing !== 0);
+      const spaces = wordSpacing === 0 ? 0 : (text.match(/[ \u00a0]/g)?.length ?? 0);
+      const added = letters * Math.trunc(letterSpacing * FINE) + spaces * Math.trunc(wordSpacing * FINE);
+      return Math.max(0, Math.ceil(((width + added) / FINE) * LAYOUT - NOISE));
+    },
+    lacks: (text) => [
+      ...new Set([...text].filter((sign) => plain.nominalGlyph(sign.codePointAt(0) ?? 0) === undefined)),
+    ],
+  };
+}
+
+/** The size in which browsers draw text: in whole hundredths of a px, counted as a float of 32 bits. */
+function drawnSize(size: number): number {
+  return Math.floor(Math.fround(Math.fround(size) * 100)) / 100;
+}
+
+/** What belongs to a script, and not to all of them. */
+const SCRIPTS = [
+  'Latin',
+  'Cyrillic',
+  'Greek',
+  'Arabic',
+  'Hebrew',
+  'Han',
+  'Hiragana',
+  'Katakana',
+  'Hangul',
+  'Devanagari',
+  'Thai',
+].map((name) => [name, new RegExp(`\\p{Script=${name}}`, 'u')] as const);
+
+/** The parts of a text in one script each, as browsers shape them: what belongs to none goes with what is before it. */
+function runsOf(text: string): string[] {
+  // Most texts have one.
+  if (/^[\p{Script=Latin}\p{Script=Common}]*$/u.test(text)) return [text];
+  const runs: string[] = [];
+  let script = '';
+  for (const sign of text) {
+    const [own = ''] = SCRIPTS.find(([, has]) => has.test(sign)) ?? [];
+    if (runs.length > 0 && (own === '' || script === '' || own === script))
+      runs.push(`${runs.pop() ?? ''}${sign}`);
+    else runs.push(sign);
+    if (own !== '') script = own;
+  }
+  return runs;
+}
+
+export { transformed } from './transformed.ts';
