@@ -233,7 +233,8 @@ export { compareMenus, changeInWords, type MenuChange } from './diff/compareMenu
 export { createFilling, withFollowed, followedId, type FillFollowed } from './resolve/withFollowed.ts';
 export type { CompareTitles } from './resolve/followedPages.ts';
 export type { OwnValues, ResolvedItem, ResolvedMenu, ResolvedPart } from './resolve/resolved.ts';
-export { resolveMenu, fitsType, type ResolveChoices } from './resolve/resolveMenu.ts';
+export { fitsType } from './schema/ownField.ts';
+export { resolveMenu, type ResolveChoices } from './resolve/resolveMenu.ts';
 export {
   addBand,
   addPlace,
@@ -462,7 +463,8 @@ export { contrastPairs, NEEDED, type ContrastPair, type PairKind } from './contr
 export { overriding } from './style/overriding.ts';
 export { deliveredStyles, previewStyles } from './style/previewStyles.ts';
 export { chosenStarter, starterByKey, type ChosenStarter } from './model/chosenStarter.ts';
-export { starterKeys, starters as lookStarters, type StarterKey } from './starters/starters.ts';
+export { starters as lookStarters } from './starters/starters.ts';
+export { starterKeys, type StarterKey } from './starters/starterRoles.ts';
 export { StarterStyleShape, type OwnStarter, type StarterStyle } from './schema/ownStarter.ts';
 export { importNames, namesChanged, type NamedValue } from './commands/importNames.ts';
 export { setDark } from './commands/dark.ts';

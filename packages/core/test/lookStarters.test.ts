@@ -29,7 +29,7 @@ import { sheetOf } from '../src/resolve/sheetOf.ts';
 import type { Style } from '../src/schema/style.ts';
 import type { Token } from '../src/schema/token.ts';
 import { resolveStyle } from '../src/style/resolveStyle.ts';
-import { starterKeys } from '../src/starters/starters.ts';
+import { starterKeys } from '../src/starters/starterRoles.ts';
 import { contextOf } from '../testing/index.ts';
 
 const quillmere = readStored(quillmereDocument());

@@ -9,7 +9,8 @@ import { compileStyles, declarationsFor } from '../src/style/compileStyles.ts';
 import { rankedStyles, resolveStyle } from '../src/style/resolveStyle.ts';
 import { plainSheet, type SetLook, type Sheet } from '../src/style/sheet.ts';
 import type { Starter } from '../src/starters/starter.ts';
-import { starterKeys, starters, type StarterKey } from '../src/starters/starters.ts';
+import { starters } from '../src/starters/starters.ts';
+import { starterKeys, type StarterKey } from '../src/starters/starterRoles.ts';
 
 describe('the anatomy', () => {
   it.each(thingNames)('%s: its selectors can be read, and what it is like comes before it', (name) => {

@@ -8,7 +8,7 @@ import { levelOwner, variantOwner } from '../src/model/styleOwner.ts';
 import { kindOf } from '../src/ops/registry.ts';
 import { newProblem } from '../src/ops/newProblem.ts';
 import { deviceClasses } from '../src/schema/deviceClass.ts';
-import { starterKeys } from '../src/starters/starters.ts';
+import { starterKeys } from '../src/starters/starterRoles.ts';
 import { areas } from '../src/schema/part.ts';
 import { schemes, situations, type StyleTarget } from '../src/schema/style.ts';
 import { below, pick } from './pick.ts';

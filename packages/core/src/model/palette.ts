@@ -17,7 +17,7 @@ import type { AreaName } from '../schema/part.ts';
 import type { Scheme } from '../schema/style.ts';
 import { isPlainKind, tokenValueKinds, type Token, type TokenKind } from '../schema/token.ts';
 import type { RoleValue } from '../starters/starter.ts';
-import { chosenStarter } from './chosenStarter.ts';
+import { chosenRoles } from './chosenRoles.ts';
 import type { SiteDocument } from './document.ts';
 
 /** A colour, font, length or anything else with a name, as values use it. */
@@ -57,7 +57,7 @@ export const plainPalette: Palette = new Map(
  * that begins with another starter than the site may have other colours. O(tokens).
  */
 export function paletteOf({ site, tokens }: SiteDocument, area: AreaName | null = null): Palette {
-  const starter = chosenStarter(site, area);
+  const starter = chosenRoles(site, area);
   let byStarter = palettes.get(tokens);
   if (byStarter === undefined) palettes.set(tokens, (byStarter = new Map()));
   const known = byStarter.get(starter.key);

@@ -6,7 +6,7 @@ import { childrenOf, nodeAt } from '../model/forest.ts';
 import { labelOf } from '../model/labelOf.ts';
 import { panelColumns } from '../panel/panelColumns.ts';
 import type { Dropdown } from '../schema/dropdown.ts';
-import type { OwnField } from '../schema/ownField.ts';
+import { fitsType, type OwnField } from '../schema/ownField.ts';
 import { settingNames, type Settings } from '../schema/settings.ts';
 import { mapTree } from '../walk/mapTree.ts';
 import type { CompareTitles } from './followedPages.ts';
@@ -138,13 +138,6 @@ function ownValues(own: OwnValues | undefined, fields: readonly OwnField[]): { r
   if (own === undefined) return {};
   const kept = fields.flatMap(({ key, type }) => (fitsType(own[key], type) ? [[key, own[key]]] : []));
   return kept.length === 0 ? {} : { fields: Object.fromEntries(kept) as OwnValues };
-}
-
-const typeNames = { text: 'string', number: 'number', yesNo: 'boolean' } as const;
-
-/** Whether a value has the type that its custom field declares. */
-export function fitsType(value: unknown, type: OwnField['type']): boolean {
-  return typeof value === typeNames[type];
 }
 
 /** A menu in the site's own language goes the site's way; another goes the way its language is written. */

@@ -19,3 +19,10 @@ export const ownFieldFields = {
 export const OwnFieldShape = Type.Object({ id: IdShape, parent: IdShape, ...ownFieldFields }, closed);
 /** A custom field that a site has added to its items or menus. */
 export type OwnField = Static<typeof OwnFieldShape>;
+
+const typeNames = { text: 'string', number: 'number', yesNo: 'boolean' } as const;
+
+/** Whether a value has the type that its custom field declares. */
+export function fitsType(value: unknown, type: OwnFieldType): boolean {
+  return typeof value === typeNames[type];
+}

@@ -3,30 +3,35 @@ import { orchard } from './orchard.ts';
 import { poppy } from './poppy.ts';
 import { slate } from './slate.ts';
 import type { Starter } from './starter.ts';
-
-/** The starter of a site that has not chosen any. */
-export const FIRST_STARTER = 'moss@1';
+import { FIRST_STARTER, starterRoles, type StarterKey } from './starterRoles.ts';
 
 /** The starters that ship, by name and version. Frozen: a change is a new version beside the old one. */
 export const starters = {
   [FIRST_STARTER]: {
     name: 'Moss',
     about: 'Plain and calm: soft corners, a tint behind what is pointed at',
-    roles: {},
+    roles: starterRoles[FIRST_STARTER],
     looks: moss,
   },
   'orchard@1': {
     name: 'Orchard',
     about: 'Like a printed page: a serif, hairlines, underlined links',
-    ...orchard,
+    roles: starterRoles['orchard@1'],
+    looks: orchard,
   },
-  'slate@1': { name: 'Slate', about: 'Square and firm: capitals, strong bars, no gaps', ...slate },
-  'poppy@1': { name: 'Poppy', about: 'Round and bold: pills, filled entries, soft shadows', ...poppy },
-} as const satisfies Record<string, Starter>;
-/** See `starters`. */
-export type StarterKey = keyof typeof starters;
-/** The keys of the starters that ship, in the order in which they are offered. */
-export const starterKeys = Object.keys(starters) as StarterKey[];
+  'slate@1': {
+    name: 'Slate',
+    about: 'Square and firm: capitals, strong bars, no gaps',
+    roles: starterRoles['slate@1'],
+    looks: slate,
+  },
+  'poppy@1': {
+    name: 'Poppy',
+    about: 'Round and bold: pills, filled entries, soft shadows',
+    roles: starterRoles['poppy@1'],
+    looks: poppy,
+  },
+} as const satisfies Record<StarterKey, Starter>;
 
 /** A starter that ships, by its key; null: none has it. */
 export function starterOf(key: string): Starter | null {

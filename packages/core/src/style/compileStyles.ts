@@ -6,7 +6,8 @@ import { selectorsIn } from '../anatomy/specificity.ts';
 import { compareOrder, orderOf, saidByStarter, whereOf, type Precedence } from './precedence.ts';
 import { flat, type Medium } from './rule.ts';
 import type { Look } from '../starters/starter.ts';
-import { FIRST_STARTER, starters } from '../starters/starters.ts';
+import { starters } from '../starters/starters.ts';
+import { FIRST_STARTER } from '../starters/starterRoles.ts';
 import type { Sheet } from './sheet.ts';
 
 /** A rule of looks as it is printed, and how much it wins against others. */

@@ -3,7 +3,8 @@ import type { Situation, StyleTarget, StyleValues } from '../schema/style.ts';
 import { plainPalette, type Palette } from '../model/palette.ts';
 import type { OwnPlace } from './ownCss.ts';
 import type { StarterLooks } from '../starters/starter.ts';
-import { FIRST_STARTER, starters, type StarterKey } from '../starters/starters.ts';
+import { starters } from '../starters/starters.ts';
+import { FIRST_STARTER, type StarterKey } from '../starters/starterRoles.ts';
 
 /** How near a scope is, and what finds all that is in it. */
 export interface Scope {

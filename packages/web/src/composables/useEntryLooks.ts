@@ -1,5 +1,6 @@
 import { computed } from 'vue';
-import { entryStyle, plainColour, setEntryLooks, styleId, type Property } from '@zorvik/core';
+import { plainColour, setEntryLooks, styleId, type Property } from '@zorvik/core';
+import { useDrawing } from './useDrawing.ts';
 import { usePalette } from '../stores/palette.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
@@ -9,13 +10,15 @@ export function useEntryLooks(thing: 'icon' | 'badge') {
   const copy = useWorkingCopy();
   const selection = useSelection();
   const palette = usePalette();
+  const drawing = useDrawing();
   /** Items that show a shared link have its looks. */
   const owners = computed(() => selection.chosen.map((id) => copy.document?.items.nodes.get(id)?.link ?? id));
 
   /** What a property comes to; empty where the items differ. */
   function valueOf(property: Property): string {
     const { document } = copy;
-    if (document === null) return '';
+    if (document === null || drawing.value === null) return '';
+    const { entryStyle } = drawing.value;
     const values = new Set(
       owners.value.map((owner) => entryStyle(document, owner, thing, property)?.value ?? ''),
     );

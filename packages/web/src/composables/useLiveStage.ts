@@ -1,15 +1,5 @@
 import { computed, onBeforeUnmount, onMounted, ref, watch, type Ref } from 'vue';
-import {
-  keepInColumn,
-  movePartTo,
-  renderMenu,
-  renderStyles,
-  sheetOf,
-  styledIn,
-  resolveMenu,
-  setPart,
-  shapeCell,
-} from '@zorvik/core';
+import { keepInColumn, movePartTo, setPart, shapeCell } from '@zorvik/core';
 import { PICTURES } from '@zorvik/contract';
 import { fromStage, type FromStage, type ToStage } from '../live/messages.ts';
 import { useComposer } from '../stores/composer.ts';
@@ -17,6 +7,7 @@ import { useLiveView } from '../stores/liveView.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import { useComposing } from './useComposing.ts';
+import { useDrawing } from './useDrawing.ts';
 
 /**
  * What the iframe may take of the window, in its own px: `peek` is what is seen while nobody is in it, `room`
@@ -37,6 +28,7 @@ export function useLiveStage(iframe: Ref<HTMLIFrameElement | null>, { peek, room
   const live = useLiveView();
   const composer = useComposer();
   const composing = useComposing();
+  const drawing = useDrawing();
   const isReady = ref(false);
   /** Somebody points at it, or has the focus in it. */
   const isActive = ref(false);
@@ -50,7 +42,8 @@ export function useLiveStage(iframe: Ref<HTMLIFrameElement | null>, { peek, room
   const shown = computed((): ToStage | null => {
     const { document } = copy;
     const { menu } = selection;
-    if (document === null || menu === null) return null;
+    if (document === null || menu === null || drawing.value === null) return null;
+    const { renderMenu, renderStyles, resolveMenu, sheetOf, styledIn } = drawing.value;
     const { compare } = new Intl.Collator(document.site.language, { numeric: true });
     const resolved = resolveMenu(document, menu.id, {
       compareTitles: compare,

@@ -1,34 +1,12 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import {
-  changeInWords,
-  compareFrames,
-  compareLooks,
-  compareMenus,
-  resolvedMenus,
-  type FrameSource,
-  type ResolvedMenu,
-  type SiteDocument,
-} from '@zorvik/core';
 import { routes, type EditionSummary } from '@zorvik/contract';
 import { delivered } from '../api/delivered.ts';
 import { ask, problemOf } from '../api/client.ts';
+import type { MenuDifference, Published } from './differencesOf.ts';
 import { useNotices } from './notices.ts';
 import { useSession } from './session.ts';
 import { useWorkingCopy } from './workingCopy.ts';
-
-/** What the current edition has of menus and frame; no source: nobody kept that when it was published. */
-interface Published {
-  readonly menus: readonly ResolvedMenu[];
-  readonly source: FrameSource | null;
-}
-
-/** What changed in one menu, or in the frame, since the current edition, in plain words. */
-export interface MenuDifference {
-  readonly key: string;
-  readonly name: string;
-  readonly sentences: readonly string[];
-}
 
 const SETTLING = 250;
 /** Editions from before their frame was kept for comparing. */
@@ -54,7 +32,7 @@ export const useEditions = defineStore('editions', () => {
     }
     const answer = await ask(routes.readEdition, { params: { siteKey, number: edition.number } });
     if (answer.kind === 'reply' && siteKey === copy.siteKey) published.value = answer.value;
-    compare();
+    await compare();
   }
 
   async function loadList(): Promise<void> {
@@ -63,7 +41,9 @@ export const useEditions = defineStore('editions', () => {
     if (answer.kind === 'reply') editions.value = answer.value.editions;
   }
 
-  function compare(): void {
+  /** What compares is loaded by itself: nobody waits for it who has just come to work. */
+  async function compare(): Promise<void> {
+    const { differencesOf } = await import('./differencesOf.ts');
     const { document } = copy;
     const isLater = copy.edition !== null && copy.revision > copy.edition.revision;
     differences.value =
@@ -105,7 +85,7 @@ export const useEditions = defineStore('editions', () => {
     () => copy.document,
     () => {
       clearTimeout(timer);
-      timer = setTimeout(compare, SETTLING);
+      timer = setTimeout(() => void compare(), SETTLING);
     },
   );
 
@@ -115,36 +95,3 @@ export const useEditions = defineStore('editions', () => {
 
   return { editions, differences, count, isPublishing, loadList, publish, compare, deliveredAt };
 });
-
-/** `unknown`: what is said of the frame where nobody knows what it was. */
-function differencesOf(
-  document: SiteDocument,
-  { menus: published, source }: Published,
-  unknown: readonly string[],
-): MenuDifference[] {
-  const now = resolvedMenus(document, new Intl.Collator(document.site.language, { numeric: true }).compare);
-  const present = now.map(({ menu }): MenuDifference => {
-    const before = published.find(({ key }) => key === menu.key) ?? null;
-    const sentences = compareMenus(before, menu).map(changeInWords);
-    return {
-      key: menu.key,
-      name: menu.name,
-      sentences: before === null ? ['New menu', ...sentences] : sentences,
-    };
-  });
-  const gone = published
-    .filter(({ key }) => !now.some(({ menu }) => menu.key === key))
-    .map(({ key, name }): MenuDifference => ({ key, name, sentences: ['Menu deleted'] }));
-  // No key of a menu has a capital letter.
-  const frame = {
-    key: 'Frame',
-    name: 'Frame',
-    sentences: source === null ? unknown : compareFrames(source, document),
-  };
-  const looks = {
-    key: 'Looks',
-    name: 'Looks',
-    sentences: source === null ? [] : compareLooks(source, document),
-  };
-  return [frame, looks, ...present, ...gone].filter(({ sentences }) => sentences.length > 0);
-}

@@ -2,8 +2,9 @@
 import { mdiChevronDown, mdiChevronRight, mdiSync } from '@mdi/js';
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { entryStyle, faceOf, labelOf, paletteOf, plainColour, shownAddress, writtenOut } from '@zorvik/core';
+import { faceOf, labelOf, paletteOf, plainColour, shownAddress, writtenOut } from '@zorvik/core';
 import type { OutlineRow } from '../../composables/outlineRows.ts';
+import { useDrawing } from '../../composables/useDrawing.ts';
 import { useItemSigns } from '../../composables/useItemSigns.ts';
 import type { Tree } from '../../composables/useTree.ts';
 import { usePeople } from '../../stores/people.ts';
@@ -56,11 +57,13 @@ const target = computed(() => {
   return shownAddress(page.value?.address ?? writtenOut(destination) ?? '');
 });
 const isFollowed = computed(() => props.row.item.exception !== undefined);
+const drawing = useDrawing();
 const signs = useItemSigns(() => props.row.item);
 /** The colours that its badge has on the site. */
 const badgeColours = computed(() => {
   const { document } = copy;
-  if (document === null || face.value.badge === undefined) return {};
+  if (document === null || face.value.badge === undefined || drawing.value === null) return {};
+  const { entryStyle } = drawing.value;
   const owner = props.row.item.link ?? props.row.id;
   const colourOf = (property: 'color' | 'background'): string | undefined => {
     const value = entryStyle(document, owner, 'badge', property)?.value ?? '';
