@@ -7,8 +7,11 @@ import {
   fitted,
   fontBytes,
   fontKeys,
+  headerInBrowser,
+  headerSaid,
   measure,
   randomBar,
+  randomHeader,
   rowsInBrowser,
   rowsSaid,
   type FontKey,
@@ -17,6 +20,7 @@ import { enterStage, type Stage } from './stage.ts';
 
 /** So many random bars; more by `npm run fit-law`. */
 const SEEDS = Number(process.env.FIT_LAW_SEEDS ?? 10);
+const HEADERS = Number(process.env.FIT_LAW_SEEDS ?? 12);
 const everyWidth = Array.from({ length: 1601 }, (_, at) => 320 + at);
 
 let driver: Driver;
@@ -118,6 +122,27 @@ async function widthsInBrowser(
     texts,
   );
 }
+
+describe('the bars of a header are in the rows that a browser puts them in', () => {
+  it('at every width from 320 to 1920 px, on Quillmere’s pages as they are, and as somebody could change them', async () => {
+    let changes = 0;
+    for (let seed = 0; seed < HEADERS; seed += 1) {
+      const header = randomHeader(seed);
+      const seen = await headerInBrowser(driver, header, everyWidth);
+      const said = headerSaid(header, everyWidth);
+      expect(said, `seed ${seed}`).toEqual(seen);
+      changes += Object.values(seen).reduce((sum, { length }) => sum + length - 1, 0);
+    }
+    console.log(`${changes} changes of rows in ${HEADERS} headers`);
+    expect(changes).toBeGreaterThan(3 * HEADERS);
+  });
+
+  it('and not where a px of each text is forgotten', async () => {
+    const header = randomHeader(5);
+    const seen = await headerInBrowser(driver, header, everyWidth);
+    expect(headerSaid(header, everyWidth, (text, font) => measure(text, font) - 64)).not.toEqual(seen);
+  });
+});
 
 describe('the entries of a bar are in the rows that a browser puts them in', () => {
   it('at every width from 320 to 1920 px, for random bars of 40 entries, in both directions', async () => {

@@ -2,7 +2,22 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import {
+  areaId,
+  childrenOf,
   deviceClasses,
+  exceptionsOf,
+  fitHeader,
+  mintId,
+  readStored,
+  renderPage,
+  resolveArea,
+  situationOn,
+  upgraded,
+  winning,
+  withFollowed,
+  type Part,
+  type ResolvedArea,
+  type ResolvedPart,
   fitBar,
   levelOwner,
   measuredBar,
@@ -28,6 +43,7 @@ import {
   type StyleSet,
   type StyleTarget,
 } from '@zorvik/core';
+import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
 import { applied, below, contextOf, outlined } from '@zorvik/core/testing';
 import { openFace, transformed, type Face } from '@zorvik/formats/fonts';
 
@@ -255,4 +271,219 @@ export function rowsSaid(stretches: readonly BarStretch[], widths: readonly numb
     before = now;
   }
   return said;
+}
+
+/** Quillmere’s header on a page, as somebody could have changed it; seed 0: as it is. */
+export interface RandomHeader {
+  readonly document: SiteDocument;
+  readonly path: string;
+}
+const byCode = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
+const quillmere = withFollowed(upgraded(readStored(quillmereDocument())).document, byCode);
+const paths = ['/', '/plants/trees', '/shop/seeds', '/about/news/moss-room'];
+
+export function randomHeader(seed: number): RandomHeader {
+  const random = seededRandom(seed + 400);
+  const path = paths[seed % paths.length] ?? '/';
+  if (seed < 4) return { document: quillmere, path };
+  let document = quillmere;
+  const set = (target: StyleTarget, values: StyleSet): void => {
+    const made = setLooks(contextOf(document, below(random, 1000)), target, values);
+    if (made.ok) document = made.value.operations.reduce(applied, document);
+  };
+  const site = document.site.id;
+  document = {
+    ...document,
+    site: {
+      ...document.site,
+      contentWidth: oneOf(random, [900, 1120, 1400]),
+      margins: oneOf(random, [{ narrow: 12, medium: 20, wide: 40 }, {}]),
+      phone: '01632 960140',
+    },
+  };
+  set({ owner: site, thing: 'zone' }, { gap: oneOf(random, ['.5rem 1rem', '8px 24px', '0']) });
+  set({ owner: site, thing: 'zones' }, { gap: oneOf(random, ['.5rem 1.5rem', '12px']) });
+  set(
+    { owner: site, thing: 'entry' },
+    {
+      fontSize: oneOf(random, ['1rem', '1.125rem', '19px']),
+      paddingInline: oneOf(random, ['@pad', '1.1rem']),
+    },
+  );
+  set(
+    { owner: site, thing: 'logo' },
+    {
+      fontSize: oneOf(random, ['1.625rem', '2.5rem']),
+      gap: '10px',
+      paddingInline: oneOf(random, ['0', '6px 0']),
+    },
+  );
+  set({ owner: site, thing: 'upperBand' }, { fontSize: oneOf(random, ['.875rem', '1rem']) });
+  set({ owner: site, thing: 'menuButton' }, { paddingInline: oneOf(random, ['.5rem', '14px']) });
+  // Longer labels, so that bars wrap on wide screens, too.
+  for (const item of document.items.nodes.values())
+    if (item.parent !== document.site.id && document.menus.nodes.has(item.parent) && below(random, 2) === 0)
+      document = applied(document, {
+        kind: 'updateItem',
+        id: item.id,
+        set: { label: `${oneOf(random, WORDS)} ${oneOf(random, WORDS)} and ${oneOf(random, WORDS)}` },
+        was: { label: item.label },
+      });
+  const zones = [...document.parts.nodes.values()].filter(
+    ({ kind, parent }) => kind === 'zone' && document.parts.nodes.get(parent)?.parent === areaId('header'),
+  );
+  const mint = (): Id => mintId('part', random);
+  for (const zone of zones)
+    if (below(random, 2) === 0)
+      document = applied(document, {
+        kind: 'addPart',
+        after: childrenOf(document.parts, zone.id).last(),
+        branch: [
+          oneOf<Part>(random, [
+            { id: mint(), parent: zone.id, kind: 'social' },
+            { id: mint(), parent: zone.id, kind: 'payment' },
+            {
+              id: mint(),
+              parent: zone.id,
+              kind: 'search',
+              text: 'Search',
+              address: '/search',
+              parameter: 'q',
+            },
+            { id: mint(), parent: zone.id, kind: 'divider' },
+            {
+              id: mint(),
+              parent: zone.id,
+              kind: 'button',
+              text: 'Buy a ticket',
+              destination: { kind: 'address', address: '/x' },
+            },
+            {
+              id: mint(),
+              parent: zone.id,
+              kind: 'account',
+              text: 'Sign in',
+              destination: { kind: 'address', address: '/in' },
+              faces: { narrow: 'icon' },
+            },
+            {
+              id: mint(),
+              parent: zone.id,
+              kind: 'contact',
+              says: ['phone', 'email'],
+              faces: { medium: 'icon', narrow: 'text' },
+            },
+          ] as Part[]),
+        ],
+      });
+  return { document, path };
+}
+
+function pageOf({ document, path }: RandomHeader): {
+  readonly situation: ReturnType<typeof situationOn>;
+  readonly header: ResolvedArea;
+} {
+  const page = [...document.pages.nodes.values()].find(({ address }) => address === path);
+  const situation = situationOn(document, page?.id ?? null);
+  const menus = new Map<Id, ResolvedMenu>();
+  const header = resolveArea(
+    {
+      document,
+      compareTitles: byCode,
+      keepsEmpty: false,
+      menuOf: (id) => {
+        if (!document.menus.nodes.has(id)) return null;
+        const menu = menus.get(id) ?? resolveMenu(document, id, { compareTitles: byCode });
+        menus.set(id, menu);
+        return menu;
+      },
+      exceptionFor: ({ id }) => winning(exceptionsOf(document, id), situation),
+    },
+    'header',
+  );
+  return { situation, header };
+}
+
+/** The rows of each bar of a header, at each width in which they change; null: it is not seen. */
+export type HeaderSeen = Readonly<Record<Id, readonly (readonly [width: number, breaks: string | null])[]>>;
+
+export function headerSaid(one: RandomHeader, widths: readonly number[], by: Measure = measure): HeaderSeen {
+  const { situation, header } = pageOf(one);
+  const lanes = fitHeader(
+    one.document,
+    { header, template: situation.template ?? null },
+    { from: 320, to: 1920 },
+    by,
+  );
+  return Object.fromEntries(
+    lanes.map(({ part, stretches }) => {
+      if (stretches === null) return [part, [[0, 'unknown']]];
+      const said: [number, string | null][] = [];
+      for (const width of widths) {
+        const found = stretches.find(({ from, to }) => width >= from && width <= to);
+        const now = found === undefined ? null : found.breaks.join(' ');
+        if (said.length === 0 || said.at(-1)?.[1] !== now) said.push([width, now]);
+      }
+      return [part, said];
+    }),
+  );
+}
+
+const LOOK_AT_HEADER = `const [html, css, ids, widths, done] = arguments;
+document.body.innerHTML = '';
+const frame = document.createElement('iframe');
+frame.style.cssText = 'border:0;inline-size:1920px;block-size:900px';
+document.body.append(frame);
+const page = frame.contentDocument;
+page.open();
+page.write('<!doctype html><html lang="en"><head><style>html{overflow:hidden}body{margin:0}</style><style></style></head><body></body></html>');
+page.close();
+page.querySelectorAll('style')[1].textContent = css;
+page.body.innerHTML = html;
+void page.body.offsetHeight;
+page.fonts.ready.then(() => {
+  const bars = [...page.querySelectorAll('.zv-header nav.zv-bar')].map((nav) => ({ part: nav.id.slice(3), entries: [...nav.querySelectorAll(':scope>ul>li')], seen: [] }));
+  for (const width of widths) {
+    frame.style.inlineSize = width + 'px';
+    for (const { part, entries, seen } of bars) {
+      let breaks = [];
+      let bottom = null;
+      entries.forEach((one, at) => {
+        if (one.getClientRects().length === 0) return;
+        const { top, bottom: end } = one.getBoundingClientRect();
+        if (bottom !== null && top >= bottom - 1) { breaks.push(ids[part]?.[at]); bottom = end; }
+        else bottom = Math.max(bottom ?? end, end);
+      });
+      const now = bottom === null ? null : breaks.join(' ');
+      if (seen.length === 0 || seen.at(-1)[1] !== now) seen.push([width, now]);
+    }
+  }
+  done(Object.fromEntries(bars.map(({ part, seen }) => [part, seen])));
+});`;
+
+export async function headerInBrowser(
+  driver: Driver,
+  one: RandomHeader,
+  widths: readonly number[],
+): Promise<HeaderSeen> {
+  const { situation, header } = pageOf(one);
+  const { header: html, css } = renderPage(one.document, situation, {
+    compareTitles: byCode,
+    pictures: '/p/',
+    year: 2026,
+  });
+  const ids: Record<Id, readonly Id[]> = {};
+  const note = ({ id, shown, parts = [] }: ResolvedPart): void => {
+    if (shown !== undefined) ids[id] = shown.items.map((item) => item.id);
+    parts.forEach(note);
+  };
+  header.bands.forEach(note);
+  const plain = css.replaceAll(/@font-face\{[^}]*\}\n?/g, '');
+  return driver.executeAsyncScript<HeaderSeen>(
+    LOOK_AT_HEADER,
+    html,
+    `${faceRules('zv-')}\n${plain}`,
+    ids,
+    widths,
+  );
 }

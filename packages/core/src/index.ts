@@ -281,6 +281,7 @@ export {
   siteWords,
   type AreaFacts,
   type FrameSources,
+  type ResolvedArea,
 } from './resolve/resolveFrame.ts';
 export { signPaths } from './parts/menuButton.ts';
 export { filesShown } from './resolve/filesShown.ts';
@@ -623,5 +624,6 @@ export {
   type BarStretch,
   type MeasuredBar,
 } from './fit/fitBar.ts';
+export { fitHeader, type BarLane, type HeaderFacts } from './fit/fitHeader.ts';
 export { breaksAt, roomFor, rowsOf, type Line, type RowsBetween } from './fit/rows.ts';
 export type { Measure, TextFont } from './fit/measure.ts';

@@ -1,0 +1,240 @@
+import type { ThingName } from '../anatomy/anatomy.ts';
+import type { ResolvedPart } from '../resolve/resolved.ts';
+import type { DeviceClass } from '../schema/deviceClass.ts';
+import type { Picture } from '../schema/picture.ts';
+import { barEntryWidth, barGap, type BarSetting } from './barEntry.ts';
+import { lineOfAll, type FitPlace } from './fitStyle.ts';
+import { pxOf, sidesOf, unitsOf, UNITS } from './lengths.ts';
+import { roomFor, type Line } from './rows.ts';
+import type { TextFont } from './measure.ts';
+
+/** What the width of a part depends on: the looks, the font around it, and whether the drawer has taken over. */
+export interface PartSetting extends BarSetting {
+  readonly hasDrawer: boolean;
+  /** Where the items of a bar are: what was set for an item holds there, too. */
+  readonly placeOf: (item: string, look: string | undefined, place: FitPlace) => FitPlace;
+  /** The zone that the part is in. */
+  readonly isAtEnd: boolean;
+}
+
+/** A part of a zone as it is laid out. */
+export interface MeasuredPart {
+  /** In one line, with its margins, in layout units. */
+  readonly width: number;
+  /** Of a bar: its entries. */
+  readonly bar?: Line & { readonly ids: readonly string[] };
+  /** What of its width is not the bar's own. */
+  readonly beside: number;
+}
+
+/**
+ * The width of a part of a zone in one line; null: it cannot be known without a browser, or it is not shown on this
+ * device class (`isShown` says which). O(its texts).
+ */
+export function measuredPart(part: ResolvedPart, place: FitPlace, setting: PartSetting): MeasuredPart | null {
+  if (part.kind === 'placement') return measuredBarPart(part, place, setting);
+  const width = plainWidth(part, place, setting);
+  return width === null ? null : { width, beside: 0 };
+}
+
+/** Whether a part takes room on a device class. */
+export function isShown(
+  { kind, hiddenOn, yields }: ResolvedPart,
+  { device, hasDrawer }: PartSetting,
+): boolean {
+  if (hiddenOn?.includes(device) === true) return false;
+  return kind === 'menuButton' ? hasDrawer : !(yields === true && hasDrawer);
+}
+
+function measuredBarPart(
+  { shown, form, entries }: ResolvedPart,
+  place: FitPlace,
+  setting: PartSetting,
+): MeasuredPart | null {
+  if (shown === undefined || form === 'list' || entries !== undefined) return null;
+  const { style, device, placeOf } = setting;
+  const font = style.font(lineOfAll('menu'), place, setting.font);
+  const within = { ...setting, font: { ...font, language: shown.language } };
+  const items = shown.items
+    .map((item, at) => ({ item, isFirst: at === 0 }))
+    .filter(({ item }) => item.hiddenOn?.includes(device) !== true);
+  const widths = items.map(({ item, isFirst }) =>
+    barEntryWidth(item, placeOf(item.id, item.look, place), isFirst, within),
+  );
+  const bar = { widths, gap: barGap(place, within), ids: items.map(({ item }) => item.id) };
+  const beside = setting.isAtEnd ? style.edges(['endBar'], place, font.size).outside : 0;
+  return { width: roomFor(bar) + beside, bar, beside };
+}
+
+function plainWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting): number | null {
+  switch (part.kind) {
+    case 'logo':
+      return logoWidth(part, place, setting);
+    case 'account':
+    case 'basket':
+      return faceWidth(part, ['face'], place, setting);
+    case 'menuButton':
+      return part.picture === undefined
+        ? faceWidth({ ...part, text: part.text ?? '' }, lineOfAll('menuButton'), place, setting, true)
+        : null;
+    case 'contact':
+      return contactWidth(part, place, setting);
+    case 'social':
+    case 'payment':
+      return marksWidth(part, place, setting);
+    case 'button':
+      return buttonWidth(part, place, setting);
+    case 'search':
+      return part.isFolded === true ? null : searchWidth(place, setting);
+    case 'divider':
+      return dividerWidth(place, setting);
+    case 'spacer':
+      return 0;
+    case 'copyright':
+      return part.text === undefined
+        ? null
+        : setting.measure(part.text, setting.style.font(['copyright'], place, setting.font));
+    default:
+      return null;
+  }
+}
+
+/** The gap between what is side by side in something, in layout units. */
+function gapOf(thing: readonly ThingName[], place: FitPlace, { style }: PartSetting, em: number): number {
+  return unitsOf(sidesOf(style.value(thing, 'gap', place) || '0')[1], em);
+}
+
+/** Things side by side, with gaps between those that are there. */
+function sideBySide(widths: readonly (number | null)[], gap: number): number {
+  const there = widths.filter((width): width is number => width !== null);
+  return there.reduce((sum, width) => sum + width, 0) + gap * Math.max(0, there.length - 1);
+}
+
+function logoWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting): number {
+  const { style, measure, device } = setting;
+  const line: readonly ThingName[] = ['logo'];
+  const font = style.font(line, place, setting.font);
+  const { inside, outside } = style.edges(line, place, font.size);
+  const { picture, narrowPicture, logoFace = 'text', logoWidth: own, text = '' } = part;
+  const shown = device === 'narrow' ? (narrowPicture ?? picture) : picture;
+  const image = shown === undefined ? null : imageWidth(shown, own, place, setting, font);
+  const words = logoFace === 'picture' && shown !== undefined ? null : measure(text, font);
+  return sideBySide([image, words], gapOf(line, place, setting, font.size)) + inside + outside;
+}
+
+function imageWidth(
+  { width, height }: Picture,
+  own: number | undefined,
+  place: FitPlace,
+  { style }: PartSetting,
+  font: TextFont,
+): number {
+  if (own !== undefined) return own * UNITS;
+  const said = pxOf(style.value(['logoPicture'], 'blockSize', place), font.size);
+  return said === null ? width * UNITS : Math.trunc(((said * width) / height) * UNITS);
+}
+
+/** Which of icon and text are seen of a part. */
+function facesOf(
+  { faces }: ResolvedPart,
+  device: DeviceClass,
+): { readonly icon: boolean; readonly text: boolean } {
+  const face = faces?.[device] ?? 'both';
+  return { icon: face !== 'text', text: face !== 'icon' };
+}
+
+function faceWidth(
+  part: ResolvedPart,
+  line: readonly ThingName[],
+  place: FitPlace,
+  setting: PartSetting,
+  isBorderBox = false,
+): number {
+  const { style, measure, device } = setting;
+  const font = style.font(line, place, setting.font);
+  const { inside, outside } = style.edges(line, place, font.size);
+  const seen = facesOf(part, device);
+  const icon = seen.icon ? glyphWidth(place, setting, font) : null;
+  const text = seen.text ? measure(part.text ?? '', font) : null;
+  const content =
+    part.isIconAbove === true
+      ? Math.max(icon ?? 0, text ?? 0)
+      : sideBySide([icon, text], gapOf(line, place, setting, font.size));
+  const least = unitsOf(style.value(line, 'minInlineSize', place), font.size);
+  return (isBorderBox ? Math.max(least, content + inside) : Math.max(least, content) + inside) + outside;
+}
+
+function glyphWidth(place: FitPlace, { style }: PartSetting, font: TextFont): number {
+  return unitsOf(style.value(['glyph'], 'inlineSize', place), font.size);
+}
+
+function contactWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting): number {
+  const { style, measure, device } = setting;
+  const line = lineOfAll('contactLink');
+  const font = style.font(line, place, setting.font);
+  const { inside, outside } = style.edges(line, place, font.size);
+  const least = unitsOf(style.value(line, 'minInlineSize', place), font.size);
+  const gap = gapOf(line, place, setting, font.size);
+  const seen = facesOf(part, device);
+  const lines = (part.lines ?? []).map(({ text, href }) => {
+    const words = seen.text ? Math.max(...text.map((one) => measure(one, font))) : null;
+    const content = sideBySide([seen.icon ? glyphWidth(place, setting, font) : null, words], gap);
+    const face = Math.max(least, content) + inside + outside;
+    // A link stands in a line of its own that looks like one.
+    return href === undefined ? face : Math.max(least, face) + inside + outside;
+  });
+  return sideBySide(lines, gapOf(['contact'], place, setting, setting.font.size));
+}
+
+function marksWidth({ marks = [] }: ResolvedPart, place: FitPlace, setting: PartSetting): number {
+  const { style, font } = setting;
+  const line = lineOfAll('mark');
+  const { inside, outside } = style.edges(line, place, font.size);
+  const sign = unitsOf(style.value(['markPicture'], 'inlineSize', place), font.size);
+  const least = unitsOf(style.value(line, 'minInlineSize', place), font.size);
+  const one = Math.max(least, sign + inside) + outside;
+  return sideBySide(
+    marks.map(() => one),
+    gapOf(['marks'], place, setting, font.size),
+  );
+}
+
+function buttonWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting): number | null {
+  const { style, measure, device } = setting;
+  // Variants of buttons in bands are asked for with the variant as their owner.
+  if (part.variant !== undefined) return null;
+  const line = lineOfAll('bandButton');
+  const font = style.font(line, place, setting.font);
+  const { inside, outside } = style.edges(line, place, font.size);
+  const seen = part.glyph === undefined ? { icon: false, text: true } : facesOf(part, device);
+  const content = sideBySide(
+    [seen.icon ? glyphWidth(place, setting, font) : null, seen.text ? measure(part.text ?? '', font) : null],
+    gapOf(line, place, setting, font.size),
+  );
+  return content + inside + outside;
+}
+
+/** The width of a field in a zone, in rem, and of the sign on its button, in px, as `frameRules` and `search` have them. */
+const [FIELD, SIGN] = ['14rem', 20];
+
+function searchWidth(place: FitPlace, setting: PartSetting): number {
+  const { style, font } = setting;
+  const form = lineOfAll('bandSearch');
+  const { inside, outside } = style.edges(form, place, font.size);
+  const line = lineOfAll('searchButton');
+  const button = style.edges(line, place, style.font(line, place, font).size);
+  return (
+    unitsOf(FIELD, font.size) +
+    gapOf(form, place, setting, font.size) +
+    SIGN * UNITS +
+    button.inside +
+    button.outside +
+    inside +
+    outside
+  );
+}
+
+function dividerWidth(place: FitPlace, { style, font }: PartSetting): number {
+  const { inside, outside } = style.edges(lineOfAll('bandDivider'), place, font.size);
+  return inside + outside;
+}
