@@ -1,4 +1,5 @@
 import { arrangeFigures, findFigure } from './browser.bench.ts';
+import { fitFigures } from './fit.bench.ts';
 import { frameDeliveryFigures, frameFigure } from './frame.bench.ts';
 import { coreFigures } from './core.bench.ts';
 import { printFigure, printUnmeasured, type Figure, type Unmeasured } from './figure.ts';
@@ -27,6 +28,7 @@ const groups: readonly (readonly [readonly string[], () => Promise<readonly (Fig
     ],
     coreFigures,
   ],
+  [['fit', 'fit-again'], fitFigures],
   [['frame'], async () => [await frameFigure()]],
   [['frame-delivery', 'frame-cold', 'frame-memory'], frameDeliveryFigures],
   [['save'], async () => [await saveFigure()]],

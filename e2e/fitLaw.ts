@@ -5,15 +5,13 @@ import {
   areaId,
   childrenOf,
   deviceClasses,
-  exceptionsOf,
   fitHeader,
+  headerOn,
   mintId,
   readStored,
   renderPage,
-  resolveArea,
   situationOn,
   upgraded,
-  winning,
   withFollowed,
   type Part,
   type ResolvedArea,
@@ -385,22 +383,7 @@ function pageOf({ document, path }: RandomHeader): {
 } {
   const page = [...document.pages.nodes.values()].find(({ address }) => address === path);
   const situation = situationOn(document, page?.id ?? null);
-  const menus = new Map<Id, ResolvedMenu>();
-  const header = resolveArea(
-    {
-      document,
-      compareTitles: byCode,
-      keepsEmpty: false,
-      menuOf: (id) => {
-        if (!document.menus.nodes.has(id)) return null;
-        const menu = menus.get(id) ?? resolveMenu(document, id, { compareTitles: byCode });
-        menus.set(id, menu);
-        return menu;
-      },
-      exceptionFor: ({ id }) => winning(exceptionsOf(document, id), situation),
-    },
-    'header',
-  );
+  const header = headerOn(document, situation, byCode);
   return { situation, header };
 }
 

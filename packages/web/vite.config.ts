@@ -35,6 +35,8 @@ function iconSet(): Plugin {
 export default defineConfig({
   root: here('.'),
   plugins: [vue(), vuetify({ autoImport: true }), iconSet()],
+  // What shapes text waits for its own code while it is loaded: only modules can.
+  worker: { format: 'es' },
   build: {
     outDir: here('../../build/web'),
     emptyOutDir: true,

@@ -624,6 +624,7 @@ export {
   type BarStretch,
   type MeasuredBar,
 } from './fit/fitBar.ts';
+export { headerOn } from './resolve/headerOn.ts';
 export { fitHeader, type BarLane, type HeaderFacts } from './fit/fitHeader.ts';
 export { breaksAt, roomFor, rowsOf, type Line, type RowsBetween } from './fit/rows.ts';
 export type { Measure, TextFont } from './fit/measure.ts';

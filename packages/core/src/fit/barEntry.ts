@@ -71,7 +71,7 @@ function faceWidth(
   const { label, labelHidden, description, icon, badge } = item;
   const isHidden = labelHidden === true && icon !== undefined;
   const small =
-    description === undefined ? 0 : measure(description, style.font(['description'], place, font));
+    description === undefined ? 0 : measure(description, style.font(lineOfAll('description'), place, font));
   const isStacked = icon?.position === 'above' || badge?.position === 'above';
   const parts = [
     isHidden ? small : Math.max(measure(label, font), small),
@@ -143,7 +143,7 @@ function arrowButtonWidth(item: ResolvedItem, place: FitPlace, setting: BarSetti
 
 /** What stands between two entries. */
 function dividerWidth(place: FitPlace, { style, measure, font: around }: BarSetting): number {
-  const line: readonly ThingName[] = ['barDivider'];
+  const line = lineOfAll('barDivider');
   const value = style.value(line, 'divider', place);
   if (value === 'none' || value === '') return 0;
   const font = style.font(line, place, around);
@@ -155,6 +155,6 @@ function dividerWidth(place: FitPlace, { style, measure, font: around }: BarSett
 
 /** The gap between two entries of a bar. */
 export function barGap(place: FitPlace, { style, font }: Pick<BarSetting, 'style' | 'font'>): number {
-  const [, between] = sidesOf(style.value(['bar'], 'gap', place) || '0');
+  const [, between] = sidesOf(style.value(lineOfAll('bar'), 'gap', place) || '0');
   return unitsOf(between, font.size);
 }

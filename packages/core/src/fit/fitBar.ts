@@ -6,7 +6,7 @@ import { sheetOf } from '../resolve/sheetOf.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import type { AreaName } from '../schema/part.ts';
 import { barEntryWidth, barGap } from './barEntry.ts';
-import { FitStyle, type FitPlace } from './fitStyle.ts';
+import { FitStyle, lineOfAll, type FitPlace } from './fitStyle.ts';
 import { UNITS } from './lengths.ts';
 import type { Measure, TextFont } from './measure.ts';
 import { rowsOf, type Line } from './rows.ts';
@@ -65,7 +65,7 @@ export function measuredBar(
     ...(template === undefined ? [] : [`template:${template}`]),
   ];
   const place: FitPlace = { area: area ?? null, owners: new Set(around) };
-  const font = style.font(['site'], place, { ...PLAIN, language: menu.language });
+  const font = style.font(lineOfAll('site'), place, { ...PLAIN, language: menu.language });
   const setting = { style, measure, device, font };
   const shown = menu.items
     .map((item, at) => ({ item, isFirst: at === 0 }))
@@ -73,7 +73,7 @@ export function measuredBar(
   return {
     line: {
       widths: shown.map(({ item, isFirst }) =>
-        barEntryWidth(item, entryPlace(document, id, item, place), isFirst, setting),
+        barEntryWidth(item, style.within(place, ownersOf(document, id, item)), isFirst, setting),
       ),
       gap: barGap(place, setting),
     },
@@ -81,16 +81,19 @@ export function measuredBar(
   };
 }
 
-/** Where an entry is: what was set for its level, its variant, its shared link and itself holds, too. */
-function entryPlace(document: SiteDocument, menu: Id, item: ResolvedItem, place: FitPlace): FitPlace {
-  const link = document.items.nodes.get(item.id)?.link;
-  const own = [
+/** For what looks can be set that hold for an entry: its level, its variant, its shared link and itself. */
+export function ownersOf(
+  document: SiteDocument,
+  menu: Id,
+  { id, look }: Pick<ResolvedItem, 'id' | 'look'>,
+): readonly string[] {
+  const link = document.items.nodes.get(id)?.link;
+  return [
     levelOwner(menu, 1),
-    item.id,
+    id,
     ...(link === undefined ? [] : [link]),
-    ...(item.look === undefined ? [] : [variantOwner(item.look)]),
+    ...(look === undefined ? [] : [variantOwner(look)]),
   ];
-  return { ...place, owners: new Set([...place.owners, ...own]) };
 }
 
 /** The widths of the window that belong to each device class, in px. */

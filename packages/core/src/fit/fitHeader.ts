@@ -1,14 +1,14 @@
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { areaId } from '../model/partRoots.ts';
-import { levelOwner, templateOwner, variantOwner } from '../model/styleOwner.ts';
+import { templateOwner } from '../model/styleOwner.ts';
 import type { ResolvedArea } from '../resolve/resolveFrame.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
 import { sheetOf } from '../resolve/sheetOf.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import { USUAL_CONTENT, usualMargins } from '../schema/site.ts';
 import { FitStyle, lineOfAll, type FitPlace } from './fitStyle.ts';
-import { windowsOf, type BarStretch } from './fitBar.ts';
+import { ownersOf, windowsOf, type BarStretch } from './fitBar.ts';
 import { sidesOf, unitsOf, UNITS } from './lengths.ts';
 import type { Measure, TextFont } from './measure.ts';
 import { isShown, measuredPart, type MeasuredPart, type PartSetting } from './partWidth.ts';
@@ -142,7 +142,7 @@ function measuredBand(
   });
   const font = style.font(isUpper ? lineOfAll('upperBand') : lineOfAll('band'), bandPlace, headerFont);
   const gapOf = (thing: 'zones' | 'zone', place: FitPlace): number =>
-    unitsOf(sidesOf(style.value([thing], 'gap', place) || '0')[1], font.size);
+    unitsOf(sidesOf(style.value(lineOfAll(thing), 'gap', place) || '0')[1], font.size);
   const bars: Id[] = [];
   let isKnown = true;
   const zones = (band.parts ?? []).flatMap((zone): MeasuredZone[] => {
@@ -151,6 +151,7 @@ function measuredBand(
       return [];
     }
     const parts = (zone.parts ?? []).flatMap((part) => {
+      const menu = [...document.menus.nodes.values()].find(({ key }) => key === part.shown?.key)?.id;
       const setting: PartSetting = {
         style,
         measure,
@@ -158,21 +159,9 @@ function measuredBand(
         font,
         hasDrawer,
         isAtEnd: zone.at === 'end',
-        placeOf: (item, look, place) => {
-          const link = document.items.nodes.get(item)?.link;
-          const own = [
-            ...[...document.menus.nodes.values()].flatMap(({ id, key }) =>
-              key === part.shown?.key ? levelOwner(id, 1) : [],
-            ),
-            item,
-            ...(link === undefined ? [] : [link]),
-            ...(look === undefined ? [] : [variantOwner(look)]),
-          ];
-          return { ...place, owners: new Set([...place.owners, ...own]) };
-        },
+        placeOf: (item, place) => style.within(place, ownersOf(document, menu ?? '', item)),
       };
       if (!isShown(part, setting)) return [];
-      const menu = [...document.menus.nodes.values()].find(({ key }) => key === part.shown?.key)?.id;
       const place = placeIn(band.id, zone.id, part.uses ?? part.id, ...(menu === undefined ? [] : [menu]));
       const measured = measuredPart(part, place, setting);
       if (part.kind === 'placement') bars.push(part.id);

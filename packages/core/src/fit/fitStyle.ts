@@ -17,45 +17,88 @@ export interface FitPlace {
 /** Where each thing comes in the anatomy: what comes later wins. */
 const orders: ReadonlyMap<ThingName, number> = new Map(thingNames.map((name, at) => [name, at]));
 
-/** All things that some are, and what these are like, the one that wins first. */
+/** All things that some are, and what these are like, the one that wins first. The same list for the same things. */
 export function lineOfAll(...things: readonly ThingName[]): readonly ThingName[] {
-  return [...new Set(things.flatMap(lineOf))].sort((a, b) => (orders.get(b) ?? 0) - (orders.get(a) ?? 0));
+  const key = things.join();
+  let line = lines.get(key);
+  if (line === undefined) {
+    const all = new Set(things.flatMap(lineOf));
+    line = [...all].sort((a, b) => (orders.get(b) ?? 0) - (orders.get(a) ?? 0));
+    lines.set(key, line);
+  }
+  return line;
 }
+const lines = new Map<string, readonly ThingName[]>();
+
+type Line = readonly ThingName[];
 
 /** The looks that decide how wide things are, on one device class, without names. What was asked once is known. */
 export class FitStyle {
-  private readonly known = new Map<string, string>();
+  private readonly values = new Map<FitPlace, Map<Line, Map<Property, string>>>();
+  private readonly fonts = new Map<
+    FitPlace,
+    Map<Line, { readonly around: TextFont; readonly font: TextFont }>
+  >();
+  private readonly places = new Map<string, FitPlace>();
+  /** For what somebody set something: nothing else makes a place different. */
+  private readonly owners: ReadonlySet<string>;
 
   constructor(
     private readonly sheet: Sheet,
     private readonly device: DeviceClass,
-  ) {}
+  ) {
+    this.owners = new Set(sheet.set.map(({ target }) => target.owner));
+  }
+
+  /** A place in another one: what was set for these owners holds there, too. The same place, where nothing was. */
+  within(place: FitPlace, own: readonly string[]): FitPlace {
+    const some = own.filter((owner) => this.owners.has(owner));
+    if (some.length === 0) return place;
+    const owners = new Set([...place.owners, ...some]);
+    const key = `${place.area} ${[...owners].join(' ')}`;
+    let found = this.places.get(key);
+    if (found === undefined) this.places.set(key, (found = { ...place, owners }));
+    return found;
+  }
 
   /** What a property comes to, without names; empty: the things do not have it. */
-  value(line: readonly ThingName[], property: Property, place: FitPlace): string {
-    const holding = this.sheet.set.filter(
-      ({ target }) => line.includes(target.thing) && place.owners.has(target.owner),
-    );
-    const key = `${line.join()} ${property} ${place.area} ${holding.map(({ target }) => target.owner).join()}`;
-    let value = this.known.get(key);
-    if (value === undefined) {
-      const [won] = rankedStyles(line[0] ?? 'site', property, {
-        sheet: this.sheet,
-        device: this.device,
-        area: place.area,
-        line,
-        holds: (look) => holding.includes(look),
-      });
-      const { palette } = starterIn(this.sheet, place.area);
-      const said = won?.value ?? '';
-      value = said.includes('@') ? (plainValue(palette, said) ?? '') : said;
-      this.known.set(key, value);
-    }
+  value(line: Line, property: Property, place: FitPlace): string {
+    const inPlace = mapIn(this.values, place);
+    const ofLine = mapIn(inPlace, line);
+    let value = ofLine.get(property);
+    if (value === undefined) ofLine.set(property, (value = this.resolved(line, property, place)));
     return value;
   }
 
+  private resolved(line: Line, property: Property, place: FitPlace): string {
+    const said = this.won(line, property, place);
+    const { palette } = starterIn(this.sheet, place.area);
+    return said.includes('@') ? (plainValue(palette, said) ?? '') : said;
+  }
+
+  /** What wins, with its names. */
+  private won(line: Line, property: Property, { area, owners }: FitPlace): string {
+    const [won] = rankedStyles(line[0] ?? 'site', property, {
+      sheet: this.sheet,
+      device: this.device,
+      area,
+      line,
+      holds: ({ target }) => owners.has(target.owner),
+    });
+    return won?.value ?? '';
+  }
+
   /** The font of a thing, in one that is around it. */
-  font(line: readonly ThingName[], place: FitPlace, around: TextFont): TextFont {
+  font(line: Line, place: FitPlace, around: TextFont): TextFont {
+    const inPlace = mapIn(this.fonts, place);
+    const known = inPlace.get(line);
+    if (known?.around === around) return known.font;
+    const font = this.fontIn(line, place, around);
+    inPlace.set(line, { around, font });
+    return font;
+  }
+
+  private fontIn(line: Line, place: FitPlace, around: TextFont): TextFont {
     const said = (property: Property): string => this.value(line, property, place);
     const own = (property: Property): string | null => {
       const value = said(property);
@@ -66,10 +109,11 @@ export class FitStyle {
       const value = own(property);
       return value === null ? around[property] : (pxOf(value, size) ?? 0);
     };
+    const family = this.won(line, 'fontFamily', place);
     const weight = own('fontWeight');
     const slant = own('fontStyle');
     return {
-      family: this.family(line, place) ?? around.family,
+      family: family.startsWith('@') ? family.slice(1) : around.family,
       size,
       weight: weight === null ? around.weight : Number(weight),
       isItalic: slant === null ? around.isItalic : slant === 'italic',
@@ -80,25 +124,8 @@ export class FitStyle {
     };
   }
 
-  /** The name of a font, as it is called on the site; null: as around. */
-  private family(line: readonly ThingName[], { area, owners }: FitPlace): string | null {
-    const [won] = rankedStyles(line[0] ?? 'site', 'fontFamily', {
-      sheet: this.sheet,
-      device: this.device,
-      area,
-      line,
-      holds: ({ target }) => owners.has(target.owner),
-    });
-    const value = won?.value ?? 'inherit';
-    return value.startsWith('@') ? value.slice(1) : null;
-  }
-
   /** What stands at both sides of what is in a thing: padding and border; and outside: margins. In layout units. */
-  edges(
-    line: readonly ThingName[],
-    place: FitPlace,
-    em: number,
-  ): { readonly inside: number; readonly outside: number } {
+  edges(line: Line, place: FitPlace, em: number): { readonly inside: number; readonly outside: number } {
     const sum = (property: Property, of: (value: string, em: number) => number): number => {
       const [start, end] = sidesOf(this.value(line, property, place) || '0');
       return of(start, em) + of(end, em);
@@ -108,4 +135,11 @@ export class FitStyle {
       outside: sum('marginInline', unitsOf),
     };
   }
+}
+
+/** The map that another one has for a key: an empty one, where it had none. */
+function mapIn<K, I, V>(maps: Map<K, Map<I, V>>, key: K): Map<I, V> {
+  let map = maps.get(key);
+  if (map === undefined) maps.set(key, (map = new Map()));
+  return map;
 }

@@ -1,5 +1,5 @@
 import type { ThingName } from '../anatomy/anatomy.ts';
-import type { ResolvedPart } from '../resolve/resolved.ts';
+import type { ResolvedItem, ResolvedPart } from '../resolve/resolved.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import type { Picture } from '../schema/picture.ts';
 import { barEntryWidth, barGap, type BarSetting } from './barEntry.ts';
@@ -12,7 +12,7 @@ import type { TextFont } from './measure.ts';
 export interface PartSetting extends BarSetting {
   readonly hasDrawer: boolean;
   /** Where the items of a bar are: what was set for an item holds there, too. */
-  readonly placeOf: (item: string, look: string | undefined, place: FitPlace) => FitPlace;
+  readonly placeOf: (item: ResolvedItem, place: FitPlace) => FitPlace;
   /** The zone that the part is in. */
   readonly isAtEnd: boolean;
 }
@@ -33,7 +33,7 @@ export interface MeasuredPart {
  */
 export function measuredPart(part: ResolvedPart, place: FitPlace, setting: PartSetting): MeasuredPart | null {
   if (part.kind === 'placement') return measuredBarPart(part, place, setting);
-  const width = plainWidth(part, place, setting);
+  const width = widths[part.kind]?.(part, place, setting) ?? null;
   return width === null ? null : { width, beside: 0 };
 }
 
@@ -58,46 +58,30 @@ function measuredBarPart(
   const items = shown.items
     .map((item, at) => ({ item, isFirst: at === 0 }))
     .filter(({ item }) => item.hiddenOn?.includes(device) !== true);
-  const widths = items.map(({ item, isFirst }) =>
-    barEntryWidth(item, placeOf(item.id, item.look, place), isFirst, within),
-  );
+  const widths = items.map(({ item, isFirst }) => barEntryWidth(item, placeOf(item, place), isFirst, within));
   const bar = { widths, gap: barGap(place, within), ids: items.map(({ item }) => item.id) };
-  const beside = setting.isAtEnd ? style.edges(['endBar'], place, font.size).outside : 0;
+  const beside = setting.isAtEnd ? style.edges(lineOfAll('endBar'), place, font.size).outside : 0;
   return { width: roomFor(bar) + beside, bar, beside };
 }
 
-function plainWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting): number | null {
-  switch (part.kind) {
-    case 'logo':
-      return logoWidth(part, place, setting);
-    case 'account':
-    case 'basket':
-      return faceWidth(part, ['face'], place, setting);
-    case 'menuButton':
-      return part.picture === undefined
-        ? faceWidth({ ...part, text: part.text ?? '' }, lineOfAll('menuButton'), place, setting, true)
-        : null;
-    case 'contact':
-      return contactWidth(part, place, setting);
-    case 'social':
-    case 'payment':
-      return marksWidth(part, place, setting);
-    case 'button':
-      return buttonWidth(part, place, setting);
-    case 'search':
-      return part.isFolded === true ? null : searchWidth(place, setting);
-    case 'divider':
-      return dividerWidth(place, setting);
-    case 'spacer':
-      return 0;
-    case 'copyright':
-      return part.text === undefined
-        ? null
-        : setting.measure(part.text, setting.style.font(['copyright'], place, setting.font));
-    default:
-      return null;
-  }
-}
+/** How wide each kind of part is in one line; what is not here, only a browser knows. */
+const widths: { readonly [K in ResolvedPart['kind']]?: WidthOf } = {
+  logo: logoWidth,
+  account: (part, place, setting) => faceWidth(part, lineOfAll('face'), place, setting),
+  basket: (part, place, setting) => faceWidth(part, lineOfAll('face'), place, setting),
+  menuButton: (part, place, setting) =>
+    part.picture === undefined ? faceWidth(part, lineOfAll('menuButton'), place, setting, true) : null,
+  contact: contactWidth,
+  social: marksWidth,
+  payment: marksWidth,
+  button: buttonWidth,
+  search: (part, place, setting) => (part.isFolded === true ? null : searchWidth(place, setting)),
+  divider: (_, place, setting) => dividerWidth(place, setting),
+  spacer: () => 0,
+  copyright: ({ text }, place, { style, measure, font }) =>
+    text === undefined ? null : measure(text, style.font(lineOfAll('copyright'), place, font)),
+};
+type WidthOf = (part: ResolvedPart, place: FitPlace, setting: PartSetting) => number | null;
 
 /** The gap between what is side by side in something, in layout units. */
 function gapOf(thing: readonly ThingName[], place: FitPlace, { style }: PartSetting, em: number): number {
@@ -112,7 +96,7 @@ function sideBySide(widths: readonly (number | null)[], gap: number): number {
 
 function logoWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting): number {
   const { style, measure, device } = setting;
-  const line: readonly ThingName[] = ['logo'];
+  const line = lineOfAll('logo');
   const font = style.font(line, place, setting.font);
   const { inside, outside } = style.edges(line, place, font.size);
   const { picture, narrowPicture, logoFace = 'text', logoWidth: own, text = '' } = part;
@@ -130,7 +114,7 @@ function imageWidth(
   font: TextFont,
 ): number {
   if (own !== undefined) return own * UNITS;
-  const said = pxOf(style.value(['logoPicture'], 'blockSize', place), font.size);
+  const said = pxOf(style.value(lineOfAll('logoPicture'), 'blockSize', place), font.size);
   return said === null ? width * UNITS : Math.trunc(((said * width) / height) * UNITS);
 }
 
@@ -165,7 +149,7 @@ function faceWidth(
 }
 
 function glyphWidth(place: FitPlace, { style }: PartSetting, font: TextFont): number {
-  return unitsOf(style.value(['glyph'], 'inlineSize', place), font.size);
+  return unitsOf(style.value(lineOfAll('glyph'), 'inlineSize', place), font.size);
 }
 
 function contactWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting): number {
@@ -183,19 +167,19 @@ function contactWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting)
     // A link stands in a line of its own that looks like one.
     return href === undefined ? face : Math.max(least, face) + inside + outside;
   });
-  return sideBySide(lines, gapOf(['contact'], place, setting, setting.font.size));
+  return sideBySide(lines, gapOf(lineOfAll('contact'), place, setting, setting.font.size));
 }
 
 function marksWidth({ marks = [] }: ResolvedPart, place: FitPlace, setting: PartSetting): number {
   const { style, font } = setting;
   const line = lineOfAll('mark');
   const { inside, outside } = style.edges(line, place, font.size);
-  const sign = unitsOf(style.value(['markPicture'], 'inlineSize', place), font.size);
+  const sign = unitsOf(style.value(lineOfAll('markPicture'), 'inlineSize', place), font.size);
   const least = unitsOf(style.value(line, 'minInlineSize', place), font.size);
   const one = Math.max(least, sign + inside) + outside;
   return sideBySide(
     marks.map(() => one),
-    gapOf(['marks'], place, setting, font.size),
+    gapOf(lineOfAll('marks'), place, setting, font.size),
   );
 }
 

@@ -3,11 +3,17 @@ import { computed } from 'vue';
 import { deviceClasses, type DeviceClass } from '@zorvik/core';
 import { useComposer } from '../../stores/composer.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
+import { useSelection } from '../../stores/selection.ts';
+import FitNote from './FitNote.vue';
+import FitStrip from './FitStrip.vue';
 
 /** The width of the live header: drawn, or by device class. The marks are the site's breakpoints. */
 /** `isAlone`: it has no dropdown of a selected item to show. */
-defineProps<{ isAlone?: boolean }>();
+const props = defineProps<{ isAlone?: boolean }>();
 const live = useLiveView();
+const selection = useSelection();
+/** In Arrange, the ruler is about the menu that is worked on. */
+const menu = computed(() => (props.isAlone ? null : (selection.menu?.id ?? null)));
 const composer = useComposer();
 const share = (px: number): string => `${((px - NARROWEST) / (WIDEST - NARROWEST)) * 100}%`;
 const marks = computed(() => [live.breakpoints.medium, live.breakpoints.wide]);
@@ -56,7 +62,9 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
         step="1"
         aria-label="Width of the live header in pixels"
       />
+      <FitStrip :menu="menu" />
     </div>
+    <FitNote :menu="menu" />
     <slot />
     <output class="number">
       <strong>{{ live.width }} px</strong>
