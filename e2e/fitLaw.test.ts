@@ -19,8 +19,8 @@ import {
 import { enterStage, type Stage } from './stage.ts';
 
 /** So many random bars; more by `npm run fit-law`. */
-const SEEDS = Number(process.env.FIT_LAW_SEEDS ?? 10);
-const HEADERS = Number(process.env.FIT_LAW_SEEDS ?? 12);
+const SEEDS = Number(process.env.FIT_LAW_SEEDS ?? 6);
+const HEADERS = Number(process.env.FIT_LAW_SEEDS ?? 7);
 const everyWidth = Array.from({ length: 1601 }, (_, at) => 320 + at);
 
 let driver: Driver;

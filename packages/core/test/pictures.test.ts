@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { fillWithPicture, removeToken } from '../src/commands/palette.ts';
 import { setLooks } from '../src/commands/looks.ts';
+import { writeOwnCss } from '../src/commands/ownCss.ts';
 import { inWords } from '../src/base/sentences.ts';
 import type { Result } from '../src/base/result.ts';
 import type { SiteDocument } from '../src/model/document.ts';
@@ -86,6 +87,16 @@ describe('a picture behind something', () => {
     expect(cssOf(applied(parted, near))).toContain(
       'border-inline-start:1px solid;inline-size:auto;background:none',
     );
+  });
+
+  it('is used in CSS written by hand by its name, where addresses are refused', () => {
+    const css = (value: string) =>
+      writeOwnCss(contextOf(filled), filled.site.id, [
+        { selectors: ['.zv-badge'], declarations: [{ name: 'background-image', value }] },
+      ]);
+    const named = applied(filled, css('var(--zv-t-spring-meadow)'));
+    expect(cssOf(named)).toContain('background-image:var(--zv-t-spring-meadow)');
+    expect(css(`url(/p/${made.picture.file}.webp)`).ok).toBe(false);
   });
 
   it('leaves its gradient behind when it is removed, and nothing where it had none', () => {

@@ -58,6 +58,12 @@ async function show(): Promise<void> {
   white-space: nowrap;
   cursor: pointer;
 }
+/* On a phone, the ruler has no room for it. */
+@media (max-width: 700px) {
+  .fit {
+    display: none;
+  }
+}
 .fit:hover {
   text-decoration: underline;
 }

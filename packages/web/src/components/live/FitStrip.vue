@@ -18,7 +18,7 @@ const seen = computed(() =>
 </script>
 
 <template>
-  <span class="strip" aria-hidden="true">
+  <span class="lanes" aria-hidden="true">
     <i
       v-for="one in seen"
       :key="`${one.part} ${one.from}`"
@@ -29,7 +29,7 @@ const seen = computed(() =>
 </template>
 
 <style scoped>
-.strip {
+.lanes {
   position: absolute;
   inset-inline: 0;
   inset-block-end: 3px;

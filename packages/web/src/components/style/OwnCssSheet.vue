@@ -10,18 +10,21 @@ import {
   isEqual,
   nameOfOwner,
   ownCssId,
+  tokenProperty,
   writeCss,
   writeOwnCss,
   type CssRule,
 } from '@zorvik/core';
 import { LONGEST_CSS, readCss, unknownToContrast, type CssProblem } from '@zorvik/formats/css';
 import { useCssMatches } from '../../composables/useCssMatches.ts';
+import { usePalette } from '../../stores/palette.ts';
 import { useStyling } from '../../stores/styling.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
 /** CSS written by hand for one place, checked while it is typed; what it finds on the page. */
 const copy = useWorkingCopy();
 const styling = useStyling();
+const palette = usePalette();
 const id = useId();
 
 /** The site, its areas, what the chosen thing stands in, and whatever has CSS. */
@@ -102,6 +105,8 @@ function choose(next: string): void {
 onBeforeUnmount(store);
 
 const matches = useCssMatches(owner, stored);
+/** How pictures of the site are used in CSS: addresses are not allowed in it. */
+const pictures = computed(() => palette.entriesOf('picture').map(({ key }) => `var(${tokenProperty(key)})`));
 const unknown = computed(() => unknownToContrast(stored.value));
 </script>
 
@@ -143,6 +148,10 @@ const unknown = computed(() => unknownToContrast(stored.value));
         <span v-else class="mute">
           It applies only within this place, and wins over what is set under “States”. Later rules win over
           earlier ones.
+          <template v-if="pictures.length > 0">
+            Pictures of this site:
+            <code>background-image: {{ pictures[0] }}</code>
+          </template>
         </span>
       </p>
     </div>
