@@ -47,7 +47,7 @@ export interface ContrastPair {
   readonly pressed: ThingName | null;
   /** Width and style of a ring. */
   readonly ring: string;
-  /** What puts a picture behind it, and on which thing; null: there is none. */
+  /** Where it is hard to read: what puts a picture behind it, and on which thing; null: there is none. */
   readonly picture: PictureBehind | null;
 }
 
@@ -161,7 +161,7 @@ function pairsAt(page: SeenPage, place: DrawnPlace, at: Situated): ContrastPair[
       setBy: setterOf(place, property)?.line[0] ?? thing,
       pressed: at.pressed?.line[0] ?? null,
       ring: property === 'outline' ? ringOf(seen.said('outline')?.value ?? '') : '',
-      picture: ground?.pictureBehind() ?? null,
+      picture: least.ratio < needed ? (ground?.pictureBehind() ?? null) : null,
       ...least,
     };
   });
