@@ -17,7 +17,7 @@ const everyWidth = Array.from({ length: 1601 }, (_, at) => 320 + at);
 const NO_INSET = { narrow: 0, medium: 0, wide: 0 };
 
 function measured({ document, menu }: RandomBar): Record<DeviceClass, MeasuredBar> {
-  const bars = deviceClasses.map((device) => [device, measuredBar(document, menu, {}, device, measure)]);
+  const bars = deviceClasses.map((device) => [device, measuredBar(document, menu, device, measure)]);
   return Object.fromEntries(bars) as Record<DeviceClass, MeasuredBar>;
 }
 

@@ -202,7 +202,7 @@ export function fitted(
   }: { by?: Measure; changed?: (bar: MeasuredBar) => MeasuredBar } = {},
 ): BarStretch[] {
   const bars = Object.fromEntries(
-    deviceClasses.map((device) => [device, changed(measuredBar(document, menu, {}, device, by))]),
+    deviceClasses.map((device) => [device, changed(measuredBar(document, menu, device, by))]),
   ) as Record<DeviceClass, MeasuredBar>;
   return fitBar(document, bars, { from: 320, to: 1920 }, { narrow: 0, medium: 0, wide: 0 });
 }

@@ -616,14 +616,8 @@ export { takeBackNext, type TakenBack } from './saving/takeBackNext.ts';
 export { lostParts, type LostPart } from './checks/lostParts.ts';
 
 // Fit: how wide things are, and what that makes of them at every width of the window.
-export {
-  fitBar,
-  measuredBar,
-  windowsOf,
-  type BarPlace,
-  type BarStretch,
-  type MeasuredBar,
-} from './fit/fitBar.ts';
+export { fitBar, measuredBar, windowsOf, type BarStretch } from './fit/fitBar.ts';
+export type { MeasuredBar } from './fit/barEntry.ts';
 export { headerOn } from './resolve/headerOn.ts';
 export { fitHeader, type BarLane, type HeaderFacts } from './fit/fitHeader.ts';
 export { breaksAt, roomFor, rowsOf, type Line, type RowsBetween } from './fit/rows.ts';

@@ -30,6 +30,12 @@ const arrowShapes: Readonly<Record<string, string>> = {
   dot: 'circle()',
 };
 
+/** The width of the edge that an arrow is drawn with at its far side; `0`: it is cut out, or there is none. */
+export function arrowEdge(shape: string): string {
+  const drawn = arrowShapes[shape] ?? '';
+  return drawn.endsWith(')') ? '0' : (drawn.split(' ')[1] ?? '0');
+}
+
 /** What changes with the state of something, and can be seen to. */
 const changing = [
   'color',
@@ -68,9 +74,9 @@ export const properties = {
     css: 'background-image',
     initial: 'none',
     declare: (fill) => {
-      const [, image = fill, as = 'cover'] = /^(.*\))(?: (contain|tile))?$/.exec(fill) ?? [];
+      const [, image, as = 'cover'] = /^((?:.*\),)?var\([^()]*\))(?: (contain|tile))?$/.exec(fill) ?? [];
       // A gradient alone is as large as its place, whatever is said of pictures.
-      if (!image.endsWith(')') || !/var\([^,]*\)$/.test(image)) return [['background-image', fill]];
+      if (image === undefined) return [['background-image', fill]];
       return [
         ['background-image', image],
         ['background-position', '50%'],

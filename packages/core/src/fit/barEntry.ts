@@ -1,13 +1,16 @@
 import type { ThingName } from '../anatomy/anatomy.ts';
+import { arrowEdge } from '../anatomy/properties.ts';
 import { dividerSigns } from '../anatomy/values.ts';
 import { isSafeAddress } from '../base/address.ts';
+import type { Id } from '../base/ids.ts';
 import { PLAIN_BUTTON } from '../model/variants.ts';
 import type { ResolvedItem } from '../resolve/resolved.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import type { Badge, Icon } from '../schema/settings.ts';
 import { lineOfAll, type FitPlace, type FitStyle } from './fitStyle.ts';
-import { borderOf, sidesOf, unitsOf, UNITS } from './lengths.ts';
+import { borderOf, unitsOf, UNITS } from './lengths.ts';
 import type { Measure, TextFont } from './measure.ts';
+import type { Line } from './rows.ts';
 
 /** What the widths of entries depend on, besides the entries. */
 export interface BarSetting {
@@ -18,39 +21,48 @@ export interface BarSetting {
   readonly font: TextFont;
 }
 
-/** Shapes of arrows that are drawn with an edge at their far side, and its width. */
-const drawnArrows: Readonly<Record<string, string>> = { chevron: '.11rem', bold: '.19rem' };
-/** The width of an arrow that nobody sees is not there, though it can have the focus. */
-const NOTHING = 0;
+/** The entries of a bar on one device class, with the width of each. */
+export interface MeasuredBar {
+  readonly line: Line;
+  readonly ids: readonly Id[];
+}
+
+/**
+ * Measures the entries of a bar. Those that are hidden on the device class are not among them. `placeOf`: where an entry
+ * is, which may have looks of its own. O(their texts).
+ */
+export function measuredEntries(
+  items: readonly ResolvedItem[],
+  place: FitPlace,
+  setting: BarSetting,
+  placeOf: (item: ResolvedItem) => FitPlace,
+): MeasuredBar {
+  const { style, device, font } = setting;
+  const shown = items.filter(({ hiddenOn }) => hiddenOn?.includes(device) !== true);
+  const widths = shown.map((item) => barEntryWidth(item, placeOf(item), item === items[0], setting));
+  return {
+    line: { widths, gap: style.gap(lineOfAll('bar'), place, font.size) },
+    ids: shown.map(({ id }) => id),
+  };
+}
 
 /**
  * The width of an entry of a bar in one line, with what divides it from the one before it: as browsers lay out what
  * `faceHtml` writes. In layout units. O(its text).
  */
-export function barEntryWidth(
-  item: ResolvedItem,
-  place: FitPlace,
-  isFirst: boolean,
-  setting: BarSetting,
-): number {
+function barEntryWidth(item: ResolvedItem, place: FitPlace, isFirst: boolean, setting: BarSetting): number {
+  const { href, children, rows = [], arrowHidden } = item;
   const divider = isFirst ? 0 : dividerWidth(place, setting);
-  const hasLink = item.href !== null && isSafeAddress(item.href);
-  const hasBranch = item.children.length > 0 || (item.rows !== undefined && item.rows.length > 0);
   const look: readonly ThingName[] =
     item.look === undefined ? [] : item.look === PLAIN_BUTTON ? ['buttonEntry'] : ['buttonEntry', 'variant'];
-  if (!hasBranch) return divider + faceWidth(item, lineOfAll('barEntry', ...look), place, setting);
-  const face = faceWidth(item, lineOfAll('barBranch', ...look), place, setting, (font) =>
-    hasLink && !opensWhole(item, setting.device)
-      ? 0
-      : item.arrowHidden === true
-        ? 0
-        : arrowWidth('arrow', place, setting, font),
-  );
-  return (
-    divider +
-    face +
-    (hasLink && !opensWhole(item, setting.device) ? arrowButtonWidth(item, place, setting) : NOTHING)
-  );
+  if (children.length === 0 && rows.length === 0)
+    return divider + faceWidth(item, lineOfAll('barEntry', ...look), place, setting);
+  const line = lineOfAll('barBranch', ...look);
+  if (href !== null && isSafeAddress(href) && !opensWhole(item, setting.device))
+    return divider + faceWidth(item, line, place, setting) + arrowButtonWidth(item, place, setting);
+  const arrow = (font: TextFont): number =>
+    arrowHidden === true ? 0 : arrowWidth('arrow', place, setting, font);
+  return divider + faceWidth(item, line, place, setting, arrow);
 }
 
 /** Whether the whole face opens the branch on a device class. */
@@ -120,7 +132,7 @@ function arrowWidth(
 ): number {
   const line = lineOfAll(thing);
   const shape = style.value(line, 'arrowShape', place);
-  const edge = borderOf(drawnArrows[shape] ?? '0', font.size);
+  const edge = borderOf(arrowEdge(shape), font.size);
   return (
     unitsOf(style.value(line, 'inlineSize', place), font.size) +
     edge +
@@ -133,7 +145,8 @@ function arrowButtonWidth(item: ResolvedItem, place: FitPlace, setting: BarSetti
   const { style, device } = setting;
   const isQuiet =
     item.arrowHidden === true || (item.activation !== undefined && item.activation[device] === 'follow');
-  if (isQuiet) return NOTHING;
+  // Nobody sees it, though it can have the focus: it takes no room.
+  if (isQuiet) return 0;
   const line = lineOfAll('arrowButton');
   const font = style.font(line, place, setting.font);
   const { inside, outside } = style.edges(line, place, font.size);
@@ -151,10 +164,4 @@ function dividerWidth(place: FitPlace, { style, measure, font: around }: BarSett
   const sign: string | undefined = dividerSigns[value as keyof typeof dividerSigns];
   const own = value === 'line' ? UNITS : sign === undefined ? unitsOf('1em', font.size) : measure(sign, font);
   return own + outside;
-}
-
-/** The gap between two entries of a bar. */
-export function barGap(place: FitPlace, { style, font }: Pick<BarSetting, 'style' | 'font'>): number {
-  const [, between] = sidesOf(style.value(lineOfAll('bar'), 'gap', place) || '0');
-  return unitsOf(between, font.size);
 }

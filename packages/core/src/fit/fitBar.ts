@@ -4,21 +4,11 @@ import { levelOwner, variantOwner } from '../model/styleOwner.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import { sheetOf } from '../resolve/sheetOf.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
-import type { AreaName } from '../schema/part.ts';
-import { barEntryWidth, barGap } from './barEntry.ts';
+import { measuredEntries, type MeasuredBar } from './barEntry.ts';
 import { FitStyle, lineOfAll, type FitPlace } from './fitStyle.ts';
 import { UNITS } from './lengths.ts';
-import type { Measure, TextFont } from './measure.ts';
-import { rowsOf, type Line } from './rows.ts';
-
-/** Where a bar is: in an area, in parts of it; not there: alone, as embedded. */
-export interface BarPlace {
-  readonly area?: AreaName;
-  /** The parts that it is in, itself among them, and the area. */
-  readonly parts?: readonly Id[];
-  /** The template of the page. */
-  readonly template?: string;
-}
+import { PLAIN_FONT, type Measure } from './measure.ts';
+import { rowsOf } from './rows.ts';
 
 /** From which width of the window on, up to the next stretch, the entries of a bar stand in the same rows. */
 export interface BarStretch {
@@ -30,55 +20,20 @@ export interface BarStretch {
   readonly breaks: readonly Id[];
 }
 
-/** What text looks like where nobody says anything. */
-const PLAIN: TextFont = {
-  family: 'font',
-  size: 16,
-  weight: 400,
-  isItalic: false,
-  letterSpacing: 0,
-  wordSpacing: 0,
-  transform: 'none',
-  language: '',
-};
-
-/** The entries of a bar on one device class, with the width of each. */
-export interface MeasuredBar {
-  readonly line: Line;
-  readonly ids: readonly Id[];
-}
-
-/** Measures the entries of a bar on a device class. Those that are hidden there are not among them. O(entries). */
+/** Measures the entries of a bar that stands alone, as embedded, on a device class. O(entries). */
 export function measuredBar(
   document: SiteDocument,
   menu: ResolvedMenu,
-  { area, parts = [], template }: BarPlace,
   device: DeviceClass,
   measure: Measure,
 ): MeasuredBar {
   const style = new FitStyle(sheetOf(document), device);
   const id = [...document.menus.nodes.values()].find(({ key }) => key === menu.key)?.id ?? '';
-  const around = [
-    document.site.id,
-    id,
-    ...parts,
-    ...(template === undefined ? [] : [`template:${template}`]),
-  ];
-  const place: FitPlace = { area: area ?? null, owners: new Set(around) };
-  const font = style.font(lineOfAll('site'), place, { ...PLAIN, language: menu.language });
-  const setting = { style, measure, device, font };
-  const shown = menu.items
-    .map((item, at) => ({ item, isFirst: at === 0 }))
-    .filter(({ item }) => item.hiddenOn?.includes(device) !== true);
-  return {
-    line: {
-      widths: shown.map(({ item, isFirst }) =>
-        barEntryWidth(item, style.within(place, ownersOf(document, id, item)), isFirst, setting),
-      ),
-      gap: barGap(place, setting),
-    },
-    ids: shown.map(({ item }) => item.id),
-  };
+  const place: FitPlace = { area: null, owners: new Set([document.site.id, id]) };
+  const font = style.font(lineOfAll('site'), place, { ...PLAIN_FONT, language: menu.language });
+  return measuredEntries(menu.items, place, { style, measure, device, font }, (item) =>
+    style.within(place, ownersOf(document, id, item)),
+  );
 }
 
 /** For what looks can be set that hold for an entry: its level, its variant, its shared link and itself. */
@@ -138,12 +93,20 @@ export function fitBar(
       const last = next === undefined ? window.to : Math.ceil(next.from / UNITS) + beside - 1;
       // Between two whole px, nothing is ever seen.
       if (first > last) return;
-      const breaks = row.breaks.map((place) => ids[place] ?? '');
-      const before = stretches.at(-1);
-      if (before !== undefined && before.breaks.join() === breaks.join())
-        stretches[stretches.length - 1] = { ...before, to: last };
-      else stretches.push({ from: first, to: last, breaks });
+      stretches.push({ from: first, to: last, breaks: row.breaks.map((place) => ids[place] ?? '') });
     });
   }
-  return stretches;
+  return joined(stretches);
+}
+
+/** Stretches one behind the other, those with the same rows as one. */
+export function joined(stretches: readonly BarStretch[]): BarStretch[] {
+  const found: BarStretch[] = [];
+  for (const one of stretches) {
+    const before = found.at(-1);
+    if (before !== undefined && before.to + 1 === one.from && before.breaks.join() === one.breaks.join())
+      found[found.length - 1] = { ...before, to: one.to };
+    else found.push(one);
+  }
+  return found;
 }

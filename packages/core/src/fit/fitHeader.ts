@@ -5,12 +5,12 @@ import { templateOwner } from '../model/styleOwner.ts';
 import type { ResolvedArea } from '../resolve/resolveFrame.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
 import { sheetOf } from '../resolve/sheetOf.ts';
-import type { DeviceClass } from '../schema/deviceClass.ts';
+import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import { USUAL_CONTENT, usualMargins } from '../schema/site.ts';
 import { FitStyle, lineOfAll, type FitPlace } from './fitStyle.ts';
-import { ownersOf, windowsOf, type BarStretch } from './fitBar.ts';
-import { sidesOf, unitsOf, UNITS } from './lengths.ts';
-import type { Measure, TextFont } from './measure.ts';
+import { joined, ownersOf, windowsOf, type BarStretch } from './fitBar.ts';
+import { UNITS } from './lengths.ts';
+import { PLAIN_FONT, type Measure, type TextFont } from './measure.ts';
 import { isShown, measuredPart, type MeasuredPart, type PartSetting } from './partWidth.ts';
 import { breaksAt, roomFor } from './rows.ts';
 
@@ -28,17 +28,6 @@ export interface HeaderFacts {
   readonly template: string | null;
 }
 
-const PLAIN: TextFont = {
-  family: 'font',
-  size: 16,
-  weight: 400,
-  isItalic: false,
-  letterSpacing: 0,
-  wordSpacing: 0,
-  transform: 'none',
-  language: '',
-};
-
 /**
  * The rows of all bars of a header at every width of the window, in px, as its bands share the room: zones side by side
  * where the window is wide enough, and below each other on narrow ones. O(texts), and changes in each band.
@@ -52,12 +41,14 @@ export function fitHeader(
   const windows = windowsOf(document.site.breakpoints, from, to).flatMap((window) =>
     splitAt(document, header, window),
   );
+  const around = new Map(deviceClasses.map((device) => [device, headerStyle(document, template, device)]));
   return header.bands.flatMap((band, at) => {
-    const isUpper = hasLogoBehind(header.bands, at);
+    const thing = header.bands.slice(at + 1).some(hasLogo) ? 'upperBand' : 'band';
     const lanes = new Map<Id, { stretches: BarStretch[]; isKnown: boolean }>();
     for (const window of windows) {
       if (band.only !== undefined && band.only !== window.device) continue;
-      const measured = measuredBand(document, band, { template, isUpper, ...window }, measure);
+      const known = around.get(window.device) ?? headerStyle(document, template, window.device);
+      const measured = measuredBand(document, band, { ...known, ...window, thing, measure });
       for (const [part, stretches] of rowsInBand(document, band, measured, window)) {
         const lane = lanes.get(part) ?? { stretches: [], isKnown: true };
         lanes.set(part, lane);
@@ -67,7 +58,7 @@ export function fitHeader(
     }
     return [...lanes].map(([part, { stretches, isKnown }]) => ({
       part,
-      stretches: isKnown ? joined(stretches) : null,
+      stretches: isKnown ? joined(stretches.toSorted((a, b) => a.from - b.from)) : null,
     }));
   });
 }
@@ -94,9 +85,27 @@ function splitAt(
   ].filter((one) => one.from <= one.to);
 }
 
-function hasLogoBehind(bands: readonly ResolvedPart[], at: number): boolean {
-  const hasLogo = ({ kind, parts = [] }: ResolvedPart): boolean => kind === 'logo' || parts.some(hasLogo);
-  return !hasLogo(bands[at] as ResolvedPart) && bands.slice(at + 1).some(hasLogo);
+function hasLogo({ kind, parts = [] }: ResolvedPart): boolean {
+  return kind === 'logo' || parts.some(hasLogo);
+}
+
+/** The looks of a header on a device class, where it is, and its font: what was resolved once is known to all bands. */
+interface HeaderStyle {
+  readonly style: FitStyle;
+  readonly place: FitPlace;
+  readonly font: TextFont;
+}
+
+function headerStyle(document: SiteDocument, template: string | null, device: DeviceClass): HeaderStyle {
+  const style = new FitStyle(sheetOf(document), device);
+  const owners = [
+    document.site.id,
+    areaId('header'),
+    ...(template === null ? [] : [templateOwner(template)]),
+  ];
+  const place: FitPlace = { area: 'header', owners: new Set(owners) };
+  const { language } = document.site;
+  return { style, place, font: style.font(lineOfAll('header'), place, { ...PLAIN_FONT, language }) };
 }
 
 interface MeasuredZone {
@@ -114,35 +123,16 @@ interface MeasuredBand {
   readonly gap: number;
 }
 
+/** A band of a header, on one device class, before or after the drawer takes over. */
+type BandSetting = HeaderStyle & Window & { readonly thing: 'band' | 'upperBand'; readonly measure: Measure };
+
 function measuredBand(
   document: SiteDocument,
   band: ResolvedPart,
-  {
-    template,
-    isUpper,
-    device,
-    hasDrawer,
-  }: { template: string | null; isUpper: boolean; device: DeviceClass; hasDrawer: boolean },
-  measure: Measure,
+  { style, device, hasDrawer, measure, ...header }: BandSetting,
 ): MeasuredBand {
-  const style = new FitStyle(sheetOf(document), device);
-  const around = [
-    document.site.id,
-    areaId('header'),
-    ...(template === null ? [] : [templateOwner(template)]),
-  ];
-  const placeIn = (...ids: readonly Id[]): FitPlace => ({
-    area: 'header',
-    owners: new Set([...around, ...ids]),
-  });
-  const bandPlace = placeIn(band.id);
-  const headerFont = style.font(lineOfAll('header'), placeIn(), {
-    ...PLAIN,
-    language: document.site.language,
-  });
-  const font = style.font(isUpper ? lineOfAll('upperBand') : lineOfAll('band'), bandPlace, headerFont);
-  const gapOf = (thing: 'zones' | 'zone', place: FitPlace): number =>
-    unitsOf(sidesOf(style.value(lineOfAll(thing), 'gap', place) || '0')[1], font.size);
+  const place = style.within(header.place, [band.id]);
+  const font = style.font(lineOfAll(header.thing), place, header.font);
   const bars: Id[] = [];
   let isKnown = true;
   const zones = (band.parts ?? []).flatMap((zone): MeasuredZone[] => {
@@ -150,30 +140,30 @@ function measuredBand(
       isKnown = false;
       return [];
     }
-    const parts = (zone.parts ?? []).flatMap((part) => {
-      const menu = [...document.menus.nodes.values()].find(({ key }) => key === part.shown?.key)?.id;
+    const { at = 'start', parts: inner = [] } = zone;
+    const inZone = style.within(place, [zone.id]);
+    const parts = inner.flatMap((part) => {
+      const menu = [...document.menus.nodes.values()].find(({ key }) => key === part.shown?.key)?.id ?? '';
       const setting: PartSetting = {
         style,
         measure,
         device,
         font,
         hasDrawer,
-        isAtEnd: zone.at === 'end',
-        placeOf: (item, place) => style.within(place, ownersOf(document, menu ?? '', item)),
+        isAtEnd: at === 'end',
+        placeOf: (item, around) => style.within(around, ownersOf(document, menu, item)),
       };
       if (!isShown(part, setting)) return [];
-      const place = placeIn(band.id, zone.id, part.uses ?? part.id, ...(menu === undefined ? [] : [menu]));
-      const measured = measuredPart(part, place, setting);
+      const measured = measuredPart(part, style.within(inZone, [part.uses ?? part.id, menu]), setting);
       if (part.kind === 'placement') bars.push(part.id);
       if (measured === null) isKnown = false;
       return measured === null ? [] : [{ ...measured, id: part.id }];
     });
-    const gap = gapOf('zone', placeIn(band.id, zone.id));
+    const gap = style.gap(lineOfAll('zone'), inZone, font.size);
     const width = roomFor({ widths: parts.map((one) => one.width), gap });
-    const at = zone.at ?? 'start';
-    return at === 'centre' && (zone.parts ?? []).length === 0 ? [] : [{ at, parts, gap, width }];
+    return at === 'centre' && inner.length === 0 ? [] : [{ at, parts, gap, width }];
   });
-  return { zones: isKnown ? zones : null, bars, gap: gapOf('zones', bandPlace) };
+  return { zones: isKnown ? zones : null, bars, gap: style.gap(lineOfAll('zones'), place, font.size) };
 }
 
 /** The rows of each bar of a band, in the widths of the window that are alike. */
@@ -192,7 +182,7 @@ function rowsInBand(
       if (part.bar === undefined) return [];
       const rowsAt = (window: number): readonly Id[] => {
         const room = roomOf(zone, zones, gap, device, contentAt(window));
-        return barBreaks(zone, part, room);
+        return barBreaks(part, room);
       };
       return [[part.id, stretchesOf(rowsAt, from, to)]];
     }),
@@ -219,19 +209,13 @@ function roomOf(
   return zone.at === 'centre' ? centre : Math.max(0, Math.floor((content - 2 * gap - centre) / 2));
 }
 
-/** Where the rows of a bar begin in a zone with so much room: alone in a row, it has all of it. */
-function barBreaks(
-  { parts, gap }: MeasuredZone,
-  part: MeasuredPart & { readonly id: Id },
-  room: number,
-): readonly Id[] {
-  const { bar, width, beside } = part;
+/**
+ * Where the rows of a bar begin in a zone with so much room: what is wider than its zone is alone in its row, and has
+ * all of it.
+ */
+function barBreaks({ bar, width, beside }: MeasuredPart, room: number): readonly Id[] {
   if (bar === undefined || width <= room) return [];
-  const rows = breaksAt({ widths: parts.map((one) => one.width), gap }, room);
-  // It is wider than the zone, so it is alone in its row.
-  return rows.length === 0 && parts.length > 1
-    ? []
-    : breaksAt(bar, room - beside).map((at) => bar.ids[at] ?? '');
+  return breaksAt(bar.line, room - beside).map((at) => bar.ids[at] ?? '');
 }
 
 /**
@@ -253,15 +237,4 @@ function stretchesOf(rowsAt: (window: number) => readonly Id[], from: number, to
     start = low + 1;
   }
   return stretches;
-}
-
-function joined(stretches: readonly BarStretch[]): BarStretch[] {
-  const found: BarStretch[] = [];
-  for (const one of stretches.toSorted((a, b) => a.from - b.from)) {
-    const before = found.at(-1);
-    if (before !== undefined && before.to + 1 === one.from && before.breaks.join() === one.breaks.join())
-      found[found.length - 1] = { ...before, to: one.to };
-    else found.push(one);
-  }
-  return found;
 }

@@ -124,6 +124,11 @@ export class FitStyle {
     };
   }
 
+  /** The gap between what is side by side in a thing, in layout units. */
+  gap(line: Line, place: FitPlace, em: number): number {
+    return unitsOf(sidesOf(this.value(line, 'gap', place) || '0')[1], em);
+  }
+
   /** What stands at both sides of what is in a thing: padding and border; and outside: margins. In layout units. */
   edges(line: Line, place: FitPlace, em: number): { readonly inside: number; readonly outside: number } {
     const sum = (property: Property, of: (value: string, em: number) => number): number => {

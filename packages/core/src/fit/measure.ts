@@ -16,5 +16,17 @@ export interface TextFont {
   readonly language: string;
 }
 
+/** How text is set where nobody says anything of it. */
+export const PLAIN_FONT: TextFont = {
+  family: 'font',
+  size: 16,
+  weight: 400,
+  isItalic: false,
+  letterSpacing: 0,
+  wordSpacing: 0,
+  transform: 'none',
+  language: '',
+};
+
 /** The width of a text in one line, in the case that its font says, in layout units (64 are a px). */
 export type Measure = (text: string, font: TextFont) => number;

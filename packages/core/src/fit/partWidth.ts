@@ -2,10 +2,10 @@ import type { ThingName } from '../anatomy/anatomy.ts';
 import type { ResolvedItem, ResolvedPart } from '../resolve/resolved.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import type { Picture } from '../schema/picture.ts';
-import { barEntryWidth, barGap, type BarSetting } from './barEntry.ts';
+import { measuredEntries, type BarSetting, type MeasuredBar } from './barEntry.ts';
 import { lineOfAll, type FitPlace } from './fitStyle.ts';
-import { pxOf, sidesOf, unitsOf, UNITS } from './lengths.ts';
-import { roomFor, type Line } from './rows.ts';
+import { pxOf, unitsOf, UNITS } from './lengths.ts';
+import { roomFor } from './rows.ts';
 import type { TextFont } from './measure.ts';
 
 /** What the width of a part depends on: the looks, the font around it, and whether the drawer has taken over. */
@@ -22,14 +22,13 @@ export interface MeasuredPart {
   /** In one line, with its margins, in layout units. */
   readonly width: number;
   /** Of a bar: its entries. */
-  readonly bar?: Line & { readonly ids: readonly string[] };
+  readonly bar?: MeasuredBar;
   /** What of its width is not the bar's own. */
   readonly beside: number;
 }
 
 /**
- * The width of a part of a zone in one line; null: it cannot be known without a browser, or it is not shown on this
- * device class (`isShown` says which). O(its texts).
+ * The width of a part of a zone in one line, where it is shown; null: it cannot be known without a browser. O(its texts).
  */
 export function measuredPart(part: ResolvedPart, place: FitPlace, setting: PartSetting): MeasuredPart | null {
   if (part.kind === 'placement') return measuredBarPart(part, place, setting);
@@ -52,16 +51,12 @@ function measuredBarPart(
   setting: PartSetting,
 ): MeasuredPart | null {
   if (shown === undefined || form === 'list' || entries !== undefined) return null;
-  const { style, device, placeOf } = setting;
+  const { style, placeOf } = setting;
   const font = style.font(lineOfAll('menu'), place, setting.font);
   const within = { ...setting, font: { ...font, language: shown.language } };
-  const items = shown.items
-    .map((item, at) => ({ item, isFirst: at === 0 }))
-    .filter(({ item }) => item.hiddenOn?.includes(device) !== true);
-  const widths = items.map(({ item, isFirst }) => barEntryWidth(item, placeOf(item, place), isFirst, within));
-  const bar = { widths, gap: barGap(place, within), ids: items.map(({ item }) => item.id) };
+  const bar = measuredEntries(shown.items, place, within, (item) => placeOf(item, place));
   const beside = setting.isAtEnd ? style.edges(lineOfAll('endBar'), place, font.size).outside : 0;
-  return { width: roomFor(bar) + beside, bar, beside };
+  return { width: roomFor(bar.line) + beside, bar, beside };
 }
 
 /** How wide each kind of part is in one line; what is not here, only a browser knows. */
@@ -83,11 +78,6 @@ const widths: { readonly [K in ResolvedPart['kind']]?: WidthOf } = {
 };
 type WidthOf = (part: ResolvedPart, place: FitPlace, setting: PartSetting) => number | null;
 
-/** The gap between what is side by side in something, in layout units. */
-function gapOf(thing: readonly ThingName[], place: FitPlace, { style }: PartSetting, em: number): number {
-  return unitsOf(sidesOf(style.value(thing, 'gap', place) || '0')[1], em);
-}
-
 /** Things side by side, with gaps between those that are there. */
 function sideBySide(widths: readonly (number | null)[], gap: number): number {
   const there = widths.filter((width): width is number => width !== null);
@@ -103,7 +93,7 @@ function logoWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting): n
   const shown = device === 'narrow' ? (narrowPicture ?? picture) : picture;
   const image = shown === undefined ? null : imageWidth(shown, own, place, setting, font);
   const words = logoFace === 'picture' && shown !== undefined ? null : measure(text, font);
-  return sideBySide([image, words], gapOf(line, place, setting, font.size)) + inside + outside;
+  return sideBySide([image, words], style.gap(line, place, font.size)) + inside + outside;
 }
 
 function imageWidth(
@@ -143,7 +133,7 @@ function faceWidth(
   const content =
     part.isIconAbove === true
       ? Math.max(icon ?? 0, text ?? 0)
-      : sideBySide([icon, text], gapOf(line, place, setting, font.size));
+      : sideBySide([icon, text], style.gap(line, place, font.size));
   const least = unitsOf(style.value(line, 'minInlineSize', place), font.size);
   return (isBorderBox ? Math.max(least, content + inside) : Math.max(least, content) + inside) + outside;
 }
@@ -158,7 +148,7 @@ function contactWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting)
   const font = style.font(line, place, setting.font);
   const { inside, outside } = style.edges(line, place, font.size);
   const least = unitsOf(style.value(line, 'minInlineSize', place), font.size);
-  const gap = gapOf(line, place, setting, font.size);
+  const gap = style.gap(line, place, font.size);
   const seen = facesOf(part, device);
   const lines = (part.lines ?? []).map(({ text, href }) => {
     const words = seen.text ? Math.max(...text.map((one) => measure(one, font))) : null;
@@ -167,7 +157,7 @@ function contactWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting)
     // A link stands in a line of its own that looks like one.
     return href === undefined ? face : Math.max(least, face) + inside + outside;
   });
-  return sideBySide(lines, gapOf(lineOfAll('contact'), place, setting, setting.font.size));
+  return sideBySide(lines, style.gap(lineOfAll('contact'), place, setting.font.size));
 }
 
 function marksWidth({ marks = [] }: ResolvedPart, place: FitPlace, setting: PartSetting): number {
@@ -179,7 +169,7 @@ function marksWidth({ marks = [] }: ResolvedPart, place: FitPlace, setting: Part
   const one = Math.max(least, sign + inside) + outside;
   return sideBySide(
     marks.map(() => one),
-    gapOf(lineOfAll('marks'), place, setting, font.size),
+    style.gap(lineOfAll('marks'), place, font.size),
   );
 }
 
@@ -193,7 +183,7 @@ function buttonWidth(part: ResolvedPart, place: FitPlace, setting: PartSetting):
   const seen = part.glyph === undefined ? { icon: false, text: true } : facesOf(part, device);
   const content = sideBySide(
     [seen.icon ? glyphWidth(place, setting, font) : null, seen.text ? measure(part.text ?? '', font) : null],
-    gapOf(line, place, setting, font.size),
+    style.gap(line, place, font.size),
   );
   return content + inside + outside;
 }
@@ -209,7 +199,7 @@ function searchWidth(place: FitPlace, setting: PartSetting): number {
   const button = style.edges(line, place, style.font(line, place, font).size);
   return (
     unitsOf(FIELD, font.size) +
-    gapOf(form, place, setting, font.size) +
+    style.gap(form, place, font.size) +
     SIGN * UNITS +
     button.inside +
     button.outside +
