@@ -12,8 +12,11 @@ function stylesOf({ styles }: SiteDocument, owner: string): readonly Style[] {
   let byOwner = known.get(styles);
   if (byOwner === undefined) {
     byOwner = new Map<string, Style[]>();
-    for (const style of styles.nodes.values())
-      byOwner.set(style.owner, [...(byOwner.get(style.owner) ?? []), style]);
+    for (const style of styles.nodes.values()) {
+      const own = byOwner.get(style.owner);
+      if (own === undefined) byOwner.set(style.owner, [style]);
+      else own.push(style);
+    }
     known.set(styles, byOwner);
   }
   return (byOwner.get(owner) ?? []).toSorted((a, b) => (a.id < b.id ? -1 : 1));
