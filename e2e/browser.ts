@@ -25,12 +25,13 @@ export interface RunningBrowser {
 
 /**
  * Debian's headless Chromium with a profile of its own. It reaches this machine only. `flags`: more of its
- * command line.
+ * command line. `hasScrollbars`: they take room, as on most desktops.
  */
 export async function startBrowser(
   width = 1280,
   height = 800,
   flags: readonly string[] = [],
+  hasScrollbars = false,
 ): Promise<RunningBrowser & { readonly close: () => Promise<void> }> {
   const profile = await mkdtemp(join(tmpdir(), 'zorvik-browser-'));
   const options = new Options();
@@ -46,7 +47,7 @@ export async function startBrowser(
     '--disable-component-update',
     '--disable-sync',
     '--force-color-profile=srgb',
-    '--hide-scrollbars',
+    ...(hasScrollbars ? [] : ['--hide-scrollbars']),
     '--lang=en-GB',
     `--window-size=${width},${height + 200}`,
     `--user-data-dir=${profile}`,

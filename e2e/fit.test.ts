@@ -1,5 +1,30 @@
 import { By, Key } from 'selenium-webdriver';
-import { beforeAll, describe, expect, it } from 'vitest';
+import type { Driver } from 'selenium-webdriver/chrome.js';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import {
+  areaId,
+  deviceClasses,
+  fitChoices,
+  fitHeader,
+  fontFileName,
+  headerOn,
+  paletteOf,
+  partsIn,
+  readStored,
+  setFit,
+  situationOn,
+  withFollowed,
+  type CommandContext,
+  type Edit,
+  type Measure,
+  type Result,
+  type SiteDocument,
+  type StoredDocument,
+} from '@zorvik/core';
+import { contextOf } from '@zorvik/core/testing';
+import { siteMeasure } from '@zorvik/formats/fonts';
+import { driverOf, resizerOf, startBrowser } from './browser.ts';
+import { itemsOfBars, READ_BARS, wordsOf } from './policyLaw.ts';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
 
@@ -67,4 +92,103 @@ describe('a label that is too long for the header', () => {
       if (first !== undefined) await driver.switchTo().window(first);
     }
   });
+});
+
+describe('what a bar does where it does not fit', () => {
+  /** One hides its scrollbars, as on phones; in the other one they take room, as on most desktops. */
+  const browsers: { driver: Driver; scrollbar: number; close: () => Promise<void> }[] = [];
+  beforeAll(async () => {
+    for (const scrollbar of [0, 15]) {
+      const { close, ...running } = await startBrowser(1280, 800, [], scrollbar > 0);
+      browsers.push({ driver: driverOf(running), scrollbar, close });
+    }
+  });
+  afterAll(() => Promise.all(browsers.map(({ close }) => close())));
+  const api = (path: string, body: unknown): Promise<Response> =>
+    fetch(`${stack.editor}/api/v1/sites/quillmere${path}`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+  const now = async (): Promise<{ document: SiteDocument; revision: number }> => {
+    const reply = await fetch(`${stack.editor}/api/v1/sites/quillmere`);
+    const { document, revision } = (await reply.json()) as { document: StoredDocument; revision: number };
+    return { document: readStored(document), revision };
+  };
+  async function edit(make: (context: CommandContext) => Result<Edit>): Promise<void> {
+    const { document, revision } = await now();
+    const made = make({ ...contextOf(document, revision + 31), base: revision });
+    if (made.ok) expect((await api('/edits', made.value)).status).toBe(200);
+    else expect(made.refusal.code).toBe('changesNothing');
+  }
+  const byCode = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
+  /** Widths all over the range, and those at which something is known to change in many headers. */
+  const widths = Array.from({ length: 40 }, (_, at) => 360 + at * 40 - (at % 3));
+
+  /** Measures with the fonts that the site has. */
+  async function measureOf(document: SiteDocument): Promise<Measure> {
+    const palette = paletteOf(document);
+    const bytes = new Map<string, Uint8Array>();
+    for (const { files = [] } of palette.values())
+      for (const file of files) {
+        const name = fontFileName(file);
+        const reply = await fetch(`${stack.delivery}/delivery/v1/sites/quillmere/pictures/${name}`);
+        if (reply.ok) bytes.set(name, new Uint8Array(await reply.arrayBuffer()));
+      }
+    return siteMeasure(palette, (file) => bytes.get(fontFileName(file)) ?? null).measure;
+  }
+
+  it.each(fitChoices)(
+    'is on the published site what Fit says, at forty widths, with a scrollbar and without: %s',
+    async (choice) => {
+      const { document: before } = await now();
+      const main = partsIn(before, areaId('header')).find(
+        ({ kind, shows }) => kind === 'placement' && before.menus.nodes.get(shows ?? '')?.key === 'main',
+      );
+      const bar = main?.id ?? '';
+      if (choice === 'drawer') await edit((context) => setFit(context, bar, 'medium', 'drawer'));
+      else {
+        await edit((context) => setFit(context, bar, 'medium', 'wrap'));
+        await edit((context) => setFit(context, bar, 'narrow', 'wrap'));
+        for (const device of deviceClasses) await edit((context) => setFit(context, bar, device, choice));
+      }
+      const { document: stored, revision } = await now();
+      expect((await api('/editions', { note: '', revision })).status).toBe(201);
+      const document = withFollowed(stored, byCode);
+      const home = [...document.pages.nodes.values()].find(({ address }) => address === '/')?.id ?? null;
+      const situation = situationOn(document, home);
+      const header = headerOn(document, situation, byCode);
+      const measure = await measureOf(document);
+      for (const { driver, scrollbar } of browsers) {
+        await driver.get(stack.site);
+        const lanes = fitHeader(
+          document,
+          { header, template: situation.template, scrollbar },
+          { from: 320, to: 1920 },
+          measure,
+        );
+        const seen: Record<string, unknown>[] = [];
+        for (const width of widths) {
+          await resizerOf(driver)(width, 400);
+          seen.push(
+            await driver.executeAsyncScript(
+              `${READ_BARS} const [ids, done] = arguments;
+               document.fonts.ready.then(() => requestAnimationFrame(() => done({ beside: innerWidth - document.documentElement.clientWidth, ...readBars(document, ids) })));`,
+              itemsOfBars(header),
+            ),
+          );
+        }
+        const said = widths.map((width) => ({
+          beside: scrollbar,
+          ...Object.fromEntries(
+            lanes.map(({ part, stretches }) => {
+              const found = stretches?.find(({ from, to }) => width >= from && width <= to);
+              return [part, found === undefined ? null : wordsOf(found).replace(/^step \d+ /, '')];
+            }),
+          ),
+        }));
+        expect(seen).toEqual(said);
+      }
+    },
+  );
 });

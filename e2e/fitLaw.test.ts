@@ -16,11 +16,13 @@ import {
   rowsSaid,
   type FontKey,
 } from './fitLaw.ts';
+import { late, never, policiesSaid, policiesSeen, randomPolicies, type BarSeen } from './policyLaw.ts';
 import { enterStage, type Stage } from './stage.ts';
 
 /** So many random bars; more by `npm run fit-law`. */
 const SEEDS = Number(process.env.FIT_LAW_SEEDS ?? 6);
 const HEADERS = Number(process.env.FIT_LAW_SEEDS ?? 7);
+const POLICIES = Number(process.env.FIT_LAW_SEEDS ?? 12);
 const everyWidth = Array.from({ length: 1601 }, (_, at) => 320 + at);
 
 let driver: Driver;
@@ -171,4 +173,78 @@ describe('the entries of a bar are in the rows that a browser puts them in', () 
       expect(rowsSaid(fitted(bar, mutation), everyWidth)).not.toEqual(seen);
     },
   );
+});
+
+/** From which width on each bar is as it is. */
+function runs(
+  all: Readonly<Record<string, readonly BarSeen[]>>,
+): Record<string, readonly (readonly [width: number, seen: BarSeen])[]> {
+  return Object.fromEntries(
+    Object.entries(all).map(([part, seen]) => [
+      part,
+      seen.flatMap((one, at) =>
+        at > 0 && seen[at - 1] === one ? [] : [[everyWidth[at] ?? 0, one] as const],
+      ),
+    ]),
+  );
+}
+
+describe('what a bar does where it does not fit', () => {
+  it('is done at the widths that Fit names, in each zone and direction; every entry is seen once, in its order', async () => {
+    const kinds = new Map<string, number>();
+    for (let seed = 0; seed < POLICIES; seed += 1) {
+      const header = randomPolicies(seed);
+      const seen = runs(await policiesSeen(driver, header, everyWidth));
+      expect(seen, `seed ${seed}`).toEqual(runs(policiesSaid(header, everyWidth)));
+      for (const [, said] of Object.values(seen).flat()) {
+        const [kind = ''] = (said ?? 'hidden').split(' ');
+        kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
+      }
+    }
+    console.log(`${POLICIES} headers: ${[...kinds].map(([kind, count]) => `${kind} ${count}`).join(', ')}`);
+    expect([...kinds.keys()].sort()).toEqual(['folded', 'hidden', 'rows', 'scrolls', 'step']);
+  });
+
+  it('is done where the entries would wrap, and nowhere else; one px narrower, there was no room for what was there before', async () => {
+    let checked = 0;
+    for (let seed = 0; seed < Math.ceil(POLICIES / 3); seed += 1) {
+      const header = randomPolicies(seed);
+      const said = policiesSaid(header, everyWidth);
+      const plain = await policiesSeen(driver, header, everyWidth, never);
+      const wraps = (one: BarSeen): boolean => /^rows ./.test(one ?? '');
+      for (const [part, all] of Object.entries(said))
+        expect(
+          everyWidth.filter((_, at) => !/^rows $/.test(all[at] ?? 'rows ')),
+          `seed ${seed}`,
+        ).toEqual(everyWidth.filter((_, at) => wraps(plain[part]?.[at] ?? null)));
+      // What fits from a width on does not fit at the one before it.
+      const { breakpoints } = header.document.site;
+      for (const [part, changes] of Object.entries(runs(said))) {
+        const befores = changes
+          .filter(
+            ([width, now], at) =>
+              now !== null &&
+              at > 0 &&
+              changes[at - 1]?.[1] !== null &&
+              !Object.values(breakpoints).includes(width),
+          )
+          .map(([width]) => width - 1);
+        const { [part]: tooLate = [] } = await policiesSeen(driver, header, befores, late);
+        const fits = tooLate.filter(
+          (one) => one !== null && /^rows $|^(?:folded|step) \d+ rows $|for nothing/.test(one),
+        );
+        expect(fits, `seed ${seed}: ${befores.join()}`).toEqual([]);
+        checked += befores.length;
+      }
+    }
+    console.log(`${checked} widths at which one px less is too little`);
+    expect(checked).toBeGreaterThan(5 * Math.ceil(POLICIES / 3));
+  });
+
+  it('and is not, where a px of each text is forgotten', async () => {
+    const header = randomPolicies(0);
+    const seen = await policiesSeen(driver, header, everyWidth);
+    const wrong = policiesSaid(header, everyWidth, { by: (text, font) => measure(text, font) - 64 });
+    expect(runs(wrong)).not.toEqual(runs(seen));
+  });
 });

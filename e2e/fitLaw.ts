@@ -70,11 +70,11 @@ export function fontBytes(key: FontKey): Buffer {
 const faces = new Map<string, Face>();
 /** Measures text in the fonts of the law. */
 export const measure: Measure = (text, font) => {
-  const { family, weight, size, letterSpacing, wordSpacing, transform, language } = font;
+  const { family, weight, transform, language } = font;
   const key = `${family} ${weight}`;
   let face = faces.get(key);
   if (face === undefined) faces.set(key, (face = openFace(fontBytes(family as FontKey), weight)));
-  return face.widthOf(transformed(text, transform, language), { size, letterSpacing, wordSpacing });
+  return face.widthOf(transformed(text, transform, language), font);
 };
 
 /** The faces of the fonts, for a page that loads nothing. */
@@ -97,7 +97,7 @@ const WORDS =
   'Visit Tickets Herbs Seed house Alpine AVATAR To Wave offices Fluffy Yo. Tools Bulbs & tubers What’s on Learn garden W.A. fi “New” 12 Members'.split(
     ' ',
   );
-const oneOf = <T>(random: RandomBits, some: readonly T[]): T => some[below(random, some.length)] as T;
+export const oneOf = <T>(random: RandomBits, some: readonly T[]): T => some[below(random, some.length)] as T;
 
 /** A bar with a font, spacing, badges, icons, buttons, dropdowns and dividers; `seed` decides which. */
 export function randomBar(seed: number, count = 40): RandomBar {
@@ -276,7 +276,7 @@ export interface RandomHeader {
   readonly document: SiteDocument;
   readonly path: string;
 }
-const byCode = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
+export const byCode = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
 const quillmere = withFollowed(upgraded(readStored(quillmereDocument())).document, byCode);
 const paths = ['/', '/plants/trees', '/shop/seeds', '/about/news/moss-room'];
 
@@ -377,7 +377,7 @@ export function randomHeader(seed: number): RandomHeader {
   return { document, path };
 }
 
-function pageOf({ document, path }: RandomHeader): {
+export function pageOf({ document, path }: RandomHeader): {
   readonly situation: ReturnType<typeof situationOn>;
   readonly header: ResolvedArea;
 } {

@@ -101,7 +101,7 @@ describe('the architecture', () => {
     const allowed: Readonly<Record<string, RegExp>> = {
       'packages/core/src': /^(?:packages\/core\/src\/|typebox(?:\/value)?$|culori\/fn$)/,
       'packages/formats/src':
-        /^(?:packages\/formats\/src\/|@zorvik\/core$|saxes$|parse5$|papaparse$|css-tree$|harfbuzzjs$|brotli\/decompress$)/,
+        /^(?:packages\/formats\/src\/|@zorvik\/core$|saxes$|parse5$|papaparse$|css-tree$|harfbuzzjs$|brotli\/decompress$|bidi-js$)/,
       'packages/contract/src': /^(?:packages\/contract\/src\/|@zorvik\/core$|typebox(?:\/value)?$)/,
     };
     for (const [folder, pattern] of Object.entries(allowed)) {

@@ -20,7 +20,7 @@ async function bundleForNode(entry, outfile) {
     format: 'esm',
     target: 'node20',
     sourcemap: true,
-    external: ['@electric-sql/pglite', 'pg-native', 'sharp', 'jsdom', 'dompurify', 'fontkit'],
+    external: ['@electric-sql/pglite', 'pg-native', 'sharp', 'jsdom', 'dompurify', 'fontkit', 'harfbuzzjs'],
     // Packages written for CommonJS ask for `require`.
     banner: {
       js: "import { createRequire as zorvikRequire } from 'node:module'; const require = zorvikRequire(import.meta.url);",

@@ -83,7 +83,10 @@ export {
   zoneNames,
   type AreaName,
   type ExceptionOn,
+  policies,
   type Faces,
+  type Fits,
+  type Policy,
   type RootName,
   type ZoneName,
   definitionOf,
@@ -616,9 +619,13 @@ export { takeBackNext, type TakenBack } from './saving/takeBackNext.ts';
 export { lostParts, type LostPart } from './checks/lostParts.ts';
 
 // Fit: how wide things are, and what that makes of them at every width of the window.
-export { fitBar, measuredBar, windowsOf, type BarStretch } from './fit/fitBar.ts';
+export { conditionOf } from './style/printRules.ts';
+export { drawerTakesOver, fitChoiceOf, fitChoices, setFit, type FitChoice } from './commands/fits.ts';
+export { barFits, type BarFits } from './fit/barFits.ts';
+export { fitBar, measuredBar, windowsOf, type BarDoes, type BarStretch } from './fit/fitBar.ts';
 export type { MeasuredBar } from './fit/barEntry.ts';
 export { headerOn } from './resolve/headerOn.ts';
-export { fitHeader, type BarLane, type HeaderFacts } from './fit/fitHeader.ts';
+export type { HeaderFacts } from './fit/fitBand.ts';
+export { fitHeader, type BarLane } from './fit/fitHeader.ts';
 export { breaksAt, roomFor, rowsOf, type Line, type RowsBetween } from './fit/rows.ts';
 export type { Measure, TextFont } from './fit/measure.ts';

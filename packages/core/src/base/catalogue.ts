@@ -29,6 +29,10 @@ const entries = {
     status: 409,
     sentence: 'The drawer can’t show “{part}”. Choose a part of the header or of the side area.',
   },
+  notInBar: {
+    status: 409,
+    sentence: '“{part}” is not a menu in the header, so it has no width to fit into. Choose a menu there.',
+  },
   inDrawerAlready: {
     status: 409,
     sentence: '“{part}” is already in the drawer. Select it there to move it.',

@@ -19,6 +19,16 @@ export interface BarSetting {
   readonly device: DeviceClass;
   /** The font of the bar. */
   readonly font: TextFont;
+  /** What a bar that shrinks has instead of its own looks; not there: it does not. */
+  readonly tight?: Tight;
+}
+
+/** What is smaller in a bar that shrinks, in px; what is not there is as it was. */
+export interface Tight {
+  readonly gap?: number;
+  readonly start?: number;
+  readonly end?: number;
+  readonly size?: number;
 }
 
 /** The entries of a bar on one device class, with the width of each. */
@@ -40,24 +50,68 @@ export function measuredEntries(
   const { style, device, font } = setting;
   const shown = items.filter(({ hiddenOn }) => hiddenOn?.includes(device) !== true);
   const widths = shown.map((item) => barEntryWidth(item, placeOf(item), item === items[0], setting));
+  const gap =
+    setting.tight?.gap === undefined
+      ? style.gap(lineOfAll('bar'), place, font.size)
+      : setting.tight.gap * UNITS;
+  return { line: { widths, gap }, ids: shown.map(({ id }) => id) };
+}
+
+/** What a bar can give away when it shrinks: what its entries have at least, in px. */
+export interface BarSlack {
+  readonly gap: number;
+  readonly start: number;
+  readonly end: number;
+  /** The size of the text; null: the entries have several. */
+  readonly size: number | null;
+}
+
+/** See `BarSlack`. O(entries). */
+export function barSlack(
+  items: readonly ResolvedItem[],
+  { line }: MeasuredBar,
+  setting: BarSetting,
+  placeOf: (item: ResolvedItem) => FitPlace,
+): BarSlack {
+  const { style, device, font } = setting;
+  const faces = items
+    .filter(({ hiddenOn }) => hiddenOn?.includes(device) !== true)
+    .map((item) => {
+      const [thing, place] = [entryLine(item), placeOf(item)];
+      const { size } = style.font(thing, place, font);
+      return { size, padding: style.sides(thing, 'paddingInline', place, size) };
+    });
+  const least = (some: readonly number[]): number => Math.floor(Math.min(...some) / UNITS);
+  const sizes = new Set(faces.map(({ size }) => size));
   return {
-    line: { widths, gap: style.gap(lineOfAll('bar'), place, font.size) },
-    ids: shown.map(({ id }) => id),
+    gap: Math.floor(line.gap / UNITS),
+    start: least(faces.map(({ padding }) => padding[0])),
+    end: least(faces.map(({ padding }) => padding[1])),
+    size: sizes.size === 1 ? ([...sizes][0] ?? null) : null,
   };
+}
+
+/** Which things an entry of a bar is. */
+function entryLine({ children, rows = [], look: own }: ResolvedItem): readonly ThingName[] {
+  const look: readonly ThingName[] =
+    own === undefined ? [] : own === PLAIN_BUTTON ? ['buttonEntry'] : ['buttonEntry', 'variant'];
+  return lineOfAll(children.length === 0 && rows.length === 0 ? 'barEntry' : 'barBranch', ...look);
 }
 
 /**
  * The width of an entry of a bar in one line, with what divides it from the one before it: as browsers lay out what
  * `faceHtml` writes. In layout units. O(its text).
  */
-function barEntryWidth(item: ResolvedItem, place: FitPlace, isFirst: boolean, setting: BarSetting): number {
+export function barEntryWidth(
+  item: ResolvedItem,
+  place: FitPlace,
+  isFirst: boolean,
+  setting: BarSetting,
+): number {
   const { href, children, rows = [], arrowHidden } = item;
   const divider = isFirst ? 0 : dividerWidth(place, setting);
-  const look: readonly ThingName[] =
-    item.look === undefined ? [] : item.look === PLAIN_BUTTON ? ['buttonEntry'] : ['buttonEntry', 'variant'];
-  if (children.length === 0 && rows.length === 0)
-    return divider + faceWidth(item, lineOfAll('barEntry', ...look), place, setting);
-  const line = lineOfAll('barBranch', ...look);
+  const line = entryLine(item);
+  if (children.length === 0 && rows.length === 0) return divider + faceWidth(item, line, place, setting);
   if (href !== null && isSafeAddress(href) && !opensWhole(item, setting.device))
     return divider + faceWidth(item, line, place, setting) + arrowButtonWidth(item, place, setting);
   const arrow = (font: TextFont): number =>
@@ -78,8 +132,11 @@ function faceWidth(
   setting: BarSetting,
   arrow: (font: TextFont) => number = () => 0,
 ): number {
-  const { style, measure } = setting;
-  const font = style.font(line, place, setting.font);
+  const { style, measure, tight = {} } = setting;
+  const font =
+    tight.size === undefined
+      ? style.font(line, place, setting.font)
+      : style.fontOfSize(line, place, setting.font, tight.size);
   const { label, labelHidden, description, icon, badge } = item;
   const isHidden = labelHidden === true && icon !== undefined;
   const small =
@@ -93,7 +150,20 @@ function faceWidth(
   ];
   const { inside, outside } = style.edges(line, place, font.size);
   const content = isStacked ? Math.max(...parts) : parts.reduce((sum, width) => sum + width, 0);
-  return content + inside + outside;
+  return content + inside + outside - givenAway(line, place, font.size, setting);
+}
+
+/** What of the padding of a face is given away where a bar shrinks. */
+function givenAway(
+  line: readonly ThingName[],
+  place: FitPlace,
+  em: number,
+  { style, tight }: BarSetting,
+): number {
+  if (tight === undefined) return 0;
+  const [start, end] = style.sides(line, 'paddingInline', place, em);
+  const less = (own: number, now: number | undefined): number => (now === undefined ? 0 : own - now * UNITS);
+  return less(start, tight.start) + less(end, tight.end);
 }
 
 /** An icon; above its label, it has no margins at its sides. */

@@ -10,14 +10,26 @@ import { UNITS } from './lengths.ts';
 import { PLAIN_FONT, type Measure } from './measure.ts';
 import { rowsOf } from './rows.ts';
 
-/** From which width of the window on, up to the next stretch, the entries of a bar stand in the same rows. */
-export interface BarStretch {
+/** What a bar does where its entries do not fit into one row. */
+export type BarDoes =
+  | { readonly is: 'scrolls' }
+  | { readonly is: 'shrunk'; readonly step: number; readonly of: number }
+  | { readonly is: 'folded'; readonly shown: number; readonly of: number };
+
+/** How a bar is at some width. */
+export interface RowState {
+  /** The first entry of each row after the first: none where all stand in one. */
+  readonly breaks: readonly Id[];
+  /** Not there: it needs to do nothing, or its entries wrap. */
+  readonly does?: BarDoes;
+}
+
+/** From which width of the window on, up to the next stretch, a bar is the same. */
+export interface BarStretch extends RowState {
   /** In px. */
   readonly from: number;
   /** The last width, in px. */
   readonly to: number;
-  /** The first entry of each row after the first: none where all stand in one. */
-  readonly breaks: readonly Id[];
 }
 
 /** Measures the entries of a bar that stands alone, as embedded, on a device class. O(entries). */
@@ -30,7 +42,11 @@ export function measuredBar(
   const style = new FitStyle(sheetOf(document), device);
   const id = [...document.menus.nodes.values()].find(({ key }) => key === menu.key)?.id ?? '';
   const place: FitPlace = { area: null, owners: new Set([document.site.id, id]) };
-  const font = style.font(lineOfAll('site'), place, { ...PLAIN_FONT, language: menu.language });
+  const font = style.font(lineOfAll('site'), place, {
+    ...PLAIN_FONT,
+    language: menu.language,
+    direction: menu.direction,
+  });
   return measuredEntries(menu.items, place, { style, measure, device, font }, (item) =>
     style.within(place, ownersOf(document, id, item)),
   );
@@ -104,9 +120,13 @@ export function joined(stretches: readonly BarStretch[]): BarStretch[] {
   const found: BarStretch[] = [];
   for (const one of stretches) {
     const before = found.at(-1);
-    if (before !== undefined && before.to + 1 === one.from && before.breaks.join() === one.breaks.join())
+    if (before !== undefined && before.to + 1 === one.from && isSame(before, one))
       found[found.length - 1] = { ...before, to: one.to };
     else found.push(one);
   }
   return found;
+}
+
+function isSame(a: RowState, b: RowState): boolean {
+  return a.breaks.join() === b.breaks.join() && JSON.stringify(a.does) === JSON.stringify(b.does);
 }

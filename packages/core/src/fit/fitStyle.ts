@@ -98,13 +98,18 @@ export class FitStyle {
     return font;
   }
 
-  private fontIn(line: Line, place: FitPlace, around: TextFont): TextFont {
+  /** The same in another size, in px. */
+  fontOfSize(line: Line, place: FitPlace, around: TextFont, size: number): TextFont {
+    return this.fontIn(line, place, around, size);
+  }
+
+  private fontIn(line: Line, place: FitPlace, around: TextFont, wanted?: number): TextFont {
     const said = (property: Property): string => this.value(line, property, place);
     const own = (property: Property): string | null => {
       const value = said(property);
       return value === '' || value === 'inherit' ? null : value;
     };
-    const size = pxOf(own('fontSize') ?? '1em', around.size) ?? around.size;
+    const size = wanted ?? pxOf(own('fontSize') ?? '1em', around.size) ?? around.size;
     const spacing = (property: 'letterSpacing' | 'wordSpacing'): number => {
       const value = own(property);
       return value === null ? around[property] : (pxOf(value, size) ?? 0);
@@ -121,12 +126,19 @@ export class FitStyle {
       wordSpacing: spacing('wordSpacing'),
       transform: own('textTransform') ?? around.transform,
       language: around.language,
+      direction: around.direction,
     };
   }
 
   /** The gap between what is side by side in a thing, in layout units. */
   gap(line: Line, place: FitPlace, em: number): number {
     return unitsOf(sidesOf(this.value(line, 'gap', place) || '0')[1], em);
+  }
+
+  /** The two values of a length at the sides of a thing, in layout units. */
+  sides(line: Line, property: Property, place: FitPlace, em: number): readonly [start: number, end: number] {
+    const [start, end] = sidesOf(this.value(line, property, place) || '0');
+    return [unitsOf(start, em), unitsOf(end, em)];
   }
 
   /** What stands at both sides of what is in a thing: padding and border; and outside: margins. In layout units. */

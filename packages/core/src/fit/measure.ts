@@ -14,6 +14,8 @@ export interface TextFont {
   readonly transform: string;
   /** The language of the text (BCP 47): it decides what letters are in another case. */
   readonly language: string;
+  /** The direction of the line that it stands in. */
+  readonly direction: 'ltr' | 'rtl';
 }
 
 /** How text is set where nobody says anything of it. */
@@ -26,6 +28,7 @@ export const PLAIN_FONT: TextFont = {
   wordSpacing: 0,
   transform: 'none',
   language: '',
+  direction: 'ltr',
 };
 
 /** The width of a text in one line, in the case that its font says, in layout units (64 are a px). */

@@ -3,6 +3,7 @@ import type { ResolvedItem, ResolvedPart } from '../resolve/resolved.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import type { Picture } from '../schema/picture.ts';
 import { measuredEntries, type BarSetting, type MeasuredBar } from './barEntry.ts';
+import { measuredPolicy, type MeasuredPolicy } from './barPolicy.ts';
 import { lineOfAll, type FitPlace } from './fitStyle.ts';
 import { pxOf, unitsOf, UNITS } from './lengths.ts';
 import { roomFor } from './rows.ts';
@@ -15,14 +16,17 @@ export interface PartSetting extends BarSetting {
   readonly placeOf: (item: ResolvedItem, place: FitPlace) => FitPlace;
   /** The zone that the part is in. */
   readonly isAtEnd: boolean;
+  /** What “More” is called. */
+  readonly more: string;
 }
 
 /** A part of a zone as it is laid out. */
 export interface MeasuredPart {
   /** In one line, with its margins, in layout units. */
   readonly width: number;
-  /** Of a bar: its entries. */
+  /** Of a bar: its entries, and what it does where they do not fit; not there: they wrap. */
   readonly bar?: MeasuredBar;
+  readonly policy?: MeasuredPolicy;
   /** What of its width is not the bar's own. */
   readonly beside: number;
 }
@@ -46,17 +50,23 @@ export function isShown(
 }
 
 function measuredBarPart(
-  { shown, form, entries }: ResolvedPart,
+  { shown, form, entries, fits }: ResolvedPart,
   place: FitPlace,
   setting: PartSetting,
 ): MeasuredPart | null {
   if (shown === undefined || form === 'list' || entries !== undefined) return null;
   const { style, placeOf } = setting;
   const font = style.font(lineOfAll('menu'), place, setting.font);
-  const within = { ...setting, font: { ...font, language: shown.language } };
-  const bar = measuredEntries(shown.items, place, within, (item) => placeOf(item, place));
+  const within = { ...setting, font: { ...font, language: shown.language, direction: shown.direction } };
+  const own = (item: ResolvedItem): FitPlace => placeOf(item, place);
+  const bar = measuredEntries(shown.items, place, within, own);
+  const does = fits?.[setting.device];
+  const policy =
+    does === undefined
+      ? {}
+      : { policy: measuredPolicy(does, shown.items, bar, { ...within, place, placeOf: own }) };
   const beside = setting.isAtEnd ? style.edges(lineOfAll('endBar'), place, font.size).outside : 0;
-  return { width: roomFor(bar.line) + beside, bar, beside };
+  return { width: roomFor(bar.line) + beside, bar, beside, ...policy };
 }
 
 /** How wide each kind of part is in one line; what is not here, only a browser knows. */

@@ -1,4 +1,5 @@
 import type { ResolvedPart } from '../resolve/resolved.ts';
+import { zoneThatGives } from './zoneThatGives.ts';
 import { rule, type Rule } from '../style/rule.ts';
 import { opening } from './html.ts';
 import { shownIf, type PartHandler } from './partHandler.ts';
@@ -14,7 +15,7 @@ export const band: PartHandler<'band'> = {
     const { bandHeight } = part;
     const own = bandHeight === undefined ? '' : ` zv-band-height-${bandHeight}`;
     return [
-      `<${opening('div', part, within, ` zv-band${classes}${own}`)}><div class="zv-band-content${contentClasses(part)}">`,
+      `<${opening('div', part, within, ` zv-band${classes}${own}${isMeasured(part) ? ' zv-measured' : ''}`)}><div class="zv-band-content${contentClasses(part)}">`,
       ...within.inside(written(part)),
       '</div></div>',
     ];
@@ -24,19 +25,46 @@ export const band: PartHandler<'band'> = {
     const widths = [...new Set(parts.flatMap(({ contentWidth }) => contentWidth ?? []))].sort(
       (a, b) => a - b,
     );
+    const given = new Set(parts.map(givingClass));
     return [
+      ...giving.filter(({ selector }) => given.has(selector.replace('.', ' '))),
       ...heights.map((height): Rule => rule(`.zv-band-height-${height}`, `min-block-size:${height}px`)),
       ...widths.map((width): Rule => rule(`.zv-content-${width}`, `max-inline-size:${width}px`)),
     ];
   },
 };
 
-function contentClasses({ parts = [], isFull, contentWidth }: ResolvedPart): string {
+/** What is beside a bar keeps its width, where that is not the usual way of a band. */
+const giving: readonly Rule[] = [
+  rule('.zv-end-gives', 'grid-template-columns:auto minmax(0,1fr)'),
+  rule(
+    '.zv-centre-gives',
+    'grid-template-columns:minmax(max-content,1fr) minmax(0,auto) minmax(max-content,1fr)',
+    { weight: 1 },
+  ),
+];
+
+function givingClass(part: ResolvedPart): string {
+  const gives = zoneThatGives(part);
+  if (gives === 'centre') return ' zv-centre-gives';
+  return gives === 'end' && !hasCentre(part) ? ' zv-end-gives' : '';
+}
+
+/** Whether something in it does what the width of the band decides. */
+function isMeasured({ parts = [] }: ResolvedPart): boolean {
+  return parts.some(({ parts: inner = [] }) => inner.some(({ fit }) => fit !== undefined));
+}
+
+function hasCentre({ parts = [] }: ResolvedPart): boolean {
+  return parts.some(({ at, parts: some = [] }) => at === 'centre' && some.length > 0);
+}
+
+function contentClasses(part: ResolvedPart): string {
+  const { parts = [], isFull, contentWidth } = part;
   const width =
     isFull === true ? ' zv-page-wide' : contentWidth === undefined ? '' : ` zv-content-${contentWidth}`;
   if (parts.some(({ kind }) => kind === 'cell')) return ` zv-grid${width}`;
-  const hasCentre = parts.some(({ at, parts: some = [] }) => at === 'centre' && some.length > 0);
-  return `${hasCentre ? ' zv-with-centre' : ''}${width}`;
+  return `${hasCentre(part) ? ' zv-with-centre' : ''}${givingClass(part)}${width}`;
 }
 
 /** An empty centre is left out; the other zones keep their places. */

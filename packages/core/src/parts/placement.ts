@@ -1,5 +1,6 @@
 import { opening } from './html.ts';
 import { shownIf, type PartHandler } from './partHandler.ts';
+import { fitClasses, fitRules } from './fitRules.ts';
 import { rule, type Rule } from '../style/rule.ts';
 
 const rules: readonly Rule[] = [
@@ -17,7 +18,7 @@ export const placement: PartHandler<'placement'> = {
   html(part, within, classes) {
     const own = part.entries === undefined ? '' : ` zv-${part.entries}`;
     return [
-      `<${opening('div', part, within, ` zv-placement${own}${classes}`)}>${within.menuHtml(part)}</div>`,
+      `<${opening('div', part, within, ` zv-placement${own}${fitClasses(part)}${classes}`)}>${within.menuHtml(part)}</div>`,
     ];
   },
   css: (parts) => [
@@ -28,5 +29,6 @@ export const placement: PartHandler<'placement'> = {
           rule('.zv-bar>ul>li.zv-pushed', 'margin-inline-start:auto', { medium: 'wider' }),
         ]
       : []),
+    ...fitRules(parts),
   ],
 };

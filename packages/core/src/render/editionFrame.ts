@@ -4,6 +4,9 @@ import type { Id } from '../base/ids.ts';
 import { romanised } from '../base/romanised.ts';
 import { sheetOf, styledIn } from '../resolve/sheetOf.ts';
 import { fontPreloads } from './renderStyles.ts';
+import { barFits } from '../fit/barFits.ts';
+import type { Measure } from '../fit/measure.ts';
+import type { BarFit } from '../resolve/barFit.ts';
 import type { SiteDocument } from '../model/document.ts';
 import type { CompareTitles } from '../resolve/followedPages.ts';
 import {
@@ -23,6 +26,7 @@ import {
   renderArea,
   renderPlace,
   renderSkip,
+  withFits,
   type FrameArea,
   type FrameChoices,
   type Slot,
@@ -77,12 +81,14 @@ export function editionFrame(
     compareTitles,
     pictures,
     table = frameTable(document),
+    measure,
     menuOf,
   }: {
     readonly compareTitles: CompareTitles;
     readonly pictures: string;
     /** The variants of the frame, where they are known already. */
     readonly table?: FrameTable | undefined;
+    readonly measure?: Measure | undefined;
     readonly menuOf: (menu: Id) => ResolvedMenu | null;
   },
 ): EditionFrame | null {
@@ -103,12 +109,26 @@ export function editionFrame(
     parts.push(...allParts(resolved));
     for (const panel of fetchedPanels(area, resolved, { pictures, styled, facts }))
       files.set(panel.path, panel.html);
-    files.set(path, JSON.stringify(resolved));
+    // How a bar is folded is no part of the data.
+    files.set(
+      path,
+      JSON.stringify(resolved, (name, value: unknown) => (name === 'fit' ? undefined : value)),
+    );
     return path;
   };
   const written = (path: string, html: string): string => {
     files.set(path, html);
     return path;
+  };
+  /** A bar has several ways where its neighbours differ on some pages: each has a name of its own. */
+  const ways = new Map<Id, string[]>();
+  const fitNamed = (part: Id, fit: BarFit): string => {
+    const known = ways.get(part) ?? [];
+    ways.set(part, known);
+    const way = JSON.stringify(fit);
+    if (!known.includes(way)) known.push(way);
+    const at = known.indexOf(way);
+    return at === 0 ? part : `${part}-${at}`;
   };
   const sourcesOf = (variant: Variant): FrameSources => ({
     document,
@@ -121,7 +141,11 @@ export function editionFrame(
     frameAreas.map((area) => [
       area,
       table.variants[area].map((variant, at): FragmentFile => {
-        const resolved = resolveArea(sourcesOf(variant), area);
+        const plain = resolveArea(sourcesOf(variant), area);
+        const resolved =
+          area === 'header' && measure !== undefined
+            ? withFits(plain, barFits(document, plain, measure), fitNamed)
+            : plain;
         const { html, slots } = renderArea(area, resolved, choices);
         const { bands, facts, drawer = null } = resolved;
         resolved.does.forEach((one) => does.add(one));

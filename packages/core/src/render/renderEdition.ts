@@ -1,3 +1,4 @@
+import type { Measure } from '../fit/measure.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf } from '../model/forest.ts';
 import { filesOfParts, filesShown } from '../resolve/filesShown.ts';
@@ -47,6 +48,8 @@ export interface EditionChoices {
   readonly pictures: string;
   /** The variants of the frame, where they are known already. */
   readonly table?: FrameTable;
+  /** Measures text, for bars that do something where they do not fit; not there: they wrap. */
+  readonly measure?: Measure;
 }
 
 const HTML = 'text/html; charset=utf-8';
@@ -58,7 +61,7 @@ const JSON_TYPE = 'application/json; charset=utf-8';
  */
 export function renderEdition(
   stored: SiteDocument,
-  { compareTitles, pictures, table }: EditionChoices,
+  { compareTitles, pictures, table, measure }: EditionChoices,
 ): Edition {
   const document = withFollowed(stored, compareTitles);
   const menus = resolvedMenus(document, compareTitles);
@@ -69,6 +72,7 @@ export function renderEdition(
     compareTitles,
     pictures,
     table,
+    measure,
     menuOf: (id) => byId.get(id) ?? null,
   });
   const look: FrameLook = {

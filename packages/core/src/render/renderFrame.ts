@@ -3,6 +3,8 @@ import { utf8Length } from '../base/utf8Length.ts';
 import type { VisitorWords } from '../base/visitorWords.ts';
 import { glyphOf, glyphs } from '../parts/glyphs.ts';
 import { SLOT, slot, type Piece, type SlotKind } from '../parts/partHandler.ts';
+import type { BarFit } from '../resolve/barFit.ts';
+import type { Id } from '../base/ids.ts';
 import type { ResolvedItem, ResolvedMenu, ResolvedPart } from '../resolve/resolved.ts';
 import type { Place } from '../schema/placement.ts';
 import type { Site } from '../schema/site.ts';
@@ -130,6 +132,22 @@ export function renderSkip({ words, site }: FrameChoices): string {
   return `<a class="zv zv-skip" href="#content" lang="${escapeHtml(site.language)}">${escapeHtml(words.skip)}</a>`;
 }
 
+/**
+ * The same area, with what its bars do where they do not fit (`barFits`). `nameOf`: what that is called in the style sheet.
+ */
+export function withFits(
+  area: ResolvedArea,
+  fits: Readonly<Record<Id, BarFit>>,
+  nameOf = (part: Id, _: BarFit): string => part,
+): ResolvedArea {
+  const changed = (part: ResolvedPart): ResolvedPart => {
+    const rules = fits[part.id];
+    if (rules !== undefined) return { ...part, fit: { name: nameOf(part.id, rules), rules } };
+    return part.parts === undefined ? part : { ...part, parts: part.parts.map(changed) };
+  };
+  return Object.keys(fits).length === 0 ? area : { ...area, bands: area.bands.map(changed) };
+}
+
 /** In which kind of place a placement of an area shows its menu. */
 export function placeIn(
   area: AreaName | 'page',
@@ -221,6 +239,7 @@ function partsHtml(
             marks,
             ...own,
             ...(part.pushed === undefined ? {} : { pushed: part.pushed }),
+            ...(part.fit?.rules.some(({ does }) => does === 'fold') === true ? { more: words.more } : {}),
             ...(fetchesPanels ? { panels: `panels/${part.id}` } : {}),
           }),
   });

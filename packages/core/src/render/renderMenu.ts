@@ -1,3 +1,4 @@
+import { AGAIN, MORE, moreEntry } from '../resolve/moreEntry.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import type { Dropdown } from '../schema/dropdown.ts';
 import type { Place } from '../schema/placement.ts';
@@ -36,6 +37,8 @@ export interface RenderChoices {
    * fetched are left out then, and `renderPanel` gives their content. Not there: all are in the HTML.
    */
   readonly panels?: string;
+  /** What “More” is called in a bar that folds what does not fit; not there: it does not fold. */
+  readonly more?: string;
   /** From this entry of a bar on, they stand at the far end. */
   readonly pushed?: string;
   /** What opens the branches of a bar; not there: what each entry says. */
@@ -60,7 +63,9 @@ export function renderMenu(menu: ResolvedMenu, choices: RenderChoices): string {
   const { fold } = choices;
   const isFolding = form === 'list' && fold !== undefined;
   const start = `<nav class="zv zv-${form}${isFolding ? foldClasses(fold) : ''}${styledClass(menu.key, choices.styled)}" id="${prefix}" aria-label="${escapeHtml(menu.name)}" lang="${escapeHtml(menu.language)}" dir="${menu.direction}">`;
-  const top: Piece[] = menu.items.length > 0 ? [{ list: menu.items }] : [];
+  const { more } = choices;
+  const items = more === undefined ? menu.items : [...menu.items, moreEntry(menu.items, more)];
+  const top: Piece[] = items.length > 0 ? [{ list: items }] : [];
   return (
     start +
     joined(top, {
@@ -159,7 +164,8 @@ function joined(
         : null;
     const hasBranch = drops || (stacked === null ? item.children.length > 0 : stacked.length > 0);
     const branch = !next.isUnfolded && hasBranch ? `${prefix}-${item.id}` : null;
-    const mark = marks ? ` data-zv-item="${item.id}"` : '';
+    const marked = markedId(item);
+    const mark = marks && marked !== null ? ` data-zv-item="${marked}"` : '';
     const own = styledClass(item.id, styled);
     const entry = next.isTop
       ? `<li${mark}${entryClass(item, dropClasses(item) + (item.id === pushed ? ' zv-pushed' : '') + own)}${opensAttribute(item, opens)}>`
@@ -192,6 +198,12 @@ function joined(
       );
   }
   return html;
+}
+
+/** The id that an entry is selected by; null: it stands for no item. What is written again is the same item. */
+function markedId({ id }: ResolvedItem): string | null {
+  if (id === MORE) return null;
+  return id.startsWith(AGAIN) ? id.slice(AGAIN.length) : id;
 }
 
 /**

@@ -10,7 +10,9 @@ import { resolveMenu } from '../resolve/resolveMenu.ts';
 import { currentMarks, markPlaces } from './currentMarks.ts';
 import { fillFragment } from './fillFragment.ts';
 import type { PageFacts } from './fillSlot.ts';
-import { frameAreas, partsOfArea, renderArea, renderSkip, type FrameArea } from './renderFrame.ts';
+import { barFits, type BarFits } from '../fit/barFits.ts';
+import type { Measure } from '../fit/measure.ts';
+import { frameAreas, partsOfArea, renderArea, renderSkip, withFits, type FrameArea } from './renderFrame.ts';
 import { renderStyles } from './renderStyles.ts';
 
 /** The frame of one page of a document, and the style sheet that it needs. */
@@ -22,6 +24,10 @@ export interface PageChoices {
   /** What the names of picture files are put behind. */
   readonly pictures: string;
   readonly year: number;
+  /** What the bars of the header do where they do not fit (`barFits`); not there: what `measure` says. */
+  readonly fits?: BarFits;
+  /** Measures text, for bars that do something where they do not fit; not there: they wrap. */
+  readonly measure?: Measure;
   /** For composing: parts and entries have their ids, and what is empty stays. */
   readonly isComposed?: boolean;
 }
@@ -33,7 +39,7 @@ export interface PageChoices {
 export function renderPage(
   document: SiteDocument,
   situation: Situation,
-  { compareTitles, pictures, year, isComposed = false }: PageChoices,
+  { compareTitles, pictures, year, fits, measure, isComposed = false }: PageChoices,
 ): RenderedPage {
   const menus = new Map<Id, ResolvedMenu>();
   const menuOf = (id: Id): ResolvedMenu | null => {
@@ -53,7 +59,7 @@ export function renderPage(
   const facts = factsOn(document, situation, year);
   const [here, ...above] = facts.way.map(({ path }) => pathKey(path)).reverse();
   const areas = frameAreas.map((area) => {
-    const resolved = resolveArea(
+    const plain = resolveArea(
       {
         document,
         compareTitles,
@@ -63,6 +69,10 @@ export function renderPage(
       },
       area,
     );
+    const resolved =
+      area === 'header'
+        ? withFits(plain, fits ?? (measure === undefined ? {} : barFits(document, plain, measure)))
+        : plain;
     const fragment = renderArea(area, resolved, choices);
     const marks =
       here === undefined

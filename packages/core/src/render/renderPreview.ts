@@ -6,7 +6,7 @@ import { withFollowed } from '../resolve/withFollowed.ts';
 import { renderPage, type PageChoices } from './renderPage.ts';
 
 /** How a page of a draft is shown. */
-export interface PreviewChoices extends Omit<PageChoices, 'isComposed' | 'pictures'> {
+export interface PreviewChoices extends Omit<PageChoices, 'isComposed' | 'pictures' | 'fits'> {
   /** Where the preview is, with a slash at its end: every link within the site stays below it. */
   readonly base: string;
   /** Said on every page, such as until when it can be seen. */

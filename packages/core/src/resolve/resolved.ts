@@ -2,6 +2,7 @@ import type { Id } from '../base/ids.ts';
 import type { Page } from '../schema/page.ts';
 import type { Part, PartFacts } from '../schema/part.ts';
 import type { Block, Run } from '../schema/richText.ts';
+import type { BarFit } from './barFit.ts';
 import type { OwnValue, Settings } from '../schema/settings.ts';
 
 /** Values of the site's own fields, by their keys. */
@@ -64,6 +65,8 @@ export interface ResolvedPart extends Readonly<
   readonly parts?: readonly ResolvedPart[];
   /** Of a placement: the menu that shows there. */
   readonly shown?: ResolvedMenu;
+  /** Of a placement: what its bar does where it does not fit, and a name for that, for the style sheet. */
+  readonly fit?: { readonly name: string; readonly rules: BarFit };
   /** Of a part that is shown again: the part that it is. */
   readonly uses?: Id;
   /** Of a contact line: what it says, with its link where it has one. */

@@ -12,7 +12,7 @@ export { behaviours, type Behaviour } from './parts/behaviour.ts';
 export { menuSigns, type MenuSign } from './parts/menuButton.ts';
 export { exceptionId, type ExceptionOn } from './parts/exception.ts';
 export { pictureRatios } from './parts/fields.ts';
-export type { Faces } from './parts/frameFields.ts';
+export { policies, type Faces, type Fits, type Policy } from './parts/frameFields.ts';
 export { MOST_PAGES, PageSourceShape, type PageSource } from './parts/pages.ts';
 export { HIGHEST_ROW, LEAST_ROW } from './parts/row.ts';
 export { zoneNames, type ZoneName } from './parts/zone.ts';

@@ -40,14 +40,16 @@ interface Single {
   readonly flat: string;
   readonly declarations: string;
   readonly medium: Medium | null;
+  readonly also?: Medium | undefined;
+  readonly narrower?: number | undefined;
   readonly scheme?: Scheme | null;
 }
 
 /** Rules with a selector each, those that count less first. */
 function inOrder(rules: readonly Rule[]): Single[] {
   return rules
-    .flatMap(({ printed: some, declarations, medium }) =>
-      some.map((one) => ({ ...one, declarations, medium })),
+    .flatMap(({ printed: some, declarations, medium, also, narrower }) =>
+      some.map((one) => ({ ...one, declarations, medium, also, narrower })),
     )
     .map((one, at) => ({ ...one, at }))
     .sort((a, b) => compareSpecificity(a.counts, b.counts) || a.at - b.at);
@@ -57,12 +59,16 @@ function inOrder(rules: readonly Rule[]): Single[] {
 function printed(ordered: readonly Single[], breakpoints: Widths): string {
   const known = new Set<string>();
   const blocks: { readonly condition: string | null; readonly rules: Printed[] }[] = [];
-  for (const { flat, declarations, medium, scheme = null } of ordered) {
+  for (const { flat, declarations, medium, also, narrower, scheme = null } of ordered) {
+    const media = [
+      ...[medium, also].flatMap((one) => (one == null ? [] : [conditionOf(one, breakpoints)])),
+      ...(scheme === null ? [] : [schemeConditions[scheme]]),
+    ].join(' and ');
     const condition =
       [
-        ...(medium === null ? [] : [conditionOf(medium, breakpoints)]),
-        ...(scheme === null ? [] : [schemeConditions[scheme]]),
-      ].join(' and ') || null;
+        ...(media === '' ? [] : [`@media ${media}`]),
+        ...(narrower === undefined ? [] : [`@container zv (width<${narrower}em)`]),
+      ].join('{') || null;
     const key = [condition, flat, declarations].join(' ');
     if (known.has(key)) continue;
     known.add(key);
@@ -75,7 +81,8 @@ function printed(ordered: readonly Single[], breakpoints: Widths): string {
   return blocks
     .map(({ condition, rules: some }) => {
       const lines = some.map(({ selectors, declarations }) => `${selectors.join(',')}{${declarations}}`);
-      return condition === null ? `${lines.join('\n')}\n` : `@media ${condition}{${lines.join('')}}\n`;
+      if (condition === null) return `${lines.join('\n')}\n`;
+      return `${condition}{${lines.join('')}${condition.includes('{') ? '}' : ''}}\n`;
     })
     .join('');
 }

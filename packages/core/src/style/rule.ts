@@ -26,6 +26,10 @@ export interface Rule {
   readonly selector: string;
   readonly declarations: string;
   readonly medium: Medium | null;
+  /** A second medium, which must hold, too; not there: there is none. */
+  readonly also?: Medium;
+  /** It holds where the band around is narrower, in em of the band’s text; not there: at every width. */
+  readonly narrower?: number;
   /** Its selectors as they are printed, each with how much it counts; worked out once, when the rule is made. */
   readonly printed: readonly { readonly flat: string; readonly counts: Specificity }[];
   /** It comes behind all looks: what has to be so for something to work, whatever somebody set. */
@@ -42,6 +46,8 @@ export function looks(...things: readonly ThingName[]): Rule {
 /** When a rule holds, and what it wins against. */
 export interface RuleChoices {
   readonly medium?: Medium | null;
+  readonly also?: Medium | undefined;
+  readonly narrower?: number | null;
   readonly weight?: number;
   readonly isLate?: boolean;
 }
@@ -53,13 +59,21 @@ export interface RuleChoices {
 export function rule(
   selector: string,
   declarations: string,
-  { medium = null, weight = 0, isLate = false }: RuleChoices = {},
+  { medium = null, also, narrower = null, weight = 0, isLate = false }: RuleChoices = {},
 ): Rule {
   const printed = selectorsIn(selector).map((one) => {
     const [ids, classes, types] = specificityOf(one);
     return { flat: flatParts(one).join(''), counts: [ids, classes + weight, types] as const };
   });
-  return { selector, declarations, medium, printed, isLate };
+  return {
+    selector,
+    declarations,
+    medium,
+    printed,
+    isLate,
+    ...(also === undefined ? {} : { also }),
+    ...(narrower === null ? {} : { narrower }),
+  };
 }
 
 /** Rules that hold in a medium alone. */

@@ -1,3 +1,4 @@
+import bidiFactory from 'bidi-js';
 import { Blob, Buffer, Face as ShapedFace, Feature, Font, shape, Variation } from 'harfbuzzjs';
 import { unpackFont } from './unpackFont.ts';
 
@@ -9,6 +10,8 @@ export interface TextSetting {
   readonly letterSpacing: number;
   /** Behind each space besides, in px. */
   readonly wordSpacing: number;
+  /** The direction of the line that it stands in; not there: from left to right. */
+  readonly direction?: 'ltr' | 'rtl';
 }
 
 /** A font that text can be measured with, in one weight. */
@@ -41,6 +44,12 @@ export function openFace(bytes: Uint8Array, weight: number): Face {
     return font;
   };
   const plain = at(upem, 16);
+  const characters = new Map<number, boolean>();
+  const has = (character: number): boolean => {
+    const known = characters.get(character) ?? plain.nominalGlyph(character) !== undefined;
+    characters.set(character, known);
+    return known;
+  };
   /** A font for a size: one that shapes in fine units, one that has its advances in font units, and its scale. */
   const sized = new Map<number, { readonly fine: Font; readonly own: Font; readonly scale: number }>();
   const fontsFor = (size: number) => {
@@ -82,15 +91,18 @@ export function openFace(bytes: Uint8Array, weight: number): Face {
   }
 
   return {
-    widthOf(text, { size, letterSpacing, wordSpacing }) {
-      const { width, letters } = shaped(text, drawnSize(size), letterSpacing !== 0);
-      const spaces = wordSpacing === 0 ? 0 : (text.match(/[ \u00a0]/g)?.length ?? 0);
-      const added = letters * Math.trunc(letterSpacing * FINE) + spaces * Math.trunc(wordSpacing * FINE);
-      return Math.max(0, Math.ceil(((width + added) / FINE) * LAYOUT - NOISE));
+    widthOf(text, { size, letterSpacing, wordSpacing, direction = 'ltr' }) {
+      let sum = 0;
+      // Each piece that runs in one direction is an item of the line, whose width is rounded by itself.
+      for (const piece of piecesOf(text, direction)) {
+        const { width, letters } = shaped(piece, drawnSize(size), letterSpacing !== 0);
+        const spaces = wordSpacing === 0 ? 0 : (piece.match(/[ \u00a0]/g)?.length ?? 0);
+        const added = letters * Math.trunc(letterSpacing * FINE) + spaces * Math.trunc(wordSpacing * FINE);
+        sum += Math.max(0, Math.ceil(((width + added) / FINE) * LAYOUT - NOISE));
+      }
+      return sum;
     },
-    lacks: (text) => [
-      ...new Set([...text].filter((sign) => plain.nominalGlyph(sign.codePointAt(0) ?? 0) === undefined)),
-    ],
+    lacks: (text) => [...new Set([...text].filter((sign) => !has(sign.codePointAt(0) ?? 0)))],
   };
 }
 
@@ -98,6 +110,24 @@ export function openFace(bytes: Uint8Array, weight: number): Face {
 function drawnSize(size: number): number {
   return Math.floor(Math.fround(Math.fround(size) * 100)) / 100;
 }
+
+/** Letters that are written from right to left (Hebrew, Arabic and their neighbours). */
+const FROM_RIGHT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufeff\u{10800}-\u{10fff}\u{1e800}-\u{1efff}]/u;
+
+/** The pieces of a line that run in one direction each (Unicode Standard Annex 9), as browsers lay them out. */
+function piecesOf(text: string, direction: 'ltr' | 'rtl'): readonly string[] {
+  if (direction === 'ltr' && !FROM_RIGHT.test(text)) return [text];
+  const { levels } = bidi.getEmbeddingLevels(text, direction);
+  const pieces: string[] = [];
+  let from = 0;
+  for (let at = 1; at <= text.length; at += 1)
+    if (at === text.length || levels[at] !== levels[from]) {
+      pieces.push(text.slice(from, at));
+      from = at;
+    }
+  return pieces;
+}
+const bidi = bidiFactory();
 
 /** What belongs to a script, and not to all of them. */
 const SCRIPTS = [
@@ -129,5 +159,3 @@ function runsOf(text: string): string[] {
   }
   return runs;
 }
-
-export { transformed } from './transformed.ts';

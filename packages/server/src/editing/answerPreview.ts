@@ -4,6 +4,7 @@ import { PREVIEW } from '@zorvik/contract';
 import { maybeFile } from '../repositories/files.ts';
 import { previewAt } from '../repositories/previews.ts';
 import { currentSite } from './currentSite.ts';
+import { measureFor } from './measureFor.ts';
 import type { EditingDeps } from './editingDeps.ts';
 
 /** What is sent at an address of a preview; plain data, so that it can go from one thread to another. */
@@ -44,11 +45,13 @@ export function previewsIn(deps: EditingDeps): AnswerPreview {
     const current = await currentSite(deps, found.siteKey);
     if (!current.ok) return plain(404, current.refusal.message);
     const { document } = current.value.site;
+    const measure = await measureFor(database, found.siteId, document);
     const { html, isFound } = renderPreview(document, path, {
       base: `${PREVIEW}/${token}/`,
       note: `not published · expires ${inZone(found.endsAt, document.site.timeZone)}`,
       compareTitles: new Intl.Collator(document.site.language, { numeric: true }).compare,
       year: now().getUTCFullYear(),
+      ...(measure === undefined ? {} : { measure }),
     });
     return { status: isFound ? 200 : 404, type: 'text/html; charset=utf-8', body: html };
   };

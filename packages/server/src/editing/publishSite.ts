@@ -14,6 +14,7 @@ import { insertEdition } from '../repositories/editions.ts';
 import { filesByHash } from '../repositories/files.ts';
 import { lockSite, setEdition } from '../repositories/sites.ts';
 import type { EditingDeps } from './editingDeps.ts';
+import { measureFor } from './measureFor.ts';
 import { presentSite } from './presentSite.ts';
 
 export interface ToPublish {
@@ -46,10 +47,12 @@ export async function publishSite(
     const table = frameTable(document);
     const problem = frameProblem(document, table);
     if (problem !== null) return no(problem);
+    const measure = await measureFor(tx, head.id, document);
     const { files, pages, frame, uploads, items } = renderEdition(document, {
       compareTitles: new Intl.Collator(document.site.language, { numeric: true }).compare,
       pictures: `${deliveryAddress}${DELIVERY}/sites/${siteKey}/pictures/`,
       table,
+      ...(measure === undefined ? {} : { measure }),
     });
     const tables = [
       { path: PAGES, body: JSON.stringify(pages) },

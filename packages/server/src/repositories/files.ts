@@ -44,6 +44,21 @@ export async function maybeFile(
   return row === undefined ? null : { type: row.type, bytes: Buffer.from(row.body) };
 }
 
+/** The bytes of files that were uploaded to a site, by their names. */
+export async function bytesOfFiles(
+  database: Database,
+  siteId: string,
+  names: readonly string[],
+): Promise<ReadonlyMap<string, Uint8Array>> {
+  if (names.length === 0) return new Map();
+  const rows = await database
+    .select({ name: pictures.name, body: blobs.body })
+    .from(pictures)
+    .innerJoin(blobs, eq(blobs.hash, pictures.hash))
+    .where(and(eq(pictures.siteId, siteId), inArray(pictures.name, [...names])));
+  return new Map(rows.map(({ name, body }) => [name, Buffer.from(body)]));
+}
+
 /** The files of some uploads to a site, as an edition names them. */
 export async function filesByHash(
   database: Database,

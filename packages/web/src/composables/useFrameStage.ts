@@ -14,6 +14,7 @@ import {
   type SiteDocument,
 } from '@zorvik/core';
 import { fromFrame, type FromFrame, type ToFrame } from '../live/frameMessages.ts';
+import { useFit } from '../stores/fit.ts';
 import { useFrame, type PictureName } from '../stores/frame.ts';
 import { useNotices } from '../stores/notices.ts';
 import { useReadability } from '../stores/readability.ts';
@@ -32,6 +33,7 @@ export function useDrawnPage(
   dress = (css: string): string => css,
 ): ComputedRef<ToFrame | null> {
   const frame = useFrame();
+  const fit = useFit();
   return computed((): ToFrame | null => {
     const document = shown();
     if (document === null) return null;
@@ -42,6 +44,7 @@ export function useDrawnPage(
       ...page
     } = renderPage(document, frame.situation, {
       ...pageChoices(site),
+      fits: fit.fits,
       isComposed: !frame.isTried,
     });
     return {

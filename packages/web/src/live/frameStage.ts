@@ -205,20 +205,22 @@ function draw(): void {
     drawHandle(part);
   }
   signs.forEach(drawSign);
-  const entry =
-    selected.item === null
-      ? null
-      : (part ?? page).querySelector(`[data-zv-item="${selected.item}"]>:is(a,span,button)`);
+  const entry = selected.item === null ? null : entryIn(part ?? page, selected.item);
   if (entry !== null) layer.append(onPage(element('i', 'mark item'), boxOf(entry), 1));
   const place = adding === null ? null : placeBehind(adding.parent, adding.after);
   if (place !== null) layer.append(onPage(element('i', 'drop'), place.line));
 }
 
+/** The face of an entry; of what is in a bar and in “More”, the one that is seen. */
+function entryIn(holder: Element, item: string): Element | null {
+  const faces = [...holder.querySelectorAll(`[data-zv-item="${item}"]>:is(a,span,button)`)];
+  return faces.find((one) => one.checkVisibility()) ?? faces[0] ?? null;
+}
+
 /** A sign at what is hard to read, which makes it readable when it is pressed. */
 function drawSign({ part, item, text }: PictureSign): void {
   const holder = partAt(part);
-  const entry =
-    item === null ? null : (holder ?? page).querySelector(`[data-zv-item="${item}"]>:is(a,span,button)`);
+  const entry = item === null ? null : entryIn(holder ?? page, item);
   const at = item === null ? holder : entry;
   if (at === null || !at.checkVisibility()) return;
   const { left, top, width } = boxOf(at);

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { BarLane, Id } from '@zorvik/core';
+import { isEqual, type BarFits, type BarLane, type Id } from '@zorvik/core';
 import { PICTURES } from '@zorvik/contract';
 import { fitClient, type FitClient } from '../workers/fitClient.ts';
 import { useFrame } from './frame.ts';
@@ -24,6 +24,8 @@ export const useFit = defineStore('fit', () => {
   const copy = useWorkingCopy();
   const frame = useFrame();
   const lanes = shallowRef<readonly BarLane[]>([]);
+  /** What bars do where they do not fit, for the style sheet of the page that is looked at. */
+  const fits = shallowRef<BarFits>({});
   const isEstimate = ref(false);
   let client: FitClient | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -35,6 +37,8 @@ export const useFit = defineStore('fit', () => {
     const found = await client.look(stored, frame.page?.id ?? null, PICTURES.replace(':siteKey', siteKey));
     if (found === null || copy.stored !== stored) return;
     lanes.value = found.lanes;
+    // The page is drawn anew where they differ, and not at each answer.
+    if (!isEqual(fits.value, found.fits)) fits.value = found.fits;
     isEstimate.value = found.isEstimate;
   }
 
@@ -42,7 +46,7 @@ export const useFit = defineStore('fit', () => {
     () => [copy.stored, frame.page] as const,
     ([now]) => {
       clearTimeout(timer);
-      if (now === null) lanes.value = [];
+      if (now === null) [lanes.value, fits.value] = [[], {}];
       else timer = setTimeout(() => void look(), SETTLING);
     },
     { immediate: true },
@@ -66,5 +70,5 @@ export const useFit = defineStore('fit', () => {
     }),
   );
 
-  return { lanes, wrapping, isEstimate };
+  return { lanes, fits, wrapping, isEstimate };
 });

@@ -1,4 +1,5 @@
 import {
+  barFits,
   createFilling,
   fitHeader,
   headerOn,
@@ -11,8 +12,6 @@ import type { FromFit, ToFit } from './fitClient.ts';
 
 /** The widths of the window that are asked about, in px. */
 const WIDTHS = { from: 320, to: 1920 };
-/** Fonts are asked for until no other one is missing: those of a site, and no more often than it can have. */
-const MOST_ROUNDS = 4;
 
 /**
  * Says in which rows the bars of a header are, at every width, beside the page's own thread. It keeps a copy of the
@@ -36,11 +35,11 @@ async function answer(filled: SiteDocument, { ticket, page, files }: ToFit): Pro
   const situation = situationOn(filled, page);
   const header = headerOn(filled, situation, compare);
   // Loaded when it is needed: a worker that waited for it at its beginning would miss what it is told meanwhile.
-  const { textMeasure } = await import('./textMeasure.ts');
-  const text = textMeasure(filled, files);
+  const { measured } = await import('./textMeasure.ts');
   const facts = { header, template: situation.template ?? null };
-  let lanes = fitHeader(filled, facts, WIDTHS, text.measure);
-  for (let round = 0; round < MOST_ROUNDS && (await text.load()); round += 1)
-    lanes = fitHeader(filled, facts, WIDTHS, text.measure);
-  postMessage({ ticket, lanes, isEstimate: text.isEstimate() } satisfies FromFit);
+  const { found, text } = await measured(filled, files, ({ measure }) => ({
+    lanes: fitHeader(filled, facts, WIDTHS, measure),
+    fits: barFits(filled, header, measure),
+  }));
+  postMessage({ ticket, ...found, isEstimate: text.isEstimate(), lacking: text.lacking() } satisfies FromFit);
 }

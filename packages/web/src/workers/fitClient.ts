@@ -1,4 +1,5 @@
-import type { BarLane, Id, SiteDocument } from '@zorvik/core';
+import type { BarFits, BarLane, Id, SiteDocument } from '@zorvik/core';
+import type { Lacking } from '@zorvik/formats/fonts';
 import { documentFeed, type DocumentPiece } from './documentFeed.ts';
 
 /** A piece of the document. The last one is answered, for the header of a page. */
@@ -11,8 +12,12 @@ export interface ToFit extends DocumentPiece {
 export interface FromFit {
   readonly ticket: number;
   readonly lanes: readonly BarLane[];
+  /** What bars do where they do not fit, for the style sheet of the page. */
+  readonly fits: BarFits;
   /** Some text is in a font of the visitors’ systems: its widths are estimates. */
   readonly isEstimate: boolean;
+  /** Signs of some texts that their font does not have. */
+  readonly lacking: readonly Lacking[];
 }
 
 export interface FitClient {

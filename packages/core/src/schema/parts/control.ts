@@ -70,6 +70,7 @@ export type Control = {
         | 'span'
         | 'icon'
         | 'faces'
+        | 'fits'
         | 'sign';
     }
 );

@@ -18,6 +18,22 @@ const FacesShape = Type.Object(
 export type Faces = { readonly [D in (typeof deviceClasses)[number]]?: Static<typeof FaceShape> };
 const GlyphShape = Type.Object({ name: IconShape.properties.name, path: IconShape.properties.path }, closed);
 
+/** What a bar does where its entries do not fit into one row; where nothing is said, they wrap. */
+export const policies = ['scroll', 'shrink', 'fold'] as const;
+/** See `policies`. */
+export type Policy = (typeof policies)[number];
+const PolicyShape = Type.Enum(policies);
+const FitsShape = Type.Object(
+  someOf(Object.fromEntries(deviceClasses.map((device) => [device, PolicyShape]))).properties,
+  { ...closed, minProperties: 1 },
+);
+/** What a bar does on each device class where it does not fit. */
+export type Fits = { readonly [D in (typeof deviceClasses)[number]]?: Policy };
+/** What it does where it does not fit, by device class. */
+export const fits = field<Fits>(FitsShape, {
+  control: { kind: 'fits', label: 'When it does not fit', inAreas: ['header'], unless: 'entries' },
+});
+
 /** It is shown only on pages for which an exception says so. */
 export const isHidden = field<Static<typeof YesShape>>(YesShape, {
   control: { kind: 'none', label: 'Shown on' },

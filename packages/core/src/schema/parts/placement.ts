@@ -5,7 +5,7 @@ import { IdShape } from '../shapes.ts';
 import { definePart, field } from './definePart.ts';
 import { text } from './fields.ts';
 import { folding } from './folding.ts';
-import { inFrame } from './frameFields.ts';
+import { fits, inFrame } from './frameFields.ts';
 
 const OpensOnShape = Type.Enum(openings);
 const FormShape = Type.Enum(['bar', 'list'] as const);
@@ -79,6 +79,6 @@ export const placement = definePart({
   standsIn: ['zone', 'cell', 'frame'],
   root: 'frame',
   always: {},
-  maybe: { shows, form, entries, pushed, text: name, ...folding, opensOn, ...inFrame },
+  maybe: { shows, form, entries, pushed, text: name, ...folding, opensOn, fits, ...inFrame },
   begin: ({ otherMenu }) => [{ kind: 'placement', ...(otherMenu === null ? {} : { shows: otherMenu }) }],
 });

@@ -25,6 +25,7 @@ import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import ChipSet from '../common/ChipSet.vue';
 import ChoiceRow from '../common/ChoiceRow.vue';
+import FitsField from '../common/FitsField.vue';
 import FlagRow from '../common/FlagRow.vue';
 import IconPick from '../common/IconPick.vue';
 import LineField from '../common/LineField.vue';
@@ -233,6 +234,7 @@ const pageAt = (address: string): string | null =>
     :faces="part.faces ?? {}"
     @set="set"
   />
+  <FitsField v-else-if="control.kind === 'fits'" :part="part" :label="control.label" />
   <SignField
     v-else-if="control.kind === 'sign'"
     :model-value="part.sign"
