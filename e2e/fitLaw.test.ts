@@ -17,6 +17,7 @@ import {
   type FontKey,
 } from './fitLaw.ts';
 import { late, never, policiesSaid, policiesSeen, randomPolicies, type BarSeen } from './policyLaw.ts';
+import { laneSaid, lanesSaid, lanesSeen } from './laneLaw.ts';
 import { enterStage, type Stage } from './stage.ts';
 
 /** So many random bars; more by `npm run fit-law`. */
@@ -246,5 +247,26 @@ describe('what a bar does where it does not fit', () => {
     const seen = await policiesSeen(driver, header, everyWidth);
     const wrong = policiesSaid(header, everyWidth, { by: (text, font) => measure(text, font) - 64 });
     expect(runs(wrong)).not.toEqual(runs(seen));
+  });
+});
+
+describe('what drops from the bars of a header, and the lists of a footer', () => {
+  it('stand where Fit says, leave the screen where it says, and have two lines where it says', async () => {
+    const widths = Array.from({ length: 97 }, (_, at) => 768 + at * 12);
+    const kinds = new Map<string, number>();
+    for (let seed = 0; seed < POLICIES; seed += 1) {
+      const header = seed % 3 === 0 ? randomHeader(seed) : randomPolicies(seed);
+      const lanes = lanesSaid(header);
+      const said = widths.map((width) =>
+        Object.fromEntries(lanes.map((one) => laneSaid(one, width)).filter((one) => one !== null)),
+      );
+      const seen = await lanesSeen(driver, header, widths);
+      widths.forEach((width, at) => expect(seen[at], `seed ${seed} at ${width} px`).toEqual(said[at]));
+      for (const one of said.flatMap((all) => Object.values(all))) {
+        const [kind = ''] = String(one).split(' ');
+        kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
+      }
+    }
+    console.log([...kinds].map(([kind, count]) => `${kind} ${count}`).join(', '));
   });
 });

@@ -47,6 +47,23 @@ export function randomPolicies(seed: number): RandomHeader {
     wide: oneOf(random, policies),
   });
   for (const bar of bars) update(bar, { fits: someFits() });
+  for (const item of document.items.nodes.values()) {
+    const list = oneOf(random, [
+      {},
+      { width: 140 },
+      { width: 600 },
+      { align: 'end' },
+      { width: 300, align: 'centre' },
+      { columns: 2 },
+    ]);
+    if (document.menus.nodes.has(item.parent) && item.dropdown === undefined)
+      document = applied(document, {
+        kind: 'updateItem',
+        id: item.id,
+        set: { dropdown: { form: 'list', list } },
+        was: { dropdown: null },
+      } as Parameters<typeof applied>[1]);
+  }
   const drawer = document.parts.nodes.get(areaId('drawer'));
   if (drawer !== undefined) update(drawer, { takeover: oneOf(random, [320, 420, 700, 1150] as const) });
   const [, main] = bars;

@@ -624,8 +624,10 @@ export { drawerTakesOver, fitChoiceOf, fitChoices, setFit, type FitChoice } from
 export { barFits, type BarFits } from './fit/barFits.ts';
 export { fitBar, measuredBar, windowsOf, type BarDoes, type BarStretch } from './fit/fitBar.ts';
 export type { MeasuredBar } from './fit/barEntry.ts';
-export { headerOn } from './resolve/headerOn.ts';
+export { areasOn, headerOn } from './resolve/headerOn.ts';
 export type { HeaderFacts } from './fit/fitBand.ts';
+export { fitPage, type FitFacts } from './fit/fitPage.ts';
+export { isProblem, type Lane, type LaneState, type LaneStretch } from './fit/lane.ts';
 export { fitHeader, type BarLane } from './fit/fitHeader.ts';
 export { breaksAt, roomFor, rowsOf, type Line, type RowsBetween } from './fit/rows.ts';
 export type { Measure, TextFont } from './fit/measure.ts';

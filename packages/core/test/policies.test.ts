@@ -3,7 +3,8 @@ import type { Result } from '../src/base/result.ts';
 import { movePartTo, setPart } from '../src/commands/composing.ts';
 import type { CommandContext } from '../src/commands/context.ts';
 import { addToFrame } from '../src/commands/frame.ts';
-import { drawerTakesOver, fitChoiceOf, fitChoices, setFit } from '../src/commands/fits.ts';
+import type { fitChoices } from '../src/commands/fits.ts';
+import { drawerTakesOver, fitChoiceOf, setFit } from '../src/commands/fits.ts';
 import { setSite } from '../src/commands/siteFacts.ts';
 import { barFits } from '../src/fit/barFits.ts';
 import { tightened } from '../src/fit/barPolicy.ts';
@@ -88,11 +89,7 @@ const onAll = (document: SiteDocument, choice: (typeof fitChoices)[number]): Sit
 
 describe('what a bar does where it does not fit', () => {
   it('is chosen for each device class, and wraps where nothing is chosen', () => {
-    expect(deviceClasses.map((device) => fitChoiceOf(start, { yields: undefined }, device))).toEqual([
-      'wrap',
-      'wrap',
-      'wrap',
-    ]);
+    expect(deviceClasses.map((device) => fitChoiceOf(start, {}, device))).toEqual(['wrap', 'wrap', 'wrap']);
     const folds = done(start, (context) => setFit(context, bar, 'medium', 'fold'));
     expect(folds.parts.nodes.get(bar)?.fits).toEqual({ medium: 'fold' });
     const both = done(folds, (context) => setFit(context, bar, 'narrow', 'scroll'));

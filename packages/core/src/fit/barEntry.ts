@@ -119,6 +119,12 @@ export function barEntryWidth(
   return divider + faceWidth(item, line, place, setting, arrow);
 }
 
+/** The width of an entry of a dropdown in one line, in layout units. O(its text). */
+export function branchWidth(item: ResolvedItem, place: FitPlace, setting: BarSetting): number {
+  const face = faceWidth(item, lineOfAll('dropEntry'), place, setting);
+  return item.children.length === 0 ? face : face + arrowButtonWidth(item, place, setting);
+}
+
 /** Whether the whole face opens the branch on a device class. */
 function opensWhole({ activation }: ResolvedItem, device: DeviceClass): boolean {
   return activation?.[device] === 'open';

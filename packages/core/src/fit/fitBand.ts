@@ -58,14 +58,16 @@ export interface MeasuredBand {
 }
 
 /**
- * The bands of a header, each as it is laid out in the windows that are alike. O(texts) for each device class.
+ * The bands of a header, each as it is laid out in the windows that are alike. `hasDrops`: with what drops from their
+ * bars. O(texts) for each device class.
  */
 export function measuredBands(
   document: SiteDocument,
   { header, template, scrollbar = 0 }: HeaderFacts,
   { from, to }: { readonly from: number; readonly to: number },
   measure: Measure,
-): { readonly band: Id; readonly measured: readonly MeasuredBand[] }[] {
+  hasDrops = false,
+): { readonly band: ResolvedPart; readonly measured: readonly MeasuredBand[] }[] {
   const windows = windowsOf(document.site.breakpoints, from, to).flatMap((window) =>
     splitAt(document, header, window).filter((one) => !isVertical(document, header, one)),
   );
@@ -76,9 +78,9 @@ export function measuredBands(
       .filter(({ device }) => band.only === undefined || band.only === device)
       .map((window) => {
         const known = around.get(window.device) ?? headerStyle(document, template, window.device);
-        return measuredBand(document, band, window, { ...known, thing, measure, scrollbar });
+        return measuredBand(document, band, window, { ...known, thing, measure, scrollbar, hasDrops });
       });
-    return { band: band.id, measured };
+    return { band, measured };
   });
 }
 
@@ -135,13 +137,14 @@ type BandSetting = HeaderStyle & {
   readonly thing: 'band' | 'upperBand';
   readonly measure: Measure;
   readonly scrollbar: number;
+  readonly hasDrops: boolean;
 };
 
 function measuredBand(
   document: SiteDocument,
   band: ResolvedPart,
   window: Window,
-  { style, measure, thing, scrollbar, ...header }: BandSetting,
+  { style, measure, thing, scrollbar, hasDrops, ...header }: BandSetting,
 ): MeasuredBand {
   const { site } = document;
   const { device, hasDrawer } = window;
@@ -166,6 +169,7 @@ function measuredBand(
         hasDrawer,
         isAtEnd: at === 'end',
         more: siteWords(document).more,
+        hasDrops,
         placeOf: (item, around) => style.within(around, ownersOf(document, menu, item)),
       };
       if (!isShown(part, setting)) return [];

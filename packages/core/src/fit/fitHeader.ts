@@ -64,7 +64,7 @@ function rowsInBand(band: MeasuredBand): (readonly [Id, readonly BarStretch[] | 
 }
 
 /** How a bar is in a zone with so much room. */
-function barState(part: MeasuredPart, zone: MeasuredZone, room: number): RowState {
+export function barState(part: MeasuredPart, zone: MeasuredZone, room: number): RowState {
   const { bar, policy, width, beside } = part;
   if (bar === undefined) return { breaks: [] };
   const firsts = (breaks: readonly number[]): readonly Id[] => breaks.map((at) => bar.ids[at] ?? '');

@@ -4,6 +4,7 @@ import type { DeviceClass } from '../schema/deviceClass.ts';
 import type { Picture } from '../schema/picture.ts';
 import { measuredEntries, type BarSetting, type MeasuredBar } from './barEntry.ts';
 import { measuredPolicy, type MeasuredPolicy } from './barPolicy.ts';
+import { dropKind, measuredDrop, type MeasuredDrop } from './dropLanes.ts';
 import { lineOfAll, type FitPlace } from './fitStyle.ts';
 import { pxOf, unitsOf, UNITS } from './lengths.ts';
 import { roomFor } from './rows.ts';
@@ -18,6 +19,8 @@ export interface PartSetting extends BarSetting {
   readonly isAtEnd: boolean;
   /** What “More” is called. */
   readonly more: string;
+  /** Dropdowns are measured, too. */
+  readonly hasDrops: boolean;
 }
 
 /** A part of a zone as it is laid out. */
@@ -27,8 +30,16 @@ export interface MeasuredPart {
   /** Of a bar: its entries, and what it does where they do not fit; not there: they wrap. */
   readonly bar?: MeasuredBar;
   readonly policy?: MeasuredPolicy;
+  /** The entries of a bar that open something, with what drops from each, where that was asked. */
+  readonly drops?: readonly MeasuredEntry[];
   /** What of its width is not the bar's own. */
   readonly beside: number;
+}
+
+/** An entry of a bar with what drops from it; the list of one that has none is empty. */
+export interface MeasuredEntry {
+  readonly item: ResolvedItem;
+  readonly drop: MeasuredDrop;
 }
 
 /**
@@ -60,13 +71,20 @@ function measuredBarPart(
   const within = { ...setting, font: { ...font, language: shown.language, direction: shown.direction } };
   const own = (item: ResolvedItem): FitPlace => placeOf(item, place);
   const bar = measuredEntries(shown.items, place, within, own);
+  const drops = setting.hasDrops
+    ? {
+        drops: shown.items
+          .filter((item) => dropKind(item) !== null)
+          .map((item) => ({ item, drop: measuredDrop(item, own(item), within) })),
+      }
+    : {};
   const does = fits?.[setting.device];
   const policy =
     does === undefined
       ? {}
       : { policy: measuredPolicy(does, shown.items, bar, { ...within, place, placeOf: own }) };
   const beside = setting.isAtEnd ? style.edges(lineOfAll('endBar'), place, font.size).outside : 0;
-  return { width: roomFor(bar.line) + beside, bar, beside, ...policy };
+  return { width: roomFor(bar.line) + beside, bar, beside, ...policy, ...drops };
 }
 
 /** How wide each kind of part is in one line; what is not here, only a browser knows. */

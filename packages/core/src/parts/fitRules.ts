@@ -93,11 +93,13 @@ function scrolling(bar: string, when: RuleChoices): Rule[] {
     rule(`${bar} .zv-bar>ul>li>:is(a,span,button)`, 'white-space:nowrap', when),
     // The focus is drawn within the list, which ends where its entries do.
     rule(`${bar} .zv-bar>ul>li>:is(a,button)`, 'outline-offset:-2px', late),
-    rule(
-      `${bar} .zv-bar>ul>li>ul`,
-      'position:absolute;min-inline-size:0;inline-size:max-content;max-inline-size:100%',
-      { ...late, weight: 4 },
-    ),
+    rule(`${bar} .zv-bar>ul>li>ul`, 'position:absolute;min-inline-size:0;max-inline-size:100%', {
+      ...late,
+      weight: 4,
+    }),
+    ...(when.medium === 'narrow'
+      ? [rule(`${bar} .zv-bar>ul>li>ul`, 'inline-size:max-content', { ...late, weight: 4 })]
+      : []),
     rule(`${bar} .zv-bar>ul>li>.zv-panel`, 'position:absolute;inset-inline:0', { ...late, weight: 4 }),
   ];
 }

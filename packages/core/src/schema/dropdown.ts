@@ -34,6 +34,8 @@ export const panelAligns = ['item', 'start', 'centre', 'end'] as const;
 export const narrowForms = ['stacked', 'list', 'own', 'item'] as const;
 /** What it is on medium ones: its grid as it is, two cells a row, and the forms of narrow ones. */
 export const mediumForms = ['grid', 'two', ...narrowForms] as const;
+/** See `mediumForms`. */
+export type MediumForm = (typeof mediumForms)[number];
 /** When it opens: at once under the pointer, when the pointer rests, or when it is pressed. */
 export const openings = ['atOnce', 'rest', 'press'] as const;
 

@@ -1,0 +1,287 @@
+import type { Id } from '../base/ids.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { areaId } from '../model/partRoots.ts';
+import { templateOwner } from '../model/styleOwner.ts';
+import type { ResolvedArea } from '../resolve/resolveFrame.ts';
+import type { ResolvedPart } from '../resolve/resolved.ts';
+import { sheetOf } from '../resolve/sheetOf.ts';
+import type { DeviceClass } from '../schema/deviceClass.ts';
+import { GRID_COLUMNS } from '../schema/part.ts';
+import { USUAL_CONTENT, usualMargins } from '../schema/site.ts';
+import { preorder } from '../walk/preorder.ts';
+import { barPlace } from './barPlace.ts';
+import { dropKind, listState, panelState } from './dropLanes.ts';
+import { windowsOf } from './fitBar.ts';
+import {
+  contentAt,
+  measuredBands,
+  roomOf,
+  type HeaderFacts,
+  type MeasuredBand,
+  type MeasuredZone,
+} from './fitBand.ts';
+import { barState } from './fitHeader.ts';
+import { FitStyle, lineOfAll, type FitPlace } from './fitStyle.ts';
+import { asOne, stretchesBetween, type Lane, type LaneState, type LaneStretch } from './lane.ts';
+import { UNITS } from './lengths.ts';
+import { PLAIN_FONT, type Measure } from './measure.ts';
+import type { MeasuredEntry, MeasuredPart } from './partWidth.ts';
+
+/** A page of which everything is asked. */
+export interface FitFacts extends HeaderFacts {
+  readonly side: ResolvedArea;
+  readonly footer: ResolvedArea;
+}
+
+interface Widths {
+  readonly from: number;
+  readonly to: number;
+}
+
+/**
+ * Everything of a page at every width of the window, in px: its bars with what drops from them, its side, its footer and
+ * its drawer. O(texts), and changes.
+ */
+export function fitPage(document: SiteDocument, facts: FitFacts, span: Widths, measure: Measure): Lane[] {
+  return [
+    ...measuredBands(document, facts, span, measure, true).flatMap(({ band, measured }) =>
+      bandLanes(band, measured, facts.scrollbar ?? 0, span),
+    ),
+    ...sideLanes(document, facts.side, span),
+    ...footerLanes(document, facts, span),
+    ...drawerLanes(document, facts.header, span),
+  ];
+}
+
+type MeasuredBarPart = MeasuredPart & { readonly id: Id };
+
+/** A bar where it was measured. */
+interface Seen {
+  readonly part: MeasuredBarPart;
+  readonly zone: MeasuredZone;
+  readonly band: MeasuredBand;
+}
+
+function bandLanes(
+  band: ResolvedPart,
+  measured: readonly MeasuredBand[],
+  scrollbar: number,
+  span: Widths,
+): Lane[] {
+  const parts = [...preorder<ResolvedPart>([band], ({ parts: inner = [] }) => inner)].flatMap(({ node }) =>
+    node.kind === 'placement' && node.form !== 'list' && node.shown !== undefined ? [node] : [],
+  );
+  return parts.flatMap(({ id, shown, yields }): Lane[] => {
+    const seen = measured.flatMap((one): Seen[] =>
+      (one.zones ?? []).flatMap((zone) =>
+        zone.parts.flatMap((part) =>
+          part.id === id && part.bar !== undefined ? [{ part, zone, band: one }] : [],
+        ),
+      ),
+    );
+    const isUnknown = measured.some(({ zones, bars }) => zones === null && bars.includes(id));
+    // Where it is not, the drawer has its menu, or nothing has.
+    const elsewhere = (has: readonly LaneStretch[]): LaneStretch[] =>
+      gapsOf(has, span).map((one) => ({
+        ...one,
+        state: {
+          is:
+            yields === true && measured.some(({ window }) => window.hasDrawer && covers(window, one))
+              ? 'inDrawer'
+              : 'hidden',
+        },
+      }));
+    const lane = (own: (one: Seen) => LaneStretch[]): LaneStretch[] | null => {
+      if (isUnknown) return null;
+      const has = seen.flatMap(own);
+      return asOne([...has, ...elsewhere(has)]);
+    };
+    const drops = (shown?.items ?? []).flatMap((item): Lane[] => {
+      const kind = dropKind(item);
+      if (kind === null) return [];
+      return [
+        {
+          of: kind === 'panel' ? 'panel' : 'dropdown',
+          part: id,
+          item: item.id,
+          stretches: lane((one) => dropStretches(one, item.id, kind, scrollbar)),
+        },
+      ];
+    });
+    return [{ of: 'bar', part: id, stretches: lane(barStretches) }, ...drops];
+  });
+}
+
+function barStretches({ part, zone, band }: Seen): LaneStretch[] {
+  const { from, to } = band.window;
+  const stateAt = (width: number): LaneState => {
+    const { breaks, does } = barState(part, zone, roomOf(zone, band, contentAt(band, width)));
+    return { is: 'rows', rows: breaks.length + 1, ...(does === undefined ? {} : { does }) };
+  };
+  return stretchesBetween(stateAt, from, to);
+}
+
+function dropStretches(
+  { part, zone, band }: Seen,
+  id: Id,
+  kind: 'list' | 'row' | 'flyouts' | 'panel',
+  scrollbar: number,
+): LaneStretch[] {
+  const { from, to, device } = band.window;
+  const entry = part.drops?.find(({ item }) => item.id === id);
+  if (
+    entry === undefined ||
+    entry.item.hiddenOn?.includes(device) === true ||
+    entry.item.branchHiddenOn?.includes(device) === true
+  )
+    return [{ from, to, state: { is: 'hidden' } }];
+  const stateAt = (width: number): LaneState =>
+    dropState(entry, kind, { part, zone, band }, { width, scrollbar });
+  // Where it stands changes evenly between two changes of the rows of its bar, and of the content of its band.
+  return barStretches({ part, zone, band })
+    .flatMap((one) => splitAtContent(one, band))
+    .flatMap((one) => stretchesBetween(stateAt, one.from, one.to));
+}
+
+/** The same stretch, apart where the content of its band is as wide as it ever is. */
+function splitAtContent(one: Widths, { most, beside }: MeasuredBand): Widths[] {
+  const full = most + beside;
+  if (!(full > one.from && full <= one.to)) return [one];
+  return [
+    { from: one.from, to: full - 1 },
+    { from: full, to: one.to },
+  ];
+}
+
+function dropState(
+  { item, drop }: MeasuredEntry,
+  kind: 'list' | 'row' | 'flyouts' | 'panel',
+  { part, zone, band }: Seen,
+  at: { readonly width: number; readonly scrollbar: number },
+): LaneState {
+  const { device } = band.window;
+  if (kind === 'row' || kind === 'flyouts') return device === 'narrow' ? { is: 'within' } : { is: kind };
+  if (kind === 'list' && device === 'narrow') return { is: 'within' };
+  const place = barPlace(part, zone, band, at);
+  const entry = place.entries.get(item.id);
+  return kind === 'list'
+    ? listState(item, drop, place, at)
+    : panelState(item, place, entry, { device }, at.width - at.scrollbar);
+}
+
+/** The widths that stretches leave out. */
+function gapsOf(stretches: readonly LaneStretch[], { from, to }: Widths): Widths[] {
+  const gaps: Widths[] = [];
+  let next = from;
+  for (const one of stretches.toSorted((a, b) => a.from - b.from)) {
+    if (one.from > next) gaps.push({ from: next, to: one.from - 1 });
+    next = Math.max(next, one.to + 1);
+  }
+  if (next <= to) gaps.push({ from: next, to });
+  return gaps;
+}
+
+function covers(window: Widths, { from, to }: Widths): boolean {
+  return window.from <= to && window.to >= from;
+}
+
+/** The side area: beside the content, and above it on narrow screens. */
+function sideLanes({ site }: SiteDocument, { bands, facts }: ResolvedArea, { from, to }: Widths): Lane[] {
+  if (bands.length === 0) return [];
+  const { medium } = site.breakpoints;
+  const stretches: LaneStretch[] = [
+    { from, to: Math.min(to, medium - 1), state: { is: facts.isUnfolded === true ? 'above' : 'folded' } },
+    { from: Math.max(from, medium), to, state: { is: 'beside' } },
+  ];
+  return [{ of: 'side', part: areaId('side'), stretches: stretches.filter((one) => one.from <= one.to) }];
+}
+
+/** The least width of a list in a footer, in px, as `frameRules` has it: 11rem. */
+const LEAST_LIST = 176;
+
+/** The lists of a footer, in as many columns as there is room for. */
+function footerLanes(
+  document: SiteDocument,
+  { footer, template, scrollbar = 0 }: FitFacts,
+  { from, to }: Widths,
+): Lane[] {
+  const { site } = document;
+  const lists = footer.bands.flatMap((band) =>
+    (band.parts ?? []).flatMap((holder) =>
+      (holder.parts ?? []).flatMap((part) =>
+        part.kind === 'placement' && part.form !== 'bar' && part.shown !== undefined
+          ? [{ band, holder, part }]
+          : [],
+      ),
+    ),
+  );
+  return lists.map(({ band, holder, part }): Lane => {
+    const groups = Math.max(1, part.shown?.items.length ?? 0);
+    const stretches = windowsOf(site.breakpoints, from, to).flatMap(({ device, ...window }) => {
+      if (part.hiddenOn?.includes(device) === true || (band.only !== undefined && band.only !== device))
+        return [];
+      const { gap, wider } = footerLooks(document, template, device, [band.id, holder.id, part.id]);
+      const margin = site.margins?.[device] ?? usualMargins[device];
+      const most =
+        band.isFull === true ? Infinity : (band.contentWidth ?? site.contentWidth ?? USUAL_CONTENT);
+      const stateAt = (width: number): LaneState => {
+        const content = Math.max(0, Math.min(most, width - scrollbar - 2 * margin));
+        const own =
+          holder.kind === 'cell' && device !== 'narrow'
+            ? cellWidth(content, holder.span ?? GRID_COLUMNS, gap)
+            : content;
+        return {
+          is: 'columns',
+          columns: Math.max(1, Math.min(groups, Math.floor((own + wider) / LEAST_LIST))),
+        };
+      };
+      return stretchesBetween(stateAt, window.from, window.to);
+    });
+    const hidden = gapsOf(stretches, { from, to }).map((one) => ({
+      ...one,
+      state: { is: 'hidden' } as const,
+    }));
+    return { of: 'footer', part: part.id, stretches: asOne([...stretches, ...hidden]) };
+  });
+}
+
+function cellWidth(content: number, span: number, gap: number): number {
+  const column = (content - (GRID_COLUMNS - 1) * gap) / GRID_COLUMNS;
+  return span * column + (span - 1) * gap;
+}
+
+/** The gap between cells of a footer, and how much wider its lists are than their cells, in px. */
+function footerLooks(
+  document: SiteDocument,
+  template: string | null,
+  device: DeviceClass,
+  owners: readonly Id[],
+): { readonly gap: number; readonly wider: number } {
+  const style = new FitStyle(sheetOf(document), device);
+  const around: FitPlace = {
+    area: 'footer',
+    owners: new Set([
+      document.site.id,
+      areaId('footer'),
+      ...(template === null ? [] : [templateOwner(template)]),
+    ]),
+  };
+  const place = style.within(around, owners);
+  const { size } = style.font(lineOfAll('footerBand'), place, PLAIN_FONT);
+  return {
+    gap: style.gap(lineOfAll('zones'), place, size) / UNITS,
+    wider: -style.edges(lineOfAll('frameList'), place, size).outside / UNITS,
+  };
+}
+
+/** Where the drawer has taken over. */
+function drawerLanes({ site }: SiteDocument, { drawer }: ResolvedArea, { from, to }: Widths): Lane[] {
+  if (drawer == null) return [];
+  const { takeover = site.breakpoints.medium } = drawer.facts;
+  const limit = takeover === 'always' ? to + 1 : takeover === 'never' ? from : takeover;
+  const stretches: LaneStretch[] = [
+    { from, to: Math.min(to, limit - 1), state: { is: 'takesOver' } },
+    { from: Math.max(from, limit), to, state: { is: 'unused' } },
+  ];
+  return [{ of: 'drawer', part: areaId('drawer'), stretches: stretches.filter((one) => one.from <= one.to) }];
+}

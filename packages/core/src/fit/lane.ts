@@ -1,0 +1,101 @@
+import type { Id } from '../base/ids.ts';
+import type { MediumForm } from '../schema/dropdown.ts';
+import type { BarDoes } from './fitBar.ts';
+
+/** How something is at some width of the window. */
+export type LaneState =
+  /** A bar: in so many rows, and what it does where it does not fit. */
+  | { readonly is: 'rows'; readonly rows: number; readonly does?: BarDoes }
+  /** Its menu is in the drawer instead. */
+  | { readonly is: 'inDrawer' }
+  | { readonly is: 'hidden' }
+  /** A dropdown that opens within the bar, and not over the page. */
+  | { readonly is: 'within' }
+  /**
+   * A dropdown over the page. `place`: moved to the other side of its entry, since it would leave the screen, or beyond
+   * the screen even so. `broken`: the entries whose text takes more than one line.
+   */
+  | { readonly is: 'list'; readonly place: DropPlace; readonly broken: readonly Id[] }
+  | { readonly is: 'row' }
+  | { readonly is: 'flyouts' }
+  /** A panel: its form, its columns where they are known, and whether the screen lets it be where it was wanted. */
+  | {
+      readonly is: 'panel';
+      readonly form: MediumForm;
+      readonly columns: number | null;
+      readonly place: 'usual' | 'narrowed' | 'shifted';
+    }
+  /** Lists of a footer in so many columns. */
+  | { readonly is: 'columns'; readonly columns: number }
+  /** The side area: beside the content, or above it behind a button. */
+  | { readonly is: 'beside' }
+  | { readonly is: 'above' }
+  | { readonly is: 'folded' }
+  /** The drawer: it has taken over, or has not. */
+  | { readonly is: 'takesOver' }
+  | { readonly is: 'unused' };
+
+/** See `LaneState`. */
+export type DropPlace = 'usual' | 'flipped' | 'beyond';
+
+/** From which width of the window on, up to the next stretch, something is the same; both in px, both included. */
+export interface LaneStretch {
+  readonly from: number;
+  readonly to: number;
+  readonly state: LaneState;
+}
+
+/** One thing of a page, at every width of the window. */
+export interface Lane {
+  readonly of: 'bar' | 'dropdown' | 'panel' | 'side' | 'footer' | 'drawer';
+  /** The part that shows the menu; of the side and the drawer, the area. */
+  readonly part: Id;
+  /** Of a dropdown or panel: the entry that it drops from. */
+  readonly item?: Id;
+  /** Null: it depends on what only a browser knows. */
+  readonly stretches: readonly LaneStretch[] | null;
+}
+
+/** Whether somebody should look at it: entries in several rows, text in several lines, what leaves the screen. */
+export function isProblem(state: LaneState): boolean {
+  if (state.is === 'rows') return state.rows > 1;
+  return state.is === 'list' && (state.place === 'beyond' || state.broken.length > 0);
+}
+
+/** The states of something from a width to another, where each change is one from a state to another that stays. */
+export function stretchesBetween(
+  stateAt: (width: number) => LaneState,
+  from: number,
+  to: number,
+): LaneStretch[] {
+  const stretches: LaneStretch[] = [];
+  for (let start = from; start <= to;) {
+    const state = stateAt(start);
+    const same = JSON.stringify(state);
+    let [low, high] = [start, to];
+    while (low < high) {
+      const middle = Math.ceil((low + high) / 2);
+      if (JSON.stringify(stateAt(middle)) === same) low = middle;
+      else high = middle - 1;
+    }
+    stretches.push({ from: start, to: low, state });
+    start = low + 1;
+  }
+  return stretches;
+}
+
+/** Stretches in their order, those next to each other that are the same as one. */
+export function asOne(stretches: readonly LaneStretch[]): LaneStretch[] {
+  const found: LaneStretch[] = [];
+  for (const one of stretches.toSorted((a, b) => a.from - b.from)) {
+    const before = found.at(-1);
+    if (
+      before !== undefined &&
+      before.to + 1 === one.from &&
+      JSON.stringify(before.state) === JSON.stringify(one.state)
+    )
+      found[found.length - 1] = { ...before, to: one.to };
+    else found.push(one);
+  }
+  return found;
+}
