@@ -146,11 +146,11 @@ describe('what a bar does where it does not fit', () => {
         ({ kind, shows }) => kind === 'placement' && before.menus.nodes.get(shows ?? '')?.key === 'main',
       );
       const bar = main?.id ?? '';
-      if (choice === 'drawer') await edit((context) => setFit(context, bar, 'medium', 'drawer'));
+      if (choice === 'drawer') await edit((context) => setFit(context, bar, ['medium'], 'drawer'));
       else {
-        await edit((context) => setFit(context, bar, 'medium', 'wrap'));
-        await edit((context) => setFit(context, bar, 'narrow', 'wrap'));
-        for (const device of deviceClasses) await edit((context) => setFit(context, bar, device, choice));
+        await edit((context) => setFit(context, bar, ['medium'], 'wrap'));
+        await edit((context) => setFit(context, bar, ['narrow'], 'wrap'));
+        await edit((context) => setFit(context, bar, deviceClasses, choice));
       }
       const { document: stored, revision } = await now();
       expect((await api('/editions', { note: '', revision })).status).toBe(201);

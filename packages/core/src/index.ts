@@ -626,6 +626,17 @@ export { fitBar, measuredBar, windowsOf, type BarDoes, type BarStretch } from '.
 export type { MeasuredBar } from './fit/barEntry.ts';
 export { areasOn, headerOn } from './resolve/headerOn.ts';
 export type { HeaderFacts } from './fit/fitBand.ts';
+export { fitFix, fitSuggestions, type FitFix, type FitSuggestion } from './commands/fitSuggestions.ts';
+export {
+  fitModes,
+  inMode,
+  lanesIn,
+  problemsInModes,
+  textIn,
+  type FitMode,
+  type ModeProblem,
+} from './fit/fitModes.ts';
+export { problemsOf, type FitProblem, type TroubleAt } from './fit/fitProblems.ts';
 export { fitPage, type FitFacts } from './fit/fitPage.ts';
 export { isProblem, type Lane, type LaneState, type LaneStretch } from './fit/lane.ts';
 export { fitHeader, type BarLane } from './fit/fitHeader.ts';

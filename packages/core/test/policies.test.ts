@@ -85,27 +85,27 @@ const pageOf = (document: SiteDocument, path = '/') => {
   });
 };
 const onAll = (document: SiteDocument, choice: (typeof fitChoices)[number]): SiteDocument =>
-  deviceClasses.reduce((so, device) => done(so, (context) => setFit(context, bar, device, choice)), document);
+  done(document, (context) => setFit(context, bar, deviceClasses, choice));
 
 describe('what a bar does where it does not fit', () => {
   it('is chosen for each device class, and wraps where nothing is chosen', () => {
     expect(deviceClasses.map((device) => fitChoiceOf(start, {}, device))).toEqual(['wrap', 'wrap', 'wrap']);
-    const folds = done(start, (context) => setFit(context, bar, 'medium', 'fold'));
+    const folds = done(start, (context) => setFit(context, bar, ['medium'], 'fold'));
     expect(folds.parts.nodes.get(bar)?.fits).toEqual({ medium: 'fold' });
-    const both = done(folds, (context) => setFit(context, bar, 'narrow', 'scroll'));
+    const both = done(folds, (context) => setFit(context, bar, ['narrow'], 'scroll'));
     expect(both.parts.nodes.get(bar)?.fits).toEqual({ medium: 'fold', narrow: 'scroll' });
     const back = done(
-      done(both, (context) => setFit(context, bar, 'narrow', 'wrap')),
-      (context) => setFit(context, bar, 'medium', 'wrap'),
+      done(both, (context) => setFit(context, bar, ['narrow'], 'wrap')),
+      (context) => setFit(context, bar, ['medium'], 'wrap'),
     );
     expect(back.parts.nodes.get(bar)?.fits).toBeUndefined();
-    expect(refusedBy(setFit(contextOf(back, 1), bar, 'medium', 'wrap'))).toBe('changesNothing');
-    expect(refusedBy(setFit(contextOf(back, 1), zone, 'medium', 'fold'))).toBe('notInBar');
-    expect(refusedBy(setFit(contextOf(back, 1), 'gone', 'medium', 'fold'))).toBe('notThere');
+    expect(refusedBy(setFit(contextOf(back, 1), bar, ['medium'], 'wrap'))).toBe('changesNothing');
+    expect(refusedBy(setFit(contextOf(back, 1), zone, ['medium'], 'fold'))).toBe('notInBar');
+    expect(refusedBy(setFit(contextOf(back, 1), 'gone', ['medium'], 'fold'))).toBe('notThere');
   });
 
   it('may be the drawer: it takes over on that device class and on all narrower ones, and is added where there is none', () => {
-    const drawn = done(start, (context) => setFit(context, bar, 'medium', 'drawer'));
+    const drawn = done(start, (context) => setFit(context, bar, ['medium'], 'drawer'));
     expect(areaFacts(drawn, 'drawer').takeover).toBe(drawn.site.breakpoints.wide);
     const part = drawn.parts.nodes.get(bar);
     expect(deviceClasses.map((device) => fitChoiceOf(drawn, part ?? {}, device))).toEqual([
@@ -115,16 +115,16 @@ describe('what a bar does where it does not fit', () => {
     ]);
     expect(partsIn(drawn, areaId('drawer')).map(({ kind }) => kind)).toContain('use');
     expect(partsIn(drawn, header).map(({ kind }) => kind)).toContain('menuButton');
-    const less = done(drawn, (context) => setFit(context, bar, 'medium', 'shrink'));
+    const less = done(drawn, (context) => setFit(context, bar, ['medium'], 'shrink'));
     const own = less.parts.nodes.get(bar);
     expect(deviceClasses.map((device) => fitChoiceOf(less, own ?? {}, device))).toEqual([
       'drawer',
       'shrink',
       'wrap',
     ]);
-    const none = done(less, (context) => setFit(context, bar, 'narrow', 'wrap'));
+    const none = done(less, (context) => setFit(context, bar, ['narrow'], 'wrap'));
     expect(fitChoiceOf(none, none.parts.nodes.get(bar) ?? {}, 'narrow')).toBe('wrap');
-    const always = done(none, (context) => setFit(context, bar, 'wide', 'drawer'));
+    const always = done(none, (context) => setFit(context, bar, ['wide'], 'drawer'));
     expect(
       deviceClasses.map((device) => fitChoiceOf(always, always.parts.nodes.get(bar) ?? {}, device)),
     ).toEqual(['drawer', 'drawer', 'drawer']);

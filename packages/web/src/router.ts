@@ -9,6 +9,7 @@ export const workspaces = [
   { name: 'arrange', label: 'Arrange' },
   { name: 'frame', label: 'Frame' },
   { name: 'style', label: 'Style' },
+  { name: 'fit', label: 'Fit' },
   { name: 'editions', label: 'Editions' },
 ] as const;
 
@@ -28,6 +29,7 @@ export const router = createRouter({
     },
     { path: '/:siteKey/frame', name: 'frame', component: () => import('./views/FrameView.vue') },
     { path: '/:siteKey/style', name: 'style', component: () => import('./views/StyleView.vue') },
+    { path: '/:siteKey/fit', name: 'fit', component: () => import('./views/FitView.vue') },
     { path: '/:siteKey/editions', name: 'editions', component: () => import('./views/EditionsView.vue') },
     { path: '/:rest(.*)*', redirect: { name: 'home' } },
   ],

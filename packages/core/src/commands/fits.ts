@@ -12,8 +12,8 @@ import type { Edit } from '../ops/edit.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Operation } from '../ops/registry.ts';
 import { areaFacts } from '../resolve/resolveFrame.ts';
-import type { DeviceClass } from '../schema/deviceClass.ts';
-import { policies, type Part } from '../schema/part.ts';
+import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
+import { policies, type Fits, type Part } from '../schema/part.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { addDrawer } from './drawer.ts';
 
@@ -51,13 +51,13 @@ function endOf({ site }: SiteDocument, device: DeviceClass): number {
 }
 
 /**
- * Sets what a bar does where it does not fit on a device class. The drawer takes over for all bars that yield: chosen
- * for a device class, it does so on all narrower ones, too; given up, it takes over on those alone.
+ * Sets what a bar does where it does not fit on some device classes. The drawer takes over for all bars that yield:
+ * chosen for a device class, it does so on all narrower ones, too; given up, it takes over on those alone.
  */
 export function setFit(
   context: CommandContext,
   id: Id,
-  device: DeviceClass,
+  devices: readonly DeviceClass[],
   choice: FitChoice,
 ): Result<Edit> {
   const { document } = context;
@@ -65,19 +65,30 @@ export function setFit(
   if (part === undefined) return no(missing('parts', id));
   if (part.kind !== 'placement' || areaAround(document, id)?.area !== 'header')
     return no(refusal('notInBar', { part: nameOf(document, 'parts', id) }));
-  const now = fitChoiceOf(document, part, device);
-  if (choice === now) return no(refusal('changesNothing', { label: nameOf(document, 'parts', id) }));
+  const changed = devices.filter((device) => fitChoiceOf(document, part, device) !== choice);
+  if (changed.length === 0) return no(refusal('changesNothing', { label: nameOf(document, 'parts', id) }));
   if (choice === 'drawer')
-    return drawerTakesOver(context, id, device === 'wide' ? 'always' : endOf(document, device));
-  const { [device]: _, ...others } = part.fits ?? {};
-  const fits = choice === 'wrap' ? others : { ...others, [device]: choice };
+    return drawerTakesOver(
+      context,
+      id,
+      changed.includes('wide') ? 'always' : Math.max(...changed.map((device) => endOf(document, device))),
+    );
+  const fits: Fits = {
+    ...Object.fromEntries(
+      Object.entries(part.fits ?? {}).filter(([device]) => !changed.includes(device as DeviceClass)),
+    ),
+    ...(choice === 'wrap' ? {} : Object.fromEntries(changed.map((device) => [device, choice]))),
+  };
+  const givenUp = changed.filter((device) => fitChoiceOf(document, part, device) === 'drawer');
+  const [narrowest] = deviceClasses.filter((device) => givenUp.includes(device));
   const operations = [
-    ...updated(part, { fits: Object.keys(fits).length === 0 ? null : fits }),
-    ...(now !== 'drawer'
+    ...updated(part, {
+      fits: Object.keys(fits).length === 0 ? null : fits,
+      ...(narrowest === 'narrow' ? { yields: null } : {}),
+    }),
+    ...(narrowest === undefined || narrowest === 'narrow'
       ? []
-      : device === 'narrow'
-        ? updated(part, { yields: null })
-        : takeoverAt(document, endOf(document, device === 'wide' ? 'medium' : 'narrow'))),
+      : takeoverAt(document, endOf(document, narrowest === 'wide' ? 'medium' : 'narrow'))),
   ];
   return makeEdit(context, operations, {
     sentence: partSentence('changed', document, part),

@@ -163,7 +163,7 @@ function destinationOf(document: SiteDocument, to: Target): Result<Destination> 
 const LONGEST_ANCHOR = 200;
 
 /** What is seen of an item, or of a shared link. */
-function maybeFace(document: SiteDocument, id: Id): Face | null {
+export function maybeFace(document: SiteDocument, id: Id): Face | null {
   const item = document.items.nodes.get(id);
   return item === undefined ? (document.sharedLinks.nodes.get(id) ?? null) : faceOf(document, item);
 }

@@ -65,7 +65,7 @@ export function listState(
     : Math.min(Math.max(list.width ?? wanted, entry.size), most);
   const inner = (size - drop.beside - (columns - 1) * COLUMN_GAP) / columns;
   const broken = drop.entries.filter((one) => one.width > inner + ROUNDING).map(({ id }) => id);
-  return { is: 'list', place: dropPlace(list.align, entry, size, width - scrollbar), broken };
+  return { is: 'list', place: dropPlace(list.align, entry, size, width - scrollbar), broken, wanted };
 }
 /** Less than a layout unit. */
 const ROUNDING = 0.01;

@@ -11,7 +11,7 @@ import type { ZoneName } from '../schema/part.ts';
 import { USUAL_CONTENT, usualMargins } from '../schema/site.ts';
 import { ownersOf, windowsOf } from './fitBar.ts';
 import { FitStyle, lineOfAll, type FitPlace } from './fitStyle.ts';
-import { UNITS } from './lengths.ts';
+import { ROOT, UNITS } from './lengths.ts';
 import { PLAIN_FONT, type Measure, type TextFont } from './measure.ts';
 import { isShown, measuredPart, type MeasuredPart, type PartSetting } from './partWidth.ts';
 import { roomFor } from './rows.ts';
@@ -22,6 +22,8 @@ export interface HeaderFacts {
   readonly template: string | null;
   /** How wide the scrollbar is, in px: the window has it, and its content has not. Not there: it takes no room. */
   readonly scrollbar?: number;
+  /** The size of text that a visitor has set, in px; not there: the usual 16. */
+  readonly root?: number;
 }
 
 /** The widths of a device class, before or after the drawer takes over, in px. */
@@ -63,7 +65,7 @@ export interface MeasuredBand {
  */
 export function measuredBands(
   document: SiteDocument,
-  { header, template, scrollbar = 0 }: HeaderFacts,
+  { header, template, scrollbar = 0, root }: HeaderFacts,
   { from, to }: { readonly from: number; readonly to: number },
   measure: Measure,
   hasDrops = false,
@@ -71,13 +73,15 @@ export function measuredBands(
   const windows = windowsOf(document.site.breakpoints, from, to).flatMap((window) =>
     splitAt(document, header, window).filter((one) => !isVertical(document, header, one)),
   );
-  const around = new Map(deviceClasses.map((device) => [device, headerStyle(document, template, device)]));
+  const around = new Map(
+    deviceClasses.map((device) => [device, headerStyle(document, template, device, root)]),
+  );
   return header.bands.map((band, at) => {
     const thing = header.bands.slice(at + 1).some(hasLogo) ? 'upperBand' : 'band';
     const measured = windows
       .filter(({ device }) => band.only === undefined || band.only === device)
       .map((window) => {
-        const known = around.get(window.device) ?? headerStyle(document, template, window.device);
+        const known = around.get(window.device) ?? headerStyle(document, template, window.device, root);
         return measuredBand(document, band, window, { ...known, thing, measure, scrollbar, hasDrops });
       });
     return { band, measured };
@@ -120,8 +124,13 @@ interface HeaderStyle {
   readonly font: TextFont;
 }
 
-function headerStyle(document: SiteDocument, template: string | null, device: DeviceClass): HeaderStyle {
-  const style = new FitStyle(sheetOf(document), device);
+function headerStyle(
+  document: SiteDocument,
+  template: string | null,
+  device: DeviceClass,
+  root = ROOT,
+): HeaderStyle {
+  const style = new FitStyle(sheetOf(document), device, root);
   const owners = [
     document.site.id,
     areaId('header'),
@@ -129,7 +138,7 @@ function headerStyle(document: SiteDocument, template: string | null, device: De
   ];
   const place: FitPlace = { area: 'header', owners: new Set(owners) };
   const { language, direction } = document.site;
-  const plain = { ...PLAIN_FONT, language, direction };
+  const plain = { ...PLAIN_FONT, size: root, language, direction };
   return { style, place, font: style.font(lineOfAll('header'), place, plain) };
 }
 

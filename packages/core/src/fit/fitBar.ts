@@ -22,6 +22,8 @@ export interface RowState {
   readonly breaks: readonly Id[];
   /** Not there: it needs to do nothing, or its entries wrap. */
   readonly does?: BarDoes;
+  /** There is no room for it beside what else is in its zone: they stand in several rows. */
+  readonly isApart?: true;
 }
 
 /** From which width of the window on, up to the next stretch, a bar is the same. */
@@ -128,5 +130,9 @@ export function joined(stretches: readonly BarStretch[]): BarStretch[] {
 }
 
 function isSame(a: RowState, b: RowState): boolean {
-  return a.breaks.join() === b.breaks.join() && JSON.stringify(a.does) === JSON.stringify(b.does);
+  return (
+    a.breaks.join() === b.breaks.join() &&
+    a.isApart === b.isApart &&
+    JSON.stringify(a.does) === JSON.stringify(b.does)
+  );
 }

@@ -69,7 +69,13 @@ export function barState(part: MeasuredPart, zone: MeasuredZone, room: number): 
   if (bar === undefined) return { breaks: [] };
   const firsts = (breaks: readonly number[]): readonly Id[] => breaks.map((at) => bar.ids[at] ?? '');
   // What is wider than its zone is alone in its row, and has all of it.
-  if (policy === undefined) return { breaks: width <= room ? [] : firsts(breaksAt(bar.line, room - beside)) };
+  if (policy === undefined) {
+    const isApart = zone.width > room && zone.parts.length > 1;
+    return {
+      breaks: width <= room ? [] : firsts(breaksAt(bar.line, room - beside)),
+      ...(isApart ? { isApart } : {}),
+    };
+  }
   const own = room - (zone.width - roomFor(bar.line));
   if (roomFor(bar.line) <= own) return { breaks: [] };
   switch (policy.does) {

@@ -115,8 +115,14 @@ function bandLanes(
 function barStretches({ part, zone, band }: Seen): LaneStretch[] {
   const { from, to } = band.window;
   const stateAt = (width: number): LaneState => {
-    const { breaks, does } = barState(part, zone, roomOf(zone, band, contentAt(band, width)));
-    return { is: 'rows', rows: breaks.length + 1, ...(does === undefined ? {} : { does }) };
+    const { breaks, does, isApart } = barState(part, zone, roomOf(zone, band, contentAt(band, width)));
+    return {
+      is: 'rows',
+      rows: breaks.length + 1,
+      firsts: breaks,
+      ...(does === undefined ? {} : { does }),
+      ...(isApart === undefined ? {} : { isApart }),
+    };
   };
   return stretchesBetween(stateAt, from, to);
 }

@@ -5,7 +5,7 @@ import type { DeviceClass } from '../schema/deviceClass.ts';
 import type { AreaName } from '../schema/part.ts';
 import { rankedStyles } from '../style/resolveStyle.ts';
 import { starterIn, type Sheet } from '../style/sheet.ts';
-import { borderOf, pxOf, sidesOf, unitsOf } from './lengths.ts';
+import { borderOf, pxOf, ROOT, sidesOf, unitsOf } from './lengths.ts';
 import type { TextFont } from './measure.ts';
 
 /** Where something is: what looks are set for that holds there, from the site to the item. */
@@ -46,6 +46,8 @@ export class FitStyle {
   constructor(
     private readonly sheet: Sheet,
     private readonly device: DeviceClass,
+    /** The size of text that a visitor has set, in px. */
+    private readonly root = ROOT,
   ) {
     this.owners = new Set(sheet.set.map(({ target }) => target.owner));
   }
@@ -73,7 +75,13 @@ export class FitStyle {
   private resolved(line: Line, property: Property, place: FitPlace): string {
     const said = this.won(line, property, place);
     const { palette } = starterIn(this.sheet, place.area);
-    return said.includes('@') ? (plainValue(palette, said) ?? '') : said;
+    return this.scaled(said.includes('@') ? (plainValue(palette, said) ?? '') : said);
+  }
+
+  /** A value with the size of text that a visitor has set. */
+  scaled(value: string): string {
+    if (this.root === ROOT) return value;
+    return value.replaceAll(/(-?[\d.]+)rem/g, (_, rem: string) => `${Number(rem) * this.root}px`);
   }
 
   /** What wins, with its names. */

@@ -4,8 +4,17 @@ import type { BarDoes } from './fitBar.ts';
 
 /** How something is at some width of the window. */
 export type LaneState =
-  /** A bar: in so many rows, and what it does where it does not fit. */
-  | { readonly is: 'rows'; readonly rows: number; readonly does?: BarDoes }
+  /**
+   * A bar: in so many rows, the first entries of those after the first, and what it does where it does not fit. `isApart`:
+   * in a row of its own, since there is no room beside what else is in its zone.
+   */
+  | {
+      readonly is: 'rows';
+      readonly rows: number;
+      readonly firsts: readonly Id[];
+      readonly does?: BarDoes;
+      readonly isApart?: true;
+    }
   /** Its menu is in the drawer instead. */
   | { readonly is: 'inDrawer' }
   | { readonly is: 'hidden' }
@@ -13,9 +22,15 @@ export type LaneState =
   | { readonly is: 'within' }
   /**
    * A dropdown over the page. `place`: moved to the other side of its entry, since it would leave the screen, or beyond
-   * the screen even so. `broken`: the entries whose text takes more than one line.
+   * the screen even so. `broken`: the entries whose text takes more than one line. `wanted`: the width, in px, at which
+   * none would.
    */
-  | { readonly is: 'list'; readonly place: DropPlace; readonly broken: readonly Id[] }
+  | {
+      readonly is: 'list';
+      readonly place: DropPlace;
+      readonly broken: readonly Id[];
+      readonly wanted: number;
+    }
   | { readonly is: 'row' }
   | { readonly is: 'flyouts' }
   /** A panel: its form, its columns where they are known, and whether the screen lets it be where it was wanted. */
@@ -58,7 +73,7 @@ export interface Lane {
 
 /** Whether somebody should look at it: entries in several rows, text in several lines, what leaves the screen. */
 export function isProblem(state: LaneState): boolean {
-  if (state.is === 'rows') return state.rows > 1;
+  if (state.is === 'rows') return state.rows > 1 || state.isApart === true;
   return state.is === 'list' && (state.place === 'beyond' || state.broken.length > 0);
 }
 

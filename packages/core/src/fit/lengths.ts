@@ -1,7 +1,7 @@
 /** Layout units in a px: browsers count in 64ths. */
 export const UNITS = 64;
 /** The size of text that rem are of, in px, where visitors have not set another one. */
-const ROOT = 16;
+export const ROOT = 16;
 
 /** A length of a look, without names, in px; null: it is none, or depends on what is around. `em`: in px. */
 export function pxOf(value: string, em: number): number | null {

@@ -226,7 +226,7 @@ function searchWidth(place: FitPlace, setting: PartSetting): number {
   const line = lineOfAll('searchButton');
   const button = style.edges(line, place, style.font(line, place, font).size);
   return (
-    unitsOf(FIELD, font.size) +
+    unitsOf(style.scaled(FIELD), font.size) +
     style.gap(form, place, font.size) +
     SIGN * UNITS +
     button.inside +

@@ -1,7 +1,9 @@
 import { computed, watch } from 'vue';
+import { isEqual } from '@zorvik/core';
 import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router';
 import { useDetails, type DetailView } from '../stores/details.ts';
 import { useDrift } from '../stores/drift.ts';
+import { useFit } from '../stores/fit.ts';
 import { frameScopes, useFrame } from '../stores/frame.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../stores/liveView.ts';
 import { useSelection } from '../stores/selection.ts';
@@ -21,6 +23,7 @@ export function useAddress(): void {
   const drift = useDrift();
   const live = useLiveView();
   const frame = useFrame();
+  const fit = useFit();
 
   const shown = computed((): LocationQueryRaw => {
     const width = live.isWidthChosen ? { w: String(live.width) } : {};
@@ -34,6 +37,13 @@ export function useAddress(): void {
         ...(frame.partId === null ? {} : { part: frame.partId }),
         ...(frame.scope === 'all' ? {} : { for: frame.scope }),
         ...(frame.view === 'table' ? { view: 'table' } : {}),
+      };
+    if (route.name === 'fit')
+      return {
+        ...width,
+        ...(frame.page === null || frame.page.address === '/' ? {} : { page: frame.page.id }),
+        ...(fit.chosen === null ? {} : { part: fit.chosen.part }),
+        ...(fit.chosen?.item === undefined ? {} : { item: fit.chosen.item }),
       };
     if (route.name !== 'arrange') return {};
     return {
@@ -57,11 +67,16 @@ export function useAddress(): void {
     const { item, page, part, finding, view, w, open } = route.query;
     const wasBack = isBack;
     isBack = false;
-    if (typeof item === 'string' && document.items.nodes.has(item)) {
+    if (route.name === 'fit') {
+      if (typeof part === 'string' && document.parts.nodes.has(part)) {
+        const chosen = { part, ...(typeof item === 'string' ? { item } : {}) };
+        if (!isEqual(chosen, fit.chosen)) fit.chosen = chosen;
+      } else if (wasBack) fit.chosen = null;
+    } else if (typeof item === 'string' && document.items.nodes.has(item)) {
       if (selection.item?.id !== item) selection.select(item);
     } else if (wasBack && route.name === 'arrange') selection.select(null);
     if (typeof page === 'string' && document.pages.nodes.has(page)) {
-      if (route.name !== 'frame') selection.pageId = page;
+      if (route.name !== 'frame' && route.name !== 'fit') selection.pageId = page;
       // The same page is looked at already: nothing that one is about to do ends.
       else if (frame.page?.id !== page) frame.lookAt(page);
     }

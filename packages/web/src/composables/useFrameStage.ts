@@ -44,7 +44,7 @@ export function useDrawnPage(
       ...page
     } = renderPage(document, frame.situation, {
       ...pageChoices(site),
-      fits: fit.fits,
+      fits: fit.isWhole ? fit.shownFits : fit.fits,
       isComposed: !frame.isTried,
     });
     return {
@@ -83,6 +83,7 @@ export function useFrameStage(
   const selection = useSelection();
   const notices = useNotices();
   const readability = useReadability();
+  const fit = useFit();
   const isReady = ref(false);
   // The picture comes and goes with the view: a new one says when it is ready.
   watch(iframe, () => (isReady.value = false));
@@ -98,7 +99,9 @@ export function useFrameStage(
     tell({ kind: 'select', part: frame.partId, again: frame.shownAgain, item: selection.item?.id ?? null });
   const tellHeld = (): void => tell({ kind: 'hold', as: frame.held[name] });
   const tellAdding = (): void => tell({ kind: 'adding', spot: frame.adding });
-  const tellSigns = (): void => tell({ kind: 'signs', signs: readability.signs });
+  /** In Fit, what does not fit is marked; elsewhere, what is hard to read. */
+  const signs = computed(() => (fit.isWhole ? fit.signs : readability.signs));
+  const tellSigns = (): void => tell({ kind: 'signs', signs: signs.value });
   const tellState = (): void => tell({ kind: 'state', of: name === 'main' ? frame.heldState : null });
   const tellTrying = (): void => tell({ kind: 'try', isOn: frame.isTried });
 
@@ -144,7 +147,9 @@ export function useFrameStage(
       case 'file':
         return void framing.takeLogo(message.id, message.file);
       case 'fix':
-        return readability.fixAt(message.part, message.item);
+        return fit.isWhole
+          ? fit.chooseAt(message.part, message.item)
+          : readability.fixAt(message.part, message.item);
       case 'visit':
         return visit(message.path);
       case 'key':
@@ -176,10 +181,7 @@ export function useFrameStage(
   watch(() => frame.adding, tellAdding);
   watch(() => frame.isTried, tellTrying);
   // Marks are drawn anew then: not under somebody's pointer for nothing.
-  watch(
-    () => readability.signs,
-    (now, before) => !isEqual(now, before) && tellSigns(),
-  );
+  watch(signs, (now, before) => !isEqual(now, before) && tellSigns());
   watch(() => frame.heldState, tellState);
   onMounted(() => window.addEventListener('message', hear));
   onBeforeUnmount(() => window.removeEventListener('message', hear));

@@ -1,9 +1,28 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { isEqual, type BarFits, type BarLane, type Id } from '@zorvik/core';
+import {
+  applyEdit,
+  fitFix,
+  inMode,
+  isEqual,
+  isProblem,
+  problemsOf,
+  textIn,
+  type BarFits,
+  type FitMode,
+  type FitProblem,
+  type FitSuggestion,
+  type Id,
+  type Lane,
+  type ModeProblem,
+} from '@zorvik/core';
 import { PICTURES } from '@zorvik/contract';
+import type { Lacking } from '@zorvik/formats/fonts';
 import { fitClient, type FitClient } from '../workers/fitClient.ts';
+import { stateWords } from '../composables/laneWords.ts';
+import type { PictureSign } from '../live/frameMessages.ts';
 import { useFrame } from './frame.ts';
+import { useLiveView } from './liveView.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
 /** Widths of the window in which a bar has more than one row. */
@@ -16,17 +35,40 @@ export interface Wrapping {
   readonly to: number;
 }
 
+/** A bar, or what drops from one of its entries. */
+export interface LaneKey {
+  readonly part: Id;
+  readonly item?: Id | undefined;
+}
+
 /** How long nothing must change until it is asked again, in ms. */
 const SETTLING = 120;
 
-/** In which rows the bars of the header are at every width: told by a worker, a moment after each change. */
+/** How the page that is looked at is at every width: told by a worker, a moment after each change. */
 export const useFit = defineStore('fit', () => {
   const copy = useWorkingCopy();
   const frame = useFrame();
-  const lanes = shallowRef<readonly BarLane[]>([]);
+  const live = useLiveView();
+  const lanes = shallowRef<readonly Lane[]>([]);
   /** What bars do where they do not fit, for the style sheet of the page that is looked at. */
   const fits = shallowRef<BarFits>({});
+  /** What does not fit where a visitor has set nothing. */
+  const problems = shallowRef<readonly FitProblem[]>([]);
+  const inModes = shallowRef<readonly ModeProblem[]>([]);
+  const suggestions = shallowRef<readonly FitSuggestion[]>([]);
+  const previews = shallowRef<readonly BarFits[]>([]);
+  const lacking = shallowRef<readonly Lacking[]>([]);
   const isEstimate = ref(false);
+  /** Everything has been worked out once. */
+  const isKnown = ref(false);
+  /** The workspace Fit is open: it shows more than the others. */
+  const isWhole = ref(false);
+  /** The lane that is chosen there; null: none. */
+  const chosen = shallowRef<LaneKey | null>(null);
+  /** The suggestion that the picture shows as if it were applied; null: none. */
+  const previewed = shallowRef<FitSuggestion | null>(null);
+  /** What a visitor has set, as the picture shows it; null: nothing. */
+  const mode = ref<FitMode | null>(null);
   let client: FitClient | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -34,33 +76,57 @@ export const useFit = defineStore('fit', () => {
     const { stored, siteKey } = copy;
     if (stored === null || siteKey === null) return;
     client ??= fitClient();
-    const found = await client.look(stored, frame.page?.id ?? null, PICTURES.replace(':siteKey', siteKey));
+    const found = await client.look(stored, {
+      page: frame.page?.id ?? null,
+      isWhole: isWhole.value,
+      about: chosen.value,
+      mode: mode.value,
+      files: PICTURES.replace(':siteKey', siteKey),
+    });
     if (found === null || copy.stored !== stored) return;
     lanes.value = found.lanes;
+    problems.value = found.problems;
+    inModes.value = found.inModes;
+    suggestions.value = found.suggestions;
+    previews.value = found.previews;
+    lacking.value = found.lacking;
     // The page is drawn anew where they differ, and not at each answer.
     if (!isEqual(fits.value, found.fits)) fits.value = found.fits;
     isEstimate.value = found.isEstimate;
+    isKnown.value = true;
   }
 
   watch(
-    () => [copy.stored, frame.page] as const,
+    () => [copy.stored, frame.page, isWhole.value] as const,
     ([now]) => {
       clearTimeout(timer);
-      if (now === null) [lanes.value, fits.value] = [[], {}];
-      else timer = setTimeout(() => void look(), SETTLING);
+      previewed.value = null;
+      if (now === null) {
+        [lanes.value, problems.value, inModes.value, suggestions.value] = [[], [], [], []];
+        [fits.value, isKnown.value] = [{}, false];
+      } else timer = setTimeout(() => void look(), SETTLING);
     },
     { immediate: true },
   );
+  watch([chosen, mode], () => {
+    previewed.value = null;
+    suggestions.value = [];
+    clearTimeout(timer);
+    void look();
+  });
+
+  /** What does not fit in the mode that is shown. */
+  const shownProblems = computed(() => problemsOf(lanes.value));
 
   /** Where bars have more than one row: stretches of the same number of rows are one. */
   const wrapping = computed((): Wrapping[] =>
-    lanes.value.flatMap(({ part, stretches }) => {
+    lanes.value.flatMap(({ of, part, stretches }) => {
       const menu = copy.document?.parts.nodes.get(part)?.shows;
       const name = copy.document?.menus.nodes.get(menu ?? '')?.name;
-      if (menu === undefined || name === undefined || stretches === null) return [];
+      if (of !== 'bar' || menu === undefined || name === undefined || stretches === null) return [];
       const found: Wrapping[] = [];
-      for (const { from, to, breaks } of stretches) {
-        const rows = breaks.length + 1;
+      for (const { from, to, state } of stretches) {
+        const rows = state.is === 'rows' ? state.rows : 1;
         const before = found.at(-1);
         if (before !== undefined && before.rows === rows && before.to + 1 === from)
           found[found.length - 1] = { ...before, to };
@@ -70,5 +136,69 @@ export const useFit = defineStore('fit', () => {
     }),
   );
 
-  return { lanes, fits, wrapping, isEstimate };
+  /** The site as the picture shows it: with the suggestion that is looked at, and as a visitor has set it. */
+  const shown = computed(() => {
+    const { document } = copy;
+    const { value: suggestion } = previewed;
+    if (document === null || suggestion === null)
+      return document === null ? null : inMode(document, mode.value);
+    const context = { document, base: 0, session: 'preview', random: () => 7 };
+    const made = fitFix(context, suggestion.part, suggestion.fix);
+    const done = made.ok ? applyEdit(document, made.value) : null;
+    return inMode(done?.ok === true ? done.value.document : document, mode.value);
+  });
+  /** What bars do where they do not fit, in the picture. */
+  const shownFits = computed((): BarFits => {
+    const at = previewed.value === null ? -1 : suggestions.value.indexOf(previewed.value);
+    return previews.value[at] ?? fits.value;
+  });
+  /** A style sheet with the size of text that a visitor has set. */
+  const dress = (css: string): string =>
+    textIn(mode.value) === 100 ? css : `${css}\n:root{font-size:${textIn(mode.value)}%}`;
+
+  /** What does not fit at the width of the picture, each at the entry with which it begins. */
+  const signs = computed((): PictureSign[] =>
+    lanes.value.flatMap(({ part, item, stretches }) => {
+      const state = stretches?.find(({ from, to }) => live.width >= from && live.width <= to)?.state;
+      if (state === undefined || !isProblem(state)) return [];
+      if (state.is === 'rows')
+        return state.firsts.length === 0
+          ? [{ part, item: null, text: stateWords(state) }]
+          : state.firsts.map((first, at) => ({ part, item: first, text: `Row ${at + 2} begins here` }));
+      return [{ part, item: item ?? null, text: stateWords(state) }];
+    }),
+  );
+  /** Chooses what a sign is about. */
+  function chooseAt(part: Id | null, item: Id | null): void {
+    if (part === null) return;
+    const isDrop = shownProblems.value.some((one) => one.part === part && one.item === item && item !== null);
+    chosen.value = { part, ...(isDrop && item !== null ? { item } : {}) };
+  }
+
+  function apply({ part, fix }: FitSuggestion): void {
+    copy.perform((context) => fitFix(context, part, fix));
+  }
+
+  return {
+    lanes,
+    fits,
+    problems,
+    shownProblems,
+    inModes,
+    suggestions,
+    lacking,
+    wrapping,
+    isEstimate,
+    isKnown,
+    isWhole,
+    chosen,
+    previewed,
+    mode,
+    shown,
+    shownFits,
+    dress,
+    signs,
+    chooseAt,
+    apply,
+  };
 });

@@ -1,21 +1,30 @@
 import {
+  applyEdit,
+  areasOn,
   barFits,
   createFilling,
-  fitHeader,
-  headerOn,
+  fitFix,
+  fitSuggestions,
+  lanesIn,
+  problemsInModes,
+  problemsOf,
   situationOn,
   withChanges,
+  type CommandContext,
   type FillFollowed,
+  type FitFacts,
+  type Lane,
+  type Measure,
   type SiteDocument,
 } from '@zorvik/core';
-import type { FromFit, ToFit } from './fitClient.ts';
+import type { FoundByFit, FromFit, ToFit } from './fitClient.ts';
 
 /** The widths of the window that are asked about, in px. */
 const WIDTHS = { from: 320, to: 1920 };
 
 /**
- * Says in which rows the bars of a header are, at every width, beside the page's own thread. It keeps a copy of the
- * document, fed by what changes.
+ * Says how a page is at every width, what does not fit, and what would mend it, beside the page's own thread. It keeps a
+ * copy of the document, fed by what changes.
  */
 let document: SiteDocument | null = null;
 let fill: FillFollowed | null = null;
@@ -31,15 +40,49 @@ onmessage = ({ data }: MessageEvent<ToFit>) => {
   if (data.isLast) void answer(fill(document), data);
 };
 
-async function answer(filled: SiteDocument, { ticket, page, files }: ToFit): Promise<void> {
-  const situation = situationOn(filled, page);
-  const header = headerOn(filled, situation, compare);
+async function answer(filled: SiteDocument, { ticket, files, ...wanted }: ToFit): Promise<void> {
   // Loaded when it is needed: a worker that waited for it at its beginning would miss what it is told meanwhile.
   const { measured } = await import('./textMeasure.ts');
-  const facts = { header, template: situation.template ?? null };
-  const { found, text } = await measured(filled, files, ({ measure }) => ({
-    lanes: fitHeader(filled, facts, WIDTHS, measure),
-    fits: barFits(filled, header, measure),
-  }));
+  const { found, text } = await measured(filled, files, ({ measure }) => work(filled, wanted, measure));
   postMessage({ ticket, ...found, isEstimate: text.isEstimate(), lacking: text.lacking() } satisfies FromFit);
+}
+
+function work(
+  filled: SiteDocument,
+  { page, isWhole, about, mode }: Omit<ToFit, 'ticket' | 'files'>,
+  measure: Measure,
+): FoundByFit {
+  const factsOf = (shown: SiteDocument): FitFacts => {
+    const situation = situationOn(shown, page);
+    const areaOf = areasOn(shown, situation, compare);
+    return {
+      header: areaOf('header'),
+      side: areaOf('side'),
+      footer: areaOf('footer'),
+      template: situation.template,
+    };
+  };
+  const asked = { document: filled, factsOf, span: WIDTHS, measure };
+  const usual = lanesIn(null, asked);
+  const fits = barFits(filled, factsOf(filled).header, measure);
+  const problems = problemsOf(usual);
+  if (!isWhole) return { lanes: usual, problems, fits, inModes: [], suggestions: [], previews: [] };
+  const lanes = mode === null ? usual : lanesIn(mode, asked);
+  // Suggestions are tried here, and never become edits: it does not matter by whom.
+  const context: CommandContext = {
+    document: filled,
+    base: 0,
+    session: 'fit',
+    random: () => Math.floor(Math.random() * 2 ** 32),
+  };
+  const lanesOf = (shown: SiteDocument): readonly Lane[] => lanesIn(mode, { ...asked, document: shown });
+  const suggestions = about === null ? [] : fitSuggestions(context, about, lanesOf);
+  const previews = suggestions.map(({ part, fix }) => {
+    const made = fitFix(context, part, fix);
+    const done = made.ok ? applyEdit(filled, made.value) : null;
+    if (done?.ok !== true) return fits;
+    const { document: after } = done.value;
+    return barFits(after, factsOf(after).header, measure);
+  });
+  return { lanes, problems, fits, inModes: problemsInModes(asked, problems), suggestions, previews };
 }

@@ -1,19 +1,49 @@
-import type { BarFits, BarLane, Id, SiteDocument } from '@zorvik/core';
+import type {
+  BarFits,
+  FitMode,
+  FitProblem,
+  FitSuggestion,
+  Id,
+  Lane,
+  ModeProblem,
+  SiteDocument,
+} from '@zorvik/core';
 import type { Lacking } from '@zorvik/formats/fonts';
 import { documentFeed, type DocumentPiece } from './documentFeed.ts';
 
-/** A piece of the document. The last one is answered, for the header of a page. */
-export interface ToFit extends DocumentPiece {
-  readonly ticket: number;
+/** What is asked of a page. */
+export interface AskedOfFit {
   readonly page: Id | null;
+  /** With what fails in other modes, and with suggestions: what the workspace Fit shows. */
+  readonly isWhole: boolean;
+  /** What suggestions are wanted for; null: for nothing. */
+  readonly about: { readonly part: Id; readonly item?: Id | undefined } | null;
+  /** What a visitor has set, for the lanes and the suggestions; null: nothing. */
+  readonly mode: FitMode | null;
   /** What the names of uploaded files are put behind. */
   readonly files: string;
 }
-export interface FromFit {
+
+/** A piece of the document. The last one is answered. */
+export interface ToFit extends DocumentPiece, AskedOfFit {
   readonly ticket: number;
-  readonly lanes: readonly BarLane[];
+}
+
+/** How a page is at every width. */
+export interface FoundByFit {
+  readonly lanes: readonly Lane[];
+  /** What does not fit where a visitor has set nothing. */
+  readonly problems: readonly FitProblem[];
   /** What bars do where they do not fit, for the style sheet of the page. */
   readonly fits: BarFits;
+  readonly inModes: readonly ModeProblem[];
+  readonly suggestions: readonly FitSuggestion[];
+  /** For each of them, what bars would do where they do not fit. */
+  readonly previews: readonly BarFits[];
+}
+
+export interface FromFit extends FoundByFit {
+  readonly ticket: number;
   /** Some text is in a font of the visitors’ systems: its widths are estimates. */
   readonly isEstimate: boolean;
   /** Signs of some texts that their font does not have. */
@@ -21,8 +51,8 @@ export interface FromFit {
 }
 
 export interface FitClient {
-  /** Asks in which rows the bars of a header are; null: something newer was asked meanwhile. */
-  readonly look: (document: SiteDocument, page: Id | null, files: string) => Promise<FromFit | null>;
+  /** Asks how a page is at every width; null: something newer was asked meanwhile. */
+  readonly look: (document: SiteDocument, asked: AskedOfFit) => Promise<FromFit | null>;
   readonly close: () => void;
 }
 
@@ -38,13 +68,11 @@ export function fitClient(): FitClient {
   };
 
   return {
-    look(document, page, files) {
+    look(document, asked) {
       waiting?.(null);
       ticket += 1;
       const own = ticket;
-      void feed(document, (piece) =>
-        worker.postMessage({ ...piece, ticket: own, page, files } satisfies ToFit),
-      );
+      void feed(document, (piece) => worker.postMessage({ ...piece, ticket: own, ...asked } satisfies ToFit));
       return new Promise((done) => (waiting = done));
     },
     close: () => worker.terminate(),

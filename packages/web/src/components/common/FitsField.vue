@@ -23,7 +23,7 @@ const rows = computed(() =>
 );
 function choose(device: DeviceClass, event: Event): void {
   const choice = (event.target as HTMLSelectElement).value as FitChoice;
-  copy.perform((context) => setFit(context, props.part.id, device, choice));
+  copy.perform((context) => setFit(context, props.part.id, [device], choice));
 }
 </script>
 

@@ -1,0 +1,204 @@
+import type { Id } from '../base/ids.ts';
+import { refusal } from '../base/refusal.ts';
+import { no, type Result } from '../base/result.ts';
+import { pxOf } from '../fit/lengths.ts';
+import { FitStyle, lineOfAll } from '../fit/fitStyle.ts';
+import { sizeOf, troubleOf, type TroubleAt } from '../fit/fitProblems.ts';
+import type { Lane } from '../fit/lane.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { childrenOf } from '../model/forest.ts';
+import { labelOf } from '../model/labelOf.ts';
+import { menuOf } from '../model/menuOf.ts';
+import { areaId } from '../model/partRoots.ts';
+import { canYield } from '../model/frameParts.ts';
+import { applyEdit } from '../ops/applyEdit.ts';
+import type { Edit } from '../ops/edit.ts';
+import { dropdownWith } from '../panel/dropdownWith.ts';
+import { sheetOf } from '../resolve/sheetOf.ts';
+import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
+import { LEAST_WIDTH, MOST_WIDTH } from '../schema/dropdown.ts';
+import { policies, type Policy } from '../schema/part.ts';
+import type { CommandContext } from './context.ts';
+import { drawerTakesOver, setFit } from './fits.ts';
+import { maybeFace, renameItem } from './items.ts';
+import { setLooks } from './looks.ts';
+import { setItems } from './settings.ts';
+
+/** What can be done about something that does not fit. */
+export type FitFix =
+  /** The drawer takes over below a width, in px. */
+  | { readonly kind: 'takeover'; readonly below: number }
+  /** A bar does something where it does not fit, on device classes. */
+  | { readonly kind: 'policy'; readonly does: Policy; readonly devices: readonly DeviceClass[] }
+  /** An entry is called what its page, or another menu, calls it. */
+  | { readonly kind: 'label'; readonly item: Id; readonly label: string }
+  /** Less room between the entries of a bar, in px. */
+  | { readonly kind: 'gap'; readonly px: number }
+  /** A dropdown is so wide, in px. */
+  | { readonly kind: 'width'; readonly item: Id; readonly px: number }
+  /** A dropdown ends where its entry does. */
+  | { readonly kind: 'atEnd'; readonly item: Id };
+
+/** A way to mend something that does not fit, and what it does to that. */
+export interface FitSuggestion {
+  /** The part that shows the bar, and the entry whose dropdown it is; not there: it is the bar itself. */
+  readonly part: Id;
+  readonly item?: Id;
+  readonly fix: FitFix;
+  /** The widths at which it does not fit now, and those at which it still would not. */
+  readonly before: readonly TroubleAt[];
+  readonly left: readonly TroubleAt[];
+}
+
+/** The lanes of the page that is looked at, for a document. */
+export type LanesOf = (document: SiteDocument) => readonly Lane[];
+
+/** A takeover has room for a scrollbar, whose width is that of the window, and for what is rounded, in px. */
+const SPARE = 17;
+/** Gaps do not become smaller than this, in px. */
+const LEAST_GAP = 4;
+
+/**
+ * What would mend a bar, or a dropdown, that does not fit somewhere: each is tried, and asked of the page again. The best
+ * first: what leaves the fewest widths, and of those that which changes least. O(suggestions) pages.
+ */
+export function fitSuggestions(
+  context: CommandContext,
+  { part, item }: { readonly part: Id; readonly item?: Id | undefined },
+  lanesOf: LanesOf,
+): FitSuggestion[] {
+  const { document } = context;
+  const before = troubleOf(lanesOf(document), part, item);
+  if (before.length === 0) return [];
+  const fixes =
+    item === undefined ? fixesOfBar(document, part, before) : fixesOfDrop(document, item, lanesOf, part);
+  const tried = fixes.flatMap((fix): FitSuggestion[] => {
+    const made = fitFix(context, part, fix);
+    if (!made.ok) return [];
+    const done = applyEdit(document, made.value);
+    if (!done.ok) return [];
+    const left = troubleOf(lanesOf(done.value.document), part, item);
+    return sizeOf(left) < sizeOf(before)
+      ? [{ part, ...(item === undefined ? {} : { item }), fix, before, left }]
+      : [];
+  });
+  return bestOfKind(tried).sort((a, b) => sizeOf(a.left) - sizeOf(b.left) || rankOf(a.fix) - rankOf(b.fix));
+}
+
+/** What changes less for visitors comes first. */
+function rankOf(fix: FitFix): number {
+  return fix.kind === 'policy' ? ranks.indexOf(fix.does) : ranks.indexOf(fix.kind);
+}
+const ranks = ['width', 'atEnd', 'takeover', 'label', 'gap', 'fold', 'shrink', 'scroll', 'policy'];
+
+/** Of several gaps and labels, those that are enough; where none is, the one that does most. */
+function bestOfKind(tried: readonly FitSuggestion[]): FitSuggestion[] {
+  const gaps = tried.filter(({ fix }) => fix.kind === 'gap');
+  const whole = gaps.filter(({ left }) => left.length === 0);
+  const best = whole[0] ?? gaps.at(-1);
+  const labels = tried
+    .filter(({ fix }) => fix.kind === 'label')
+    .sort((a, b) => sizeOf(a.left) - sizeOf(b.left))
+    .slice(0, MOST_LABELS);
+  const others = tried.filter(({ fix }) => fix.kind !== 'gap' && fix.kind !== 'label');
+  return [...others, ...labels, ...(best === undefined ? [] : [best])];
+}
+/** So many entries are offered another label. */
+const MOST_LABELS = 3;
+
+/** The edit that a fix is. */
+export function fitFix(context: CommandContext, part: Id, fix: FitFix): Result<Edit> {
+  const { document } = context;
+  switch (fix.kind) {
+    case 'takeover':
+      return drawerTakesOver(context, part, fix.below);
+    case 'policy':
+      return setFit(context, part, fix.devices, fix.does);
+    case 'label':
+      return renameItem(context, fix.item, fix.label);
+    case 'gap':
+      return setLooks(context, { owner: part, thing: 'bar' }, { gap: `${fix.px}px` });
+    case 'width':
+    case 'atEnd': {
+      const face = maybeFace(document, fix.item);
+      if (face === null) return no(refusal('notThere', { id: fix.item }));
+      const list = fix.kind === 'width' ? { width: fix.px } : { align: 'end' as const };
+      return setItems(context, [fix.item], { dropdown: dropdownWith(face.dropdown ?? null, { list }) });
+    }
+  }
+}
+
+function fixesOfBar(document: SiteDocument, part: Id, before: readonly TroubleAt[]): FitFix[] {
+  const own = document.parts.nodes.get(part);
+  if (own?.kind !== 'placement') return [];
+  const { medium, wide } = document.site.breakpoints;
+  const starts: Readonly<Record<DeviceClass, number>> = { narrow: 0, medium, wide };
+  const ends: Readonly<Record<DeviceClass, number>> = {
+    narrow: medium - 1,
+    medium: wide - 1,
+    wide: Infinity,
+  };
+  const devices = deviceClasses.filter((device) =>
+    before.some(({ from, to }) => from <= ends[device] && to >= starts[device]),
+  );
+  const widest = Math.max(...before.map(({ to }) => to));
+  const { gap } = lookOfBar(document, part);
+  return [
+    ...(canYield(own) ? [{ kind: 'takeover' as const, below: widest + 1 + SPARE }] : []),
+    ...labelFixes(document, own.shows ?? ''),
+    ...gapsBelow(gap).map((px) => ({ kind: 'gap' as const, px })),
+    ...policies.map((does) => ({ kind: 'policy' as const, does, devices })),
+  ];
+}
+
+/** Gaps that are smaller than one, the widest first. */
+function gapsBelow(gap: number): number[] {
+  const found: number[] = [];
+  for (let px = Math.ceil(gap) - 1; px >= LEAST_GAP; px -= px > 16 ? 4 : 2) found.push(px);
+  return found;
+}
+
+/** The gap between the entries of a bar, in px. */
+function lookOfBar(document: SiteDocument, part: Id): { readonly gap: number } {
+  const style = new FitStyle(sheetOf(document), 'wide');
+  const place = style.within({ area: 'header', owners: new Set([document.site.id, areaId('header')]) }, [
+    part,
+  ]);
+  const [, gap = ''] = /^(?:\S+ )?(\S+)$/.exec(style.value(lineOfAll('bar'), 'gap', place)) ?? [];
+  return { gap: pxOf(gap, 16) ?? 0 };
+}
+
+/** Shorter names of the entries of a menu: the titles of their pages, and what other menus call these. */
+function labelFixes(document: SiteDocument, menu: Id): FitFix[] {
+  return [...childrenOf(document.items, menu)].flatMap((id): FitFix[] => {
+    const face = maybeFace(document, id);
+    if (face?.destination.kind !== 'page') return [];
+    const { page } = face.destination;
+    const now = labelOf(document, face);
+    const elsewhere = [...document.items.nodes.values()].flatMap((other) => {
+      const same = maybeFace(document, other.id);
+      return same?.destination.kind === 'page' &&
+        same.destination.page === page &&
+        menuOf(document, other.id).id !== menu
+        ? [labelOf(document, same)]
+        : [];
+    });
+    const title = document.pages.nodes.get(page)?.title;
+    const names = new Set([...(title === undefined ? [] : [title]), ...elsewhere]);
+    return [...names]
+      .filter((name) => name.trim() !== '' && name.length < now.length)
+      .map((label) => ({ kind: 'label', item: id, label }));
+  });
+}
+
+/** A wider list for texts that break, and one that ends with its entry where it leaves the screen. */
+function fixesOfDrop(document: SiteDocument, item: Id, lanesOf: LanesOf, part: Id): FitFix[] {
+  const lane = lanesOf(document).find((one) => one.part === part && one.item === item);
+  const lists = (lane?.stretches ?? []).flatMap(({ state }) => (state.is === 'list' ? [state] : []));
+  const wanted = Math.max(0, ...lists.map(({ wanted: px }) => px));
+  const px = Math.min(MOST_WIDTH, Math.max(LEAST_WIDTH, Math.ceil(wanted)));
+  return [
+    ...(lists.some(({ broken }) => broken.length > 0) ? [{ kind: 'width' as const, item, px }] : []),
+    ...(lists.some(({ place }) => place === 'beyond') ? [{ kind: 'atEnd' as const, item }] : []),
+  ];
+}

@@ -1,0 +1,240 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { FitMode, FitProblem, FitSuggestion, ModeProblem } from '@zorvik/core';
+import { laneName, laneKind, modeWords, problemWords, rangeWords } from '../../composables/laneWords.ts';
+import { suggestionWords } from '../../composables/suggestionWords.ts';
+import { useFit } from '../../stores/fit.ts';
+import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
+import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import FitsField from '../common/FitsField.vue';
+
+/** What does not fit, or, where a bar or a dropdown is chosen, what it does and what would mend it. */
+const copy = useWorkingCopy();
+const fit = useFit();
+const live = useLiveView();
+const SPAN = { least: NARROWEST, most: WIDEST };
+
+const part = computed(() => {
+  const id = fit.chosen?.part;
+  return id === undefined ? null : (copy.document?.parts.nodes.get(id) ?? null);
+});
+const lane = computed(() =>
+  fit.lanes.find((one) => one.part === fit.chosen?.part && one.item === fit.chosen.item),
+);
+const own = computed(() =>
+  fit.shownProblems.filter((one) => one.part === fit.chosen?.part && one.item === fit.chosen.item),
+);
+const name = computed(() =>
+  copy.document === null || lane.value === undefined ? '' : laneName(copy.document, lane.value),
+);
+const offers = computed(() => {
+  const { document } = copy;
+  return document === null ? [] : fit.suggestions.map((one) => ({ one, ...suggestionWords(document, one) }));
+});
+
+interface Line {
+  readonly key: string;
+  readonly name: string;
+  readonly words: string;
+  readonly mode: FitMode | null;
+  readonly problem: FitProblem;
+}
+const lines = computed((): Line[] => {
+  const { document } = copy;
+  if (document === null) return [];
+  const line = (problem: FitProblem, mode: FitMode | null): Line => ({
+    key: `${mode} ${problem.of} ${problem.part} ${problem.item ?? ''} ${problem.from}`,
+    name: laneName(document, problem),
+    words: `${problemWords(problem)} ${rangeWords(problem, SPAN)}`,
+    mode,
+    problem,
+  });
+  return [
+    ...fit.problems.map((one) => line(one, null)),
+    ...fit.inModes.map((one: ModeProblem) => line(one, one.mode)),
+  ];
+});
+
+/** Shows it at the widest width at which it is worst, as a visitor has set it. */
+function show({ problem: { part: id, item, worstAt, of }, mode }: Line): void {
+  fit.mode = mode;
+  live.width = mode === 'zoom400' ? NARROWEST : Math.min(worstAt, WIDEST);
+  if (of === 'bar' || of === 'dropdown') fit.chosen = { part: id, ...(item === undefined ? {} : { item }) };
+}
+function preview(one: FitSuggestion): void {
+  fit.previewed = fit.previewed === one ? null : one;
+}
+</script>
+
+<template>
+  <section class="details" aria-label="What does not fit">
+    <template v-if="fit.chosen === null || lane === undefined">
+      <div class="who">
+        <h2>
+          {{ lines.length === 0 ? (fit.isKnown ? 'Everything fits' : 'Measuring …') : 'What does not fit' }}
+        </h2>
+        <p class="mute">
+          Also checked: text at 150 and 200 %, zoom to 400 %, the other direction, labels 35 % longer, a
+          scrollbar.
+        </p>
+      </div>
+      <ul v-if="lines.length > 0" class="list">
+        <li v-for="one in lines" :key="one.key">
+          <b>{{ one.name }}</b>
+          <span>{{ one.words }}</span>
+          <em v-if="one.mode !== null">{{ modeWords[one.mode] }}</em>
+          <button type="button" class="plain-button" @click="show(one)">Show</button>
+        </li>
+      </ul>
+      <p v-else-if="fit.isKnown" class="fine">
+        No bar wraps, no label breaks and nothing leaves the screen, from {{ NARROWEST }} to {{ WIDEST }} px.
+      </p>
+    </template>
+    <template v-else>
+      <div class="who">
+        <h2 :title="name">{{ name }}</h2>
+        <p v-for="one in own" :key="one.from" class="trouble">
+          {{ problemWords(one) }} {{ rangeWords(one, SPAN) }}
+        </p>
+        <p v-if="own.length === 0" class="mute">{{ laneKind(lane) }}, fits at every width</p>
+        <p v-if="fit.isEstimate" class="mute">An estimate: a font of the visitor’s system is used.</p>
+        <button type="button" class="plain-button" @click="fit.chosen = null">All problems</button>
+      </div>
+      <FitsField
+        v-if="lane.of === 'bar' && part !== null"
+        class="does"
+        :part="part"
+        label="When it does not fit"
+      />
+      <ul class="list" aria-label="Suggestions">
+        <li v-for="{ one, what, effect } in offers" :key="what" :class="{ seen: fit.previewed === one }">
+          <b>{{ what }}</b>
+          <span>{{ effect }}</span>
+          <button
+            type="button"
+            class="plain-button"
+            :aria-pressed="fit.previewed === one"
+            @click="preview(one)"
+          >
+            Preview
+          </button>
+          <button type="button" class="plain-button" @click="fit.apply(one)">Apply</button>
+        </li>
+        <li v-if="own.length > 0 && offers.length === 0" class="mute">
+          Nothing that Zorvik knows of would help here.
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.details {
+  display: grid;
+  grid-template-columns: minmax(170px, 220px) auto minmax(0, 1fr);
+  gap: 0 22px;
+  height: clamp(8.5rem, 22dvh, 11rem);
+  padding: 10px 14px;
+  border-block-start: 1px solid var(--line);
+  background: var(--sheet);
+}
+.who {
+  display: grid;
+  align-content: start;
+  justify-items: start;
+  gap: 4px;
+  min-width: 0;
+  overflow: auto;
+}
+h2 {
+  font-size: 1.0625rem;
+}
+p {
+  margin: 0;
+  font-size: 0.75rem;
+}
+.trouble {
+  color: var(--ochre);
+}
+.fine {
+  grid-column: 2 / -1;
+  color: var(--moss);
+  font-size: 0.8125rem;
+}
+.who .plain-button,
+.list .plain-button {
+  min-height: 26px;
+  font-size: 0.75rem;
+}
+.does {
+  align-content: start;
+  max-width: 240px;
+}
+.does :deep(label) {
+  flex-basis: 100%;
+}
+.does :deep(label > span) {
+  width: 52px;
+}
+.does :deep(select) {
+  min-height: 28px;
+  padding-block: 0;
+}
+.list {
+  grid-column: -2 / -1;
+  margin: 0;
+  padding: 0;
+  overflow: auto;
+  list-style: none;
+}
+.details > .list:nth-child(2) {
+  grid-column: 2 / -1;
+}
+.list li {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 32px;
+  padding-inline: 6px 2px;
+  border-block-end: 1px solid var(--line-soft);
+  font-size: 0.8125rem;
+}
+.list li > span {
+  flex: 1;
+  min-width: 0;
+  color: var(--mute);
+}
+.list b {
+  font-weight: 600;
+}
+.list em {
+  padding: 1px 7px;
+  border: 1px solid var(--line);
+  border-radius: 9px;
+  color: var(--mute);
+  font-size: 0.75rem;
+  font-style: normal;
+}
+.list .seen {
+  background: var(--accent-veil);
+}
+.list [aria-pressed='true'] {
+  border-color: var(--accent);
+  color: var(--accent);
+}
+@media (max-width: 760px) {
+  .details {
+    grid-template-columns: minmax(0, 1fr);
+    height: 42dvh;
+    overflow: auto;
+  }
+  .details > .list:nth-child(2),
+  .list {
+    grid-column: 1;
+    overflow: visible;
+  }
+  .list li {
+    flex-wrap: wrap;
+  }
+}
+</style>
