@@ -47,6 +47,7 @@ export default defineConfig({
         live: here('live.html'),
         frame: here('frame.html'),
         sheet: here('sheet.html'),
+        contact: here('contact.html'),
       },
     },
   },

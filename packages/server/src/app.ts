@@ -118,7 +118,7 @@ function editor(folder: string): RequestHandler {
     setHeaders: (response) => void response.set('Access-Control-Allow-Origin', '*'),
   });
   router.use('/assets', assets, unknownPath);
-  for (const page of ['live.html', 'frame.html', 'sheet.html'])
+  for (const page of ['live.html', 'frame.html', 'sheet.html', 'contact.html'])
     router.get(`/${page}`, plainAnswers, guardHost, liveHeaders, (_, response) =>
       response.sendFile(join(folder, page)),
     );

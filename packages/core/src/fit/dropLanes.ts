@@ -119,14 +119,9 @@ function columnsIn(
   device: BarSetting['device'],
 ): number | null {
   const count = Math.max(1, columns.length);
-  switch (form) {
-    case 'grid':
-      return device === 'medium' ? Math.min(MOST_MEDIUM, count) : count;
-    case 'two':
-      return 2;
-    default:
-      return null;
-  }
+  if (form === 'two') return 2;
+  if (form !== 'grid') return null;
+  return device === 'medium' ? Math.min(MOST_MEDIUM, count) : count;
 }
 
 /** What a dropdown of an entry is. */

@@ -44,6 +44,7 @@ export function useAddress(): void {
         ...(frame.page === null || frame.page.address === '/' ? {} : { page: frame.page.id }),
         ...(fit.chosen === null ? {} : { part: fit.chosen.part }),
         ...(fit.chosen?.item === undefined ? {} : { item: fit.chosen.item }),
+        ...(fit.view === 'contact' ? { view: 'contact' } : {}),
       };
     if (route.name !== 'arrange') return {};
     return {
@@ -68,6 +69,7 @@ export function useAddress(): void {
     const wasBack = isBack;
     isBack = false;
     if (route.name === 'fit') {
+      if (view === 'contact' || wasBack) fit.view = view === 'contact' ? view : 'widths';
       if (typeof part === 'string' && document.parts.nodes.has(part)) {
         const chosen = { part, ...(typeof item === 'string' ? { item } : {}) };
         if (!isEqual(chosen, fit.chosen)) fit.chosen = chosen;

@@ -63,6 +63,8 @@ export const useFit = defineStore('fit', () => {
   const isKnown = ref(false);
   /** The workspace Fit is open: it shows more than the others. */
   const isWhole = ref(false);
+  /** Every width of the page, or every dropdown at three. */
+  const view = ref<'widths' | 'contact'>('widths');
   /** The lane that is chosen there; null: none. */
   const chosen = shallowRef<LaneKey | null>(null);
   /** The suggestion that the picture shows as if it were applied; null: none. */
@@ -191,6 +193,7 @@ export const useFit = defineStore('fit', () => {
     isEstimate,
     isKnown,
     isWhole,
+    view,
     chosen,
     previewed,
     mode,

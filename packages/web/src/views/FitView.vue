@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount } from 'vue';
 import { counted, deviceClasses } from '@zorvik/core';
+import ChoiceRow from '../components/common/ChoiceRow.vue';
+import ContactSheet from '../components/fit/ContactSheet.vue';
 import FitChart from '../components/fit/FitChart.vue';
 import FitDetails from '../components/fit/FitDetails.vue';
 import FramePage from '../components/frame/FramePage.vue';
@@ -20,6 +22,15 @@ onBeforeUnmount(() => {
   fit.previewed = null;
   fit.mode = null;
 });
+function showProblems(): void {
+  fit.chosen = null;
+  fit.view = 'widths';
+}
+const views = [
+  { value: 'widths' as const, label: 'Every width' },
+  { value: 'contact' as const, label: 'Contact sheet' },
+];
+const view = computed({ get: () => fit.view, set: (next) => (fit.view = next ?? 'widths') });
 const problems = computed(() =>
   fit.problems.length === 0 ? 'Everything fits' : counted(fit.problems.length, '# problem', '# problems'),
 );
@@ -34,8 +45,7 @@ const problems = computed(() =>
         type="button"
         class="plain-button"
         :class="{ look: fit.problems.length > 0 }"
-        :aria-pressed="fit.chosen === null"
-        @click="fit.chosen = null"
+        @click="showProblems"
       >
         {{ fit.isKnown ? problems : 'Measuring …' }}
       </button>
@@ -48,6 +58,7 @@ const problems = computed(() =>
           )
         }}
       </span>
+      <ChoiceRow v-model="view" label="View" is-label-hidden :choices="views" />
       <button
         v-if="fit.mode !== null"
         type="button"
@@ -57,7 +68,7 @@ const problems = computed(() =>
       >
         Shown with {{ modeWords[fit.mode] }} ×
       </button>
-      <div class="classes" role="group" aria-label="Device class">
+      <div v-if="view === 'widths'" class="classes" role="group" aria-label="Device class">
         <button
           v-for="one in deviceClasses"
           :key="one"
@@ -70,11 +81,14 @@ const problems = computed(() =>
         </button>
       </div>
     </div>
-    <section class="picture" aria-label="Live page">
-      <FramePicture name="main" title="Live page" :width="live.width" :shown="drawn" @room="live.follow" />
-    </section>
-    <FitChart class="chart" />
-    <FitDetails />
+    <ContactSheet v-if="view === 'contact'" class="contact" :document="fit.shown" :dress="fit.dress" />
+    <template v-else>
+      <section class="picture" aria-label="Live page">
+        <FramePicture name="main" title="Live page" :width="live.width" :shown="drawn" @room="live.follow" />
+      </section>
+      <FitChart class="chart" />
+      <FitDetails />
+    </template>
   </div>
 </template>
 
@@ -139,6 +153,14 @@ h1 {
   min-height: 0;
   padding: 8px 14px 0;
   background: repeating-linear-gradient(90deg, var(--paper-deep) 0 1px, transparent 1px 80px), var(--stage);
+}
+.contact {
+  grid-row: 2 / -1;
+}
+@media print {
+  .head {
+    display: none;
+  }
 }
 .chart {
   max-height: min(18rem, 34dvh);

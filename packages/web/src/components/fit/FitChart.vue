@@ -49,7 +49,7 @@ interface Row {
 /** About how wide a letter of a stretch is, in px, and what is beside its words. */
 const [LETTER, BESIDE] = [6.1, 14];
 /** The px of the window that the chart has for its widths: enough to know which words fit. */
-const room = computed(() => Math.max(200, live.windowWidth - 240));
+const room = computed(() => Math.max(200, live.windowWidth - 264));
 
 const share = (px: number): number => ((px - NARROWEST) / (WIDEST - NARROWEST)) * 100;
 
@@ -92,7 +92,7 @@ const rows = computed((): Row[] => {
           ? 'only a browser can measure this band'
           : worst === undefined
             ? (odd(pieces) ?? laneKind(lane))
-            : `${problemWords(worst)} ${rangeWords(worst, SPAN)}${more}`,
+            : `${problemWords(worst)}, ${worst.from} to ${worst.to} px${more}`,
       isTrouble: worst !== undefined,
       isInner: item !== undefined,
       pieces,
@@ -248,7 +248,7 @@ function setTakeover(px: number, group: string): void {
 
 <style scoped>
 .chart {
-  --left: 190px;
+  --left: 214px;
   position: relative;
   display: grid;
   grid-template-rows: auto minmax(0, 1fr);
