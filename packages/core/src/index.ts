@@ -230,7 +230,7 @@ export { upgradeSteps, type UpgradeStep } from './upgrades/upgradeSteps.ts';
 export { diffPages, type IncomingPage, type DiffChoices } from './diff/diffPages.ts';
 export { diffReading, type ReadingDiff, type RecognisedBy } from './diff/diffReading.ts';
 export { compareLooks } from './diff/compareLooks.ts';
-export { compareFrames, frameSource, type FrameSource } from './diff/compareFrames.ts';
+export { compareFrames, frameSource, withSource, type FrameSource } from './diff/compareFrames.ts';
 export { compareMenus, changeInWords, type MenuChange } from './diff/compareMenus.ts';
 
 export { createFilling, withFollowed, followedId, type FillFollowed } from './resolve/withFollowed.ts';

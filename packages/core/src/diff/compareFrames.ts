@@ -36,6 +36,21 @@ export function frameSource(document: SiteDocument): FrameSource {
   };
 }
 
+/** A document as an edition had its frame and its looks; its menus are those of the working copy. O(parts). */
+export function withSource(
+  document: SiteDocument,
+  { site, parts, styles = [], tokens = [], ownCss = [] }: FrameSource,
+): SiteDocument {
+  return {
+    ...document,
+    site,
+    parts: withNodesLast(emptyForest<Part>(), parts),
+    styles: withNodesLast(emptyForest<Style>(), styles),
+    tokens: withNodesLast(emptyForest<Token>(), tokens),
+    ownCss: withNodesLast(emptyForest<OwnCss>(), ownCss),
+  };
+}
+
 /** What these are called in a list of what has changed. */
 const factWords: Readonly<Record<Exclude<keyof Site, 'id' | 'key'>, string>> = {
   name: 'name',

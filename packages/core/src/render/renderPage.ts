@@ -26,6 +26,8 @@ export interface PageChoices {
   readonly year: number;
   /** What the bars of the header do where they do not fit (`barFits`); not there: what `measure` says. */
   readonly fits?: BarFits;
+  /** Menus as they are to be shown, by their keys, such as those of an edition; not there: as the document has them. */
+  readonly menus?: ReadonlyMap<string, ResolvedMenu>;
   /** Measures text, for bars that do something where they do not fit; not there: they wrap. */
   readonly measure?: Measure;
   /** For composing: parts and entries have their ids, and what is empty stays. */
@@ -39,15 +41,21 @@ export interface PageChoices {
 export function renderPage(
   document: SiteDocument,
   situation: Situation,
-  { compareTitles, pictures, year, fits, measure, isComposed = false }: PageChoices,
+  { compareTitles, pictures, year, fits, measure, menus: given, isComposed = false }: PageChoices,
 ): RenderedPage {
   const menus = new Map<Id, ResolvedMenu>();
   const menuOf = (id: Id): ResolvedMenu | null => {
-    if (!document.menus.nodes.has(id)) return null;
+    const node = document.menus.nodes.get(id);
+    if (node === undefined) return null;
+    if (given !== undefined) return noted(id, given.get(node.key) ?? null);
     const known = menus.get(id) ?? resolveMenu(document, id, { compareTitles });
     menus.set(id, known);
     return known;
   };
+  function noted(id: Id, menu: ResolvedMenu | null): ResolvedMenu | null {
+    if (menu !== null) menus.set(id, menu);
+    return menu;
+  }
   const words = siteWords(document);
   const choices = {
     site: document.site,

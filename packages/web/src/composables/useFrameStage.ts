@@ -11,10 +11,13 @@ import {
   pathKey,
   renderPage,
   type Id,
+  type ResolvedMenu,
   type SiteDocument,
 } from '@zorvik/core';
 import { fromFrame, type FromFrame, type ToFrame } from '../live/frameMessages.ts';
+import { useComparing } from '../stores/comparing.ts';
 import { useFit } from '../stores/fit.ts';
+import { useFitWork } from '../stores/fitWork.ts';
 import { useFrame, type PictureName } from '../stores/frame.ts';
 import { useNotices } from '../stores/notices.ts';
 import { useReadability } from '../stores/readability.ts';
@@ -26,25 +29,29 @@ import { pageChoices } from '../stores/pageChoices.ts';
 
 /**
  * The page that is looked at, drawn once for all its pictures. `shown`: the site that is drawn. `dress`: what is done
- * with its style sheet.
+ * with its style sheet. `menus`: its menus, where they are not those of the site.
  */
 export function useDrawnPage(
   shown: () => SiteDocument | null,
   dress = (css: string): string => css,
+  menus: () => ReadonlyMap<string, ResolvedMenu> | null = () => null,
 ): ComputedRef<ToFrame | null> {
   const frame = useFrame();
   const fit = useFit();
+  const work = useFitWork();
   return computed((): ToFrame | null => {
     const document = shown();
     if (document === null) return null;
     const { site } = document;
+    const own = menus();
     const {
       skip: _,
       css,
       ...page
     } = renderPage(document, frame.situation, {
       ...pageChoices(site),
-      fits: fit.isWhole ? fit.shownFits : fit.fits,
+      ...(own === null ? {} : { menus: own }),
+      fits: fit.isWhole ? work.shownFits : fit.fits,
       isComposed: !frame.isTried,
     });
     return {
@@ -84,6 +91,8 @@ export function useFrameStage(
   const notices = useNotices();
   const readability = useReadability();
   const fit = useFit();
+  const work = useFitWork();
+  const comparing = useComparing();
   const isReady = ref(false);
   // The picture comes and goes with the view: a new one says when it is ready.
   watch(iframe, () => (isReady.value = false));
@@ -99,9 +108,18 @@ export function useFrameStage(
     tell({ kind: 'select', part: frame.partId, again: frame.shownAgain, item: selection.item?.id ?? null });
   const tellHeld = (): void => tell({ kind: 'hold', as: frame.held[name] });
   const tellAdding = (): void => tell({ kind: 'adding', spot: frame.adding });
-  /** In Fit, what does not fit is marked; elsewhere, what is hard to read. */
-  const signs = computed(() => (fit.isWhole ? fit.signs : readability.signs));
+  /** In Fit, what does not fit is marked, or what differs; elsewhere, what is hard to read. */
+  const signs = computed(() => {
+    if (comparing.other !== null && fit.isWhole) return comparing.signs[name === 'other' ? 'other' : 'main'];
+    return fit.isWhole ? work.signs : readability.signs;
+  });
   const tellSigns = (): void => tell({ kind: 'signs', signs: signs.value });
+  /** In Fit, the dropdown that is chosen is open. */
+  const opened = computed(() => {
+    const { part, item } = (fit.isWhole ? fit.chosen : null) ?? {};
+    return part === undefined || item === undefined ? null : { part, item };
+  });
+  const tellOpen = (): void => tell({ kind: 'open', entry: opened.value });
   const tellState = (): void => tell({ kind: 'state', of: name === 'main' ? frame.heldState : null });
   const tellTrying = (): void => tell({ kind: 'try', isOn: frame.isTried });
 
@@ -118,6 +136,7 @@ export function useFrameStage(
     tellHeld();
     tellSigns();
     tellState();
+    if (opened.value !== null) tellOpen();
   }
 
   function heed(message: FromFrame): void {
@@ -148,8 +167,10 @@ export function useFrameStage(
         return void framing.takeLogo(message.id, message.file);
       case 'fix':
         return fit.isWhole
-          ? fit.chooseAt(message.part, message.item)
+          ? work.chooseAt(message.part, message.item)
           : readability.fixAt(message.part, message.item);
+      case 'scroll':
+        return void (comparing.top = message.top);
       case 'visit':
         return visit(message.path);
       case 'key':
@@ -183,6 +204,11 @@ export function useFrameStage(
   // Marks are drawn anew then: not under somebody's pointer for nothing.
   watch(signs, (now, before) => !isEqual(now, before) && tellSigns());
   watch(() => frame.heldState, tellState);
+  watch(opened, tellOpen);
+  watch(
+    () => comparing.top,
+    (top) => comparing.other !== null && tell({ kind: 'scrollTo', top }),
+  );
   onMounted(() => window.addEventListener('message', hear));
   onBeforeUnmount(() => window.removeEventListener('message', hear));
 

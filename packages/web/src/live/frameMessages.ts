@@ -51,6 +51,10 @@ export type ToFrame =
   | { readonly kind: 'signs'; readonly signs: readonly PictureSign[] }
   /** Something is held in a state, as the state sheet shows it; null: nothing is. */
   | { readonly kind: 'state'; readonly of: HeldState | null }
+  /** This entry of a bar is open, as a visitor opens it; null: none is. */
+  | { readonly kind: 'open'; readonly entry: { readonly part: Id; readonly item: Id } | null }
+  /** The page is scrolled so far, in px, as the picture beside it is. */
+  | { readonly kind: 'scrollTo'; readonly top: number }
   /** It behaves as for a visitor, or nothing in it leads anywhere. */
   | { readonly kind: 'try'; readonly isOn: boolean };
 
@@ -81,6 +85,8 @@ export type FromFrame =
   | { readonly kind: 'file'; readonly id: Id; readonly file: Blob }
   /** What is hard to read there is to be made readable. */
   | { readonly kind: 'fix'; readonly part: Id | null; readonly item: Id | null }
+  /** The page was scrolled so far, in px. */
+  | { readonly kind: 'scroll'; readonly top: number }
   /** While it is tried: a link was followed. */
   | { readonly kind: 'visit'; readonly path: string }
   | ({ readonly kind: 'key' } & StageKey);
@@ -122,6 +128,8 @@ export function fromFrame(message: unknown): FromFrame | null {
       return isIdOrNull(told.part) && isIdOrNull(told.item)
         ? { kind, part: told.part, item: told.item }
         : null;
+    case 'scroll':
+      return isPx(told.top) && told.top >= 0 ? { kind, top: told.top } : null;
     case 'visit':
       return typeof path === 'string' && path.startsWith('/') && path.length < 2000 ? { kind, path } : null;
     case 'key':

@@ -40,6 +40,9 @@ let adding: { readonly parent: string; readonly after: string | null } | null = 
 let isTried = false;
 let signs: readonly PictureSign[] = [];
 let heldState: HeldState | null = null;
+let opened: { readonly part: string; readonly item: string } | null = null;
+/** Something is opened by the editor, and not by a click of somebody. */
+let isOpening = false;
 
 function tell(message: FromFrame): void {
   // The iframe has no origin of its own and does not know the editor's; what it tells is no secret.
@@ -64,7 +67,20 @@ function show(message: Extract<ToFrame, { kind: 'show' }>): void {
   states.forget();
   hold();
   holdState();
+  openEntry();
   draw();
+}
+
+/** Opens what is to be open in the header, by the site’s own script, and closes all else. */
+function openEntry(): void {
+  isOpening = true;
+  for (const one of page.querySelectorAll<HTMLElement>('.zv-header .zv-bar>ul>li>button[aria-expanded=true]'))
+    one.setAttribute('aria-expanded', 'false');
+  if (opened !== null) {
+    const face = entryIn(page.querySelector(`[id="zv-${opened.part}"]`) ?? page, opened.item);
+    face?.parentElement?.querySelector<HTMLElement>(':scope>button[aria-expanded]')?.click();
+  }
+  isOpening = false;
 }
 
 /** Holds the header and the drawer in the situation that is looked at; while it is tried, the visitor decides. */
@@ -351,6 +367,7 @@ window.addEventListener(
   'click',
   (event) => {
     const { target } = event;
+    if (isOpening) return;
     if (!(target instanceof Element) || target === plus || target.matches('.sign')) return;
     const link = target.closest('a');
     if (link !== null) event.preventDefault();
@@ -423,6 +440,12 @@ window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => 
     holdState();
     draw();
   }
+  if (data.kind === 'open') {
+    opened = data.entry;
+    openEntry();
+    draw();
+  }
+  if (data.kind === 'scrollTo' && Math.abs(window.scrollY - data.top) > 1) window.scrollTo({ top: data.top });
   if (data.kind === 'try') {
     isTried = data.isOn;
     holdState();
@@ -465,6 +488,7 @@ document.addEventListener(
   'scroll',
   ({ target }) => {
     draw();
+    if (target === document) tell({ kind: 'scroll', top: Math.max(0, Math.round(window.scrollY)) });
     // Its own script has just looked at how far the page is scrolled.
     if (target === document && heldAs === 'scrolled') requestAnimationFrame(hold);
   },

@@ -1,13 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
-  applyEdit,
-  fitFix,
-  inMode,
   isEqual,
-  isProblem,
-  problemsOf,
-  textIn,
   type BarFits,
   type FitMode,
   type FitProblem,
@@ -19,10 +13,7 @@ import {
 import { PICTURES } from '@zorvik/contract';
 import type { Lacking } from '@zorvik/formats/fonts';
 import { fitClient, type FitClient } from '../workers/fitClient.ts';
-import { stateWords } from '../composables/laneWords.ts';
-import type { PictureSign } from '../live/frameMessages.ts';
 import { useFrame } from './frame.ts';
-import { useLiveView } from './liveView.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
 /** Widths of the window in which a bar has more than one row. */
@@ -48,7 +39,6 @@ const SETTLING = 120;
 export const useFit = defineStore('fit', () => {
   const copy = useWorkingCopy();
   const frame = useFrame();
-  const live = useLiveView();
   const lanes = shallowRef<readonly Lane[]>([]);
   /** What bars do where they do not fit, for the style sheet of the page that is looked at. */
   const fits = shallowRef<BarFits>({});
@@ -117,9 +107,6 @@ export const useFit = defineStore('fit', () => {
     void look();
   });
 
-  /** What does not fit in the mode that is shown. */
-  const shownProblems = computed(() => problemsOf(lanes.value));
-
   /** Where bars have more than one row: stretches of the same number of rows are one. */
   const wrapping = computed((): Wrapping[] =>
     lanes.value.flatMap(({ of, part, stretches }) => {
@@ -138,56 +125,13 @@ export const useFit = defineStore('fit', () => {
     }),
   );
 
-  /** The site as the picture shows it: with the suggestion that is looked at, and as a visitor has set it. */
-  const shown = computed(() => {
-    const { document } = copy;
-    const { value: suggestion } = previewed;
-    if (document === null || suggestion === null)
-      return document === null ? null : inMode(document, mode.value);
-    const context = { document, base: 0, session: 'preview', random: () => 7 };
-    const made = fitFix(context, suggestion.part, suggestion.fix);
-    const done = made.ok ? applyEdit(document, made.value) : null;
-    return inMode(done?.ok === true ? done.value.document : document, mode.value);
-  });
-  /** What bars do where they do not fit, in the picture. */
-  const shownFits = computed((): BarFits => {
-    const at = previewed.value === null ? -1 : suggestions.value.indexOf(previewed.value);
-    return previews.value[at] ?? fits.value;
-  });
-  /** A style sheet with the size of text that a visitor has set. */
-  const dress = (css: string): string =>
-    textIn(mode.value) === 100 ? css : `${css}\n:root{font-size:${textIn(mode.value)}%}`;
-
-  /** What does not fit at the width of the picture, each at the entry with which it begins. */
-  const signs = computed((): PictureSign[] =>
-    lanes.value.flatMap(({ part, item, stretches }) => {
-      const state = stretches?.find(({ from, to }) => live.width >= from && live.width <= to)?.state;
-      if (state === undefined || !isProblem(state)) return [];
-      if (state.is === 'rows')
-        return state.firsts.length === 0
-          ? [{ part, item: null, text: stateWords(state) }]
-          : state.firsts.map((first, at) => ({ part, item: first, text: `Row ${at + 2} begins here` }));
-      return [{ part, item: item ?? null, text: stateWords(state) }];
-    }),
-  );
-  /** Chooses what a sign is about. */
-  function chooseAt(part: Id | null, item: Id | null): void {
-    if (part === null) return;
-    const isDrop = shownProblems.value.some((one) => one.part === part && one.item === item && item !== null);
-    chosen.value = { part, ...(isDrop && item !== null ? { item } : {}) };
-  }
-
-  function apply({ part, fix }: FitSuggestion): void {
-    copy.perform((context) => fitFix(context, part, fix));
-  }
-
   return {
     lanes,
     fits,
     problems,
-    shownProblems,
     inModes,
     suggestions,
+    previews,
     lacking,
     wrapping,
     isEstimate,
@@ -197,11 +141,5 @@ export const useFit = defineStore('fit', () => {
     chosen,
     previewed,
     mode,
-    shown,
-    shownFits,
-    dress,
-    signs,
-    chooseAt,
-    apply,
   };
 });

@@ -34,8 +34,8 @@ export const frameScopes = ['all', 'template', 'below', 'page'] as const;
 /** See `frameScopes`. */
 export type FrameScope = (typeof frameScopes)[number];
 
-/** The pictures of the page: at the width of the ruler, and on a narrow screen beside it. */
-export type PictureName = 'main' | 'narrow';
+/** The pictures of the page: at the width of the ruler, on a narrow screen beside it, and one to compare with. */
+export type PictureName = 'main' | 'narrow' | 'other';
 
 /** The width of a phone, in px. */
 const PHONE = 390;
@@ -74,7 +74,11 @@ export const useFrame = defineStore('frame', () => {
   /** What is held in a state on the large picture. */
   const heldState = shallowRef<HeldState | null>(null);
   /** What each picture is held as. */
-  const held = ref<Record<PictureName, HeldAs>>({ main: 'loaded', narrow: 'loaded' });
+  const held = ref<Record<PictureName, HeldAs>>({
+    main: 'loaded',
+    narrow: 'loaded',
+    other: 'loaded',
+  });
   const hold = (name: PictureName, as: HeldAs): void => {
     held.value = { ...held.value, [name]: as };
   };

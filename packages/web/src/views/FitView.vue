@@ -9,19 +9,44 @@ import FramePage from '../components/frame/FramePage.vue';
 import FramePicture from '../components/frame/FramePicture.vue';
 import { useDrawnPage } from '../composables/useFrameStage.ts';
 import { modeWords } from '../composables/laneWords.ts';
+import { useComparing } from '../stores/comparing.ts';
+import { useEditions } from '../stores/editions.ts';
 import { useFit } from '../stores/fit.ts';
+import { useFitWork } from '../stores/fitWork.ts';
 import { useLiveView } from '../stores/liveView.ts';
 
 /** Every width at once: what would wrap, break or leave the screen, where, and what mends it. */
 const fit = useFit();
+const work = useFitWork();
 const live = useLiveView();
-const drawn = useDrawnPage(() => fit.shown, fit.dress);
+const comparing = useComparing();
+const editions = useEditions();
+const drawn = useDrawnPage(() => work.shown, work.dress);
 fit.isWhole = true;
 onBeforeUnmount(() => {
   fit.isWhole = false;
   fit.previewed = null;
   fit.mode = null;
+  void comparing.choose(null);
 });
+const otherDrawn = useDrawnPage(
+  () => comparing.shown?.document ?? null,
+  work.dress,
+  () => comparing.shown?.menus ?? null,
+);
+void editions.loadList();
+const compared = computed(() => {
+  const { other } = comparing;
+  return other === null ? '' : other.kind === 'edition' ? `edition ${other.number}` : `starter ${other.key}`;
+});
+function compare(event: Event): void {
+  const { value } = event.target as HTMLSelectElement;
+  void comparing.choose(comparing.choices.find((one) => one.value === value)?.of ?? null);
+}
+/** Half of the room is no reason to look at another width. */
+function follow(room: number): void {
+  if (comparing.other === null) live.follow(room);
+}
 function showProblems(): void {
   fit.chosen = null;
   fit.view = 'widths';
@@ -58,6 +83,15 @@ const problems = computed(() =>
           )
         }}
       </span>
+      <label class="with">
+        <span>Compare with</span>
+        <select class="plain-field" :value="compared" @change="compare">
+          <option value="">nothing</option>
+          <option v-for="one in comparing.choices" :key="one.value" :value="one.value">
+            {{ one.label }}
+          </option>
+        </select>
+      </label>
       <ChoiceRow v-model="view" label="View" is-label-hidden :choices="views" />
       <button
         v-if="fit.mode !== null"
@@ -81,10 +115,30 @@ const problems = computed(() =>
         </button>
       </div>
     </div>
-    <ContactSheet v-if="view === 'contact'" class="contact" :document="fit.shown" :dress="fit.dress" />
+    <ContactSheet v-if="view === 'contact'" class="contact" :dress="work.dress" />
     <template v-else>
-      <section class="picture" aria-label="Live page">
-        <FramePicture name="main" title="Live page" :width="live.width" :shown="drawn" @room="live.follow" />
+      <section class="picture" :class="{ pair: comparing.other !== null }" aria-label="Live page">
+        <template v-if="comparing.other !== null">
+          <h2>Working copy</h2>
+          <h2>
+            {{ comparing.name }}
+            <small>
+              {{
+                comparing.count === 0
+                  ? 'no entry differs'
+                  : counted(comparing.count, '# entry differs', '# entries differ')
+              }}
+            </small>
+          </h2>
+        </template>
+        <FramePicture name="main" title="Live page" :width="live.width" :shown="drawn" @room="follow" />
+        <FramePicture
+          v-if="comparing.other !== null"
+          name="other"
+          :title="comparing.name"
+          :width="live.width"
+          :shown="otherDrawn"
+        />
       </section>
       <FitChart class="chart" />
       <FitDetails />
@@ -153,6 +207,30 @@ h1 {
   min-height: 0;
   padding: 8px 14px 0;
   background: repeating-linear-gradient(90deg, var(--paper-deep) 0 1px, transparent 1px 80px), var(--stage);
+}
+.picture.pair {
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  grid-template-rows: auto minmax(0, 1fr);
+  gap: 0 14px;
+}
+.picture h2 {
+  padding-block-end: 4px;
+  font-size: 0.8125rem;
+}
+.picture small {
+  margin-inline-start: 6px;
+  color: var(--mute);
+  font-weight: 500;
+}
+.with {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  color: var(--mute);
+  font-size: 0.75rem;
+}
+.with select {
+  max-width: 190px;
 }
 .contact {
   grid-row: 2 / -1;

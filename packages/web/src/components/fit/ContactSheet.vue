@@ -1,24 +1,35 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue';
-import { deviceClasses, renderPage, type SiteDocument } from '@zorvik/core';
+import { deviceClasses, renderPage } from '@zorvik/core';
 import { laneKind, laneName, problemWords, rangeWords } from '../../composables/laneWords.ts';
 import type { DrawnDrop, ToContact } from '../../live/contactMessages.ts';
 import { pageChoices } from '../../stores/pageChoices.ts';
+import { useComparing } from '../../stores/comparing.ts';
 import { useFit } from '../../stores/fit.ts';
+import { useFitWork } from '../../stores/fitWork.ts';
 import { useFrame } from '../../stores/frame.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import ChoiceRow from '../common/ChoiceRow.vue';
 import ContactColumn from './ContactColumn.vue';
 
 /**
  * Every dropdown and panel of the page, open, at three widths, as visitors get it: what has a problem comes first. It can
  * be printed.
  */
-const props = defineProps<{ document: SiteDocument | null; dress: (css: string) => string }>();
+const props = defineProps<{ dress: (css: string) => string }>();
 const copy = useWorkingCopy();
 const fit = useFit();
+const work = useFitWork();
 const frame = useFrame();
 const live = useLiveView();
+const comparing = useComparing();
+/** While something is compared, the sheet is flipped from one to the other: everything stays where it is. */
+const which = ref<'main' | 'other' | null>('main');
+const sides = computed(() => [
+  { value: 'main' as const, label: 'working copy' },
+  { value: 'other' as const, label: comparing.name },
+]);
 const SPAN = { least: NARROWEST, most: WIDEST };
 /** A phone, a tablet held upright, a desktop, in px: within the device classes that the site has. */
 const USUAL = { narrow: 390, medium: 820, wide: 1280 } as const;
@@ -49,7 +60,7 @@ const drops = computed(() =>
     .flatMap((lane) => {
       const { part, item } = lane;
       if (item === undefined || copy.document === null) return [];
-      const problem = fit.shownProblems.find((one) => one.part === part && one.item === item);
+      const problem = work.shownProblems.find((one) => one.part === part && one.item === item);
       return [
         {
           part,
@@ -64,11 +75,14 @@ const drops = computed(() =>
 );
 
 const shown = computed((): Extract<ToContact, { kind: 'show' }> | null => {
-  const { document } = props;
+  const isOther = comparing.other !== null && which.value === 'other';
+  const document = isOther ? (comparing.shown?.document ?? null) : work.shown;
   if (document === null) return null;
+  const menus = isOther ? (comparing.shown?.menus ?? null) : null;
   const { header, css } = renderPage(document, frame.situation, {
     ...pageChoices(document.site),
-    fits: fit.shownFits,
+    ...(menus === null ? {} : { menus }),
+    fits: work.shownFits,
     isComposed: true,
   });
   return {
@@ -129,6 +143,13 @@ const print = (): void => window.print();
           drops.some(({ trouble }) => trouble !== '') ? '; those with a problem first' : ''
         }}.
       </p>
+      <ChoiceRow
+        v-if="comparing.other !== null"
+        v-model="which"
+        label="Show"
+        is-label-hidden
+        :choices="sides"
+      />
       <button type="button" class="plain-button" @click="print">Print …</button>
     </div>
     <div ref="room" class="room">

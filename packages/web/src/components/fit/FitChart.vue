@@ -12,6 +12,7 @@ import {
 } from '../../composables/laneWords.ts';
 import { useDrawer } from '../../stores/drawer.ts';
 import { useFit } from '../../stores/fit.ts';
+import { useFitWork } from '../../stores/fitWork.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import WidthMark from './WidthMark.vue';
@@ -22,6 +23,7 @@ import WidthMark from './WidthMark.vue';
  */
 const copy = useWorkingCopy();
 const fit = useFit();
+const work = useFitWork();
 const live = useLiveView();
 const drawer = useDrawer();
 const chart = useTemplateRef<HTMLElement>('chart');
@@ -80,7 +82,7 @@ const rows = computed((): Row[] => {
   return fit.lanes.map((lane) => {
     const { of, part, item, stretches } = lane;
     const pieces = piecesOf(stretches ?? []);
-    const own = fit.shownProblems.filter((one) => one.part === part && one.item === item);
+    const own = work.shownProblems.filter((one) => one.part === part && one.item === item);
     const [worst] = own;
     const more = own.length > 1 ? ` and ${own.length - 1} more` : '';
     return {
@@ -116,7 +118,7 @@ function isChosen({ part, item, of }: Lane): boolean {
   return (of === 'bar' || item !== undefined) && fit.chosen?.part === part && fit.chosen.item === item;
 }
 function choose({ of, part, item }: Lane): void {
-  fit.chosen = of === 'bar' || of === 'dropdown' ? { part, ...(item === undefined ? {} : { item }) } : null;
+  fit.chosen = of === 'bar' || item !== undefined ? { part, ...(item === undefined ? {} : { item }) } : null;
 }
 
 function pxAt(event: PointerEvent): number {

@@ -4,6 +4,7 @@ import type { FitMode, FitProblem, FitSuggestion, ModeProblem } from '@zorvik/co
 import { laneName, laneKind, modeWords, problemWords, rangeWords } from '../../composables/laneWords.ts';
 import { suggestionWords } from '../../composables/suggestionWords.ts';
 import { useFit } from '../../stores/fit.ts';
+import { useFitWork } from '../../stores/fitWork.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import FitsField from '../common/FitsField.vue';
@@ -11,6 +12,7 @@ import FitsField from '../common/FitsField.vue';
 /** What does not fit, or, where a bar or a dropdown is chosen, what it does and what would mend it. */
 const copy = useWorkingCopy();
 const fit = useFit();
+const work = useFitWork();
 const live = useLiveView();
 const SPAN = { least: NARROWEST, most: WIDEST };
 
@@ -22,7 +24,7 @@ const lane = computed(() =>
   fit.lanes.find((one) => one.part === fit.chosen?.part && one.item === fit.chosen.item),
 );
 const own = computed(() =>
-  fit.shownProblems.filter((one) => one.part === fit.chosen?.part && one.item === fit.chosen.item),
+  work.shownProblems.filter((one) => one.part === fit.chosen?.part && one.item === fit.chosen.item),
 );
 const name = computed(() =>
   copy.document === null || lane.value === undefined ? '' : laneName(copy.document, lane.value),
@@ -118,7 +120,7 @@ function preview(one: FitSuggestion): void {
           >
             Preview
           </button>
-          <button type="button" class="plain-button" @click="fit.apply(one)">Apply</button>
+          <button type="button" class="plain-button" @click="work.apply(one)">Apply</button>
         </li>
         <li v-if="own.length > 0 && offers.length === 0" class="mute">
           Nothing that Zorvik knows of would help here.

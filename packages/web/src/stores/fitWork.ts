@@ -1,0 +1,73 @@
+import { defineStore } from 'pinia';
+import { computed } from 'vue';
+import {
+  applyEdit,
+  fitFix,
+  inMode,
+  isProblem,
+  problemsOf,
+  textIn,
+  type BarFits,
+  type FitSuggestion,
+  type Id,
+} from '@zorvik/core';
+import { stateWords } from '../composables/laneWords.ts';
+import type { PictureSign } from '../live/frameMessages.ts';
+import { useFit } from './fit.ts';
+import { useLiveView } from './liveView.ts';
+import { useWorkingCopy } from './workingCopy.ts';
+
+/** What the workspace Fit shows besides what everybody is told: the picture, and what is done with suggestions. */
+export const useFitWork = defineStore('fitWork', () => {
+  const copy = useWorkingCopy();
+  const fit = useFit();
+  const live = useLiveView();
+
+  /** What does not fit in the mode that is shown. */
+  const shownProblems = computed(() => problemsOf(fit.lanes));
+
+  /** The site as the picture shows it: with the suggestion that is looked at, and as a visitor has set it. */
+  const shown = computed(() => {
+    const { document } = copy;
+    const { previewed: suggestion } = fit;
+    if (document === null || suggestion === null)
+      return document === null ? null : inMode(document, fit.mode);
+    const context = { document, base: 0, session: 'preview', random: () => 7 };
+    const made = fitFix(context, suggestion.part, suggestion.fix);
+    const done = made.ok ? applyEdit(document, made.value) : null;
+    return inMode(done?.ok === true ? done.value.document : document, fit.mode);
+  });
+  /** What bars do where they do not fit, in the picture. */
+  const shownFits = computed((): BarFits => {
+    const at = fit.previewed === null ? -1 : fit.suggestions.indexOf(fit.previewed);
+    return fit.previews[at] ?? fit.fits;
+  });
+  /** A style sheet with the size of text that a visitor has set. */
+  const dress = (css: string): string =>
+    textIn(fit.mode) === 100 ? css : `${css}\n:root{font-size:${textIn(fit.mode)}%}`;
+
+  /** What does not fit at the width of the picture, each at the entry with which it begins. */
+  const signs = computed((): PictureSign[] =>
+    fit.lanes.flatMap(({ part, item, stretches }) => {
+      const state = stretches?.find(({ from, to }) => live.width >= from && live.width <= to)?.state;
+      if (state === undefined || !isProblem(state)) return [];
+      if (state.is === 'rows')
+        return state.firsts.length === 0
+          ? [{ part, item: null, text: stateWords(state) }]
+          : state.firsts.map((first, at) => ({ part, item: first, text: `Row ${at + 2} begins here` }));
+      return [{ part, item: item ?? null, text: stateWords(state) }];
+    }),
+  );
+  /** Chooses what a sign is about. */
+  function chooseAt(part: Id | null, item: Id | null): void {
+    if (part === null) return;
+    const isDrop = shownProblems.value.some((one) => one.part === part && one.item === item && item !== null);
+    fit.chosen = { part, ...(isDrop && item !== null ? { item } : {}) };
+  }
+
+  function apply({ part, fix }: FitSuggestion): void {
+    copy.perform((context) => fitFix(context, part, fix));
+  }
+
+  return { shownProblems, shown, shownFits, dress, signs, chooseAt, apply };
+});
