@@ -1,6 +1,18 @@
 import { By, Key, type WebElement } from 'selenium-webdriver';
 import { afterEach, beforeAll, describe, expect, it } from 'vitest';
-import { areaFacts, areaId, labelOf, partsIn, renameItem, type SiteDocument } from '@zorvik/core';
+import {
+  areaFacts,
+  areaId,
+  childrenOf,
+  labelOf,
+  partsIn,
+  renameItem,
+  type SiteDocument,
+  setFit,
+  type CommandContext,
+  type Edit,
+  type Result,
+} from '@zorvik/core';
 import { contextOf } from '@zorvik/core/testing';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
@@ -53,29 +65,29 @@ const openFit = async (query = ''): Promise<void> => {
   await browser.driver.get(`${stack.editor}/quillmere/fit${query}`);
   await person.eventually('nothing is measured', async () => (await lane('Main menu')) !== '');
 };
-/** A label that is too long for the bar on medium screens. */
-async function lengthen(): Promise<void> {
+async function edit(make: (context: CommandContext) => Result<Edit>): Promise<void> {
   const document = await stored();
-  const item = [...document.items.nodes.values()].find(
-    (one) => document.menus.nodes.get(one.parent)?.key === 'main' && labelOf(document, one) === 'The garden',
-  );
-  const { revision } = (await (await fetch(`${stack.editor}/api/v1/sites/quillmere`)).json()) as {
-    revision: number;
-  };
-  const made = renameItem(
-    { ...contextOf(document, revision + 3), base: revision },
-    item?.id ?? '',
-    'The garden, the orchard and the wet meadow',
-  );
-  expect(made.ok).toBe(true);
-  if (!made.ok) return;
-  const reply = await fetch(`${stack.editor}/api/v1/sites/quillmere/edits`, {
+  const site = `${stack.editor}/api/v1/sites/quillmere`;
+  const { revision } = (await (await fetch(site)).json()) as { revision: number };
+  const made = make({ ...contextOf(document, revision + 3), base: revision });
+  if (!made.ok) throw new Error(made.refusal.message);
+  const reply = await fetch(`${site}/edits`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
     body: JSON.stringify(made.value),
   });
   expect(reply.status).toBe(200);
 }
+/** A label that is too long for the bar on medium screens. */
+const lengthen = (): Promise<void> =>
+  edit((context) => {
+    const { document } = context;
+    const item = [...document.items.nodes.values()].find(
+      (one) =>
+        document.menus.nodes.get(one.parent)?.key === 'main' && labelOf(document, one) === 'The garden',
+    );
+    return renameItem(context, item?.id ?? '', 'The garden, the orchard and the wet meadow');
+  });
 afterEach(async () => {
   await browser.driver.actions().sendKeys(Key.ESCAPE).perform();
 });
@@ -192,5 +204,104 @@ describe('what visitors may have set', () => {
       'the mode stays',
       async () => (await browser.driver.findElements(By.css('.mode'))).length === 0,
     );
+  });
+});
+
+describe('the contact sheet', () => {
+  it('shows every dropdown and panel of the header, open, at three widths, after one action', async () => {
+    await openFit();
+    const document = await stored();
+    actions = 0;
+    await act(async () => (await person.byText('label', 'Contact sheet')).click());
+    expect(actions).toBe(1);
+    await person.find('[aria-label="Contact sheet"][aria-busy="false"]');
+    const names = await run<string[]>(
+      `return [...document.querySelectorAll('.names strong')].map((one) => one.textContent)`,
+    );
+    const tops = [...document.items.nodes.values()].filter(
+      ({ id, parent }) =>
+        document.menus.nodes.get(parent)?.key === 'main' && childrenOf(document.items, id).size > 0,
+    );
+    expect(names.length).toBe(tops.length);
+    for (const [title, isOpen] of [
+      ['Dropdowns and panels at 820 px', '.zv-bar>ul>li>button[aria-expanded=true]'],
+      ['Dropdowns and panels at 1280 px', '.zv-bar>ul>li>button[aria-expanded=true]'],
+      ['Dropdowns and panels at 390 px', '.zv-drawer[open]'],
+    ] as const) {
+      await browser.driver.switchTo().frame(await person.find(`iframe[title="${title}"]`));
+      const [open, wide] = await run<[number, number]>(
+        `return [[...document.querySelectorAll('.block')].filter((one) => one.querySelector(${JSON.stringify(isOpen)}) !== null).length, innerWidth]`,
+      );
+      await browser.driver.switchTo().defaultContent();
+      expect(open, title).toBe(names.length);
+      expect(title).toContain(String(wide));
+    }
+  });
+});
+
+describe('comparing', () => {
+  it('shows an edition beside the working copy, at the same width, with the entries that differ', async () => {
+    await openFit();
+    const [edition] = (
+      (await (await fetch(`${stack.editor}/api/v1/sites/quillmere/editions`)).json()) as {
+        editions: { number: number }[];
+      }
+    ).editions.slice(-1);
+    await (await person.find(`option[value="edition ${edition?.number}"]`)).click();
+    const title = `Edition ${edition?.number}`;
+    await person.find(`iframe[title="${title}"]`);
+    // The label that was made longer above is another one there.
+    await person.eventually('no entry differs', async () =>
+      (await run<string>(`return document.querySelector('.pair')?.innerText ?? ''`)).includes(
+        '1 entry differs',
+      ),
+    );
+    const signsIn = async (name: string): Promise<string[]> => {
+      await browser.driver.switchTo().frame(await person.find(`iframe[title="${name}"]`));
+      try {
+        return await person.eventually(`no sign in ${name}`, async () => {
+          const found = await run<string[]>(
+            `return [...document.querySelectorAll('.sign')].map((one) => one.title)`,
+          );
+          return found.length > 0 ? found : null;
+        });
+      } finally {
+        await browser.driver.switchTo().defaultContent();
+      }
+    };
+    expect(await signsIn('Live page')).toEqual([expect.stringContaining(`${title}: The garden`)]);
+    expect(await signsIn(title)).toEqual([expect.stringContaining('Working copy: The garden, the orchard')]);
+    // Scrolled together.
+    await browser.driver.switchTo().frame(await person.find('iframe[title="Live page"]'));
+    await run(`window.scrollTo(0, 120)`);
+    await browser.driver.switchTo().defaultContent();
+    await browser.driver.switchTo().frame(await person.find(`iframe[title="${title}"]`));
+    await person.eventually('it is not scrolled', async () => (await run<number>(`return scrollY`)) > 60);
+    await browser.driver.switchTo().defaultContent();
+    // Opened together: the panel that is chosen in the chart.
+    await (await person.find('.lanes .lane:nth-child(3) button.left')).click();
+    for (const name of ['Live page', title]) {
+      await browser.driver.switchTo().frame(await person.find(`iframe[title="${name}"]`));
+      await person.eventually(`nothing is open in ${name}`, () =>
+        run<boolean>(`return document.querySelector('.zv-bar>ul>li>button[aria-expanded=true]') !== null`),
+      );
+      await browser.driver.switchTo().defaultContent();
+    }
+    // Other looks, in the same place.
+    await (await person.find('option[value^="starter slate"]')).click();
+    await person.find('iframe[title="Looks of “Slate”"]');
+  });
+
+  it('is told before publishing what would not fit, and leads there', async () => {
+    const bar = partsIn(await stored(), areaId('header')).find(({ fits }) => fits !== undefined);
+    await edit((context) => setFit(context, bar?.id ?? '', ['medium', 'wide'], 'wrap'));
+    await browser.driver.get(`${stack.editor}/quillmere/editions`);
+    const line = await person.find('section[aria-labelledby="does-not-fit"] .link');
+    expect(await line.getText()).toContain('Main menu: ');
+    await line.click();
+    await person.eventually('it is not shown', async () =>
+      (await browser.driver.getCurrentUrl()).includes('/fit?'),
+    );
+    await person.find('.lanes .lane.on');
   });
 });

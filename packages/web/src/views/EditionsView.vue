@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue';
 import { counted } from '@zorvik/core';
 import RefusalNote from '../components/common/RefusalNote.vue';
 import DeliveryAddresses from '../components/editions/DeliveryAddresses.vue';
+import DoesNotFit from '../components/editions/DoesNotFit.vue';
 import HardToRead from '../components/editions/HardToRead.vue';
 import EditionList from '../components/editions/EditionList.vue';
 import { useEditions } from '../stores/editions.ts';
@@ -60,6 +61,7 @@ async function publish(): Promise<void> {
         </p>
       </header>
       <HardToRead />
+      <DoesNotFit />
       <form class="publish" @submit.prevent="publish">
         <RefusalNote />
         <label for="note">Note for edition {{ next }}</label>
