@@ -1,16 +1,27 @@
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import {
+  areasOn,
+  childrenOf,
   deviceClasses,
+  duplicateItems,
   fitBar,
+  fitPage,
   kindOf,
   measuredBar,
-  resolveMenu,
+  readStored,
+  situationOn,
   type DeviceClass,
   type MeasuredBar,
+  type Operation,
+  type StoredDocument,
 } from '@zorvik/core';
+import { contextOf } from '@zorvik/core/testing';
+import { By } from 'selenium-webdriver';
 import { openBrowser } from '../e2e/browser.ts';
 import { measure, randomBar, rowsInBrowser, type RandomBar } from '../e2e/fitLaw.ts';
-import { byTurns, type Figure } from './figure.ts';
+import { personAt } from '../e2e/person.ts';
+import { openStack } from '../e2e/stack.ts';
+import { byTurns, quantile, type Figure } from './figure.ts';
 
 const TURNS = 40;
 const everyWidth = Array.from({ length: 1601 }, (_, at) => 320 + at);
@@ -46,34 +57,96 @@ async function fitFigure(): Promise<Figure> {
   }
 }
 
-/** One label of a bar of 40 entries changed, until its rows are right at every width. */
+/** One label of a bar of 40 entries with 8 panels changed, until all lanes of the page are right at every width. */
 async function fitAgainFigure(): Promise<Figure> {
   const bar = randomBar(4);
   let { document } = bar;
+  const change = (operation: Operation): void => {
+    const made = kindOf(operation).apply(document, operation);
+    if (!made.ok) throw new Error(made.refusal.message);
+    ({ document } = made.value);
+  };
+  const branches = bar.menu.items.filter(({ children }) => children.length > 0).slice(0, PANELS);
+  if (branches.length < PANELS) throw new Error('The bar has too few branches.');
+  for (const { id } of branches)
+    change({
+      kind: 'updateItem',
+      id,
+      set: { dropdown: { form: 'panel' } },
+      was: { dropdown: null },
+    } as Operation);
   const id = bar.menu.items[7]?.id ?? '';
-  const menu = [...document.menus.nodes.keys()][0] ?? '';
   let turn = 0;
   const [ours] = await byTurns(
     TURNS,
     () => {
-      const operation = {
-        kind: 'updateItem' as const,
+      change({
+        kind: 'updateItem',
         id,
         set: { label: `Label ${(turn += 1)}` },
         was: { label: null },
+      } as Operation);
+      const situation = situationOn(document, null);
+      const areaOf = areasOn(document, situation, byCode);
+      const facts = {
+        header: areaOf('header'),
+        side: areaOf('side'),
+        footer: areaOf('footer'),
+        template: null,
       };
-      const made = kindOf(operation).apply(document, operation);
-      if (!made.ok) throw new Error(made.refusal.message);
-      ({ document } = made.value);
-      const now = { document, menu: resolveMenu(document, menu) };
-      if (fitBar(document, measured(now), { from: 320, to: 1920 }, NO_INSET).length < 10)
-        throw new Error('Stretches are missing.');
+      const lanes = fitPage(document, facts, { from: 320, to: 1920 }, measure);
+      if (lanes.filter(({ of }) => of === 'panel').length < PANELS) throw new Error('Lanes are missing.');
     },
     () => undefined,
   );
   return { name: 'fit-again', ours, reference: 16, unit: 'ms', target: 1 };
 }
+const PANELS = 8;
+
+/** The contact sheet of Quillmere with twelve dropdowns and panels, from the click until all are drawn at three widths. */
+async function contactFigure(): Promise<Figure> {
+  const [stack, browser] = [await openStack({ isFirstStart: true }), await openBrowser()];
+  const { driver } = browser;
+  const person = personAt(driver);
+  try {
+    const site = `${stack.editor}/api/v1/sites/quillmere`;
+    const { document: stored, revision } = (await (await fetch(site)).json()) as {
+      document: StoredDocument;
+      revision: number;
+    };
+    const document = readStored(stored);
+    const tops = [...document.items.nodes.values()].filter(
+      ({ id, parent }) =>
+        document.menus.nodes.get(parent)?.key === 'main' && childrenOf(document.items, id).size > 0,
+    );
+    const made = duplicateItems(
+      { ...contextOf(document, 5), base: revision },
+      tops.slice(0, DROPS / 2).map(({ id }) => id),
+    );
+    if (!made.ok) throw new Error(made.refusal.message);
+    const headers = { 'Content-Type': 'application/json' };
+    await fetch(`${site}/edits`, { method: 'POST', headers, body: JSON.stringify(made.value) });
+    const times: number[] = [];
+    for (let turn = 0; turn < CONTACT_TURNS; turn += 1) {
+      await driver.get(`${stack.editor}/quillmere/fit`);
+      await person.eventually(
+        'too few lanes',
+        async () => (await driver.findElements(By.css('.lane.inner'))).length >= DROPS,
+      );
+      const start = performance.now();
+      await (await person.byText('label', 'Contact sheet')).click();
+      await person.find('[aria-label="Contact sheet"][aria-busy="false"]');
+      times.push(performance.now() - start);
+    }
+    return { name: 'contact', ours: quantile(times, 0.5), reference: 2000, unit: 'ms', target: 1 };
+  } finally {
+    await browser.close();
+    await stack.remove();
+  }
+}
+const [DROPS, CONTACT_TURNS] = [12, 5];
+const byCode = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
 
 export async function fitFigures(): Promise<Figure[]> {
-  return [await fitFigure(), await fitAgainFigure()];
+  return [await fitFigure(), await fitAgainFigure(), await contactFigure()];
 }

@@ -28,7 +28,7 @@ const groups: readonly (readonly [readonly string[], () => Promise<readonly (Fig
     ],
     coreFigures,
   ],
-  [['fit', 'fit-again'], fitFigures],
+  [['fit', 'fit-again', 'contact'], fitFigures],
   [['frame'], async () => [await frameFigure()]],
   [['frame-delivery', 'frame-cold', 'frame-memory'], frameDeliveryFigures],
   [['save'], async () => [await saveFigure()]],

@@ -608,6 +608,21 @@ describe('the editor for axe', () => {
         await person.click('Undo');
       },
     ],
+    [
+      'Fit, a bar chosen, the contact sheet, and an edition beside',
+      '/quillmere/fit',
+      async () => {
+        await person.click('Show');
+        await person.byText('button', 'Preview');
+        expect(await violations(), 'every width').toEqual([]);
+        await (await person.byText('label', 'Contact sheet')).click();
+        await person.find('[aria-label="Contact sheet"][aria-busy="false"]');
+        expect(await violations(), 'contact sheet').toEqual([]);
+        await (await person.byText('label', 'Every width')).click();
+        await (await person.find('option[value^="edition"]')).click();
+        await person.find('.pair iframe[title^="Edition"]');
+      },
+    ],
     ['Sites', '/sites', async () => void (await person.byText('strong', 'Quillmere'))],
     [
       'a new site',

@@ -146,10 +146,6 @@ try {
   await frame.sendKeys(Key.ESCAPE);
   await (await frame.findElement(By.xpath("*[normalize-space(.)='Drawer']"))).click();
   await shot('frame-drawer');
-  await (await frame.findElement(By.xpath("*[normalize-space(.)='Header']"))).click();
-  await (await person.byText('label', 'vertical, at the start')).click();
-  await shot('frame-vertical');
-  await person.click('Undo');
   await driver.get(`${stack.editor}/quillmere/frame?view=table`);
   await person.find('[aria-label="Placement table"]');
   await shot('frame-placements');
@@ -159,17 +155,24 @@ try {
     await person.find('[role=gridcell][aria-label="Bar entries with a dropdown, Main menu, hover"]')
   ).click();
   await shot('style');
-  await (await person.byText('label', 'Starters')).click();
-  await (await person.byText('label', 'as they come')).click();
-  await shot('style-starters');
-  await (await person.byText('label', 'Fonts')).click();
-  await shot('style-fonts');
   await (await person.byText('label', 'Colours')).click();
   await person.click('Add dark colours');
   await (await person.byText('label', 'Dark')).click();
   await person.lookAt('Trees');
   await shot('style-dark');
   await person.click('Undo');
+
+  await driver.get(`${stack.editor}/quillmere/fit`);
+  await (await person.byText('button', 'Show')).click();
+  await person.byText('button', 'Preview');
+  await shot('fit');
+  await (await person.byText('label', 'Contact sheet')).click();
+  await person.find('[aria-label="Contact sheet"][aria-busy="false"]');
+  await shot('fit-contact');
+  await (await person.byText('label', 'Every width')).click();
+  await (await person.find('option[value="edition 1"]')).click();
+  await person.find('iframe[title="Edition 1"]');
+  await shot('fit-compare');
 
   await driver.get(`${stack.editor}/quillmere/drift/main`);
   await person.find('.picture .row');

@@ -387,6 +387,7 @@ export { fontNames, fontOf, systemFonts } from './anatomy/fonts.ts';
 export { colourShown, colourTyped, plainColour } from './model/colourWords.ts';
 export { colourSteps, contrastOf, hexOf, oklchOf, readColour, rgbOf, stepOf } from './colour/colour.ts';
 export {
+  plainPalette,
   darkCss,
   paletteOf,
   plainValue,
