@@ -26,6 +26,8 @@ export interface Face {
 const APART = ['-liga', '-clig'].flatMap((feature) => Feature.fromString(feature) ?? []);
 /** Font engines count in 65,536ths of a px, and layout in 64ths. */
 const [FINE, LAYOUT] = [65_536, 64];
+/** So many texts of a face are kept: more than a site has labels, in a few sizes. */
+const MOST_KNOWN = 50_000;
 /** What is less than this above a whole layout unit comes from adding numbers, and not from the font. */
 const NOISE = 1e-6;
 
@@ -86,6 +88,7 @@ export function openFace(bytes: Uint8Array, weight: number): Face {
       });
       letters += positions.length;
     }
+    if (known.size >= MOST_KNOWN) known.clear();
     known.set(key, { width, letters });
     return { width, letters };
   }

@@ -24,8 +24,10 @@ export interface Lacking {
 
 /** Layout counts in 64ths of a px. */
 const LAYOUT = 64;
-/** Faces that were opened, by file and weight; null: the file cannot be read. */
+/** Faces that were opened, by file and weight, for all sites of a process; null: the file cannot be read. */
 const faces = new Map<string, Face | null>();
+/** So many faces are kept: those of a few sites. What was opened first goes first. */
+const MOST_FACES = 60;
 
 /**
  * Measures text with the fonts of a site, in one thread as in another. `bytesOf`: the bytes of a file; undefined: it has
@@ -57,7 +59,10 @@ export function siteMeasure(
         missing.set(file.file, file);
         return 0;
       }
-      faces.set(key, (face = opened(bytes, font.weight)));
+      face = opened(bytes, font.weight);
+      // What cannot be had now is asked for again.
+      if (bytes !== null) faces.set(key, face);
+      if (faces.size > MOST_FACES) faces.delete([...faces.keys()][0] ?? '');
     }
     if (face === null) return estimated(text, font);
     const lacks = face.lacks(text).join('');

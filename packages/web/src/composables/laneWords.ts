@@ -158,7 +158,7 @@ export const modeWords: Readonly<Record<FitMode, string>> = {
   text150: 'text at 150 %',
   text200: 'text at 200 %',
   zoom400: 'zoom 400 %',
-  rtl: 'the other direction',
+  rtl: 'direction reversed',
   longLabels: 'labels 35 % longer',
   scrollbar: 'with a scrollbar',
 };

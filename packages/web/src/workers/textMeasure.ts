@@ -17,6 +17,8 @@ export async function measured<T>(
   work: (text: SiteMeasure) => T,
 ): Promise<{ readonly found: T; readonly text: SiteMeasure }> {
   const palette = paletteOf(document);
+  // What could not be had is asked for again with the next change.
+  for (const [file, bytes] of loaded) if (bytes === null) loaded.delete(file);
   for (let round = 0; ; round += 1) {
     const text = siteMeasure(palette, ({ file }) => loaded.get(file));
     const found = work(text);

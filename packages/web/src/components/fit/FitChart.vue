@@ -206,15 +206,10 @@ function setTakeover(px: number, group: string): void {
           <small :class="{ trouble: row.isTrouble }">{{ row.note }}</small>
           <span class="only-heard">{{ row.spoken }}</span>
         </button>
-        <div
-          class="track"
-          aria-hidden="true"
-          @pointerdown="point"
-          @pointermove="follow"
-          @click="choose(row.lane)"
-        >
+        <div class="track" @pointerdown="point" @pointermove="follow" @click="choose(row.lane)">
           <i
             v-for="piece in row.pieces"
+            aria-hidden="true"
             :key="piece.from"
             :class="piece.tone"
             :title="`${rangeWords(piece, SPAN)}: ${piece.words}`"

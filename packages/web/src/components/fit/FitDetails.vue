@@ -76,7 +76,7 @@ function preview(one: FitSuggestion): void {
           {{ lines.length === 0 ? (fit.isKnown ? 'Everything fits' : 'Measuring …') : 'What does not fit' }}
         </h2>
         <p class="mute">
-          Also checked: text at 150 and 200 %, zoom to 400 %, the other direction, labels 35 % longer, a
+          Also checked: text at 150 and 200 %, zoom to 400 %, direction reversed, labels 35 % longer, a
           scrollbar.
         </p>
       </div>
