@@ -103,10 +103,10 @@ describe('a bar with two rows on tablets', () => {
       const all = await listed();
       return all.some((one) => one.includes('rows')) ? all : null;
     });
-    const said = /^Main menu 1 to 2 rows of its own from 768 to (\d+) px Show$/.exec(first);
+    const said = /^Main menu 1 to 2 separate rows from 768 to (\d+) px Show$/.exec(first);
     const to = Number(said?.[1]);
     expect(to).toBeGreaterThan(900);
-    await act(async () => (await inRow('Main menu 1 to 2 rows', 'Show')).click());
+    await act(async () => (await inRow('Main menu 1 to 2 separate rows', 'Show')).click());
     await person.eventually('the picture does not show it', async () => (await rowsSeen()) === 2);
     // As wide as the widest window in which it is worst; the address says it, too.
     const width = Number(await run(`return new URL(location.href).searchParams.get('w')`));
@@ -121,12 +121,14 @@ describe('a bar with two rows on tablets', () => {
       `up to ${to + 17} px: in the drawer; from ${to + 18} px on: one row`,
     );
     await person.click('Undo');
-    await person.eventually('it is not taken back', async () => (await lane('Main menu')).includes('2 rows'));
+    await person.eventually('it is not taken back', async () =>
+      (await lane('Main menu')).includes('2 separate rows'),
+    );
   });
 
   it('has what mends it with what comes of it, the best first; a look at it changes nothing', async () => {
     await openFit();
-    await (await inRow('Main menu 1 to 2 rows', 'Show')).click();
+    await (await inRow('Main menu 1 to 2 separate rows', 'Show')).click();
     await inRow('fold into “More”', 'Preview');
     const offers = await listed();
     expect(offers[0]).toMatch(/^Let the drawer take over below \d+ px in one row at every width/);

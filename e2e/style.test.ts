@@ -605,12 +605,12 @@ describe('what is hard to read', () => {
     await (await person.byText('label', 'everywhere')).click();
     await type('Text', '#f4f7f0');
     await (await person.byText('a', 'Editions')).click();
-    const list = await person.find('.hard ul');
+    const list = await person.find('[aria-labelledby="hard-to-read"] ul');
     expect(await (await person.find('#hard-to-read')).getText()).toMatch(/^\d+ places are hard to read$/);
     const [line = 'no line'] =
       /.*hover\s+on “.+”, contrast 1\.\d, at least 4\.5/.exec(await list.getText()) ?? [];
     expect(line).toContain('Bar entries');
-    await (await person.find('.hard .link')).click();
+    await (await person.find('[aria-labelledby="hard-to-read"] .link')).click();
     await person.find('[role=gridcell]');
     expect(await (await person.find('.only input')).isSelected()).toBe(true);
     await (await person.find('.only input')).click();

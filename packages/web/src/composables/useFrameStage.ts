@@ -120,6 +120,7 @@ export function useFrameStage(
     return part === undefined || item === undefined ? null : { part, item };
   });
   const tellOpen = (): void => tell({ kind: 'open', entry: opened.value });
+  const tellPath = (): void => tell({ kind: 'path', isOn: work.hasPath });
   const tellState = (): void => tell({ kind: 'state', of: name === 'main' ? frame.heldState : null });
   const tellTrying = (): void => tell({ kind: 'try', isOn: frame.isTried });
 
@@ -137,6 +138,7 @@ export function useFrameStage(
     tellSigns();
     tellState();
     if (opened.value !== null) tellOpen();
+    if (work.hasPath) tellPath();
   }
 
   function heed(message: FromFrame): void {
@@ -169,6 +171,10 @@ export function useFrameStage(
         return fit.isWhole
           ? work.chooseAt(message.part, message.item)
           : readability.fixAt(message.part, message.item);
+      case 'path': {
+        const { kind: _, ...path } = message;
+        return void (name === 'main' && (work.path = path));
+      }
       case 'scroll':
         return void (comparing.top = message.top);
       case 'visit':
@@ -205,6 +211,7 @@ export function useFrameStage(
   watch(signs, (now, before) => !isEqual(now, before) && tellSigns());
   watch(() => frame.heldState, tellState);
   watch(opened, tellOpen);
+  watch(() => work.hasPath, tellPath);
   watch(
     () => comparing.top,
     (top) => comparing.other !== null && tell({ kind: 'scrollTo', top }),

@@ -53,6 +53,8 @@ export type ToFrame =
   | { readonly kind: 'state'; readonly of: HeldState | null }
   /** This entry of a bar is open, as a visitor opens it; null: none is. */
   | { readonly kind: 'open'; readonly entry: { readonly part: Id; readonly item: Id } | null }
+  /** The way of the focus through the page is drawn, or not. */
+  | { readonly kind: 'path'; readonly isOn: boolean }
   /** The page is scrolled so far, in px, as the picture beside it is. */
   | { readonly kind: 'scrollTo'; readonly top: number }
   /** It behaves as for a visitor, or nothing in it leads anywhere. */
@@ -85,6 +87,8 @@ export type FromFrame =
   | { readonly kind: 'file'; readonly id: Id; readonly file: Blob }
   /** What is hard to read there is to be made readable. */
   | { readonly kind: 'fix'; readonly part: Id | null; readonly item: Id | null }
+  /** The way of the focus: how many stops it has, how many lie before the one they follow, how many are too small. */
+  | { readonly kind: 'path'; readonly stops: number; readonly back: number; readonly small: number }
   /** The page was scrolled so far, in px. */
   | { readonly kind: 'scroll'; readonly top: number }
   /** While it is tried: a link was followed. */
@@ -95,6 +99,8 @@ const isId = (id: unknown): id is Id => typeof id === 'string' && /^[a-z][0-9a-z
 const isIdOrNull = (id: unknown): id is Id | null => id === null || isId(id);
 const isPx = (value: unknown): value is number =>
   typeof value === 'number' && value >= -99_999 && value <= 99_999;
+
+const isCount = (value: unknown): value is number => Number.isInteger(value) && (value as number) >= 0;
 
 /** The iframe is a sandbox without an origin: what it says is believed only in this form. */
 export function fromFrame(message: unknown): FromFrame | null {
@@ -128,6 +134,10 @@ export function fromFrame(message: unknown): FromFrame | null {
       return isIdOrNull(told.part) && isIdOrNull(told.item)
         ? { kind, part: told.part, item: told.item }
         : null;
+    case 'path': {
+      const { stops, back, small } = told;
+      return isCount(stops) && isCount(back) && isCount(small) ? { kind, stops, back, small } : null;
+    }
     case 'scroll':
       return isPx(told.top) && told.top >= 0 ? { kind, top: told.top } : null;
     case 'visit':

@@ -8,6 +8,7 @@ import '@zorvik/core/browser/stepIn';
 import '@zorvik/core/browser/headerMotion';
 import { holderAt, placeIn, type Box, type FramePlace, type Holder } from './framePlace.ts';
 import { stateHolder } from './stateHolder.ts';
+import { focusPath, type FocusStop } from './focusPath.ts';
 import type { FromFrame, HeldAs, HeldState, PictureSign, ToFrame } from './frameMessages.ts';
 import { dragged, element, placed, swallowClick } from './marks.ts';
 import { patchTree } from './patchTree.ts';
@@ -41,6 +42,7 @@ let isTried = false;
 let signs: readonly PictureSign[] = [];
 let heldState: HeldState | null = null;
 let opened: { readonly part: string; readonly item: string } | null = null;
+let hasPath = false;
 /** Something is opened by the editor, and not by a click of somebody. */
 let isOpening = false;
 
@@ -221,10 +223,29 @@ function draw(): void {
     drawHandle(part);
   }
   signs.forEach(drawSign);
+  if (hasPath) drawPath();
   const entry = selected.item === null ? null : entryIn(part ?? page, selected.item);
   if (entry !== null) layer.append(onPage(element('i', 'mark item'), boxOf(entry), 1));
   const place = adding === null ? null : placeBehind(adding.parent, adding.after);
   if (place !== null) layer.append(onPage(element('i', 'drop'), place.line));
+}
+
+/** The way of the focus: a number at each stop, in the order of Tab. */
+function drawPath(): void {
+  const stops = focusPath(page);
+  stops.forEach(({ left, top, width, height, isBack, isSmall }, at) => {
+    const ring = `stop${isBack ? ' back' : ''}${isSmall ? ' small' : ''}`;
+    layer.append(onPage(element('i', ring), { left, top, width, height }, 1));
+    const number = Object.assign(element('i', 'stop-number'), { textContent: String(at + 1) });
+    layer.append(onPage(number, { left: left - 6, top: top - 8, width: 20, height: 16 }));
+  });
+  const count = (is: (stop: FocusStop) => boolean): number => stops.filter(is).length;
+  tell({
+    kind: 'path',
+    stops: stops.length,
+    back: count((one) => one.isBack),
+    small: count((one) => one.isSmall),
+  });
 }
 
 /** The face of an entry; of what is in a bar and in “More”, the one that is seen. */
@@ -443,6 +464,10 @@ window.addEventListener('message', ({ source, data }: MessageEvent<ToFrame>) => 
   if (data.kind === 'open') {
     opened = data.entry;
     openEntry();
+    draw();
+  }
+  if (data.kind === 'path') {
+    hasPath = data.isOn;
     draw();
   }
   if (data.kind === 'scrollTo' && Math.abs(window.scrollY - data.top) > 1) window.scrollTo({ top: data.top });

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { computed } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import {
   applyEdit,
   fitFix,
@@ -11,7 +11,7 @@ import {
   type FitSuggestion,
   type Id,
 } from '@zorvik/core';
-import { stateWords } from '../composables/laneWords.ts';
+import { stateWords } from './laneWords.ts';
 import type { PictureSign } from '../live/frameMessages.ts';
 import { useFit } from './fit.ts';
 import { useLiveView } from './liveView.ts';
@@ -69,5 +69,12 @@ export const useFitWork = defineStore('fitWork', () => {
     copy.perform((context) => fitFix(context, part, fix));
   }
 
-  return { shownProblems, shown, shownFits, dress, signs, chooseAt, apply };
+  /** The way of the focus is drawn over the picture. */
+  const hasPath = ref(false);
+  /** What the picture says of that way; null: it has not been drawn. */
+  const path = shallowRef<{ readonly stops: number; readonly back: number; readonly small: number } | null>(
+    null,
+  );
+
+  return { hasPath, path, shownProblems, shown, shownFits, dress, signs, chooseAt, apply };
 });

@@ -8,7 +8,7 @@ import FitDetails from '../components/fit/FitDetails.vue';
 import FramePage from '../components/frame/FramePage.vue';
 import FramePicture from '../components/frame/FramePicture.vue';
 import { useDrawnPage } from '../composables/useFrameStage.ts';
-import { modeWords } from '../composables/laneWords.ts';
+import { modeWords } from '../stores/laneWords.ts';
 import { useComparing } from '../stores/comparing.ts';
 import { useEditions } from '../stores/editions.ts';
 import { useFit } from '../stores/fit.ts';
@@ -27,6 +27,7 @@ onBeforeUnmount(() => {
   fit.isWhole = false;
   fit.previewed = null;
   fit.mode = null;
+  work.hasPath = false;
   void comparing.choose(null);
 });
 const otherDrawn = useDrawnPage(
@@ -47,6 +48,16 @@ function compare(event: Event): void {
 function follow(room: number): void {
   if (comparing.other === null) live.follow(room);
 }
+/** What the way of the focus is like at the width of the picture. */
+const pathWords = computed(() => {
+  if (work.path === null) return '';
+  const { stops, back, small } = work.path;
+  return [
+    counted(stops, '# stop', '# stops'),
+    back === 0 ? 'always forwards' : `${back} backwards`,
+    small === 0 ? 'all large enough to press' : `${small} under 24 px`,
+  ].join(', ');
+});
 function showProblems(): void {
   fit.chosen = null;
   fit.view = 'widths';
@@ -93,6 +104,17 @@ const problems = computed(() =>
         </select>
       </label>
       <ChoiceRow v-model="view" label="View" is-label-hidden :choices="views" />
+      <button
+        v-if="view === 'widths'"
+        type="button"
+        class="plain-button"
+        :aria-pressed="work.hasPath"
+        title="Number what Tab reaches, in its order, and mark what is too small to press"
+        @click="work.hasPath = !work.hasPath"
+      >
+        Focus path
+      </button>
+      <span v-if="work.hasPath && work.path !== null" class="more">{{ pathWords }}</span>
       <button
         v-if="fit.mode !== null"
         type="button"

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { counted } from '@zorvik/core';
-import { laneName, problemWords, rangeWords } from '../../composables/laneWords.ts';
+import { laneName, problemWords, rangeWords } from '../../stores/laneWords.ts';
 import { useFit } from '../../stores/fit.ts';
 import { useFrame } from '../../stores/frame.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';

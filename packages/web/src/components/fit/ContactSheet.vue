@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { deviceClasses, renderPage } from '@zorvik/core';
-import { laneKind, laneName, problemWords, rangeWords } from '../../composables/laneWords.ts';
+import { laneKind, laneName, problemWords, rangeWords } from '../../stores/laneWords.ts';
 import type { DrawnDrop, ToContact } from '../../live/contactMessages.ts';
 import { pageChoices } from '../../stores/pageChoices.ts';
 import { useComparing } from '../../stores/comparing.ts';

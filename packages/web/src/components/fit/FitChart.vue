@@ -9,7 +9,7 @@ import {
   stateWords,
   toneOf,
   type LaneTone,
-} from '../../composables/laneWords.ts';
+} from '../../stores/laneWords.ts';
 import { useDrawer } from '../../stores/drawer.ts';
 import { useFit } from '../../stores/fit.ts';
 import { useFitWork } from '../../stores/fitWork.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { FitMode, FitProblem, FitSuggestion, ModeProblem } from '@zorvik/core';
-import { laneName, laneKind, modeWords, problemWords, rangeWords } from '../../composables/laneWords.ts';
+import { laneName, laneKind, modeWords, problemWords, rangeWords } from '../../stores/laneWords.ts';
 import { suggestionWords } from '../../composables/suggestionWords.ts';
 import { useFit } from '../../stores/fit.ts';
 import { useFitWork } from '../../stores/fitWork.ts';

@@ -177,7 +177,7 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
 .publish:hover {
   background: var(--accent-fill-hover);
 }
-@media (max-width: 900px) {
+@media (max-width: 1060px) {
   .bar {
     gap: 6px;
     padding: 0 8px;
@@ -187,10 +187,23 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
     display: none;
   }
   .works a {
-    padding: 0 9px;
+    padding: 0 7px;
   }
   .publish {
     margin-inline-start: 4px;
+    padding-inline: 10px;
+  }
+}
+@media (max-width: 940px) {
+  .bar {
+    gap: 3px;
+  }
+  .works a {
+    padding: 0 5px;
+    font-size: 0.8125rem;
+  }
+  .keys {
+    display: none;
   }
 }
 /* On a phone and in a narrow window: the menu and its state, and below them the workspaces. */

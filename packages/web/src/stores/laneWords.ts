@@ -52,7 +52,7 @@ export function stateWords(state: LaneState): string {
 function rowWords({ rows, does, isApart }: Extract<LaneState, { is: 'rows' }>): string {
   const inRows =
     isApart === true
-      ? counted(rows, 'a row of its own', '# rows of its own')
+      ? counted(rows, 'a separate row', '# separate rows')
       : counted(rows, 'one row', '# rows');
   if (does === undefined) return inRows;
   switch (does.is) {
@@ -82,7 +82,7 @@ function panelWords({ form, columns, place }: Extract<LaneState, { is: 'panel' }
     two: 'two per row',
     stacked: 'stacked',
     list: 'plain list',
-    own: 'rows of its own',
+    own: 'other content',
     item: 'link only',
   }[form];
   return place === 'usual' ? shape : `${shape}, ${place}`;
@@ -144,9 +144,7 @@ export function problemWords({ states }: FitProblem): string {
     const [least, most] = [Math.min(...rows), Math.max(...rows)];
     const isApart = states.some((state) => state.is === 'rows' && state.isApart === true);
     if (isApart)
-      return most === 1
-        ? 'a row of its own'
-        : `${least === most ? most : `${least} to ${most}`} rows of its own`;
+      return most === 1 ? 'a separate row' : `${least === most ? most : `${least} to ${most}`} separate rows`;
     return least === most ? `${most} rows` : `${least} to ${most} rows`;
   }
   const worst = states.find((state) => state.is === 'list' && state.place === 'beyond') ?? states[0];
