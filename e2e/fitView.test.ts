@@ -209,6 +209,29 @@ describe('what visitors may have set', () => {
   });
 });
 
+describe('the focus path', () => {
+  it('numbers what Tab reaches in its order, and says what is wrong with it', async () => {
+    await openFit();
+    await person.click('Focus path');
+    await browser.driver.switchTo().frame(await person.find('iframe[title="Live page"]'));
+    const numbers = await person.eventually('no number is drawn', async () => {
+      const found = await run<string[]>(
+        `return [...document.querySelectorAll('.stop-number')].map((one) => one.textContent)`,
+      );
+      return found.length > 0 ? found : null;
+    });
+    // Counted anew: what is seen, and can have the focus.
+    const stops = await run<number>(
+      `return [...document.querySelectorAll('.around :is(a[href],button,input)')].filter((one) => one.checkVisibility()).length`,
+    );
+    await browser.driver.switchTo().defaultContent();
+    expect(numbers).toEqual(Array.from({ length: stops }, (_, at) => String(at + 1)));
+    const said = await person.byText('span', `${stops} stops, always forwards, all large enough to press`);
+    expect(await said.isDisplayed()).toBe(true);
+    await person.click('Focus path');
+  });
+});
+
 describe('the contact sheet', () => {
   it('shows every dropdown and panel of the header, open, at three widths, after one action', async () => {
     await openFit();

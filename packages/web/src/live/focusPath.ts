@@ -20,7 +20,6 @@ const STOPS = 'a[href],button,input,select,textarea,summary,[tabindex="0"]';
 /** Where Tab leads, in its order, of what is seen within something. O(elements). */
 export function focusPath(within: ParentNode): FocusStop[] {
   const stops: FocusStop[] = [];
-  const isRtl = getComputedStyle(document.documentElement).direction === 'rtl';
   for (const element of within.querySelectorAll<HTMLElement>(STOPS)) {
     if (
       !element.checkVisibility({ visibilityProperty: true }) ||
@@ -31,26 +30,39 @@ export function focusPath(within: ParentNode): FocusStop[] {
     // What comes forth only when it has the focus, such as the link past the header, is no place to press.
     const isHidden = width <= 1 || height <= 1;
     const before = stops.at(-1);
-    const start = isRtl ? -right : left;
-    const last =
-      before === undefined
-        ? null
-        : {
-            start: isRtl ? -(before.left + before.width) : before.left,
-            top: before.top,
-            bottom: before.top + before.height,
-          };
-    const isSameRow = last !== null && top < last.bottom - SAME && bottom > last.top + SAME;
+    const isBack =
+      before !== undefined && !isHidden && isBehind(before, element, { left, top, bottom, right });
     stops.push({
       element,
       left,
       top,
       width,
       height,
-      isBack:
-        last !== null && !isHidden && ((isSameRow && start < last.start - 1) || bottom <= last.top + SAME),
+      isBack,
       isSmall: !isHidden && (width < LEAST || height < LEAST),
     });
   }
   return stops;
+}
+
+/** What opens over the page: the focus leaves it for the entry behind the one that opened it. */
+const OPENED = '.zv-panel,.zv-bar ul ul';
+
+/**
+ * Whether something lies before the stop that it follows: further to the beginning of the same row, or above it without
+ * being the beginning of another column.
+ */
+function isBehind(
+  before: FocusStop,
+  element: HTMLElement,
+  { left, top, bottom, right }: Pick<DOMRect, 'left' | 'top' | 'bottom' | 'right'>,
+): boolean {
+  const opened = before.element.closest(OPENED);
+  if (opened !== null && !opened.contains(element)) return false;
+  const isRtl = getComputedStyle(document.documentElement).direction === 'rtl';
+  const [start, last] = isRtl ? [-right, -(before.left + before.width)] : [left, before.left];
+  const lastBottom = before.top + before.height;
+  const isSameRow = top < lastBottom - SAME && bottom > before.top + SAME;
+  if (isSameRow) return start < last - 1;
+  return bottom <= before.top + SAME && start < last + SAME;
 }

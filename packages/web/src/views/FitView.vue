@@ -192,6 +192,10 @@ h1 {
 .look {
   color: var(--ochre);
 }
+.head .plain-button[aria-pressed='true'] {
+  border-color: var(--accent);
+  color: var(--accent);
+}
 .mode {
   border-color: var(--accent);
   color: var(--accent);
@@ -256,6 +260,15 @@ h1 {
 }
 .contact {
   grid-row: 2 / -1;
+}
+@media (max-width: 760px) {
+  .fit {
+    grid-template-rows: auto 16rem auto auto;
+    overflow: auto;
+  }
+  .chart {
+    max-height: none;
+  }
 }
 @media print {
   .head {

@@ -107,7 +107,7 @@ const ticks = computed(() => {
   const { medium, wide } = live.breakpoints;
   const near = [medium, wide, live.width];
   return [320, 480, 640, 960, 1280, 1440, 1680, 1920].filter((px) =>
-    near.every((one) => Math.abs(one - px) > 60),
+    near.every((one) => Math.abs(one - px) * (room.value / (WIDEST - NARROWEST)) > 46),
   );
 });
 const takeover = computed(() =>
@@ -203,7 +203,7 @@ function setTakeover(px: number, group: string): void {
       >
         <button type="button" class="left" :aria-pressed="isChosen(row.lane)" @click="choose(row.lane)">
           <b>{{ row.name }}</b>
-          <small :class="{ trouble: row.isTrouble }">{{ row.note }}</small>
+          <small :class="{ trouble: row.isTrouble }" :title="row.note">{{ row.note }}</small>
           <span class="only-heard">{{ row.spoken }}</span>
         </button>
         <div class="track" @pointerdown="point" @pointermove="follow" @click="choose(row.lane)">

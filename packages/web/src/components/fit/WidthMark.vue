@@ -100,4 +100,9 @@ const share = (px: number): string => `${((px - NARROWEST) / (WIDEST - NARROWEST
   font-size: 0.6875rem;
   font-weight: 500;
 }
+@media (max-width: 760px) {
+  .mark small {
+    display: none;
+  }
+}
 </style>

@@ -232,7 +232,8 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
 }
 @media (max-width: 400px) {
   .works a {
-    padding: 0 3px;
+    padding: 0 2px;
+    font-size: 0.75rem;
   }
   .works .badge {
     padding: 0 4px;
