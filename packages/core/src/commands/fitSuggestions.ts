@@ -2,7 +2,7 @@ import type { Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
 import { pxOf } from '../fit/lengths.ts';
-import { FitStyle, lineOfAll } from '../fit/fitStyle.ts';
+import { fitStyleOf, lineOfAll } from '../fit/fitStyle.ts';
 import { sizeOf, troubleOf, type TroubleAt } from '../fit/fitProblems.ts';
 import type { Lane } from '../fit/lane.ts';
 import type { SiteDocument } from '../model/document.ts';
@@ -14,7 +14,6 @@ import { canYield } from '../model/frameParts.ts';
 import { applyEdit } from '../ops/applyEdit.ts';
 import type { Edit } from '../ops/edit.ts';
 import { dropdownWith } from '../panel/dropdownWith.ts';
-import { sheetOf } from '../resolve/sheetOf.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import { LEAST_WIDTH, MOST_WIDTH } from '../schema/dropdown.ts';
 import { policies, type Policy } from '../schema/part.ts';
@@ -160,7 +159,7 @@ function gapsBelow(gap: number): number[] {
 
 /** The gap between the entries of a bar, in px. */
 function lookOfBar(document: SiteDocument, part: Id): { readonly gap: number } {
-  const style = new FitStyle(sheetOf(document), 'wide');
+  const style = fitStyleOf(document, 'wide');
   const place = style.within({ area: 'header', owners: new Set([document.site.id, areaId('header')]) }, [
     part,
   ]);

@@ -4,13 +4,12 @@ import { areaId } from '../model/partRoots.ts';
 import { templateOwner } from '../model/styleOwner.ts';
 import { siteWords, type ResolvedArea } from '../resolve/resolveFrame.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
-import { sheetOf } from '../resolve/sheetOf.ts';
 import { zoneThatGives } from '../parts/zoneThatGives.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import type { ZoneName } from '../schema/part.ts';
 import { USUAL_CONTENT, usualMargins } from '../schema/site.ts';
 import { ownersOf, windowsOf } from './fitBar.ts';
-import { FitStyle, lineOfAll, type FitPlace } from './fitStyle.ts';
+import { fitStyleOf, lineOfAll, type FitPlace, type FitStyle } from './fitStyle.ts';
 import { ROOT, UNITS } from './lengths.ts';
 import { PLAIN_FONT, type Measure, type TextFont } from './measure.ts';
 import { isShown, measuredPart, type MeasuredPart, type PartSetting } from './partWidth.ts';
@@ -130,13 +129,13 @@ function headerStyle(
   device: DeviceClass,
   root = ROOT,
 ): HeaderStyle {
-  const style = new FitStyle(sheetOf(document), device, root);
+  const style = fitStyleOf(document, device, root);
   const owners = [
     document.site.id,
     areaId('header'),
     ...(template === null ? [] : [templateOwner(template)]),
   ];
-  const place: FitPlace = { area: 'header', owners: new Set(owners) };
+  const place = style.place('header', owners);
   const { language, direction } = document.site;
   const plain = { ...PLAIN_FONT, size: root, language, direction };
   return { style, place, font: style.font(lineOfAll('header'), place, plain) };

@@ -2,10 +2,9 @@ import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { levelOwner, variantOwner } from '../model/styleOwner.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
-import { sheetOf } from '../resolve/sheetOf.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import { measuredEntries, type MeasuredBar } from './barEntry.ts';
-import { FitStyle, lineOfAll, type FitPlace } from './fitStyle.ts';
+import { fitStyleOf, lineOfAll } from './fitStyle.ts';
 import { UNITS } from './lengths.ts';
 import { PLAIN_FONT, type Measure } from './measure.ts';
 import { rowsOf } from './rows.ts';
@@ -41,9 +40,9 @@ export function measuredBar(
   device: DeviceClass,
   measure: Measure,
 ): MeasuredBar {
-  const style = new FitStyle(sheetOf(document), device);
+  const style = fitStyleOf(document, device);
   const id = [...document.menus.nodes.values()].find(({ key }) => key === menu.key)?.id ?? '';
-  const place: FitPlace = { area: null, owners: new Set([document.site.id, id]) };
+  const place = style.place(null, [document.site.id, id]);
   const font = style.font(lineOfAll('site'), place, {
     ...PLAIN_FONT,
     language: menu.language,

@@ -4,12 +4,11 @@ import { areaId } from '../model/partRoots.ts';
 import { templateOwner } from '../model/styleOwner.ts';
 import type { ResolvedArea } from '../resolve/resolveFrame.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
-import { sheetOf } from '../resolve/sheetOf.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import { GRID_COLUMNS } from '../schema/part.ts';
 import { USUAL_CONTENT, usualMargins } from '../schema/site.ts';
 import { preorder } from '../walk/preorder.ts';
-import { barPlace } from './barPlace.ts';
+import { barPlace, type BarPlace } from './barPlace.ts';
 import { dropKind, listState, panelState } from './dropLanes.ts';
 import { windowsOf } from './fitBar.ts';
 import {
@@ -21,7 +20,7 @@ import {
   type MeasuredZone,
 } from './fitBand.ts';
 import { barState } from './fitHeader.ts';
-import { FitStyle, lineOfAll, type FitPlace } from './fitStyle.ts';
+import { fitStyleOf, lineOfAll } from './fitStyle.ts';
 import { asOne, stretchesBetween, type Lane, type LaneState, type LaneStretch } from './lane.ts';
 import { UNITS } from './lengths.ts';
 import { PLAIN_FONT, type Measure } from './measure.ts';
@@ -60,6 +59,20 @@ interface Seen {
   readonly part: MeasuredBarPart;
   readonly zone: MeasuredZone;
   readonly band: MeasuredBand;
+  /** How it is there at every width, and where it is: the same for all that drops from it. */
+  readonly stretches: readonly LaneStretch[];
+  readonly placeAt: (width: number) => BarPlace;
+}
+
+/** What was found once for a width is known. */
+function seenBar(part: MeasuredBarPart, zone: MeasuredZone, band: MeasuredBand, scrollbar: number): Seen {
+  const places = new Map<number, BarPlace>();
+  const placeAt = (width: number): BarPlace => {
+    const known = places.get(width) ?? barPlace(part, zone, band, { width, scrollbar });
+    places.set(width, known);
+    return known;
+  };
+  return { part, zone, band, stretches: barStretches(part, zone, band), placeAt };
 }
 
 function bandLanes(
@@ -75,7 +88,7 @@ function bandLanes(
     const seen = measured.flatMap((one): Seen[] =>
       (one.zones ?? []).flatMap((zone) =>
         zone.parts.flatMap((part) =>
-          part.id === id && part.bar !== undefined ? [{ part, zone, band: one }] : [],
+          part.id === id && part.bar !== undefined ? [seenBar(part, zone, one, scrollbar)] : [],
         ),
       ),
     );
@@ -91,7 +104,7 @@ function bandLanes(
               : 'hidden',
         },
       }));
-    const lane = (own: (one: Seen) => LaneStretch[]): LaneStretch[] | null => {
+    const lane = (own: (one: Seen) => readonly LaneStretch[]): LaneStretch[] | null => {
       if (isUnknown) return null;
       const has = seen.flatMap(own);
       return asOne([...has, ...elsewhere(has)]);
@@ -108,11 +121,11 @@ function bandLanes(
         },
       ];
     });
-    return [{ of: 'bar', part: id, stretches: lane(barStretches) }, ...drops];
+    return [{ of: 'bar', part: id, stretches: lane((one) => one.stretches) }, ...drops];
   });
 }
 
-function barStretches({ part, zone, band }: Seen): LaneStretch[] {
+function barStretches(part: MeasuredBarPart, zone: MeasuredZone, band: MeasuredBand): LaneStretch[] {
   const { from, to } = band.window;
   const stateAt = (width: number): LaneState => {
     const { breaks, does, isApart } = barState(part, zone, roomOf(zone, band, contentAt(band, width)));
@@ -128,11 +141,12 @@ function barStretches({ part, zone, band }: Seen): LaneStretch[] {
 }
 
 function dropStretches(
-  { part, zone, band }: Seen,
+  seen: Seen,
   id: Id,
   kind: 'list' | 'row' | 'flyouts' | 'panel',
   scrollbar: number,
 ): LaneStretch[] {
+  const { part, band } = seen;
   const { from, to, device } = band.window;
   const entry = part.drops?.find(({ item }) => item.id === id);
   if (
@@ -141,10 +155,12 @@ function dropStretches(
     entry.item.branchHiddenOn?.includes(device) === true
   )
     return [{ from, to, state: { is: 'hidden' } }];
-  const stateAt = (width: number): LaneState =>
-    dropState(entry, kind, { part, zone, band }, { width, scrollbar });
+  const stateAt = (width: number): LaneState => dropState(entry, kind, seen, { width, scrollbar });
+  // On narrow screens it opens within the bar; what is as wide as the bar is the same wherever that is.
+  if (device === 'narrow' || kind === 'row' || kind === 'flyouts')
+    return [{ from, to, state: stateAt(from) }];
   // Where it stands changes evenly between two changes of the rows of its bar, and of the content of its band.
-  return barStretches({ part, zone, band })
+  return seen.stretches
     .flatMap((one) => splitAtContent(one, band))
     .flatMap((one) => stretchesBetween(stateAt, one.from, one.to));
 }
@@ -162,13 +178,13 @@ function splitAtContent(one: Widths, { most, beside }: MeasuredBand): Widths[] {
 function dropState(
   { item, drop }: MeasuredEntry,
   kind: 'list' | 'row' | 'flyouts' | 'panel',
-  { part, zone, band }: Seen,
+  { band, placeAt }: Seen,
   at: { readonly width: number; readonly scrollbar: number },
 ): LaneState {
   const { device } = band.window;
   if (kind === 'row' || kind === 'flyouts') return device === 'narrow' ? { is: 'within' } : { is: kind };
   if (kind === 'list' && device === 'narrow') return { is: 'within' };
-  const place = barPlace(part, zone, band, at);
+  const place = placeAt(at.width);
   const entry = place.entries.get(item.id);
   return kind === 'list'
     ? listState(item, drop, place, at)
@@ -263,15 +279,12 @@ function footerLooks(
   device: DeviceClass,
   owners: readonly Id[],
 ): { readonly gap: number; readonly wider: number } {
-  const style = new FitStyle(sheetOf(document), device);
-  const around: FitPlace = {
-    area: 'footer',
-    owners: new Set([
-      document.site.id,
-      areaId('footer'),
-      ...(template === null ? [] : [templateOwner(template)]),
-    ]),
-  };
+  const style = fitStyleOf(document, device);
+  const around = style.place('footer', [
+    document.site.id,
+    areaId('footer'),
+    ...(template === null ? [] : [templateOwner(template)]),
+  ]);
   const place = style.within(around, owners);
   const { size } = style.font(lineOfAll('footerBand'), place, PLAIN_FONT);
   return {

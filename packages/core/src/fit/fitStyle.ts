@@ -1,6 +1,8 @@
 import { lineOf, thingNames, type ThingName } from '../anatomy/anatomy.ts';
 import type { Property } from '../anatomy/properties.ts';
+import type { SiteDocument } from '../model/document.ts';
 import { plainValue } from '../model/palette.ts';
+import { sheetOf } from '../resolve/sheetOf.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import type { AreaName } from '../schema/part.ts';
 import { rankedStyles } from '../style/resolveStyle.ts';
@@ -52,15 +54,23 @@ export class FitStyle {
     this.owners = new Set(sheet.set.map(({ target }) => target.owner));
   }
 
+  /** An outermost place: the same one for the same owners. */
+  place(area: AreaName | null, owners: readonly string[]): FitPlace {
+    return this.known(area, new Set(owners));
+  }
+
+  private known(area: AreaName | null, owners: ReadonlySet<string>): FitPlace {
+    const key = `${area} ${[...owners].join(' ')}`;
+    let found = this.places.get(key);
+    if (found === undefined) this.places.set(key, (found = { area, owners }));
+    return found;
+  }
+
   /** A place in another one: what was set for these owners holds there, too. The same place, where nothing was. */
   within(place: FitPlace, own: readonly string[]): FitPlace {
     const some = own.filter((owner) => this.owners.has(owner));
     if (some.length === 0) return place;
-    const owners = new Set([...place.owners, ...some]);
-    const key = `${place.area} ${[...owners].join(' ')}`;
-    let found = this.places.get(key);
-    if (found === undefined) this.places.set(key, (found = { ...place, owners }));
-    return found;
+    return this.known(place.area, new Set([...place.owners, ...some]));
   }
 
   /** What a property comes to, without names; empty: the things do not have it. */
@@ -167,4 +177,30 @@ function mapIn<K, I, V>(maps: Map<K, Map<I, V>>, key: K): Map<I, V> {
   let map = maps.get(key);
   if (map === undefined) maps.set(key, (map = new Map()));
   return map;
+}
+
+/** What was resolved for the looks of a document, by device class and size of text. */
+interface KnownStyles {
+  readonly tokens: SiteDocument['tokens'];
+  readonly site: SiteDocument['site'];
+  /** For what looks are set that hold: what is gone, and what is there again, are not in a forest of looks. */
+  readonly owners: string;
+  readonly styles: Map<string, FitStyle>;
+}
+const known = new WeakMap<SiteDocument['styles'], KnownStyles>();
+
+/** The looks of a document on a device class. As long as no look changes, what was resolved once is known. O(looks). */
+export function fitStyleOf(document: SiteDocument, device: DeviceClass, root = ROOT): FitStyle {
+  const { styles, tokens, site } = document;
+  const sheet = sheetOf(document);
+  const owners = sheet.set.map(({ target }) => target.owner).join(' ');
+  let own = known.get(styles);
+  if (own?.tokens !== tokens || own.site !== site || own.owners !== owners) {
+    own = { tokens, site, owners, styles: new Map() };
+    known.set(styles, own);
+  }
+  const key = `${device} ${root}`;
+  let style = own.styles.get(key);
+  if (style === undefined) own.styles.set(key, (style = new FitStyle(sheet, device, root)));
+  return style;
 }

@@ -87,7 +87,8 @@ export function stretchesBetween(
   for (let start = from; start <= to;) {
     const state = stateAt(start);
     const same = JSON.stringify(state);
-    let [low, high] = [start, to];
+    // Mostly it is the same to the end.
+    let [low, high] = JSON.stringify(stateAt(to)) === same ? [to, to] : [start, to];
     while (low < high) {
       const middle = Math.ceil((low + high) / 2);
       if (JSON.stringify(stateAt(middle)) === same) low = middle;
