@@ -75,8 +75,15 @@ describe('what the live page says', () => {
       part: 'c00000000000000a',
       item: null,
     });
+    expect(fromFrame({ kind: 'scroll', top: 120 })).toEqual({ kind: 'scroll', top: 120 });
+    const path = { kind: 'path', stops: 12, back: 0, small: 1 };
+    expect(fromFrame({ ...path, more: '<b>' })).toEqual(path);
     for (const wrong of [
       null,
+      { kind: 'scroll', top: -1 },
+      { kind: 'scroll', top: '120' },
+      { ...path, back: 0.5 },
+      { ...path, stops: undefined },
       { kind: 'fix', part: '<b>', item: null },
       { kind: 'fix', part: null },
       'ready',

@@ -34,6 +34,17 @@ const offers = computed(() => {
   return document === null ? [] : fit.suggestions.map((one) => ({ one, ...suggestionWords(document, one) }));
 });
 
+/** Signs that a font does not have: their widths are those of another one. */
+const lacking = computed(() =>
+  fit.lacking.map(({ font, signs, text }) => {
+    const token = [...(copy.document?.tokens.nodes.values() ?? [])].find(({ key }) => key === font);
+    return {
+      name: token?.name ?? font,
+      words: `lacks “${signs}”, which is in “${text}”: browsers use another font there`,
+    };
+  }),
+);
+
 interface Line {
   readonly key: string;
   readonly name: string;
@@ -80,12 +91,16 @@ function preview(one: FitSuggestion): void {
           scrollbar.
         </p>
       </div>
-      <ul v-if="lines.length > 0" class="list">
+      <ul v-if="lines.length + lacking.length > 0" class="list">
         <li v-for="one in lines" :key="one.key">
           <b>{{ one.name }}</b>
           <span>{{ one.words }}</span>
           <em v-if="one.mode !== null">{{ modeWords[one.mode] }}</em>
           <button type="button" class="plain-button" @click="show(one)">Show</button>
+        </li>
+        <li v-for="one in lacking" :key="one.words">
+          <b>{{ one.name }}</b>
+          <span>{{ one.words }}</span>
         </li>
       </ul>
       <p v-else-if="fit.isKnown" class="fine">
