@@ -210,17 +210,24 @@ export function fitted(
 /** The first entry of each row after the first, as a text: at each of the widths in which it changes. */
 export type RowsSeen = readonly (readonly [width: number, breaks: string])[];
 
-const LOOK = `const [html, css, direction, widths, done] = arguments;
-document.body.innerHTML = '';
-const frame = document.createElement('iframe');
-frame.style.cssText = 'border:0;inline-size:1920px;block-size:900px';
-document.body.append(frame);
-const page = frame.contentDocument;
-page.open();
-page.write('<!doctype html><html dir="' + direction + '"><head><style>html{overflow:hidden}body{margin:0}</style><style></style></head><body></body></html>');
-page.close();
-page.querySelectorAll('style')[1].textContent = css;
-page.body.innerHTML = html;
+/** Puts HTML with a style sheet into an iframe, whose width is the window’s: `pageIn(html, css, direction)`. */
+export const PAGE_IN = `const pageIn = (html, css, direction = 'ltr') => {
+  document.body.innerHTML = '';
+  const frame = document.createElement('iframe');
+  frame.style.cssText = 'border:0;inline-size:1920px;block-size:900px';
+  document.body.append(frame);
+  const page = frame.contentDocument;
+  page.open();
+  page.write('<!doctype html><html lang="en" dir="' + direction + '"><head><style>html{overflow:hidden}body{margin:0}</style><style></style></head><body></body></html>');
+  page.close();
+  page.querySelectorAll('style')[1].textContent = css;
+  page.body.innerHTML = html;
+  return { frame, page };
+};`;
+
+const LOOK = `${PAGE_IN}
+const [html, css, direction, widths, done] = arguments;
+const { frame, page } = pageIn(html, css, direction);
 void page.body.offsetHeight;
 page.fonts.ready.then(() => {
   const entries = [...page.querySelectorAll('nav>ul>li')];
@@ -412,17 +419,9 @@ export function headerSaid(one: RandomHeader, widths: readonly number[], by: Mea
   );
 }
 
-const LOOK_AT_HEADER = `const [html, css, ids, widths, done] = arguments;
-document.body.innerHTML = '';
-const frame = document.createElement('iframe');
-frame.style.cssText = 'border:0;inline-size:1920px;block-size:900px';
-document.body.append(frame);
-const page = frame.contentDocument;
-page.open();
-page.write('<!doctype html><html lang="en"><head><style>html{overflow:hidden}body{margin:0}</style><style></style></head><body></body></html>');
-page.close();
-page.querySelectorAll('style')[1].textContent = css;
-page.body.innerHTML = html;
+const LOOK_AT_HEADER = `${PAGE_IN}
+const [html, css, ids, widths, done] = arguments;
+const { frame, page } = pageIn(html, css);
 void page.body.offsetHeight;
 page.fonts.ready.then(() => {
   const bars = [...page.querySelectorAll('.zv-header nav.zv-bar')].map((nav) => ({ part: nav.id.slice(3), entries: [...nav.querySelectorAll(':scope>ul>li')], seen: [] }));

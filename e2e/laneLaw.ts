@@ -9,7 +9,7 @@ import {
   type Lane,
   type LaneState,
 } from '@zorvik/core';
-import { byCode, faceRules, measure, type RandomHeader } from './fitLaw.ts';
+import { byCode, PAGE_IN, faceRules, measure, type RandomHeader } from './fitLaw.ts';
 
 /** The law of what drops from bars, and of the lists of footers: they are at each width what Fit says. */
 
@@ -46,17 +46,9 @@ function listSaid({ place, broken }: Extract<LaneState, { is: 'list' }>): string
   return `${place} ${broken.join(' ')}`;
 }
 
-const LOOK = `const [html, css, widths, done] = arguments;
-document.body.innerHTML = '';
-const frame = document.createElement('iframe');
-frame.style.cssText = 'border:0;inline-size:1920px;block-size:900px';
-document.body.append(frame);
-const page = frame.contentDocument;
-page.open();
-page.write('<!doctype html><html lang="en"><head><style>html{overflow:hidden}body{margin:0}</style><style></style></head><body></body></html>');
-page.close();
-page.querySelectorAll('style')[1].textContent = css;
-page.body.innerHTML = html;
+const LOOK = `${PAGE_IN}
+const [html, css, widths, done] = arguments;
+const { frame, page } = pageIn(html, css);
 // As with the script: what is below the entries of a dropdown is closed.
 for (const nav of page.querySelectorAll('nav')) nav.setAttribute('data-zv-on', '');
 void page.body.offsetHeight;

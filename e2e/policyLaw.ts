@@ -19,7 +19,16 @@ import {
   type SiteDocument,
 } from '@zorvik/core';
 import { applied, below } from '@zorvik/core/testing';
-import { byCode, faceRules, measure, oneOf, pageOf, randomHeader, type RandomHeader } from './fitLaw.ts';
+import {
+  byCode,
+  PAGE_IN,
+  faceRules,
+  measure,
+  oneOf,
+  pageOf,
+  randomHeader,
+  type RandomHeader,
+} from './fitLaw.ts';
 
 /**
  * The law of what bars do where they do not fit: they do it at the widths that Fit names, and at no others; each entry is
@@ -160,17 +169,9 @@ export const READ_BARS = `const readBars = (page, ids) => {
 };`;
 
 const LOOK = `${READ_BARS}
+${PAGE_IN}
 const [html, css, ids, widths, done] = arguments;
-document.body.innerHTML = '';
-const frame = document.createElement('iframe');
-frame.style.cssText = 'border:0;inline-size:1920px;block-size:900px';
-document.body.append(frame);
-const page = frame.contentDocument;
-page.open();
-page.write('<!doctype html><html lang="en"><head><style>html{overflow:hidden}body{margin:0}</style><style></style></head><body></body></html>');
-page.close();
-page.querySelectorAll('style')[1].textContent = css;
-page.body.innerHTML = html;
+const { frame, page } = pageIn(html, css);
 void page.body.offsetHeight;
 page.fonts.ready.then(() => {
   const seen = {};

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount } from 'vue';
-import { counted, deviceClasses } from '@zorvik/core';
+import { counted } from '@zorvik/core';
 import ChoiceRow from '../components/common/ChoiceRow.vue';
 import ContactSheet from '../components/fit/ContactSheet.vue';
 import FitChart from '../components/fit/FitChart.vue';
 import FitDetails from '../components/fit/FitDetails.vue';
+import DeviceButtons from '../components/live/DeviceButtons.vue';
 import FramePage from '../components/frame/FramePage.vue';
 import FramePicture from '../components/frame/FramePicture.vue';
 import { useDrawnPage } from '../composables/useFrameStage.ts';
@@ -124,18 +125,7 @@ const problems = computed(() =>
       >
         Shown with {{ modeWords[fit.mode] }} ×
       </button>
-      <div v-if="view === 'widths'" class="classes" role="group" aria-label="Device class">
-        <button
-          v-for="one in deviceClasses"
-          :key="one"
-          type="button"
-          :class="{ on: live.deviceClass === one }"
-          :aria-pressed="live.deviceClass === one"
-          @click="live.showClass(one)"
-        >
-          {{ one }}
-        </button>
-      </div>
+      <DeviceButtons v-if="view === 'widths'" class="classes" />
     </div>
     <ContactSheet v-if="view === 'contact'" class="contact" :dress="work.dress" />
     <template v-else>
@@ -205,26 +195,8 @@ h1 {
   font-size: 0.75rem;
 }
 .classes {
-  display: flex;
   margin-inline-start: auto;
-}
-.classes button {
-  min-height: 26px;
-  padding: 0 9px;
-  border: 0;
-  border-radius: 6px;
-  background: none;
-  color: var(--mute);
   font-size: 0.75rem;
-  cursor: pointer;
-}
-.classes button:hover {
-  background: var(--paper-deep);
-  color: var(--ink);
-}
-.classes button.on {
-  color: var(--ink);
-  font-weight: 650;
 }
 .picture {
   display: grid;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { deviceClasses, type DeviceClass } from '@zorvik/core';
 import { useComposer } from '../../stores/composer.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
 import { useSelection } from '../../stores/selection.ts';
+import DeviceButtons from './DeviceButtons.vue';
 import FitNote from './FitNote.vue';
 import FitStrip from './FitStrip.vue';
 
@@ -17,23 +17,11 @@ const menu = computed(() => (props.isAlone ? null : (selection.menu?.id ?? null)
 const composer = useComposer();
 const share = (px: number): string => `${((px - NARROWEST) / (WIDEST - NARROWEST)) * 100}%`;
 const marks = computed(() => [live.breakpoints.medium, live.breakpoints.wide]);
-const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium: 'medium', wide: 'wide' };
 </script>
 
 <template>
   <div class="ruler">
-    <div class="classes" role="group" aria-label="Device class">
-      <button
-        v-for="one in deviceClasses"
-        :key="one"
-        type="button"
-        :class="{ on: live.deviceClass === one }"
-        :aria-pressed="live.deviceClass === one"
-        @click="live.showClass(one)"
-      >
-        {{ names[one] }}
-      </button>
-    </div>
+    <DeviceButtons />
     <button
       v-if="!isAlone && live.isBar && composer.owner === null"
       type="button"
@@ -80,26 +68,6 @@ const names: Readonly<Record<DeviceClass, string>> = { narrow: 'narrow', medium:
   height: 36px;
   color: var(--mute);
   font-size: 0.75rem;
-}
-.classes {
-  display: flex;
-}
-.classes button {
-  min-height: 26px;
-  padding: 0 9px;
-  border: 0;
-  border-radius: 6px;
-  background: none;
-  color: var(--mute);
-  cursor: pointer;
-}
-.classes button:hover {
-  background: var(--paper-deep);
-  color: var(--ink);
-}
-.classes button.on {
-  color: var(--ink);
-  font-weight: 650;
 }
 .whole {
   min-height: 1.625rem;
