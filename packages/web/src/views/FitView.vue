@@ -88,11 +88,7 @@ const problems = computed(() =>
       </button>
       <span v-if="fit.inModes.length > 0" class="more">
         {{
-          counted(
-            fit.inModes.length,
-            '# more with larger text, longer labels or zoom',
-            '# more with larger text, longer labels or zoom',
-          )
+          counted(fit.inModes.length, '# more with larger text or zoom', '# more with larger text or zoom')
         }}
       </span>
       <label class="with">
