@@ -1,9 +1,9 @@
 import type { Driver } from 'selenium-webdriver/chrome.js';
 import {
-  areasOn,
   childrenOf,
   deviceClasses,
   duplicateItems,
+  factsOn,
   fitBar,
   fitPage,
   kindOf,
@@ -86,14 +86,7 @@ async function fitAgainFigure(): Promise<Figure> {
         set: { label: `Label ${(turn += 1)}` },
         was: { label: null },
       } as Operation);
-      const situation = situationOn(document, null);
-      const areaOf = areasOn(document, situation, byCode);
-      const facts = {
-        header: areaOf('header'),
-        side: areaOf('side'),
-        footer: areaOf('footer'),
-        template: null,
-      };
+      const facts = factsOn(document, situationOn(document, null), byCode);
       const lanes = fitPage(document, facts, { from: 320, to: 1920 }, measure);
       if (lanes.filter(({ of }) => of === 'panel').length < PANELS) throw new Error('Lanes are missing.');
     },

@@ -4,10 +4,9 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
   areaId,
   deviceClasses,
+  factsOn,
   fitChoices,
-  fitHeader,
   fontFileName,
-  headerOn,
   paletteOf,
   partsIn,
   readStored,
@@ -24,7 +23,7 @@ import {
 import { contextOf } from '@zorvik/core/testing';
 import { siteMeasure } from '@zorvik/formats/fonts';
 import { driverOf, resizerOf, startBrowser } from './browser.ts';
-import { itemsOfBars, READ_BARS, wordsOf } from './policyLaw.ts';
+import { barsSaid, itemsOfBars, READ_BARS } from './policyLaw.ts';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
 
@@ -157,16 +156,10 @@ describe('what a bar does where it does not fit', () => {
       const document = withFollowed(stored, byCode);
       const home = [...document.pages.nodes.values()].find(({ address }) => address === '/')?.id ?? null;
       const situation = situationOn(document, home);
-      const header = headerOn(document, situation, byCode);
+      const facts = factsOn(document, situation, byCode);
       const measure = await measureOf(document);
       for (const { driver, scrollbar } of browsers) {
         await driver.get(stack.site);
-        const lanes = fitHeader(
-          document,
-          { header, template: situation.template, scrollbar },
-          { from: 320, to: 1920 },
-          measure,
-        );
         const seen: Record<string, unknown>[] = [];
         for (const width of widths) {
           await resizerOf(driver)(width, 400);
@@ -174,17 +167,15 @@ describe('what a bar does where it does not fit', () => {
             await driver.executeAsyncScript(
               `${READ_BARS} const [ids, done] = arguments;
                document.fonts.ready.then(() => requestAnimationFrame(() => done({ beside: innerWidth - document.documentElement.clientWidth, ...readBars(document, ids) })));`,
-              itemsOfBars(header),
+              itemsOfBars(facts.header),
             ),
           );
         }
-        const said = widths.map((width) => ({
+        const bars = barsSaid(document, { ...facts, scrollbar }, widths, measure);
+        const said = widths.map((_, at) => ({
           beside: scrollbar,
           ...Object.fromEntries(
-            lanes.map(({ part, stretches }) => {
-              const found = stretches?.find(({ from, to }) => width >= from && width <= to);
-              return [part, found === undefined ? null : wordsOf(found).replace(/^step \d+ /, '')];
-            }),
+            Object.entries(bars).map(([part, all]) => [part, all[at]?.replace(/^step \d+ /, '') ?? null]),
           ),
         }));
         expect(seen).toEqual(said);

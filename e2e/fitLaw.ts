@@ -5,8 +5,8 @@ import {
   areaId,
   childrenOf,
   deviceClasses,
-  fitHeader,
-  headerOn,
+  factsOn,
+  fitPage,
   mintId,
   readStored,
   renderPage,
@@ -14,7 +14,6 @@ import {
   upgraded,
   withFollowed,
   type Part,
-  type ResolvedArea,
   type ResolvedPart,
   fitBar,
   levelOwner,
@@ -31,7 +30,10 @@ import {
   type CommandContext,
   type DeviceClass,
   type Edit,
+  type FitFacts,
   type Id,
+  type Lane,
+  type LaneState,
   type MeasuredBar,
   type Measure,
   type RandomBits,
@@ -386,36 +388,36 @@ export function randomHeader(seed: number): RandomHeader {
 
 export function pageOf({ document, path }: RandomHeader): {
   readonly situation: ReturnType<typeof situationOn>;
-  readonly header: ResolvedArea;
+  readonly facts: FitFacts;
 } {
   const page = [...document.pages.nodes.values()].find(({ address }) => address === path);
   const situation = situationOn(document, page?.id ?? null);
-  const header = headerOn(document, situation, byCode);
-  return { situation, header };
+  return { situation, facts: factsOn(document, situation, byCode) };
+}
+
+/** The state of a lane in a window of a width. */
+export function stateAt({ stretches }: Lane, width: number): LaneState | null {
+  return stretches?.find(({ from, to }) => width >= from && width <= to)?.state ?? null;
 }
 
 /** The rows of each bar of a header, at each width in which they change; null: it is not seen. */
 export type HeaderSeen = Readonly<Record<Id, readonly (readonly [width: number, breaks: string | null])[]>>;
 
 export function headerSaid(one: RandomHeader, widths: readonly number[], by: Measure = measure): HeaderSeen {
-  const { situation, header } = pageOf(one);
-  const lanes = fitHeader(
-    one.document,
-    { header, template: situation.template ?? null },
-    { from: 320, to: 1920 },
-    by,
-  );
+  const lanes = fitPage(one.document, pageOf(one).facts, { from: 320, to: 1920 }, by);
   return Object.fromEntries(
-    lanes.map(({ part, stretches }) => {
-      if (stretches === null) return [part, [[0, 'unknown']]];
-      const said: [number, string | null][] = [];
-      for (const width of widths) {
-        const found = stretches.find(({ from, to }) => width >= from && width <= to);
-        const now = found === undefined ? null : found.breaks.join(' ');
-        if (said.length === 0 || said.at(-1)?.[1] !== now) said.push([width, now]);
-      }
-      return [part, said];
-    }),
+    lanes
+      .filter(({ of }) => of === 'bar')
+      .map((lane) => {
+        if (lane.stretches === null) return [lane.part, [[0, 'unknown']]];
+        const said: [number, string | null][] = [];
+        for (const width of widths) {
+          const state = stateAt(lane, width);
+          const now = state?.is === 'rows' ? state.firsts.join(' ') : null;
+          if (said.length === 0 || said.at(-1)?.[1] !== now) said.push([width, now]);
+        }
+        return [lane.part, said];
+      }),
   );
 }
 
@@ -448,7 +450,7 @@ export async function headerInBrowser(
   one: RandomHeader,
   widths: readonly number[],
 ): Promise<HeaderSeen> {
-  const { situation, header } = pageOf(one);
+  const { situation, facts } = pageOf(one);
   const { header: html, css } = renderPage(one.document, situation, {
     compareTitles: byCode,
     pictures: '/p/',
@@ -459,7 +461,7 @@ export async function headerInBrowser(
     if (shown !== undefined) ids[id] = shown.items.map((item) => item.id);
     parts.forEach(note);
   };
-  header.bands.forEach(note);
+  facts.header.bands.forEach(note);
   const plain = css.replaceAll(/@font-face\{[^}]*\}\n?/g, '');
   return driver.executeAsyncScript<HeaderSeen>(
     LOOK_AT_HEADER,

@@ -1,42 +1,18 @@
 import type { Driver } from 'selenium-webdriver/chrome.js';
-import {
-  areasOn,
-  barFits,
-  fitPage,
-  renderPage,
-  situationOn,
-  type Id,
-  type Lane,
-  type LaneState,
-} from '@zorvik/core';
-import { byCode, PAGE_IN, faceRules, measure, type RandomHeader } from './fitLaw.ts';
+import { barFits, fitPage, renderPage, type Id, type Lane, type LaneState } from '@zorvik/core';
+import { byCode, faceRules, measure, PAGE_IN, pageOf, stateAt, type RandomHeader } from './fitLaw.ts';
 
 /** The law of what drops from bars, and of the lists of footers: they are at each width what Fit says. */
 
-export function lanesSaid({ document, path }: RandomHeader): Lane[] {
-  const page = [...document.pages.nodes.values()].find(({ address }) => address === path);
-  const situation = situationOn(document, page?.id ?? null);
-  const areaOf = areasOn(document, situation, byCode);
-  return fitPage(
-    document,
-    {
-      header: areaOf('header'),
-      side: areaOf('side'),
-      footer: areaOf('footer'),
-      template: situation.template,
-    },
-    { from: 320, to: 1920 },
-    measure,
-  );
+export function lanesSaid(one: RandomHeader): Lane[] {
+  return fitPage(one.document, pageOf(one).facts, { from: 320, to: 1920 }, measure);
 }
 
 /** In the words in which it is seen: what a list of a bar, or of a footer, is at a width. */
-export function laneSaid(
-  { of, part, item, stretches }: Lane,
-  width: number,
-): readonly [key: string, seen: string] | null {
-  const found = stretches?.find(({ from, to }) => width >= from && width <= to)?.state;
-  if (found === undefined) return null;
+export function laneSaid(lane: Lane, width: number): readonly [key: string, seen: string] | null {
+  const { of, part, item } = lane;
+  const found = stateAt(lane, width);
+  if (found === null) return null;
   const key = item === undefined ? part : `${part} ${item}`;
   if (of === 'footer') return found.is === 'columns' ? [key, String(found.columns)] : null;
   return found.is === 'list' ? [key, listSaid(found)] : null;
@@ -89,16 +65,16 @@ page.fonts.ready.then(() => {
 
 export async function lanesSeen(
   driver: Driver,
-  { document, path }: RandomHeader,
+  one: RandomHeader,
   widths: readonly number[],
 ): Promise<Record<Id, string>[]> {
-  const page = [...document.pages.nodes.values()].find(({ address }) => address === path);
-  const situation = situationOn(document, page?.id ?? null);
+  const { document } = one;
+  const { situation, facts } = pageOf(one);
   const { header, footer, css } = renderPage(document, situation, {
     compareTitles: byCode,
     pictures: '/p/',
     year: 2026,
-    fits: barFits(document, areasOn(document, situation, byCode)('header'), measure),
+    fits: barFits(document, facts.header, measure),
     isComposed: true,
   });
   const plain = css.replaceAll(/@font-face\{[^}]*\}\n?/g, '');

@@ -4,14 +4,15 @@ import {
   barFits,
   childrenOf,
   conditionOf,
-  fitHeader,
+  fitPage,
   policies,
   renderPage,
   seededRandom,
   type BarFits,
-  type BarStretch,
   type Fits,
+  type FitFacts,
   type Id,
+  type LaneState,
   type Measure,
   type Part,
   type ResolvedArea,
@@ -27,6 +28,7 @@ import {
   oneOf,
   pageOf,
   randomHeader,
+  stateAt,
   type RandomHeader,
 } from './fitLaw.ts';
 
@@ -109,23 +111,32 @@ export function policiesSaid(
   widths: readonly number[],
   { by = measure, scrollbar = 0 }: { readonly by?: Measure; readonly scrollbar?: number } = {},
 ): Record<Id, BarSeen[]> {
-  const { situation, header } = pageOf(one);
-  const template = situation.template ?? null;
-  const facts = { header, template, scrollbar };
+  return barsSaid(one.document, { ...pageOf(one).facts, scrollbar }, widths, by);
+}
+
+/** The same of any page. */
+export function barsSaid(
+  document: SiteDocument,
+  facts: FitFacts,
+  widths: readonly number[],
+  by: Measure,
+): Record<Id, BarSeen[]> {
   return Object.fromEntries(
-    fitHeader(one.document, facts, { from: 320, to: 1920 }, by).map(({ part, stretches }) => [
-      part,
-      widths.map((width) => {
-        const found = stretches?.find(({ from, to }) => width >= from && width <= to);
-        return found === undefined ? null : wordsOf(found);
-      }),
-    ]),
+    fitPage(document, facts, { from: 320, to: 1920 }, by)
+      .filter(({ of }) => of === 'bar')
+      .map((lane) => [
+        lane.part,
+        widths.map((width) => {
+          const state = stateAt(lane, width);
+          return state?.is === 'rows' ? wordsOf(state) : null;
+        }),
+      ]),
   );
 }
 
 /** How a bar is, in words that a browser’s answer can be compared with. */
-export function wordsOf({ breaks, does }: BarStretch): string {
-  const rows = `rows ${breaks.join(' ')}`;
+function wordsOf({ firsts, does }: Extract<LaneState, { is: 'rows' }>): string {
+  const rows = `rows ${firsts.join(' ')}`;
   if (does === undefined) return rows;
   if (does.is === 'scrolls') return 'scrolls';
   return does.is === 'folded' ? `folded ${does.shown} ${rows}` : `step ${does.step} ${rows}`;
@@ -216,7 +227,10 @@ export async function policiesSeen(
   widths: readonly number[],
   change: (fits: BarFits) => BarFits = (fits) => fits,
 ): Promise<Record<Id, BarSeen[]>> {
-  const { situation, header } = pageOf(one);
+  const {
+    situation,
+    facts: { header },
+  } = pageOf(one);
   const fits = change(barFits(one.document, header, measure));
   const { header: html, css } = renderPage(one.document, situation, {
     compareTitles: byCode,

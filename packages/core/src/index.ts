@@ -623,11 +623,17 @@ export { lostParts, type LostPart } from './checks/lostParts.ts';
 export { conditionOf } from './style/printRules.ts';
 export { drawerTakesOver, fitChoiceOf, fitChoices, setFit, type FitChoice } from './commands/fits.ts';
 export { barFits, type BarFits } from './fit/barFits.ts';
-export { fitBar, measuredBar, windowsOf, type BarDoes, type BarStretch } from './fit/fitBar.ts';
+export { fitBar, measuredBar, windowsOf, type BarStretch } from './fit/fitBar.ts';
 export type { MeasuredBar } from './fit/barEntry.ts';
-export { areasOn, headerOn } from './resolve/headerOn.ts';
+export { areasOn } from './resolve/areasOn.ts';
 export type { HeaderFacts } from './fit/fitBand.ts';
-export { fitFix, fitSuggestions, type FitFix, type FitSuggestion } from './commands/fitSuggestions.ts';
+export {
+  fitFix,
+  fitSuggestions,
+  withFitFix,
+  type FitFix,
+  type FitSuggestion,
+} from './commands/fitSuggestions.ts';
 export {
   fitModes,
   inMode,
@@ -637,9 +643,8 @@ export {
   type FitMode,
   type ModeProblem,
 } from './fit/fitModes.ts';
-export { problemsOf, type FitProblem, type TroubleAt } from './fit/fitProblems.ts';
-export { fitPage, type FitFacts } from './fit/fitPage.ts';
+export { problemsOf, widthsIn, type FitProblem } from './fit/fitProblems.ts';
+export { factsOn, fitPage, type FitFacts } from './fit/fitPage.ts';
 export { isProblem, type Lane, type LaneState, type LaneStretch } from './fit/lane.ts';
-export { fitHeader, type BarLane } from './fit/fitHeader.ts';
 export { breaksAt, roomFor, rowsOf, type Line, type RowsBetween } from './fit/rows.ts';
 export type { Measure, TextFont } from './fit/measure.ts';

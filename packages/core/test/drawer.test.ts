@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { inWords } from '../src/base/sentences.ts';
-import type { Result } from '../src/base/result.ts';
 import { lostParts } from '../src/checks/lostParts.ts';
 import {
   arrangeApart,
@@ -11,7 +10,6 @@ import {
 } from '../src/commands/arrangement.ts';
 import { usesInDrawer } from '../src/model/frameParts.ts';
 import { movePartTo, removePartOf, setPart } from '../src/commands/composing.ts';
-import type { CommandContext } from '../src/commands/context.ts';
 import { addDrawer, addToDrawer, removeDrawer } from '../src/commands/drawer.ts';
 import { addBand, addToFrame, setBehaviours, setException } from '../src/commands/frame.ts';
 import { saveFrameStarter, useFrameStarter as putStarter } from '../src/commands/frameStarters.ts';
@@ -21,15 +19,12 @@ import { findBreach } from '../src/model/findBreach.ts';
 import { childrenOf, nodeAt } from '../src/model/forest.ts';
 import { areaId, behaviourId, zoneId } from '../src/model/partRoots.ts';
 import { partsIn } from '../src/model/partsIn.ts';
-import { toStored } from '../src/model/stored.ts';
-import { applyEdit } from '../src/ops/applyEdit.ts';
-import type { Edit } from '../src/ops/edit.ts';
-import { invertEdit } from '../src/ops/invertEdit.ts';
 import { renderEdition } from '../src/render/renderEdition.ts';
 import { renderPage } from '../src/render/renderPage.ts';
 import { situationOn } from '../src/resolve/frameExceptions.ts';
 import type { Part, PartKind } from '../src/schema/part.ts';
 import { contextOf } from '../testing/contextOf.ts';
+import { doing } from '../testing/doing.ts';
 import { outlined } from '../testing/outlined.ts';
 
 const { document: bare } = outlined(
@@ -38,22 +33,8 @@ const { document: bare } = outlined(
 );
 const header = areaId('header');
 const byCode = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
-let seed = 40;
 
-function done(document: SiteDocument, command: (context: CommandContext) => Result<Edit>): SiteDocument {
-  const edit = command(contextOf(document, (seed += 1)));
-  if (!edit.ok) throw new Error(edit.refusal.message);
-  const applied = applyEdit(document, edit.value);
-  if (!applied.ok) throw new Error(applied.refusal.message);
-  const back = applyEdit(applied.value.document, {
-    ...applied.value.edit,
-    operations: invertEdit(applied.value.edit),
-  });
-  expect(back.ok && toStored(back.value.document), 'undone').toEqual(toStored(document));
-  expect(findBreach(applied.value.document)).toBeNull();
-  return applied.value.document;
-}
-const refusedBy = (made: Result<Edit>): string => (made.ok ? 'not refused' : made.refusal.code);
+const { done, refusedBy } = doing(40);
 const bandOf = (document: SiteDocument): string => [...childrenOf(document.parts, header)][0] ?? '';
 const ofKind = (document: SiteDocument, kind: PartKind, area = header): Part[] =>
   partsIn(document, area).filter((one) => one.kind === kind);

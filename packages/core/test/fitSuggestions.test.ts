@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { fitFix, fitSuggestions } from '../src/commands/fitSuggestions.ts';
 import { setLooks } from '../src/commands/looks.ts';
 import { problemsOf, troubleOf } from '../src/fit/fitProblems.ts';
-import { fitPage } from '../src/fit/fitPage.ts';
+import { factsOn, fitPage, type FitFacts } from '../src/fit/fitPage.ts';
 import { fitModes, lanesIn, problemsInModes, type AskedPage } from '../src/fit/fitModes.ts';
 import type { Lane } from '../src/fit/lane.ts';
 import type { Measure } from '../src/fit/measure.ts';
@@ -10,7 +10,6 @@ import type { SiteDocument } from '../src/model/document.ts';
 import { areaId } from '../src/model/partRoots.ts';
 import { partsIn } from '../src/model/partsIn.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
-import { areasOn } from '../src/resolve/headerOn.ts';
 import { situationOn } from '../src/resolve/frameExceptions.ts';
 import { seededRandom } from '../src/base/seededRandom.ts';
 import { contextOf } from '../testing/contextOf.ts';
@@ -57,9 +56,8 @@ function randomSite(seed: number): SiteDocument {
 function lanesOf(document: SiteDocument): Lane[] {
   return fitPage(document, factsOf(document), span, measure);
 }
-function factsOf(document: SiteDocument): ReturnType<AskedPage['factsOf']> {
-  const areaOf = areasOn(document, situationOn(document, null), byCode);
-  return { header: areaOf('header'), side: areaOf('side'), footer: areaOf('footer'), template: null };
+function factsOf(document: SiteDocument): FitFacts {
+  return factsOn(document, situationOn(document, null), byCode);
 }
 const barOf = (document: SiteDocument): string =>
   partsIn(document, areaId('header')).find(({ kind }) => kind === 'placement')?.id ?? '';

@@ -1,53 +1,32 @@
 import { describe, expect, it } from 'vitest';
-import type { Result } from '../src/base/result.ts';
 import { movePartTo, setPart } from '../src/commands/composing.ts';
-import type { CommandContext } from '../src/commands/context.ts';
 import { addToFrame } from '../src/commands/frame.ts';
 import type { fitChoices } from '../src/commands/fits.ts';
 import { drawerTakesOver, fitChoiceOf, setFit } from '../src/commands/fits.ts';
 import { setSite } from '../src/commands/siteFacts.ts';
 import { barFits } from '../src/fit/barFits.ts';
 import { tightened } from '../src/fit/barPolicy.ts';
-import { fitHeader } from '../src/fit/fitHeader.ts';
+import { factsOn, fitPage, type FitFacts } from '../src/fit/fitPage.ts';
 import type { Measure } from '../src/fit/measure.ts';
 import type { SiteDocument } from '../src/model/document.ts';
-import { findBreach } from '../src/model/findBreach.ts';
 import { childrenOf } from '../src/model/forest.ts';
 import { areaId } from '../src/model/partRoots.ts';
 import { partsIn } from '../src/model/partsIn.ts';
-import { toStored } from '../src/model/stored.ts';
-import { applyEdit } from '../src/ops/applyEdit.ts';
-import type { Edit } from '../src/ops/edit.ts';
-import { invertEdit } from '../src/ops/invertEdit.ts';
 import { renderEdition } from '../src/render/renderEdition.ts';
 import { renderPage } from '../src/render/renderPage.ts';
-import { headerOn } from '../src/resolve/headerOn.ts';
 import { situationOn } from '../src/resolve/frameExceptions.ts';
-import { areaFacts } from '../src/resolve/resolveFrame.ts';
+import { areaFacts, type ResolvedArea } from '../src/resolve/resolveFrame.ts';
 import { deviceClasses } from '../src/schema/deviceClass.ts';
 import { contextOf } from '../testing/contextOf.ts';
+import { doing } from '../testing/doing.ts';
 import { outlined } from '../testing/outlined.ts';
 
 /** Every letter is 10 px wide. */
 const measure: Measure = (text) => text.length * 640;
 const byCode = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
 const header = areaId('header');
-let seed = 900;
 
-function done(document: SiteDocument, command: (context: CommandContext) => Result<Edit>): SiteDocument {
-  const edit = command(contextOf(document, (seed += 1)));
-  if (!edit.ok) throw new Error(edit.refusal.message);
-  const applied = applyEdit(document, edit.value);
-  if (!applied.ok) throw new Error(applied.refusal.message);
-  const back = applyEdit(applied.value.document, {
-    ...applied.value.edit,
-    operations: invertEdit(applied.value.edit),
-  });
-  expect(back.ok && toStored(back.value.document), 'undone').toEqual(toStored(document));
-  expect(findBreach(applied.value.document)).toBeNull();
-  return applied.value.document;
-}
-const refusedBy = (made: Result<Edit>): string => (made.ok ? 'not refused' : made.refusal.code);
+const { done, refusedBy } = doing(900);
 
 /** A header with a bar of six entries. */
 const { document: bare } = outlined(
@@ -71,10 +50,14 @@ const bar = partsIn(start, header).find(({ kind }) => kind === 'placement')?.id 
 const menu = [...childrenOf(start.menus, start.site.id)][0] ?? '';
 const entries = [...childrenOf(start.items, menu)];
 
-const headerAt = (document: SiteDocument): ReturnType<typeof headerOn> =>
-  headerOn(document, situationOn(document, null), byCode);
-const lanesOf = (document: SiteDocument) =>
-  fitHeader(document, { header: headerAt(document), template: null }, { from: 320, to: 1920 }, measure);
+const factsOf = (document: SiteDocument): FitFacts => factsOn(document, situationOn(document, null), byCode);
+const headerAt = (document: SiteDocument): ResolvedArea => factsOf(document).header;
+/** How the bar is, from the narrowest window to the widest. */
+const statesOf = (document: SiteDocument) =>
+  fitPage(document, factsOf(document), { from: 320, to: 1920 }, measure)
+    .filter(({ of }) => of === 'bar')
+    .flatMap(({ stretches }) => stretches ?? [])
+    .flatMap(({ state, to }) => (state.is === 'rows' ? [{ ...state, to }] : []));
 const pageOf = (document: SiteDocument, path = '/') => {
   const page = [...document.pages.nodes.values()].find(({ address }) => address === path);
   return renderPage(document, situationOn(document, page?.id ?? null), {
@@ -185,9 +168,7 @@ describe('a bar that folds', () => {
       expect(below).toEqual(below.toSorted((a, b) => a - b));
       expect(below.at(-1)).toBe(rule.below);
     }
-    const shown = lanesOf(folds)[0]?.stretches?.flatMap(({ does }) =>
-      does?.is === 'folded' ? does.shown : [],
-    );
+    const shown = statesOf(folds).flatMap(({ does }) => (does?.is === 'folded' ? does.shown : []));
     expect(shown).toEqual([...(shown ?? [])].sort((a, b) => a - b));
     expect(shown?.length).toBeGreaterThan(1);
   });
@@ -207,7 +188,7 @@ describe('a bar that folds', () => {
     const slim = done(folds, (context) => setSite(context, { contentWidth: 360 }));
     const wide = barFits(slim, headerAt(slim), measure)[bar]?.find(({ device }) => device === 'wide');
     expect(wide?.below).toBeNull();
-    expect(lanesOf(slim)[0]?.stretches?.at(-1)?.does?.is).toBe('folded');
+    expect(statesOf(slim).at(-1)?.does?.is).toBe('folded');
   });
 });
 
@@ -243,13 +224,13 @@ describe('a bar that shrinks', () => {
 
   it('takes less room from step to step, and wraps only when the last one does not do', () => {
     const shrinks = onAll(start, 'shrink');
-    const stretches = lanesOf(shrinks)[0]?.stretches ?? [];
-    const before = lanesOf(start)[0]?.stretches ?? [];
+    const stretches = statesOf(shrinks);
+    const before = statesOf(start);
     const widest = (all: typeof stretches): number =>
-      Math.max(0, ...all.filter(({ breaks }) => breaks.length > 0).map(({ to }) => to));
+      Math.max(0, ...all.filter(({ firsts }) => firsts.length > 0).map(({ to }) => to));
     expect(widest(stretches)).toBeLessThan(widest(before));
-    for (const { breaks, does } of stretches)
-      if (breaks.length > 0)
+    for (const { firsts, does } of stretches)
+      if (firsts.length > 0)
         expect(does).toMatchObject({ is: 'shrunk', step: does?.is === 'shrunk' ? does.of : 0 });
   });
 });

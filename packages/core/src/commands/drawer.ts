@@ -19,6 +19,7 @@ import { GRID_COLUMNS, type Part, type PartKind } from '../schema/part.ts';
 import { onDevices } from './arrangement.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { removal } from './panelParts.ts';
+import { partUpdate } from './partUpdate.ts';
 import { areaNeeded, newBand } from './placing.ts';
 
 /** What stays in the header where the drawer takes over, unless somebody decides otherwise. */
@@ -81,12 +82,7 @@ function bandOf(used: readonly Part[], random: RandomBits): Part[] {
 
 /** The operation that leaves a part to the drawer, or gives it back to the header. */
 function left(part: Part, yields: boolean): Operation {
-  return {
-    kind: 'updatePart',
-    id: part.id,
-    set: { yields: yields || null },
-    was: { yields: part.yields ?? null },
-  } as Operation;
+  return partUpdate(part, { yields: yields || null });
 }
 
 /** The operations that give the header a menu button where it has none, on every device class. */

@@ -1,19 +1,21 @@
 import type { Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
-import { pxOf } from '../fit/lengths.ts';
+import { placeOfArea } from '../fit/fitBand.ts';
+import { ROOT, UNITS } from '../fit/lengths.ts';
 import { fitStyleOf, lineOfAll } from '../fit/fitStyle.ts';
-import { sizeOf, troubleOf, type TroubleAt } from '../fit/fitProblems.ts';
+import { windowsOf } from '../fit/fitBar.ts';
+import { troubleOf, widthsIn } from '../fit/fitProblems.ts';
 import type { Lane } from '../fit/lane.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { childrenOf } from '../model/forest.ts';
 import { labelOf } from '../model/labelOf.ts';
 import { menuOf } from '../model/menuOf.ts';
-import { areaId } from '../model/partRoots.ts';
 import { canYield } from '../model/frameParts.ts';
 import { applyEdit } from '../ops/applyEdit.ts';
 import type { Edit } from '../ops/edit.ts';
 import { dropdownWith } from '../panel/dropdownWith.ts';
+import type { WidthRange } from '../panel/sweepPanel.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import { LEAST_WIDTH, MOST_WIDTH } from '../schema/dropdown.ts';
 import { policies, type Policy } from '../schema/part.ts';
@@ -45,8 +47,8 @@ export interface FitSuggestion {
   readonly item?: Id;
   readonly fix: FitFix;
   /** The widths at which it does not fit now, and those at which it still would not. */
-  readonly before: readonly TroubleAt[];
-  readonly left: readonly TroubleAt[];
+  readonly before: readonly WidthRange[];
+  readonly left: readonly WidthRange[];
 }
 
 /** The lanes of the page that is looked at, for a document. */
@@ -67,21 +69,27 @@ export function fitSuggestions(
   lanesOf: LanesOf,
 ): FitSuggestion[] {
   const { document } = context;
-  const before = troubleOf(lanesOf(document), part, item);
+  const lanes = lanesOf(document);
+  const before = troubleOf(lanes, part, item);
   if (before.length === 0) return [];
   const fixes =
-    item === undefined ? fixesOfBar(document, part, before) : fixesOfDrop(document, item, lanesOf, part);
+    item === undefined
+      ? fixesOfBar(document, part, before)
+      : fixesOfDrop(
+          item,
+          lanes.find((one) => one.part === part && one.item === item),
+        );
   const tried = fixes.flatMap((fix): FitSuggestion[] => {
-    const made = fitFix(context, part, fix);
-    if (!made.ok) return [];
-    const done = applyEdit(document, made.value);
-    if (!done.ok) return [];
-    const left = troubleOf(lanesOf(done.value.document), part, item);
-    return sizeOf(left) < sizeOf(before)
+    const mended = withFitFix(context, part, fix);
+    if (mended === null) return [];
+    const left = troubleOf(lanesOf(mended), part, item);
+    return widthsIn(left) < widthsIn(before)
       ? [{ part, ...(item === undefined ? {} : { item }), fix, before, left }]
       : [];
   });
-  return bestOfKind(tried).sort((a, b) => sizeOf(a.left) - sizeOf(b.left) || rankOf(a.fix) - rankOf(b.fix));
+  return bestOfKind(tried).sort(
+    (a, b) => widthsIn(a.left) - widthsIn(b.left) || rankOf(a.fix) - rankOf(b.fix),
+  );
 }
 
 /** What changes less for visitors comes first. */
@@ -97,13 +105,20 @@ function bestOfKind(tried: readonly FitSuggestion[]): FitSuggestion[] {
   const best = whole[0] ?? gaps.at(-1);
   const labels = tried
     .filter(({ fix }) => fix.kind === 'label')
-    .sort((a, b) => sizeOf(a.left) - sizeOf(b.left))
+    .sort((a, b) => widthsIn(a.left) - widthsIn(b.left))
     .slice(0, MOST_LABELS);
   const others = tried.filter(({ fix }) => fix.kind !== 'gap' && fix.kind !== 'label');
   return [...others, ...labels, ...(best === undefined ? [] : [best])];
 }
 /** So many entries are offered another label. */
 const MOST_LABELS = 3;
+
+/** The document with a fix; null: it cannot be made. */
+export function withFitFix(context: CommandContext, part: Id, fix: FitFix): SiteDocument | null {
+  const made = fitFix(context, part, fix);
+  const done = made.ok ? applyEdit(context.document, made.value) : null;
+  return done?.ok === true ? done.value.document : null;
+}
 
 /** The edit that a fix is. */
 export function fitFix(context: CommandContext, part: Id, fix: FitFix): Result<Edit> {
@@ -127,25 +142,16 @@ export function fitFix(context: CommandContext, part: Id, fix: FitFix): Result<E
   }
 }
 
-function fixesOfBar(document: SiteDocument, part: Id, before: readonly TroubleAt[]): FitFix[] {
+function fixesOfBar(document: SiteDocument, part: Id, before: readonly WidthRange[]): FitFix[] {
   const own = document.parts.nodes.get(part);
   if (own?.kind !== 'placement') return [];
-  const { medium, wide } = document.site.breakpoints;
-  const starts: Readonly<Record<DeviceClass, number>> = { narrow: 0, medium, wide };
-  const ends: Readonly<Record<DeviceClass, number>> = {
-    narrow: medium - 1,
-    medium: wide - 1,
-    wide: Infinity,
-  };
-  const devices = deviceClasses.filter((device) =>
-    before.some(({ from, to }) => from <= ends[device] && to >= starts[device]),
-  );
+  const windows = before.flatMap(({ from, to }) => windowsOf(document.site.breakpoints, from, to));
+  const devices = deviceClasses.filter((device) => windows.some((one) => one.device === device));
   const widest = Math.max(...before.map(({ to }) => to));
-  const { gap } = lookOfBar(document, part);
   return [
     ...(canYield(own) ? [{ kind: 'takeover' as const, below: widest + 1 + SPARE }] : []),
     ...labelFixes(document, own.shows ?? ''),
-    ...gapsBelow(gap).map((px) => ({ kind: 'gap' as const, px })),
+    ...gapsBelow(gapOf(document, part)).map((px) => ({ kind: 'gap' as const, px })),
     ...policies.map((does) => ({ kind: 'policy' as const, does, devices })),
   ];
 }
@@ -158,41 +164,42 @@ function gapsBelow(gap: number): number[] {
 }
 
 /** The gap between the entries of a bar, in px. */
-function lookOfBar(document: SiteDocument, part: Id): { readonly gap: number } {
+function gapOf(document: SiteDocument, part: Id): number {
   const style = fitStyleOf(document, 'wide');
-  const place = style.within({ area: 'header', owners: new Set([document.site.id, areaId('header')]) }, [
-    part,
-  ]);
-  const [, gap = ''] = /^(?:\S+ )?(\S+)$/.exec(style.value(lineOfAll('bar'), 'gap', place)) ?? [];
-  return { gap: pxOf(gap, 16) ?? 0 };
+  const place = style.within(placeOfArea(style, document, 'header', null), [part]);
+  return style.gap(lineOfAll('bar'), place, ROOT) / UNITS;
 }
 
 /** Shorter names of the entries of a menu: the titles of their pages, and what other menus call these. */
 function labelFixes(document: SiteDocument, menu: Id): FitFix[] {
+  const elsewhere = namesElsewhere(document, menu);
   return [...childrenOf(document.items, menu)].flatMap((id): FitFix[] => {
     const face = maybeFace(document, id);
     if (face?.destination.kind !== 'page') return [];
     const { page } = face.destination;
     const now = labelOf(document, face);
-    const elsewhere = [...document.items.nodes.values()].flatMap((other) => {
-      const same = maybeFace(document, other.id);
-      return same?.destination.kind === 'page' &&
-        same.destination.page === page &&
-        menuOf(document, other.id).id !== menu
-        ? [labelOf(document, same)]
-        : [];
-    });
     const title = document.pages.nodes.get(page)?.title;
-    const names = new Set([...(title === undefined ? [] : [title]), ...elsewhere]);
+    const names = new Set([...(title === undefined ? [] : [title]), ...(elsewhere.get(page) ?? [])]);
     return [...names]
       .filter((name) => name.trim() !== '' && name.length < now.length)
       .map((label) => ({ kind: 'label', item: id, label }));
   });
 }
 
+/** What other menus call each page. O(items). */
+function namesElsewhere(document: SiteDocument, menu: Id): ReadonlyMap<Id, readonly string[]> {
+  const names = new Map<Id, string[]>();
+  for (const { id } of document.items.nodes.values()) {
+    const face = maybeFace(document, id);
+    if (face?.destination.kind !== 'page' || menuOf(document, id).id === menu) continue;
+    const { page } = face.destination;
+    names.set(page, [...(names.get(page) ?? []), labelOf(document, face)]);
+  }
+  return names;
+}
+
 /** A wider list for texts that break, and one that ends with its entry where it leaves the screen. */
-function fixesOfDrop(document: SiteDocument, item: Id, lanesOf: LanesOf, part: Id): FitFix[] {
-  const lane = lanesOf(document).find((one) => one.part === part && one.item === item);
+function fixesOfDrop(item: Id, lane: Lane | undefined): FitFix[] {
   const lists = (lane?.stretches ?? []).flatMap(({ state }) => (state.is === 'list' ? [state] : []));
   const wanted = Math.max(0, ...lists.map(({ wanted: px }) => px));
   const px = Math.min(MOST_WIDTH, Math.max(LEAST_WIDTH, Math.ceil(wanted)));

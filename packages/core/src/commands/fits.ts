@@ -1,4 +1,5 @@
 import type { Id } from '../base/ids.ts';
+import { isEqual } from '../base/isEqual.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
@@ -16,6 +17,7 @@ import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import { policies, type Fits, type Part } from '../schema/part.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { addDrawer } from './drawer.ts';
+import { partUpdate } from './partUpdate.ts';
 
 /** What can be done where a bar does not fit, in the order in which it is offered. */
 export const fitChoices = ['wrap', ...policies, 'drawer'] as const;
@@ -122,10 +124,9 @@ function takeoverAt(document: SiteDocument, below: number | 'always'): Operation
 }
 
 /** The operation that sets facts of a part; none where it has them. */
-function updated(part: Part, set: { readonly [name: string]: unknown }): Operation[] {
+function updated(part: Part, set: Parameters<typeof partUpdate>[1]): Operation[] {
   const own = part as unknown as Readonly<Record<string, unknown>>;
-  const was = Object.fromEntries(Object.keys(set).map((name) => [name, own[name] ?? null]));
-  return JSON.stringify(was) === JSON.stringify(set)
+  return Object.entries(set).every(([name, value]) => isEqual(own[name] ?? null, value))
     ? []
-    : [{ kind: 'updatePart', id: part.id, set, was } as Operation];
+    : [partUpdate(part, set)];
 }

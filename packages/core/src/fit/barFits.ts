@@ -3,6 +3,8 @@ import type { SiteDocument } from '../model/document.ts';
 import { templateOf } from '../model/styleOwner.ts';
 import type { BarFit, FitRule } from '../resolve/barFit.ts';
 import type { ResolvedArea } from '../resolve/resolveFrame.ts';
+import type { ResolvedPart } from '../resolve/resolved.ts';
+import { preorder } from '../walk/preorder.ts';
 import { contentFor, measuredBands, type MeasuredBand, type MeasuredZone } from './fitBand.ts';
 import { UNITS } from './lengths.ts';
 import type { Measure } from './measure.ts';
@@ -21,6 +23,9 @@ const ALL = { from: 1, to: 100_000 };
  * their own share a style sheet: the bar does in time for all of them what it does. O(texts) for each such template.
  */
 export function barFits(document: SiteDocument, header: ResolvedArea, measure: Measure): BarFits {
+  // Mostly all bars wrap: nothing has to be measured then.
+  const parts = [...preorder<ResolvedPart>(header.bands, ({ parts: inner = [] }) => inner)];
+  if (parts.every(({ node }) => node.fits === undefined)) return {};
   const templates = [...document.styles.nodes.values()].flatMap(({ owner }) => templateOf(owner) ?? []);
   const found: Record<Id, FitRule[]> = {};
   for (const template of new Set([null, ...templates]))

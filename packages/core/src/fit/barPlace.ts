@@ -1,9 +1,8 @@
 import type { Id } from '../base/ids.ts';
 import type { Span } from '../panel/placePanel.ts';
 import type { MeasuredBar } from './barEntry.ts';
-import type { BarDoes } from './fitBar.ts';
 import { contentAt, roomOf, type MeasuredBand, type MeasuredZone } from './fitBand.ts';
-import { barState } from './fitHeader.ts';
+import { barState, type BarDoes } from './barState.ts';
 import { UNITS } from './lengths.ts';
 import type { MeasuredPart } from './partWidth.ts';
 import { breaksAt, roomFor, type Line } from './rows.ts';

@@ -2,11 +2,12 @@ import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { areaId } from '../model/partRoots.ts';
 import { templateOwner } from '../model/styleOwner.ts';
+import type { WidthRange } from '../panel/sweepPanel.ts';
 import { siteWords, type ResolvedArea } from '../resolve/resolveFrame.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
 import { zoneThatGives } from '../parts/zoneThatGives.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
-import type { ZoneName } from '../schema/part.ts';
+import type { AreaName, ZoneName } from '../schema/part.ts';
 import { USUAL_CONTENT, usualMargins } from '../schema/site.ts';
 import { ownersOf, windowsOf } from './fitBar.ts';
 import { fitStyleOf, lineOfAll, type FitPlace, type FitStyle } from './fitStyle.ts';
@@ -26,11 +27,17 @@ export interface HeaderFacts {
 }
 
 /** The widths of a device class, before or after the drawer takes over, in px. */
-export interface Window {
+export interface Window extends WidthRange {
   readonly device: DeviceClass;
-  readonly from: number;
-  readonly to: number;
   readonly hasDrawer: boolean;
+}
+
+/** How wide the content of a band can be. */
+export interface BandContent {
+  /** What of the window is not its content, at both sides together, in px. */
+  readonly beside: number;
+  /** Its content is never wider, in px. */
+  readonly most: number;
 }
 
 export interface MeasuredZone {
@@ -42,7 +49,7 @@ export interface MeasuredZone {
 }
 
 /** A band of a header as it is laid out in some windows. All in layout units, but for what says otherwise. */
-export interface MeasuredBand {
+export interface MeasuredBand extends BandContent {
   readonly window: Window;
   /** Null: something in it cannot be measured. */
   readonly zones: readonly MeasuredZone[] | null;
@@ -52,10 +59,6 @@ export interface MeasuredBand {
   readonly gives: ZoneName | null;
   /** The size of its text, in px. */
   readonly size: number;
-  /** What of the window is not its content, at both sides together, in px. */
-  readonly beside: number;
-  /** Its content is never wider, in px. */
-  readonly most: number;
 }
 
 /**
@@ -65,26 +68,29 @@ export interface MeasuredBand {
 export function measuredBands(
   document: SiteDocument,
   { header, template, scrollbar = 0, root }: HeaderFacts,
-  { from, to }: { readonly from: number; readonly to: number },
+  span: WidthRange,
   measure: Measure,
   hasDrops = false,
 ): { readonly band: ResolvedPart; readonly measured: readonly MeasuredBand[] }[] {
-  const windows = windowsOf(document.site.breakpoints, from, to).flatMap((window) =>
-    splitAt(document, header, window).filter((one) => !isVertical(document, header, one)),
-  );
-  const around = new Map(
+  const windows = windowsIn(document, header, span).filter((one) => !isVertical(document, header, one));
+  const setting = { measure, scrollbar, hasDrops, more: siteWords(document).more };
+  const around = Object.fromEntries(
     deviceClasses.map((device) => [device, headerStyle(document, template, device, root)]),
-  );
+  ) as Record<DeviceClass, HeaderStyle>;
   return header.bands.map((band, at) => {
     const thing = header.bands.slice(at + 1).some(hasLogo) ? 'upperBand' : 'band';
     const measured = windows
       .filter(({ device }) => band.only === undefined || band.only === device)
-      .map((window) => {
-        const known = around.get(window.device) ?? headerStyle(document, template, window.device, root);
-        return measuredBand(document, band, window, { ...known, thing, measure, scrollbar, hasDrops });
-      });
+      .map((window) => measuredBand(document, band, window, { ...around[window.device], ...setting, thing }));
     return { band, measured };
   });
+}
+
+/** The widths of the window by device class, apart where the drawer takes over. */
+export function windowsIn(document: SiteDocument, header: ResolvedArea, { from, to }: WidthRange): Window[] {
+  return windowsOf(document.site.breakpoints, from, to).flatMap((window) =>
+    splitAt(document, header, window),
+  );
 }
 
 /** The widths of a device class, apart where the drawer takes over among them. */
@@ -130,15 +136,21 @@ function headerStyle(
   root = ROOT,
 ): HeaderStyle {
   const style = fitStyleOf(document, device, root);
-  const owners = [
-    document.site.id,
-    areaId('header'),
-    ...(template === null ? [] : [templateOwner(template)]),
-  ];
-  const place = style.place('header', owners);
+  const place = placeOfArea(style, document, 'header', template);
   const { language, direction } = document.site;
   const plain = { ...PLAIN_FONT, size: root, language, direction };
   return { style, place, font: style.font(lineOfAll('header'), place, plain) };
+}
+
+/** An area on the pages of a template: what is set for the site, for the area and for the template holds there. */
+export function placeOfArea(
+  style: FitStyle,
+  { site }: SiteDocument,
+  area: AreaName,
+  template: string | null,
+): FitPlace {
+  const owners = [site.id, areaId(area), ...(template === null ? [] : [templateOwner(template)])];
+  return style.place(area, owners);
 }
 
 type BandSetting = HeaderStyle & {
@@ -146,15 +158,16 @@ type BandSetting = HeaderStyle & {
   readonly measure: Measure;
   readonly scrollbar: number;
   readonly hasDrops: boolean;
+  /** What “More” is called. */
+  readonly more: string;
 };
 
 function measuredBand(
   document: SiteDocument,
   band: ResolvedPart,
   window: Window,
-  { style, measure, thing, scrollbar, hasDrops, ...header }: BandSetting,
+  { style, measure, thing, scrollbar, hasDrops, more, ...header }: BandSetting,
 ): MeasuredBand {
-  const { site } = document;
   const { device, hasDrawer } = window;
   const place = style.within(header.place, [band.id]);
   const font = style.font(lineOfAll(thing), place, header.font);
@@ -176,7 +189,7 @@ function measuredBand(
         font,
         hasDrawer,
         isAtEnd: at === 'end',
-        more: siteWords(document).more,
+        more,
         hasDrops,
         placeOf: (item, around) => style.within(around, ownersOf(document, menu, item)),
       };
@@ -197,13 +210,25 @@ function measuredBand(
     gap: style.gap(lineOfAll('zones'), place, font.size),
     size: font.size,
     gives: zoneThatGives(band),
+    ...bandContent(document, band, device, scrollbar),
+  };
+}
+
+/** How wide the content of a band can be on a device class. */
+export function bandContent(
+  { site }: SiteDocument,
+  band: ResolvedPart,
+  device: DeviceClass,
+  scrollbar: number,
+): BandContent {
+  return {
     beside: 2 * (site.margins?.[device] ?? usualMargins[device]) + scrollbar,
     most: band.isFull === true ? Infinity : (band.contentWidth ?? site.contentWidth ?? USUAL_CONTENT),
   };
 }
 
-/** How wide the content of a band is in a window of that width, in px. */
-export function contentAt({ most, beside }: MeasuredBand, window: number): number {
+/** How wide the content of a band is in a window of that width in px, in layout units. */
+export function contentAt({ most, beside }: BandContent, window: number): number {
   return Math.max(0, Math.min(most, window - beside)) * UNITS;
 }
 

@@ -1,6 +1,7 @@
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { levelOwner, variantOwner } from '../model/styleOwner.ts';
+import type { WidthRange } from '../panel/sweepPanel.ts';
 import type { ResolvedItem, ResolvedMenu } from '../resolve/resolved.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import { measuredEntries, type MeasuredBar } from './barEntry.ts';
@@ -9,28 +10,10 @@ import { UNITS } from './lengths.ts';
 import { PLAIN_FONT, type Measure } from './measure.ts';
 import { rowsOf } from './rows.ts';
 
-/** What a bar does where its entries do not fit into one row. */
-export type BarDoes =
-  | { readonly is: 'scrolls' }
-  | { readonly is: 'shrunk'; readonly step: number; readonly of: number }
-  | { readonly is: 'folded'; readonly shown: number; readonly of: number };
-
-/** How a bar is at some width. */
-export interface RowState {
+/** From which width of the window on, up to the next stretch, the entries of a bar stand in the same rows; in px. */
+export interface BarStretch extends WidthRange {
   /** The first entry of each row after the first: none where all stand in one. */
   readonly breaks: readonly Id[];
-  /** Not there: it needs to do nothing, or its entries wrap. */
-  readonly does?: BarDoes;
-  /** There is no room for it beside what else is in its zone: they stand in several rows. */
-  readonly isApart?: true;
-}
-
-/** From which width of the window on, up to the next stretch, a bar is the same. */
-export interface BarStretch extends RowState {
-  /** In px. */
-  readonly from: number;
-  /** The last width, in px. */
-  readonly to: number;
 }
 
 /** Measures the entries of a bar that stands alone, as embedded, on a device class. O(entries). */
@@ -117,21 +100,13 @@ export function fitBar(
 }
 
 /** Stretches one behind the other, those with the same rows as one. */
-export function joined(stretches: readonly BarStretch[]): BarStretch[] {
+function joined(stretches: readonly BarStretch[]): BarStretch[] {
   const found: BarStretch[] = [];
   for (const one of stretches) {
     const before = found.at(-1);
-    if (before !== undefined && before.to + 1 === one.from && isSame(before, one))
+    if (before !== undefined && before.to + 1 === one.from && before.breaks.join() === one.breaks.join())
       found[found.length - 1] = { ...before, to: one.to };
     else found.push(one);
   }
   return found;
-}
-
-function isSame(a: RowState, b: RowState): boolean {
-  return (
-    a.breaks.join() === b.breaks.join() &&
-    a.isApart === b.isApart &&
-    JSON.stringify(a.does) === JSON.stringify(b.does)
-  );
 }

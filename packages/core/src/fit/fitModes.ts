@@ -1,6 +1,7 @@
 import type { SiteDocument } from '../model/document.ts';
 import { withNodeChanged } from '../model/forest.ts';
 import { labelOf } from '../model/labelOf.ts';
+import type { WidthRange } from '../panel/sweepPanel.ts';
 import { problemsOf, type FitProblem } from './fitProblems.ts';
 import { fitPage, type FitFacts } from './fitPage.ts';
 import type { Lane } from './lane.ts';
@@ -28,7 +29,7 @@ const ZOOMED = 320;
 export interface AskedPage {
   readonly document: SiteDocument;
   readonly factsOf: (document: SiteDocument) => FitFacts;
-  readonly span: { readonly from: number; readonly to: number };
+  readonly span: WidthRange;
   readonly measure: Measure;
 }
 

@@ -1,25 +1,30 @@
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { areaId } from '../model/partRoots.ts';
-import { templateOwner } from '../model/styleOwner.ts';
+import type { WidthRange } from '../panel/sweepPanel.ts';
+import { areasOn } from '../resolve/areasOn.ts';
+import type { CompareTitles } from '../resolve/followedPages.ts';
+import type { Situation } from '../resolve/frameExceptions.ts';
 import type { ResolvedArea } from '../resolve/resolveFrame.ts';
 import type { ResolvedPart } from '../resolve/resolved.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import { GRID_COLUMNS } from '../schema/part.ts';
-import { USUAL_CONTENT, usualMargins } from '../schema/site.ts';
 import { preorder } from '../walk/preorder.ts';
 import { barPlace, type BarPlace } from './barPlace.ts';
 import { dropKind, listState, panelState } from './dropLanes.ts';
 import { windowsOf } from './fitBar.ts';
 import {
+  bandContent,
   contentAt,
   measuredBands,
+  placeOfArea,
   roomOf,
+  windowsIn,
   type HeaderFacts,
   type MeasuredBand,
   type MeasuredZone,
 } from './fitBand.ts';
-import { barState } from './fitHeader.ts';
+import { barState } from './barState.ts';
 import { fitStyleOf, lineOfAll } from './fitStyle.ts';
 import { asOne, stretchesBetween, type Lane, type LaneState, type LaneStretch } from './lane.ts';
 import { UNITS } from './lengths.ts';
@@ -32,16 +37,26 @@ export interface FitFacts extends HeaderFacts {
   readonly footer: ResolvedArea;
 }
 
-interface Widths {
-  readonly from: number;
-  readonly to: number;
+/** What is asked of a page, as its visitors get it. O(parts + menus). */
+export function factsOn(
+  document: SiteDocument,
+  situation: Situation,
+  compareTitles: CompareTitles,
+): FitFacts {
+  const areaOf = areasOn(document, situation, compareTitles);
+  return {
+    header: areaOf('header'),
+    side: areaOf('side'),
+    footer: areaOf('footer'),
+    template: situation.template,
+  };
 }
 
 /**
  * Everything of a page at every width of the window, in px: its bars with what drops from them, its side, its footer and
  * its drawer. O(texts), and changes.
  */
-export function fitPage(document: SiteDocument, facts: FitFacts, span: Widths, measure: Measure): Lane[] {
+export function fitPage(document: SiteDocument, facts: FitFacts, span: WidthRange, measure: Measure): Lane[] {
   return [
     ...measuredBands(document, facts, span, measure, true).flatMap(({ band, measured }) =>
       bandLanes(band, measured, facts.scrollbar ?? 0, span),
@@ -79,7 +94,7 @@ function bandLanes(
   band: ResolvedPart,
   measured: readonly MeasuredBand[],
   scrollbar: number,
-  span: Widths,
+  span: WidthRange,
 ): Lane[] {
   const parts = [...preorder<ResolvedPart>([band], ({ parts: inner = [] }) => inner)].flatMap(({ node }) =>
     node.kind === 'placement' && node.form !== 'list' && node.shown !== undefined ? [node] : [],
@@ -166,7 +181,7 @@ function dropStretches(
 }
 
 /** The same stretch, apart where the content of its band is as wide as it ever is. */
-function splitAtContent(one: Widths, { most, beside }: MeasuredBand): Widths[] {
+function splitAtContent(one: WidthRange, { most, beside }: MeasuredBand): WidthRange[] {
   const full = most + beside;
   if (!(full > one.from && full <= one.to)) return [one];
   return [
@@ -192,8 +207,8 @@ function dropState(
 }
 
 /** The widths that stretches leave out. */
-function gapsOf(stretches: readonly LaneStretch[], { from, to }: Widths): Widths[] {
-  const gaps: Widths[] = [];
+function gapsOf(stretches: readonly LaneStretch[], { from, to }: WidthRange): WidthRange[] {
+  const gaps: WidthRange[] = [];
   let next = from;
   for (const one of stretches.toSorted((a, b) => a.from - b.from)) {
     if (one.from > next) gaps.push({ from: next, to: one.from - 1 });
@@ -203,12 +218,12 @@ function gapsOf(stretches: readonly LaneStretch[], { from, to }: Widths): Widths
   return gaps;
 }
 
-function covers(window: Widths, { from, to }: Widths): boolean {
+function covers(window: WidthRange, { from, to }: WidthRange): boolean {
   return window.from <= to && window.to >= from;
 }
 
 /** The side area: beside the content, and above it on narrow screens. */
-function sideLanes({ site }: SiteDocument, { bands, facts }: ResolvedArea, { from, to }: Widths): Lane[] {
+function sideLanes({ site }: SiteDocument, { bands, facts }: ResolvedArea, { from, to }: WidthRange): Lane[] {
   if (bands.length === 0) return [];
   const { medium } = site.breakpoints;
   const stretches: LaneStretch[] = [
@@ -225,7 +240,7 @@ const LEAST_LIST = 176;
 function footerLanes(
   document: SiteDocument,
   { footer, template, scrollbar = 0 }: FitFacts,
-  { from, to }: Widths,
+  { from, to }: WidthRange,
 ): Lane[] {
   const { site } = document;
   const lists = footer.bands.flatMap((band) =>
@@ -243,15 +258,13 @@ function footerLanes(
       if (part.hiddenOn?.includes(device) === true || (band.only !== undefined && band.only !== device))
         return [];
       const { gap, wider } = footerLooks(document, template, device, [band.id, holder.id, part.id]);
-      const margin = site.margins?.[device] ?? usualMargins[device];
-      const most =
-        band.isFull === true ? Infinity : (band.contentWidth ?? site.contentWidth ?? USUAL_CONTENT);
+      const content = bandContent(document, band, device, scrollbar);
       const stateAt = (width: number): LaneState => {
-        const content = Math.max(0, Math.min(most, width - scrollbar - 2 * margin));
+        const room = contentAt(content, width) / UNITS;
         const own =
           holder.kind === 'cell' && device !== 'narrow'
-            ? cellWidth(content, holder.span ?? GRID_COLUMNS, gap)
-            : content;
+            ? cellWidth(room, holder.span ?? GRID_COLUMNS, gap)
+            : room;
         return {
           is: 'columns',
           columns: Math.max(1, Math.min(groups, Math.floor((own + wider) / LEAST_LIST))),
@@ -280,12 +293,7 @@ function footerLooks(
   owners: readonly Id[],
 ): { readonly gap: number; readonly wider: number } {
   const style = fitStyleOf(document, device);
-  const around = style.place('footer', [
-    document.site.id,
-    areaId('footer'),
-    ...(template === null ? [] : [templateOwner(template)]),
-  ]);
-  const place = style.within(around, owners);
+  const place = style.within(placeOfArea(style, document, 'footer', template), owners);
   const { size } = style.font(lineOfAll('footerBand'), place, PLAIN_FONT);
   return {
     gap: style.gap(lineOfAll('zones'), place, size) / UNITS,
@@ -294,13 +302,12 @@ function footerLooks(
 }
 
 /** Where the drawer has taken over. */
-function drawerLanes({ site }: SiteDocument, { drawer }: ResolvedArea, { from, to }: Widths): Lane[] {
-  if (drawer == null) return [];
-  const { takeover = site.breakpoints.medium } = drawer.facts;
-  const limit = takeover === 'always' ? to + 1 : takeover === 'never' ? from : takeover;
-  const stretches: LaneStretch[] = [
-    { from, to: Math.min(to, limit - 1), state: { is: 'takesOver' } },
-    { from: Math.max(from, limit), to, state: { is: 'unused' } },
-  ];
-  return [{ of: 'drawer', part: areaId('drawer'), stretches: stretches.filter((one) => one.from <= one.to) }];
+function drawerLanes(document: SiteDocument, header: ResolvedArea, span: WidthRange): Lane[] {
+  if (header.drawer == null) return [];
+  const stretches = windowsIn(document, header, span).map(({ from, to, hasDrawer }): LaneStretch => ({
+    from,
+    to,
+    state: { is: hasDrawer ? 'takesOver' : 'unused' },
+  }));
+  return [{ of: 'drawer', part: areaId('drawer'), stretches: asOne(stretches) }];
 }

@@ -1,11 +1,9 @@
 import type { Id } from '../base/ids.ts';
+import type { WidthRange } from '../panel/sweepPanel.ts';
 import { isProblem, type Lane, type LaneState } from './lane.ts';
 
 /** Something that somebody should look at, at some widths of the window. */
-export interface FitProblem extends Pick<Lane, 'of' | 'part' | 'item'> {
-  /** In px, both included. */
-  readonly from: number;
-  readonly to: number;
+export interface FitProblem extends Pick<Lane, 'of' | 'part' | 'item'>, WidthRange {
   /** What it is there, the states at narrower windows first. */
   readonly states: readonly LaneState[];
   /** The widest window in which it is worst, in px. */
@@ -51,21 +49,15 @@ function badness(state: LaneState): number {
 }
 const BEYOND = 1000;
 
-/** The widths at which one thing has problems, in px, both included. */
-export interface TroubleAt {
-  readonly from: number;
-  readonly to: number;
-}
-
 /** Where one bar or dropdown has problems. */
-export function troubleOf(lanes: readonly Lane[], part: Id, item?: Id): TroubleAt[] {
+export function troubleOf(lanes: readonly Lane[], part: Id, item?: Id): WidthRange[] {
   const own = lanes.filter((one) => one.part === part && one.item === item);
   return problemsOf(own)
     .map(({ from, to }) => ({ from, to }))
     .sort((a, b) => a.from - b.from);
 }
 
-/** At how many widths. */
-export function sizeOf(trouble: readonly TroubleAt[]): number {
-  return trouble.reduce((sum, { from, to }) => sum + to - from + 1, 0);
+/** How many widths there are in some ranges. */
+export function widthsIn(ranges: readonly WidthRange[]): number {
+  return ranges.reduce((sum, { from, to }) => sum + to - from + 1, 0);
 }

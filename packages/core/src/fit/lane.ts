@@ -1,6 +1,7 @@
 import type { Id } from '../base/ids.ts';
 import type { MediumForm } from '../schema/dropdown.ts';
-import type { BarDoes } from './fitBar.ts';
+import type { BarDoes } from './barState.ts';
+import type { WidthRange } from '../panel/sweepPanel.ts';
 
 /** How something is at some width of the window. */
 export type LaneState =
@@ -54,9 +55,7 @@ export type LaneState =
 export type DropPlace = 'usual' | 'flipped' | 'beyond';
 
 /** From which width of the window on, up to the next stretch, something is the same; both in px, both included. */
-export interface LaneStretch {
-  readonly from: number;
-  readonly to: number;
+export interface LaneStretch extends WidthRange {
   readonly state: LaneState;
 }
 

@@ -25,9 +25,9 @@ export const band: PartHandler<'band'> = {
     const widths = [...new Set(parts.flatMap(({ contentWidth }) => contentWidth ?? []))].sort(
       (a, b) => a - b,
     );
-    const given = new Set(parts.map(givingClass));
+    const given = new Set(parts.flatMap((part) => givingZone(part) ?? []));
     return [
-      ...giving.filter(({ selector }) => given.has(selector.replace('.', ' '))),
+      ...[...given].map((zone) => giving[zone]),
       ...heights.map((height): Rule => rule(`.zv-band-height-${height}`, `min-block-size:${height}px`)),
       ...widths.map((width): Rule => rule(`.zv-content-${width}`, `max-inline-size:${width}px`)),
     ];
@@ -35,19 +35,19 @@ export const band: PartHandler<'band'> = {
 };
 
 /** What is beside a bar keeps its width, where that is not the usual way of a band. */
-const giving: readonly Rule[] = [
-  rule('.zv-end-gives', 'grid-template-columns:auto minmax(0,1fr)'),
-  rule(
+const giving = {
+  end: rule('.zv-end-gives', 'grid-template-columns:auto minmax(0,1fr)'),
+  centre: rule(
     '.zv-centre-gives',
     'grid-template-columns:minmax(max-content,1fr) minmax(0,auto) minmax(max-content,1fr)',
     { weight: 1 },
   ),
-];
+} as const;
 
-function givingClass(part: ResolvedPart): string {
+function givingZone(part: ResolvedPart): keyof typeof giving | null {
   const gives = zoneThatGives(part);
-  if (gives === 'centre') return ' zv-centre-gives';
-  return gives === 'end' && !hasCentre(part) ? ' zv-end-gives' : '';
+  if (gives === 'centre') return gives;
+  return gives === 'end' && !hasCentre(part) ? gives : null;
 }
 
 /** Whether something in it does what the width of the band decides. */
@@ -64,7 +64,8 @@ function contentClasses(part: ResolvedPart): string {
   const width =
     isFull === true ? ' zv-page-wide' : contentWidth === undefined ? '' : ` zv-content-${contentWidth}`;
   if (parts.some(({ kind }) => kind === 'cell')) return ` zv-grid${width}`;
-  return `${hasCentre(part) ? ' zv-with-centre' : ''}${givingClass(part)}${width}`;
+  const gives = givingZone(part);
+  return `${hasCentre(part) ? ' zv-with-centre' : ''}${gives === null ? '' : ` zv-${gives}-gives`}${width}`;
 }
 
 /** An empty centre is left out; the other zones keep their places. */

@@ -1,4 +1,11 @@
-import { counted, labelOf, type FitSuggestion, type SiteDocument, type TroubleAt } from '@zorvik/core';
+import {
+  counted,
+  labelOf,
+  widthsIn,
+  type FitSuggestion,
+  type SiteDocument,
+  type WidthRange,
+} from '@zorvik/core';
 import { fitWords } from './fitWords.ts';
 
 /** What a suggestion does, in an imperative, and what comes of it. */
@@ -45,14 +52,10 @@ export function suggestionWords(document: SiteDocument, suggestion: FitSuggestio
   }
 }
 
-function effectWords(before: readonly TroubleAt[], left: readonly TroubleAt[], now: string): string {
+function effectWords(before: readonly WidthRange[], left: readonly WidthRange[], now: string): string {
   if (left.length === 0) return `${now} at every width`;
   const last = Math.max(...left.map(({ to }) => to));
   const was = Math.max(...before.map(({ to }) => to));
   if (last < was) return `${now} from ${last + 1} px on, ${was - last} px sooner`;
-  return `${now} at ${counted(sizeOf(before) - sizeOf(left), '# more width', '# more widths')}`;
-}
-
-function sizeOf(trouble: readonly TroubleAt[]): number {
-  return trouble.reduce((sum, { from, to }) => sum + to - from + 1, 0);
+  return `${now} at ${counted(widthsIn(before) - widthsIn(left), '# more width', '# more widths')}`;
 }

@@ -68,7 +68,7 @@ export const useFit = defineStore('fit', () => {
     const { stored, siteKey } = copy;
     if (stored === null || siteKey === null) return;
     client ??= fitClient();
-    const found = await client.look(stored, {
+    const found = await client.ask(stored, {
       page: frame.page?.id ?? null,
       isWhole: isWhole.value,
       about: chosen.value,
@@ -124,6 +124,9 @@ export const useFit = defineStore('fit', () => {
       return found.filter(({ rows }) => rows > 1);
     }),
   );
+  /** The same of one menu; null: of all. */
+  const wrappingOf = (menu: Id | null): Wrapping[] =>
+    wrapping.value.filter((one) => menu === null || one.menu === menu);
 
   return {
     lanes,
@@ -133,7 +136,7 @@ export const useFit = defineStore('fit', () => {
     suggestions,
     previews,
     lacking,
-    wrapping,
+    wrappingOf,
     isEstimate,
     isKnown,
     isWhole,

@@ -1,12 +1,12 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import {
-  applyEdit,
   fitFix,
   inMode,
   isProblem,
   problemsOf,
   textIn,
+  withFitFix,
   type BarFits,
   type FitSuggestion,
   type Id,
@@ -30,12 +30,10 @@ export const useFitWork = defineStore('fitWork', () => {
   const shown = computed(() => {
     const { document } = copy;
     const { previewed: suggestion } = fit;
-    if (document === null || suggestion === null)
-      return document === null ? null : inMode(document, fit.mode);
+    if (document === null) return null;
     const context = { document, base: 0, session: 'preview', random: () => 7 };
-    const made = fitFix(context, suggestion.part, suggestion.fix);
-    const done = made.ok ? applyEdit(document, made.value) : null;
-    return inMode(done?.ok === true ? done.value.document : document, fit.mode);
+    const mended = suggestion === null ? null : withFitFix(context, suggestion.part, suggestion.fix);
+    return inMode(mended ?? document, fit.mode);
   });
   /** What bars do where they do not fit, in the picture. */
   const shownFits = computed((): BarFits => {

@@ -9,7 +9,7 @@ import {
   type Lane,
   type LaneState,
   type SiteDocument,
-  type TroubleAt,
+  type WidthRange,
 } from '@zorvik/core';
 
 /** How a stretch of a lane is drawn: colour and pattern, and never the one without the other. */
@@ -128,7 +128,7 @@ export function laneKind({ of }: Pick<Lane, 'of'>): string {
 
 /** “from 768 to 831 px”. */
 export function rangeWords(
-  { from, to }: TroubleAt,
+  { from, to }: WidthRange,
   { least, most }: { readonly least: number; readonly most: number },
 ): string {
   if (from <= least && to >= most) return 'at every width';

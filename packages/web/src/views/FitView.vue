@@ -154,6 +154,7 @@ const problems = computed(() =>
   </div>
 </template>
 
+<style scoped src="../components/common/viewHead.css"></style>
 <style scoped>
 .fit {
   display: grid;
@@ -163,17 +164,7 @@ const problems = computed(() =>
   background: var(--paper);
 }
 .head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 14px;
-  min-height: 42px;
-  padding: 4px 14px;
-  border-bottom: 1px solid var(--line);
-  background: var(--sheet);
-}
-h1 {
-  font-size: 1rem;
+  column-gap: 14px;
 }
 .look {
   color: var(--ochre);

@@ -104,6 +104,7 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
   </div>
 </template>
 
+<style scoped src="../components/common/viewHead.css"></style>
 <style scoped>
 .style {
   display: grid;
@@ -114,19 +115,6 @@ const sheetChoices: readonly { readonly value: SheetName; readonly label: string
 .whole {
   grid-row: 3 / -1;
   min-height: 0;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 16px;
-  min-height: 42px;
-  padding: 4px 14px;
-  border-bottom: 1px solid var(--line);
-  background: var(--sheet);
-}
-h1 {
-  font-size: 1rem;
 }
 .stand-ins {
   display: inline-flex;

@@ -1,5 +1,6 @@
 import type { Finding, SiteDocument } from '@zorvik/core';
-import { documentFeed, type DocumentPiece } from './documentFeed.ts';
+import { askedWorker } from './askedWorker.ts';
+import type { DocumentPiece } from './documentFeed.ts';
 
 /** A piece of the document. The last one is answered. */
 export interface ToDrift extends DocumentPiece {
@@ -24,29 +25,16 @@ export interface DriftClient {
 }
 
 export function driftClient(): DriftClient {
-  const worker = new Worker(new URL('./drift.worker.ts', import.meta.url), { type: 'module' });
-  const feed = documentFeed();
+  const worker = askedWorker<Pick<ToDrift, 'dead'>, FromDrift>(
+    new Worker(new URL('./drift.worker.ts', import.meta.url), { type: 'module' }),
+  );
   let knownDead: ReadonlyMap<string, string> | null = null;
-  let ticket = 0;
-  let waiting: ((found: FromDrift | null) => void) | null = null;
-  worker.onmessage = ({ data }: MessageEvent<FromDrift>) => {
-    if (data.ticket !== ticket) return;
-    waiting?.(data);
-    waiting = null;
-  };
-
   return {
     look(document, dead) {
-      waiting?.(null);
-      ticket += 1;
-      const own = ticket;
       const deadSent = dead === knownDead ? null : [...dead];
       knownDead = dead;
-      void feed(document, (piece) =>
-        worker.postMessage({ ...piece, ticket: own, dead: deadSent } satisfies ToDrift),
-      );
-      return new Promise((done) => (waiting = done));
+      return worker.ask(document, { dead: deadSent });
     },
-    close: () => worker.terminate(),
+    close: worker.close,
   };
 }

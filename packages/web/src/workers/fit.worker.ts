@@ -1,15 +1,14 @@
 import {
-  applyEdit,
-  areasOn,
   barFits,
   createFilling,
-  fitFix,
+  factsOn,
   fitSuggestions,
   lanesIn,
   problemsInModes,
   problemsOf,
   situationOn,
   withChanges,
+  withFitFix,
   type CommandContext,
   type FillFollowed,
   type FitFacts,
@@ -52,16 +51,7 @@ function work(
   { page, isWhole, about, mode }: Omit<ToFit, 'ticket' | 'files'>,
   measure: Measure,
 ): FoundByFit {
-  const factsOf = (shown: SiteDocument): FitFacts => {
-    const situation = situationOn(shown, page);
-    const areaOf = areasOn(shown, situation, compare);
-    return {
-      header: areaOf('header'),
-      side: areaOf('side'),
-      footer: areaOf('footer'),
-      template: situation.template,
-    };
-  };
+  const factsOf = (shown: SiteDocument): FitFacts => factsOn(shown, situationOn(shown, page), compare);
   const asked = { document: filled, factsOf, span: WIDTHS, measure };
   const usual = lanesIn(null, asked);
   const fits = barFits(filled, factsOf(filled).header, measure);
@@ -78,11 +68,8 @@ function work(
   const lanesOf = (shown: SiteDocument): readonly Lane[] => lanesIn(mode, { ...asked, document: shown });
   const suggestions = about === null ? [] : fitSuggestions(context, about, lanesOf);
   const previews = suggestions.map(({ part, fix }) => {
-    const made = fitFix(context, part, fix);
-    const done = made.ok ? applyEdit(filled, made.value) : null;
-    if (done?.ok !== true) return fits;
-    const { document: after } = done.value;
-    return barFits(after, factsOf(after).header, measure);
+    const mended = withFitFix(context, part, fix);
+    return mended === null ? fits : barFits(mended, factsOf(mended).header, measure);
   });
   return { lanes, problems, fits, inModes: problemsInModes(asked, problems), suggestions, previews };
 }

@@ -1,15 +1,7 @@
-import type {
-  BarFits,
-  FitMode,
-  FitProblem,
-  FitSuggestion,
-  Id,
-  Lane,
-  ModeProblem,
-  SiteDocument,
-} from '@zorvik/core';
+import type { BarFits, FitMode, FitProblem, FitSuggestion, Id, Lane, ModeProblem } from '@zorvik/core';
 import type { Lacking } from '@zorvik/formats/fonts';
-import { documentFeed, type DocumentPiece } from './documentFeed.ts';
+import { askedWorker, type AskedWorker } from './askedWorker.ts';
+import type { DocumentPiece } from './documentFeed.ts';
 
 /** What is asked of a page. */
 export interface AskedOfFit {
@@ -50,31 +42,9 @@ export interface FromFit extends FoundByFit {
   readonly lacking: readonly Lacking[];
 }
 
-export interface FitClient {
-  /** Asks how a page is at every width; null: something newer was asked meanwhile. */
-  readonly look: (document: SiteDocument, asked: AskedOfFit) => Promise<FromFit | null>;
-  readonly close: () => void;
-}
+/** Asks how a page is at every width. */
+export type FitClient = AskedWorker<AskedOfFit, FromFit>;
 
 export function fitClient(): FitClient {
-  const worker = new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' });
-  const feed = documentFeed();
-  let ticket = 0;
-  let waiting: ((found: FromFit | null) => void) | null = null;
-  worker.onmessage = ({ data }: MessageEvent<FromFit>) => {
-    if (data.ticket !== ticket) return;
-    waiting?.(data);
-    waiting = null;
-  };
-
-  return {
-    look(document, asked) {
-      waiting?.(null);
-      ticket += 1;
-      const own = ticket;
-      void feed(document, (piece) => worker.postMessage({ ...piece, ticket: own, ...asked } satisfies ToFit));
-      return new Promise((done) => (waiting = done));
-    },
-    close: () => worker.terminate(),
-  };
+  return askedWorker(new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' }));
 }

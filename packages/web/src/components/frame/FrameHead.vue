@@ -96,20 +96,8 @@ const scopes = computed(
   </div>
 </template>
 
+<style scoped src="../common/viewHead.css"></style>
 <style scoped>
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 16px;
-  min-height: 42px;
-  padding: 4px 14px;
-  border-bottom: 1px solid var(--line);
-  background: var(--sheet);
-}
-h1 {
-  font-size: 1rem;
-}
 .scope {
   display: flex;
   align-items: center;

@@ -16,7 +16,7 @@ const live = useLiveView();
 const copy = useWorkingCopy();
 const router = useRouter();
 const worst = computed(() => {
-  const some = fit.wrapping.filter(({ menu }) => props.menu === null || menu === props.menu);
+  const some = fit.wrappingOf(props.menu);
   return some.toSorted((a, b) => b.to - a.to)[0] ?? null;
 });
 const words = computed(() => {

@@ -8,8 +8,9 @@ const props = defineProps<{ menu: string | null }>();
 const fit = useFit();
 const span = WIDEST - NARROWEST;
 const seen = computed(() =>
-  fit.wrapping
-    .filter(({ menu, to }) => (props.menu === null || menu === props.menu) && to > NARROWEST)
+  fit
+    .wrappingOf(props.menu)
+    .filter(({ to }) => to > NARROWEST)
     .map((one) => {
       const [from, to] = [Math.max(one.from, NARROWEST), Math.min(one.to, WIDEST)];
       return { ...one, start: ((from - NARROWEST) / span) * 100, width: ((to - from + 1) / span) * 100 };

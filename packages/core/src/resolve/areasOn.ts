@@ -23,8 +23,3 @@ export function areasOn(
     winning(exceptionsOf(document, id), situation);
   return (area) => resolveArea({ document, compareTitles, keepsEmpty: false, menuOf, exceptionFor }, area);
 }
-
-/** The header of a page as its visitors get it. O(parts + menus). */
-export function headerOn(...page: Parameters<typeof areasOn>): ResolvedArea {
-  return areasOn(...page)('header');
-}
