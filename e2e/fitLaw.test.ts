@@ -17,7 +17,7 @@ import {
   type FontKey,
 } from './fitLaw.ts';
 import { late, never, policiesSaid, policiesSeen, randomPolicies, type BarSeen } from './policyLaw.ts';
-import { laneSaid, lanesSaid, lanesSeen } from './laneLaw.ts';
+import { knownOf, laneSaid, lanesSaid, lanesSeen, withLooksOfDrops } from './laneLaw.ts';
 import { enterStage, type Stage } from './stage.ts';
 
 /** So many random bars; more by `npm run fit-law`. */
@@ -250,23 +250,30 @@ describe('what a bar does where it does not fit', () => {
   });
 });
 
-describe('what drops from the bars of a header, and the lists of a footer', () => {
+describe('the bands of a header, what drops from its bars, and the lists of a footer', () => {
   it('stand where Fit says, leave the screen where it says, and have two lines where it says', async () => {
-    const widths = Array.from({ length: 97 }, (_, at) => 768 + at * 12);
+    const widths = [
+      ...Array.from({ length: 19 }, (_, at) => 320 + at * 24),
+      ...Array.from({ length: 97 }, (_, at) => 768 + at * 12),
+    ];
     const kinds = new Map<string, number>();
     for (let seed = 0; seed < POLICIES; seed += 1) {
-      const header = seed % 3 === 0 ? randomHeader(seed) : randomPolicies(seed);
+      const plain = seed % 3 === 0 ? randomHeader(seed) : randomPolicies(seed);
+      const header = seed % 2 === 0 ? plain : withLooksOfDrops(plain, seed);
       const lanes = lanesSaid(header);
       const said = widths.map((width) =>
         Object.fromEntries(lanes.map((one) => laneSaid(one, width)).filter((one) => one !== null)),
       );
       const seen = await lanesSeen(driver, header, widths);
-      widths.forEach((width, at) => expect(seen[at], `seed ${seed} at ${width} px`).toEqual(said[at]));
+      widths.forEach((width, at) =>
+        expect(knownOf(lanes, seen[at] ?? {}), `seed ${seed} at ${width} px`).toEqual(said[at]),
+      );
       for (const one of said.flatMap((all) => Object.values(all))) {
         const [kind = ''] = String(one).split(' ');
         kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
       }
     }
     console.log([...kinds].map(([kind, count]) => `${kind} ${count}`).join(', '));
+    expect(kinds.get('in'), 'bands').toBeGreaterThan(500);
   });
 });

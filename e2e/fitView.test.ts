@@ -9,7 +9,9 @@ import {
   renameItem,
   type SiteDocument,
   setFit,
+  writeOwnCss,
   type CommandContext,
+  type CssRule,
   type Edit,
   type Result,
 } from '@zorvik/core';
@@ -209,6 +211,99 @@ describe('what visitors may have set', () => {
   });
 });
 
+describe('what only the drawn page can answer for', () => {
+  it('is checked without being asked: touch, keys, forced colours, motion, and the heights of screens', async () => {
+    const rule = (selector: string, ...declarations: readonly string[]): CssRule => ({
+      selectors: [selector],
+      declarations: declarations.map((one) => {
+        const [name = '', value = ''] = one.split(': ');
+        return { name, value };
+      }),
+    });
+    await openFit();
+    await edit((context) =>
+      writeOwnCss(context, areaId('header'), [
+        rule('.zv-logo', 'forced-color-adjust: none'),
+        rule('.zv-contact .zv-face', 'min-block-size: 0', 'padding-block: 0', 'font-size: 10px'),
+        rule('.zv-bar a', 'font-weight: 500', 'text-decoration: none', 'border: none', 'box-shadow: none'),
+      ]),
+    );
+    await openFit();
+    const expected = [
+      'Quillmere keeps its own colours, on narrow, medium and wide screens forced colours Show',
+      '01632 960140 smaller than 24 by 24 px, on medium and wide screens touch Show',
+      'Main menu the current page looks like the others, on medium and wide screens forced colours Show',
+      'Drawer taller than 640 px on narrow screens; scrolls inside height Show',
+    ];
+    await person.eventually('not all is found', async () => {
+      const all = await listed();
+      return expected.every((one) => all.includes(one)) ? all : null;
+    });
+    // The picture is shown as such a visitor has it.
+    await (await inRow('keeps its own colours', 'Show')).click();
+    expect(await (await person.find('.mode')).getText()).toBe('Shown with forced colours ×');
+    await (await inRow('smaller than 24', 'Show')).click();
+    await person.find('button[aria-pressed=true]');
+    await edit((context) => writeOwnCss(context, areaId('header'), null));
+    await person.eventually('what was mended is still listed', async () =>
+      (await listed()).every((one) => !/touch|reduced motion|forced colours/.test(one)),
+    );
+    await person.click('Focus path');
+  });
+
+  it('finds what would fail, and nothing in a page that is sound', async () => {
+    await browser.driver.get(`${stack.editor}/contact.html`);
+    const faults = (header: string, css: string): Promise<string[]> =>
+      browser.driver.executeAsyncScript(
+        `const [header, css, done] = arguments;
+        addEventListener('message', function hear({ data }) {
+          if (data.kind !== 'drawn') return;
+          removeEventListener('message', hear);
+          done(data.findings.map(({ mode, fault, name }) => mode + ' ' + fault + ' ' + name));
+        });
+        postMessage({ kind: 'show', header, rest: '', css, language: 'en', direction: 'ltr', drops: [] }, '*');`,
+        header,
+        css,
+      );
+    const menu = `<nav class="zv" aria-label="Shop"><ul><li><a href="#a">Seeds</a></li><li><a href="#b">Tools</a></li></ul></nav>`;
+    const sound =
+      'li{display:inline-block}a{display:inline-block;min-width:30px;padding:8px}.zv [aria-current]{border-bottom:2px solid}';
+    expect(await faults(menu, sound)).toEqual([]);
+    const cases = [
+      [menu, `${sound}a{transition:color 1s}`, []],
+      [menu, `${sound}a{transition:translate 1s}`, ['lessMotion moves Seeds', 'lessMotion moves Tools']],
+      [
+        menu,
+        `${sound}@media (prefers-reduced-motion:no-preference){a{transition:translate 1s;animation:a 2s}}`,
+        [],
+      ],
+      [
+        menu,
+        sound.replace('border-bottom:2px solid', 'color:red;background:gold'),
+        ['forcedColours current Shop'],
+      ],
+      [
+        menu,
+        `${sound.replace('border-bottom:2px solid', 'color:red')}@media (forced-colors:active){[aria-current]{outline:1px solid}}`,
+        [],
+      ],
+      [
+        `${menu}<a class="zv-button" href="#c">Buy</a>`,
+        `${sound}.zv-button{background:#000}`,
+        ['forcedColours shape Buy'],
+      ],
+      [
+        `${menu}<a href="#d" aria-label="Basket"></a>`,
+        `${sound}a[aria-label]{mask:linear-gradient(#000,#000);min-height:24px}`,
+        ['forcedColours mask Basket'],
+      ],
+      [`${menu}<a href="#d">i</a>`, `${sound}a[href='#d']{padding:0;min-width:0}`, ['touch small i']],
+      [menu, `${sound}ul{display:flex;flex-direction:row-reverse}`, ['keyboard back Tools']],
+    ] as const;
+    for (const [html, css, expected] of cases) expect(await faults(html, css), css).toEqual(expected);
+  });
+});
+
 describe('the focus path', () => {
   it('numbers what Tab reaches in its order, and says what is wrong with it', async () => {
     await openFit();
@@ -304,7 +399,7 @@ describe('comparing', () => {
     await person.eventually('it is not scrolled', async () => (await run<number>(`return scrollY`)) > 60);
     await browser.driver.switchTo().defaultContent();
     // Opened together: the panel that is chosen in the chart.
-    await (await person.find('.lanes .lane:nth-child(3) button.left')).click();
+    await (await person.find('.lanes .lane.depth-2 button.left')).click();
     for (const name of ['Live page', title]) {
       await browser.driver.switchTo().frame(await person.find(`iframe[title="${name}"]`));
       await person.eventually(`nothing is open in ${name}`, () =>

@@ -9,15 +9,23 @@ import type { Measure } from '../src/fit/measure.ts';
 import type { SiteDocument } from '../src/model/document.ts';
 import { areaId } from '../src/model/partRoots.ts';
 import { partsIn } from '../src/model/partsIn.ts';
+import { zoneId } from '../src/model/partRoots.ts';
+import { newPart } from '../src/model/newPart.ts';
+import { zoneNames } from '../src/schema/part.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
 import { situationOn } from '../src/resolve/frameExceptions.ts';
 import { seededRandom } from '../src/base/seededRandom.ts';
+import type { ThingName } from '../src/anatomy/anatomy.ts';
+import type { StyleSet } from '../src/schema/style.ts';
 import { contextOf } from '../testing/contextOf.ts';
+import { doing } from '../testing/doing.ts';
+import { applied } from '../testing/withPlaced.ts';
 import { outlined } from '../testing/outlined.ts';
 import { below } from '../testing/pick.ts';
 
 /** Every letter is as wide as half its size. */
 const measure: Measure = (text, { size }) => Math.round(text.length * size * 32);
+const { done } = doing(4000);
 const byCode = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
 const span = { from: 320, to: 1920 };
 const WORDS = [
@@ -39,19 +47,36 @@ function randomSite(seed: number): SiteDocument {
     names
       .map(
         (name, at) =>
-          `${name} and more ${at} > /p${at}${below(random, 3) === 0 ? `\n  ${'A label of a dropdown that is very long indeed '.repeat(2)}${at} > /q${at}` : ''}`,
+          `${name} and more ${at} > /p${at}${below(random, 3) === 0 ? `\n  ${'A label of a dropdown that is long '.repeat(1 + (at % 2))}${at} > /q${at}` : ''}`,
       )
       .join('\n'),
     names.map((name, at) => `/p${at} ${name}`).join('\n'),
   );
-  if (below(random, 2) === 0) return document;
-  const made = setLooks(
-    contextOf(document, seed),
-    { owner: document.site.id, thing: 'bar' },
-    { gap: '8px 30px' },
+  const banded = below(random, 2) === 0 ? document : withContacts(document);
+  if (below(random, 2) === 0) return banded;
+  const set = (now: SiteDocument, thing: ThingName, values: StyleSet): SiteDocument =>
+    done(now, (context) => setLooks(context, { owner: now.site.id, thing }, values));
+  return set(set(banded, 'bar', { gap: '8px 30px' }), 'dropEntry', { fontSize: '19px' });
+}
+/** A band above the others: phone, e-mail and an account, which have icons and texts. */
+function withContacts(document: SiteDocument): SiteDocument {
+  const says = { phone: '01632 960140', email: 'the-garden@quillmere.example' };
+  const band = 'c00000000000band';
+  const start = zoneId(band, 'start');
+  const set = { text: 'Sign in to your account', destination: { kind: 'address', address: '/in' } } as const;
+  return applied(
+    { ...document, site: { ...document.site, ...says } },
+    {
+      kind: 'addPart',
+      after: null,
+      branch: [
+        newPart(band, areaId('header'), { kind: 'band' }),
+        ...zoneNames.map((at) => newPart(zoneId(band, at), band, { kind: 'zone', at })),
+        newPart('c0000000contacts', start, { kind: 'contact', says: ['phone', 'email'] }),
+        newPart('c00000000account', start, { kind: 'account', ...set }),
+      ],
+    },
   );
-  const done = made.ok ? applyEdit(document, made.value) : null;
-  return done?.ok === true ? done.value.document : document;
 }
 function lanesOf(document: SiteDocument): Lane[] {
   return fitPage(document, factsOf(document), span, measure);
@@ -75,9 +100,9 @@ describe('a suggestion', () => {
         for (const { fix, before, left } of found) {
           kinds.set(fix.kind, (kinds.get(fix.kind) ?? 0) + 1);
           const made = fitFix(contextOf(document, seed + 500), part, fix);
-          const done = made.ok ? applyEdit(document, made.value) : null;
-          if (done?.ok !== true) throw new Error(`seed ${seed}: ${fix.kind} cannot be done`);
-          expect(troubleOf(lanesOf(done.value.document), part, item), `seed ${seed}, ${fix.kind}`).toEqual(
+          const tried = made.ok ? applyEdit(document, made.value) : null;
+          if (tried?.ok !== true) throw new Error(`seed ${seed}: ${fix.kind} cannot be done`);
+          expect(troubleOf(lanesOf(tried.value.document), part, item), `seed ${seed}, ${fix.kind}`).toEqual(
             left,
           );
           expect(before).toEqual(troubleOf(lanes, part, item));
@@ -85,7 +110,15 @@ describe('a suggestion', () => {
         }
       }
     }
-    expect([...kinds.keys()].sort()).toEqual(['gap', 'label', 'policy', 'takeover', 'width']);
+    expect([...kinds.keys()].sort()).toEqual([
+      'gap',
+      'icons',
+      'label',
+      'policy',
+      'takeover',
+      'text',
+      'width',
+    ]);
   });
 
   it('is not made where everything fits, nor for what is not there', () => {
@@ -103,10 +136,7 @@ describe('a suggestion', () => {
     );
     const widest = Math.max(...(takeover?.before ?? []).map(({ to }) => to));
     expect(takeover?.fix).toEqual({ kind: 'takeover', below: widest + 18 });
-    const made = fitFix(contextOf(document, 9), part, takeover?.fix ?? { kind: 'gap', px: 4 });
-    const done = made.ok ? applyEdit(document, made.value) : null;
-    if (done?.ok !== true) throw new Error('it cannot be done');
-    const after = done.value.document;
+    const after = done(document, (context) => fitFix(context, part, takeover?.fix ?? { kind: 'gap', px: 4 }));
     const scrolled = fitPage(after, { ...factsOf(after), scrollbar: 15 }, span, measure);
     expect(troubleOf(scrolled, part)).toEqual([]);
   });
@@ -156,11 +186,29 @@ describe('a page', () => {
       }
   });
 
+  it('has no rows where its header is a column at the side', () => {
+    const wide = outlined('Visit > /a\nNews > /b').document;
+    const column = applied(wide, {
+      kind: 'updatePart',
+      id: areaId('header'),
+      set: { vertical: 'start' },
+      was: { vertical: null },
+    });
+    const states = (document: SiteDocument, of: Lane['of']): readonly string[] =>
+      lanesOf(document)
+        .find((one) => one.of === of)
+        ?.stretches?.map(({ from, state }) => `${from} ${state.is}`) ?? [];
+    expect(states(wide, 'bar')).toContain('320 rows');
+    const { medium } = column.site.breakpoints;
+    expect(states(column, 'bar')).toContain(`${medium} column`);
+    expect(states(column, 'band')).toContain(`${medium} column`);
+  });
+
   it('is fitted however long its labels are, and however many', () => {
     const long = outlined(
       Array.from({ length: 300 }, (_, at) => `${'wide '.repeat(40)}${at} > /p${at}`).join('\n'),
     ).document;
-    const [lane] = lanesOf(long);
+    const lane = lanesOf(long).find(({ of }) => of === 'bar');
     expect(lane?.stretches?.at(-1)?.state).toMatchObject({ is: 'rows', rows: 300 });
     const part = barOf(long);
     const found = fitSuggestions(contextOf(long, 1), { part }, lanesOf);

@@ -3,7 +3,8 @@ import type { FitProblem, LaneState } from '@zorvik/core';
 import { outlined } from '@zorvik/core/testing';
 import { suggestionWords } from '../src/composables/suggestionWords.ts';
 import { fromContact } from '../src/live/contactMessages.ts';
-import { problemWords, rangeWords, stateWords, toneOf } from '../src/stores/laneWords.ts';
+import { asForced, asStill } from '../src/live/visitorChecks.ts';
+import { problemWords, rangeWords, stateWords, tallWords, toneOf } from '../src/stores/laneWords.ts';
 
 const rows = (count: number, more: object = {}): LaneState =>
   ({ is: 'rows', rows: count, firsts: [], ...more }) as LaneState;
@@ -87,18 +88,55 @@ describe('a suggestion', () => {
   });
 });
 
+describe('a style sheet as some visitors have it', () => {
+  const css =
+    '@media (forced-colors:active) and (min-width:1px){a{}}@media (forced-colors: none){b{}}@media (prefers-reduced-motion){i{}}@media (prefers-reduced-motion:no-preference){u{}}';
+
+  it('has the rules for forced colours, and none for others', () => {
+    expect(asForced(css)).toContain('@media (min-width:0) and (min-width:1px){a{}}@media (max-width:0){b{}}');
+    expect(asForced(css)).toContain('@media (prefers-reduced-motion){i{}}');
+  });
+
+  it('has the rules for less motion, and none for others', () => {
+    expect(asStill(css)).toContain('@media (min-width:0){i{}}@media (max-width:0){u{}}');
+    expect(asStill(css)).toContain('(forced-colors: none)');
+  });
+});
+
+describe('a height', () => {
+  it('is told by the screens that are lower, and what happens there', () => {
+    const over = [
+      { device: 'narrow', screen: 640 },
+      { device: 'wide', screen: 390 },
+    ] as const;
+    expect(tallWords({ over, scrollsInside: true })).toBe(
+      'taller than 640 px on narrow and 390 px on wide screens; scrolls inside',
+    );
+    expect(tallWords({ over: over.slice(0, 1), scrollsInside: false })).toBe(
+      'taller than 640 px on narrow screens; the page has to scroll',
+    );
+  });
+});
+
 describe('a column of the contact sheet', () => {
   it('is believed only in its form', () => {
-    const drop = { height: 200, isScrolled: false, isInDrawer: true };
+    const drop = { height: 200, scrollsInside: false, isInDrawer: true };
+    const finding = { mode: 'touch', fault: 'small', name: 'Search' };
+    const whole = { kind: 'drawn', drops: [drop], findings: [finding] };
     expect(fromContact({ kind: 'ready', more: 1 })).toEqual({ kind: 'ready' });
-    expect(fromContact({ kind: 'drawn', drops: [drop] })).toEqual({ kind: 'drawn', drops: [drop] });
+    expect(fromContact({ ...whole, more: 1 })).toEqual(whole);
     for (const wrong of [
       null,
       'ready',
       { kind: 'drawn' },
-      { kind: 'drawn', drops: [{}] },
-      { kind: 'drawn', drops: [{ ...drop, height: Number.NaN }] },
-      { kind: 'drawn', drops: [{ ...drop, isScrolled: 1 }] },
+      { ...whole, drops: undefined },
+      { ...whole, drops: [{}] },
+      { ...whole, drops: [{ ...drop, height: Number.NaN }] },
+      { ...whole, drops: [{ ...drop, scrollsInside: 1 }] },
+      { ...whole, findings: finding },
+      { ...whole, findings: [{ ...finding, mode: 'noise' }] },
+      { ...whole, findings: [{ ...finding, fault: '' }] },
+      { ...whole, findings: [{ ...finding, name: 4 }] },
     ])
       expect(fromContact(wrong), JSON.stringify(wrong)).toBeNull();
   });

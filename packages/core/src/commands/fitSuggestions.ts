@@ -4,6 +4,7 @@ import { no, type Result } from '../base/result.ts';
 import { placeOfArea } from '../fit/fitBand.ts';
 import { ROOT, UNITS } from '../fit/lengths.ts';
 import { fitStyleOf, lineOfAll } from '../fit/fitStyle.ts';
+import { PLAIN_FONT } from '../fit/measure.ts';
 import { windowsOf } from '../fit/fitBar.ts';
 import { troubleOf, widthsIn } from '../fit/fitProblems.ts';
 import type { Lane } from '../fit/lane.ts';
@@ -16,11 +17,13 @@ import { applyEdit } from '../ops/applyEdit.ts';
 import type { Edit } from '../ops/edit.ts';
 import { dropdownWith } from '../panel/dropdownWith.ts';
 import type { WidthRange } from '../panel/sweepPanel.ts';
+import { preorder } from '../walk/preorder.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import { LEAST_WIDTH, MOST_WIDTH } from '../schema/dropdown.ts';
-import { policies, type Policy } from '../schema/part.ts';
+import { fieldsOf, policies, type Policy } from '../schema/part.ts';
 import type { CommandContext } from './context.ts';
 import { drawerTakesOver, setFit } from './fits.ts';
+import { setPart } from './composing.ts';
 import { maybeFace, renameItem } from './items.ts';
 import { setLooks } from './looks.ts';
 import { setItems } from './settings.ts';
@@ -38,7 +41,11 @@ export type FitFix =
   /** A dropdown is so wide, in px. */
   | { readonly kind: 'width'; readonly item: Id; readonly px: number }
   /** A dropdown ends where its entry does. */
-  | { readonly kind: 'atEnd'; readonly item: Id };
+  | { readonly kind: 'atEnd'; readonly item: Id }
+  /** The text of a dropdown is so large, in px. */
+  | { readonly kind: 'text'; readonly item: Id; readonly px: number }
+  /** A part of a band shows its icon alone, on device classes. */
+  | { readonly kind: 'icons'; readonly shows: Id; readonly devices: readonly DeviceClass[] };
 
 /** A way to mend something that does not fit, and what it does to that. */
 export interface FitSuggestion {
@@ -72,13 +79,13 @@ export function fitSuggestions(
   const lanes = lanesOf(document);
   const before = troubleOf(lanes, part, item);
   if (before.length === 0) return [];
+  const lane = lanes.find((one) => one.part === part && one.item === item);
   const fixes =
-    item === undefined
-      ? fixesOfBar(document, part, before)
-      : fixesOfDrop(
-          item,
-          lanes.find((one) => one.part === part && one.item === item),
-        );
+    item !== undefined
+      ? fixesOfDrop(document, item, lane)
+      : lane?.of === 'band'
+        ? fixesOfBand(document, part, before)
+        : fixesOfBar(document, part, before);
   const tried = fixes.flatMap((fix): FitSuggestion[] => {
     const mended = withFitFix(context, part, fix);
     if (mended === null) return [];
@@ -96,19 +103,35 @@ export function fitSuggestions(
 function rankOf(fix: FitFix): number {
   return fix.kind === 'policy' ? ranks.indexOf(fix.does) : ranks.indexOf(fix.kind);
 }
-const ranks = ['width', 'atEnd', 'takeover', 'label', 'gap', 'fold', 'shrink', 'scroll', 'policy'];
+const ranks = [
+  'width',
+  'atEnd',
+  'icons',
+  'text',
+  'takeover',
+  'label',
+  'gap',
+  'fold',
+  'shrink',
+  'scroll',
+  'policy',
+];
 
-/** Of several gaps and labels, those that are enough; where none is, the one that does most. */
+/** Of several gaps, labels and sizes, those that are enough; where none is, the one that does most. */
 function bestOfKind(tried: readonly FitSuggestion[]): FitSuggestion[] {
-  const gaps = tried.filter(({ fix }) => fix.kind === 'gap');
-  const whole = gaps.filter(({ left }) => left.length === 0);
-  const best = whole[0] ?? gaps.at(-1);
   const labels = tried
     .filter(({ fix }) => fix.kind === 'label')
     .sort((a, b) => widthsIn(a.left) - widthsIn(b.left))
     .slice(0, MOST_LABELS);
-  const others = tried.filter(({ fix }) => fix.kind !== 'gap' && fix.kind !== 'label');
-  return [...others, ...labels, ...(best === undefined ? [] : [best])];
+  const others = tried.filter(({ fix }) => !['gap', 'label', 'text'].includes(fix.kind));
+  return [...others, ...labels, ...leastThatDoes(tried, 'gap'), ...leastThatDoes(tried, 'text')];
+}
+
+/** Of suggestions that do ever more, the first that is enough, or else the last. */
+function leastThatDoes(tried: readonly FitSuggestion[], kind: FitFix['kind']): FitSuggestion[] {
+  const own = tried.filter(({ fix }) => fix.kind === kind);
+  const best = own.find(({ left }) => left.length === 0) ?? own.at(-1);
+  return best === undefined ? [] : [best];
 }
 /** So many entries are offered another label. */
 const MOST_LABELS = 3;
@@ -132,6 +155,14 @@ export function fitFix(context: CommandContext, part: Id, fix: FitFix): Result<E
       return renameItem(context, fix.item, fix.label);
     case 'gap':
       return setLooks(context, { owner: part, thing: 'bar' }, { gap: `${fix.px}px` });
+    case 'text':
+      return setLooks(context, { owner: fix.item, thing: 'dropEntry' }, { fontSize: `${fix.px}px` });
+    case 'icons': {
+      const shows = document.parts.nodes.get(fix.shows);
+      if (shows === undefined) return no(refusal('notThere', { id: fix.shows }));
+      const faces = Object.fromEntries(fix.devices.map((device) => [device, 'icon' as const]));
+      return setPart(context, fix.shows, { faces: { ...shows.faces, ...faces } });
+    }
     case 'width':
     case 'atEnd': {
       const face = maybeFace(document, fix.item);
@@ -145,8 +176,7 @@ export function fitFix(context: CommandContext, part: Id, fix: FitFix): Result<E
 function fixesOfBar(document: SiteDocument, part: Id, before: readonly WidthRange[]): FitFix[] {
   const own = document.parts.nodes.get(part);
   if (own?.kind !== 'placement') return [];
-  const windows = before.flatMap(({ from, to }) => windowsOf(document.site.breakpoints, from, to));
-  const devices = deviceClasses.filter((device) => windows.some((one) => one.device === device));
+  const devices = devicesIn(document, before);
   const widest = Math.max(...before.map(({ to }) => to));
   return [
     ...(canYield(own) ? [{ kind: 'takeover' as const, below: widest + 1 + SPARE }] : []),
@@ -198,13 +228,47 @@ function namesElsewhere(document: SiteDocument, menu: Id): ReadonlyMap<Id, reado
   return names;
 }
 
-/** A wider list for texts that break, and one that ends with its entry where it leaves the screen. */
-function fixesOfDrop(item: Id, lane: Lane | undefined): FitFix[] {
+/** The device classes that have some of these widths. */
+function devicesIn({ site }: SiteDocument, ranges: readonly WidthRange[]): DeviceClass[] {
+  const windows = ranges.flatMap(({ from, to }) => windowsOf(site.breakpoints, from, to));
+  return deviceClasses.filter((device) => windows.some((one) => one.device === device));
+}
+
+/** Parts with an icon and a text can do without the text. */
+function fixesOfBand(document: SiteDocument, band: Id, before: readonly WidthRange[]): FitFix[] {
+  const devices = devicesIn(document, before);
+  const inner = [...preorder([band], (id) => childrenOf(document.parts, id))].map(({ node }) => node);
+  return inner.flatMap((id): FitFix[] => {
+    const part = document.parts.nodes.get(id);
+    if (part === undefined || !('faces' in fieldsOf(part.kind))) return [];
+    if (part.kind === 'button' && part.glyph === undefined) return [];
+    const shown = devices.filter((device) => (part.faces?.[device] ?? 'both') === 'both');
+    return shown.length === 0 ? [] : [{ kind: 'icons', shows: id, devices: shown }];
+  });
+}
+
+/** A wider list, or smaller text, for what breaks, and a list that ends with its entry where it leaves the screen. */
+function fixesOfDrop(document: SiteDocument, item: Id, lane: Lane | undefined): FitFix[] {
   const lists = (lane?.stretches ?? []).flatMap(({ state }) => (state.is === 'list' ? [state] : []));
   const wanted = Math.max(0, ...lists.map(({ wanted: px }) => px));
   const px = Math.min(MOST_WIDTH, Math.max(LEAST_WIDTH, Math.ceil(wanted)));
+  const isBroken = lists.some(({ broken }) => broken.length > 0);
   return [
-    ...(lists.some(({ broken }) => broken.length > 0) ? [{ kind: 'width' as const, item, px }] : []),
+    ...(isBroken ? [{ kind: 'width' as const, item, px }, ...smallerTexts(document, item)] : []),
     ...(lists.some(({ place }) => place === 'beyond') ? [{ kind: 'atEnd' as const, item }] : []),
   ];
+}
+
+/** Text of a dropdown does not become smaller than this, in px. */
+const LEAST_TEXT = 14;
+
+function smallerTexts(document: SiteDocument, item: Id): FitFix[] {
+  const style = fitStyleOf(document, 'wide');
+  const place = style.within(placeOfArea(style, document, 'header', null), [item]);
+  const { size } = style.font(lineOfAll('dropEntry'), place, PLAIN_FONT);
+  const sizes = Array.from(
+    { length: Math.max(0, Math.ceil(size) - LEAST_TEXT) },
+    (_, at) => Math.ceil(size) - 1 - at,
+  );
+  return sizes.map((px) => ({ kind: 'text', item, px }));
 }

@@ -18,15 +18,23 @@ export interface MeasuredDrop {
   readonly most: (width: number) => number | null;
 }
 
-/** Measures the list that drops from an entry of a bar. O(its texts). */
-export function measuredDrop(item: ResolvedItem, place: FitPlace, setting: BarSetting): MeasuredDrop {
+/** Measures the list that drops from an entry of a bar; `placeOf`: where the entries in it are. O(its texts). */
+export function measuredDrop(
+  item: ResolvedItem,
+  place: FitPlace,
+  setting: BarSetting,
+  placeOf: (child: ResolvedItem) => FitPlace,
+): MeasuredDrop {
   const { style } = setting;
   const line = lineOfAll('dropdown');
   const font = style.font(line, place, setting.font);
   const { inside } = style.edges(line, place, font.size);
   const entries = item.children
     .filter(({ hiddenOn }) => hiddenOn?.includes(setting.device) !== true)
-    .map((child) => ({ id: child.id, width: branchWidth(child, place, { ...setting, font }) / UNITS }));
+    .map((child) => ({
+      id: child.id,
+      width: branchWidth(child, placeOf(child), { ...setting, font }) / UNITS,
+    }));
   const most = style.value(line, 'maxInlineSize', place);
   return { entries, beside: inside / UNITS, most: (width) => mostOf(most, width, font.size) };
 }

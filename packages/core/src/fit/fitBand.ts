@@ -9,7 +9,7 @@ import { zoneThatGives } from '../parts/zoneThatGives.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import type { AreaName, ZoneName } from '../schema/part.ts';
 import { USUAL_CONTENT, usualMargins } from '../schema/site.ts';
-import { ownersOf, windowsOf } from './fitBar.ts';
+import { branchOwners, ownersOf, windowsOf } from './fitBar.ts';
 import { fitStyleOf, lineOfAll, type FitPlace, type FitStyle } from './fitStyle.ts';
 import { ROOT, UNITS } from './lengths.ts';
 import { PLAIN_FONT, type Measure, type TextFont } from './measure.ts';
@@ -108,6 +108,11 @@ function splitAt(
   ].filter((one) => one.from <= one.to);
 }
 
+/** The widths at which a header is a column at the side. */
+export function verticalIn(document: SiteDocument, header: ResolvedArea, span: WidthRange): WidthRange[] {
+  return windowsIn(document, header, span).filter((one) => isVertical(document, header, one));
+}
+
 /** Whether the header is a column at the side there: its bars have no rows. */
 function isVertical({ site }: SiteDocument, { facts, drawer }: ResolvedArea, { from }: Window): boolean {
   const takeover = drawer?.facts.takeover;
@@ -191,7 +196,8 @@ function measuredBand(
         isAtEnd: at === 'end',
         more,
         hasDrops,
-        placeOf: (item, around) => style.within(around, ownersOf(document, menu, item)),
+        placeOf: (item, around, level) => style.within(around, ownersOf(document, menu, item, level)),
+        branchOf: (item, around) => style.within(around, branchOwners(document, item)),
       };
       if (!isShown(part, setting)) return [];
       const measured = measuredPart(part, style.within(inZone, [part.uses ?? part.id, menu]), setting);

@@ -40,15 +40,21 @@ export function measuredBar(
 export function ownersOf(
   document: SiteDocument,
   menu: Id,
-  { id, look }: Pick<ResolvedItem, 'id' | 'look'>,
+  item: Pick<ResolvedItem, 'id' | 'look'>,
+  level = 1,
 ): readonly string[] {
-  const link = document.items.nodes.get(id)?.link;
+  const { look } = item;
   return [
-    levelOwner(menu, 1),
-    id,
-    ...(link === undefined ? [] : [link]),
+    levelOwner(menu, level),
+    ...branchOwners(document, item),
     ...(look === undefined ? [] : [variantOwner(look)]),
   ];
+}
+
+/** For what looks can be set that hold for an entry and for all that drops from it: itself, and its shared link. */
+export function branchOwners(document: SiteDocument, { id }: Pick<ResolvedItem, 'id'>): readonly string[] {
+  const link = document.items.nodes.get(id)?.link;
+  return [id, ...(link === undefined ? [] : [link])];
 }
 
 /** The widths of the window that belong to each device class, in px. */

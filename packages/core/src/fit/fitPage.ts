@@ -10,6 +10,7 @@ import type { ResolvedPart } from '../resolve/resolved.ts';
 import type { DeviceClass } from '../schema/deviceClass.ts';
 import { GRID_COLUMNS } from '../schema/part.ts';
 import { preorder } from '../walk/preorder.ts';
+import { bandState } from './bandState.ts';
 import { barPlace, type BarPlace } from './barPlace.ts';
 import { dropKind, listState, panelState } from './dropLanes.ts';
 import { windowsOf } from './fitBar.ts';
@@ -19,6 +20,7 @@ import {
   measuredBands,
   placeOfArea,
   roomOf,
+  verticalIn,
   windowsIn,
   type HeaderFacts,
   type MeasuredBand,
@@ -57,10 +59,13 @@ export function factsOn(
  * its drawer. O(texts), and changes.
  */
 export function fitPage(document: SiteDocument, facts: FitFacts, span: WidthRange, measure: Measure): Lane[] {
+  const vertical = verticalIn(document, facts.header, span);
+  const around = { scrollbar: facts.scrollbar ?? 0, span };
   return [
-    ...measuredBands(document, facts, span, measure, true).flatMap(({ band, measured }) =>
-      bandLanes(band, measured, facts.scrollbar ?? 0, span),
-    ),
+    ...measuredBands(document, facts, span, measure, true).flatMap(({ band, measured }) => [
+      bandLane(band, measured, vertical, span),
+      ...barLanes(band, measured, vertical, around),
+    ]),
     ...sideLanes(document, facts.side, span),
     ...footerLanes(document, facts, span),
     ...drawerLanes(document, facts.header, span),
@@ -90,11 +95,58 @@ function seenBar(part: MeasuredBarPart, zone: MeasuredZone, band: MeasuredBand, 
   return { part, zone, band, stretches: barStretches(part, zone, band), placeAt };
 }
 
-function bandLanes(
+/** The rows of a band, whatever is in it. */
+function bandLane(
   band: ResolvedPart,
   measured: readonly MeasuredBand[],
-  scrollbar: number,
+  vertical: readonly WidthRange[],
   span: WidthRange,
+): Lane {
+  const isUnknown = measured.some(({ zones }) => zones === null);
+  const stretches = measured.flatMap((one): LaneStretch[] => {
+    const { zones, window } = one;
+    if (zones?.some(({ parts }) => parts.length > 0) !== true) return [];
+    return stretchesBetween((width) => bandState(one, zones, width), window.from, window.to);
+  });
+  return {
+    of: 'band',
+    part: band.id,
+    stretches: isUnknown ? null : asOne([...stretches, ...absent(stretches, [], vertical, span)]),
+  };
+}
+
+/** What something is where it is in none of the rows of a header. `inDrawer`: where the drawer has it. */
+function absent(
+  has: readonly LaneStretch[],
+  inDrawer: readonly WidthRange[],
+  vertical: readonly WidthRange[],
+  span: WidthRange,
+): LaneStretch[] {
+  const isIn = (some: readonly WidthRange[], one: WidthRange): boolean =>
+    some.some((range) => range.from <= one.to && range.to >= one.from);
+  return gapsOf(has, span)
+    .flatMap((one) => splitBy(one, vertical))
+    .map((one) => ({
+      ...one,
+      state: { is: isIn(vertical, one) ? 'column' : isIn(inDrawer, one) ? 'inDrawer' : 'hidden' },
+    }));
+}
+
+/** A range in pieces, each within or outside of all others. */
+function splitBy({ from, to }: WidthRange, ranges: readonly WidthRange[]): WidthRange[] {
+  const starts = [from, ...ranges.flatMap((one) => [one.from, one.to + 1])]
+    .filter((px) => px >= from && px <= to)
+    .sort((a, b) => a - b);
+  return starts
+    .map((start, at) => ({ from: start, to: (starts[at + 1] ?? to + 1) - 1 }))
+    .filter((one) => one.from <= one.to);
+}
+
+function barLanes(
+  band: ResolvedPart,
+  measured: readonly MeasuredBand[],
+  vertical: readonly WidthRange[],
+  { scrollbar, span }: { readonly scrollbar: number; readonly span: WidthRange },
 ): Lane[] {
   const parts = [...preorder<ResolvedPart>([band], ({ parts: inner = [] }) => inner)].flatMap(({ node }) =>
     node.kind === 'placement' && node.form !== 'list' && node.shown !== undefined ? [node] : [],
@@ -108,21 +160,12 @@ function bandLanes(
       ),
     );
     const isUnknown = measured.some(({ zones, bars }) => zones === null && bars.includes(id));
-    // Where it is not, the drawer has its menu, or nothing has.
-    const elsewhere = (has: readonly LaneStretch[]): LaneStretch[] =>
-      gapsOf(has, span).map((one) => ({
-        ...one,
-        state: {
-          is:
-            yields === true && measured.some(({ window }) => window.hasDrawer && covers(window, one))
-              ? 'inDrawer'
-              : 'hidden',
-        },
-      }));
+    const drawers = yields === true ? measured.filter(({ window }) => window.hasDrawer) : [];
+    const inDrawer = drawers.map(({ window }) => window);
     const lane = (own: (one: Seen) => readonly LaneStretch[]): LaneStretch[] | null => {
       if (isUnknown) return null;
       const has = seen.flatMap(own);
-      return asOne([...has, ...elsewhere(has)]);
+      return asOne([...has, ...absent(has, inDrawer, vertical, span)]);
     };
     const drops = (shown?.items ?? []).flatMap((item): Lane[] => {
       const kind = dropKind(item);
@@ -216,10 +259,6 @@ function gapsOf(stretches: readonly LaneStretch[], { from, to }: WidthRange): Wi
   }
   if (next <= to) gaps.push({ from: next, to });
   return gaps;
-}
-
-function covers(window: WidthRange, { from, to }: WidthRange): boolean {
-  return window.from <= to && window.to >= from;
 }
 
 /** The side area: beside the content, and above it on narrow screens. */

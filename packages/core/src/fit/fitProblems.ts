@@ -38,13 +38,14 @@ export function problemsOf(lanes: readonly Lane[]): FitProblem[] {
     }
     return own;
   });
-  const rank = ({ of, from, to }: FitProblem): number => (of === 'bar' ? 10_000 : 0) + to - from;
+  const rank = ({ of, from, to }: FitProblem): number =>
+    (of === 'bar' ? 10_000 : of === 'band' ? 5_000 : 0) + to - from;
   return found.sort((a, b) => rank(b) - rank(a));
 }
 
 /** How bad a state is, for what is shown first. */
 function badness(state: LaneState): number {
-  if (state.is === 'rows') return state.rows;
+  if (state.is === 'rows' || state.is === 'band') return state.rows;
   return state.is === 'list' ? state.broken.length + (state.place === 'beyond' ? BEYOND : 0) : 0;
 }
 const BEYOND = 1000;

@@ -16,6 +16,13 @@ export type LaneState =
       readonly does?: BarDoes;
       readonly isApart?: true;
     }
+  /**
+   * A band: its parts in so many rows, and those that begin a row behind the first. `isBars`: only a bar moves to another
+   * row, which is told as the bar's.
+   */
+  | { readonly is: 'band'; readonly rows: number; readonly firsts: readonly Id[]; readonly isBars?: true }
+  /** In a column at the side of the page. */
+  | { readonly is: 'column' }
   /** Its menu is in the drawer instead. */
   | { readonly is: 'inDrawer' }
   | { readonly is: 'hidden' }
@@ -61,8 +68,8 @@ export interface LaneStretch extends WidthRange {
 
 /** One thing of a page, at every width of the window. */
 export interface Lane {
-  readonly of: 'bar' | 'dropdown' | 'panel' | 'side' | 'footer' | 'drawer';
-  /** The part that shows the menu; of the side and the drawer, the area. */
+  readonly of: 'band' | 'bar' | 'dropdown' | 'panel' | 'side' | 'footer' | 'drawer';
+  /** The band, or the part that shows the menu; of the side and the drawer, the area. */
   readonly part: Id;
   /** Of a dropdown or panel: the entry that it drops from. */
   readonly item?: Id;
@@ -73,6 +80,7 @@ export interface Lane {
 /** Whether somebody should look at it: entries in several rows, text in several lines, what leaves the screen. */
 export function isProblem(state: LaneState): boolean {
   if (state.is === 'rows') return state.rows > 1 || state.isApart === true;
+  if (state.is === 'band') return state.rows > 1 && state.isBars !== true;
   return state.is === 'list' && (state.place === 'beyond' || state.broken.length > 0);
 }
 

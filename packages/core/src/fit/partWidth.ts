@@ -13,8 +13,10 @@ import type { TextFont } from './measure.ts';
 /** What the width of a part depends on: the looks, the font around it, and whether the drawer has taken over. */
 export interface PartSetting extends BarSetting {
   readonly hasDrawer: boolean;
-  /** Where the items of a bar are: what was set for an item holds there, too. */
-  readonly placeOf: (item: ResolvedItem, place: FitPlace) => FitPlace;
+  /** Where an item of a bar, or of what drops from it, is: what was set for the item holds there, too. */
+  readonly placeOf: (item: ResolvedItem, place: FitPlace, level?: number) => FitPlace;
+  /** Where what drops from an item is. */
+  readonly branchOf: (item: ResolvedItem, place: FitPlace) => FitPlace;
   /** The zone that the part is in. */
   readonly isAtEnd: boolean;
   /** What “More” is called. */
@@ -66,7 +68,7 @@ function measuredBarPart(
   setting: PartSetting,
 ): MeasuredPart | null {
   if (shown === undefined || form === 'list' || entries !== undefined) return null;
-  const { style, placeOf } = setting;
+  const { style, placeOf, branchOf } = setting;
   const font = style.font(lineOfAll('menu'), place, setting.font);
   const within = { ...setting, font: { ...font, language: shown.language, direction: shown.direction } };
   const own = (item: ResolvedItem): FitPlace => placeOf(item, place);
@@ -75,7 +77,10 @@ function measuredBarPart(
     ? {
         drops: shown.items
           .filter((item) => dropKind(item) !== null)
-          .map((item) => ({ item, drop: measuredDrop(item, own(item), within) })),
+          .map((item) => {
+            const branch = branchOf(item, place);
+            return { item, drop: measuredDrop(item, branch, within, (child) => placeOf(child, branch, 2)) };
+          }),
       }
     : {};
   const does = fits?.[setting.device];

@@ -1,6 +1,7 @@
 import {
   counted,
   labelOf,
+  partName,
   widthsIn,
   type FitSuggestion,
   type SiteDocument,
@@ -47,6 +48,18 @@ export function suggestionWords(document: SiteDocument, suggestion: FitSuggestio
         what: `Make the dropdown ${fix.px} px wide`,
         effect: left.length === 0 ? 'every label on one line' : effect,
       };
+    case 'text':
+      return {
+        what: `Reduce the text of the dropdown to ${fix.px} px`,
+        effect: left.length === 0 ? 'every label on one line' : effect,
+      };
+    case 'icons': {
+      const part = document.parts.nodes.get(fix.shows);
+      return {
+        what: `Hide the text beside the icon of ${part === undefined ? 'this part' : `“${partName(document, part)}”`}`,
+        effect: `${effect}; on ${fix.devices.join(' and ')} screens`,
+      };
+    }
     case 'atEnd':
       return { what: 'End the dropdown where its entry ends', effect };
   }

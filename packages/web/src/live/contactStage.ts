@@ -4,6 +4,7 @@ import './contactStage.css';
 import '@zorvik/core/browser/navigation';
 import '@zorvik/core/browser/stepIn';
 import type { DrawnDrop, Dropped, FromContact, ToContact } from './contactMessages.ts';
+import { visitorFindings } from './visitorChecks.ts';
 import { showsStyles } from './showsStyles.ts';
 
 /**
@@ -20,7 +21,7 @@ function tell(message: FromContact): void {
   window.parent.postMessage(message, '*');
 }
 
-function show({ header, css, language, direction, drops }: Extract<ToContact, { kind: 'show' }>): void {
+function show({ header, rest, css, language, direction, drops }: Extract<ToContact, { kind: 'show' }>): void {
   showStyles(css);
   document.documentElement.lang = language;
   document.documentElement.dir = direction;
@@ -30,10 +31,32 @@ function show({ header, css, language, direction, drops }: Extract<ToContact, { 
       block.innerHTML = header;
       return block;
     }),
+    Object.assign(document.createElement('section'), {
+      className: 'rest',
+      innerHTML: drops.length === 0 ? header + rest : rest,
+    }),
   );
   document.dispatchEvent(new Event('zv:added'));
-  void document.fonts.ready.then(() => tell({ kind: 'drawn', drops: drops.map(openIn) }));
+  const own = (shows += 1);
+  void Promise.all([document.fonts.ready, picturesIn(column)]).then(() => {
+    if (own !== shows) return;
+    const opened = drops.map(openIn);
+    tell({ kind: 'drawn', drops: opened, findings: visitorFindings([...column.children], css, showStyles) });
+  });
 }
+/** Heights depend on pictures; one that cannot be loaded, or not soon, leaves its place empty. */
+function picturesIn(element: Element): Promise<unknown> {
+  const pictures = [...element.querySelectorAll('img')].map((one) => {
+    one.loading = 'eager';
+    return one.decode().catch(() => null);
+  });
+  return Promise.race([Promise.all(pictures), new Promise((done) => setTimeout(done, PATIENCE))]);
+}
+/** How long pictures are waited for, in ms. */
+const PATIENCE = 2000;
+
+/** What was told to be shown last counts. */
+let shows = 0;
 
 /** Opens a dropdown in its picture, wherever it is there. */
 function openIn({ part, item }: Dropped, at: number): DrawnDrop {
@@ -50,12 +73,20 @@ function openIn({ part, item }: Dropped, at: number): DrawnDrop {
   const seen = [...(within?.querySelectorAll(entry) ?? [])].find((one) => one.checkVisibility()) ?? null;
   press(seen?.querySelector(':scope>button[aria-expanded]') ?? null);
   const opened = isInDrawer ? drawer : (seen?.querySelector(':scope>:is(ul,.zv-panel)') ?? null);
+  const scrollsInside = isInDrawer || (opened !== null && isLimited(opened));
+  // The column is no screen: what is open is as high as all that is in it.
+  (opened as HTMLElement | null)?.style.setProperty('max-block-size', 'none');
   const top = block.getBoundingClientRect().top;
   const bottoms = [block.querySelector('.zv-header'), opened].flatMap(
     (one) => one?.getBoundingClientRect().bottom ?? [],
   );
-  const isScrolled = opened !== null && opened.scrollHeight > opened.clientHeight + 1;
-  return { height: Math.ceil(Math.max(...bottoms, top) - top), isScrolled, isInDrawer };
+  return { height: Math.ceil(Math.max(...bottoms, top) - top), scrollsInside, isInDrawer };
+}
+
+/** Whether it scrolls where the screen is lower than it is high. */
+function isLimited(opened: Element): boolean {
+  const { overflowY, maxHeight } = getComputedStyle(opened);
+  return maxHeight !== 'none' && ['auto', 'scroll'].includes(overflowY);
 }
 
 function press(button: Element | null): void {

@@ -13,9 +13,14 @@ import {
 } from '@zorvik/core';
 import { stateWords } from './laneWords.ts';
 import type { PictureSign } from '../live/frameMessages.ts';
+import { asForced, asStill } from '../live/visitorChecks.ts';
 import { useFit } from './fit.ts';
 import { useLiveView } from './liveView.ts';
 import { useWorkingCopy } from './workingCopy.ts';
+
+/** About what a browser makes of colours where they are forced (CSS Color Adjustment 1, 3.1). */
+const FORCED = `.zv *,.zv,.zv-band *,.zv-band,.zv-header,.zv-drawer,.zv-footer,.zv-side{background-color:Canvas!important;color:CanvasText!important;fill:currentColor!important;border-color:CanvasText!important;box-shadow:none!important;text-shadow:none!important}
+.zv a,.zv-band a{color:LinkText!important}.zv button,.zv-band button{color:ButtonText!important}`;
 
 /** What the workspace Fit shows besides what everybody is told: the picture, and what is done with suggestions. */
 export const useFitWork = defineStore('fitWork', () => {
@@ -40,15 +45,26 @@ export const useFitWork = defineStore('fitWork', () => {
     const at = fit.previewed === null ? -1 : fit.suggestions.indexOf(fit.previewed);
     return fit.previews[at] ?? fit.fits;
   });
-  /** A style sheet with the size of text that a visitor has set. */
-  const dress = (css: string): string =>
-    textIn(fit.mode) === 100 ? css : `${css}\n:root{font-size:${textIn(fit.mode)}%}`;
+  /** What the picture is shown with besides a mode: it changes nothing of what is measured. */
+  const seenWith = ref<'forcedColours' | 'lessMotion' | null>(null);
+  /** A style sheet with what a visitor has set. */
+  function dress(css: string): string {
+    const sized = textIn(fit.mode) === 100 ? css : `${css}\n:root{font-size:${textIn(fit.mode)}%}`;
+    if (seenWith.value === 'lessMotion') return asStill(sized);
+    return seenWith.value === 'forcedColours' ? `${asForced(sized)}\n${FORCED}` : sized;
+  }
 
   /** What does not fit at the width of the picture, each at the entry with which it begins. */
   const signs = computed((): PictureSign[] =>
     fit.lanes.flatMap(({ part, item, stretches }) => {
       const state = stretches?.find(({ from, to }) => live.width >= from && live.width <= to)?.state;
       if (state === undefined || !isProblem(state)) return [];
+      if (state.is === 'band')
+        return state.firsts.map((first, at) => ({
+          part: first,
+          item: null,
+          text: `Row ${at + 2} of the band`,
+        }));
       if (state.is === 'rows')
         return state.firsts.length === 0
           ? [{ part, item: null, text: stateWords(state) }]
@@ -59,6 +75,13 @@ export const useFitWork = defineStore('fitWork', () => {
   /** Chooses what a sign is about. */
   function chooseAt(part: Id | null, item: Id | null): void {
     if (part === null) return;
+    const band = fit.lanes.find(({ stretches }) =>
+      stretches?.some(({ state }) => state.is === 'band' && isProblem(state) && state.firsts.includes(part)),
+    );
+    if (band !== undefined && item === null) {
+      fit.chosen = { part: band.part };
+      return;
+    }
     const isDrop = shownProblems.value.some((one) => one.part === part && one.item === item && item !== null);
     fit.chosen = { part, ...(isDrop && item !== null ? { item } : {}) };
   }
@@ -74,5 +97,5 @@ export const useFitWork = defineStore('fitWork', () => {
     null,
   );
 
-  return { hasPath, path, shownProblems, shown, shownFits, dress, signs, chooseAt, apply };
+  return { hasPath, path, seenWith, shownProblems, shown, shownFits, dress, signs, chooseAt, apply };
 });

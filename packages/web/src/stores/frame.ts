@@ -23,6 +23,7 @@ import {
   type Scheme,
 } from '@zorvik/core';
 import type { HeldAs, HeldState } from '../live/frameMessages.ts';
+import { bandName } from './bandName.ts';
 import { useSelection } from './selection.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
@@ -198,12 +199,8 @@ export const useFrame = defineStore('frame', () => {
     const { document } = copy;
     if (one.kind === 'area') return capitalised(areaWords[one.area]);
     if (one.kind === 'zone') return one.at;
-    if (one.kind === 'band' && one.only !== undefined) return `${one.only} band`;
     if (document === null) return one.kind;
-    const siblings = [...childrenOf(document.parts, one.parent)].filter(
-      (id) => nodeAt(document.parts, id).kind === one.kind,
-    );
-    if (one.kind === 'band' || one.kind === 'cell') return `${one.kind} ${siblings.indexOf(one.id) + 1}`;
+    if (one.kind === 'band' || one.kind === 'cell') return bandName(document, one.id).toLowerCase();
     return partName(document, one);
   }
 

@@ -4,6 +4,7 @@ import {
   counted,
   isProblem,
   labelOf,
+  listed,
   type FitMode,
   type FitProblem,
   type Lane,
@@ -11,6 +12,9 @@ import {
   type SiteDocument,
   type WidthRange,
 } from '@zorvik/core';
+import type { VisitorFault, VisitorMode } from '../live/visitorChecks.ts';
+import type { TallDrop } from './fitChecks.ts';
+import { bandName } from './bandName.ts';
 
 /** How a stretch of a lane is drawn: colour and pattern, and never the one without the other. */
 export type LaneTone = 'fine' | 'plain' | 'does' | 'look' | 'broken';
@@ -20,6 +24,10 @@ export function stateWords(state: LaneState): string {
   switch (state.is) {
     case 'rows':
       return rowWords(state);
+    case 'band':
+      return counted(state.rows, 'one row', '# rows');
+    case 'column':
+      return 'a column at the side';
     case 'inDrawer':
       return 'in the drawer';
     case 'hidden':
@@ -92,12 +100,18 @@ export function toneOf(state: LaneState): LaneTone {
   if (state.is === 'list' && state.place === 'beyond') return 'broken';
   if (isProblem(state)) return 'look';
   if (state.is === 'rows') return state.does === undefined ? 'fine' : 'does';
+  if (state.is === 'band') return state.rows > 1 ? 'does' : 'fine';
   if (state.is === 'inDrawer' || state.is === 'hidden' || state.is === 'unused') return 'plain';
   if (state.is === 'panel' && state.place !== 'usual') return 'does';
   if (state.is === 'list' && state.place === 'flipped') return 'does';
   return ['within', 'folded', 'above'].includes(state.is) || (state.is === 'panel' && state.form !== 'grid')
     ? 'does'
     : 'fine';
+}
+
+/** Whether suggestions are made for a lane. */
+export function canBeMended({ of, item }: Pick<Lane, 'of' | 'item'>): boolean {
+  return of === 'band' || of === 'bar' || item !== undefined;
 }
 
 /** What a lane is called. */
@@ -110,6 +124,7 @@ export function laneName(
     const found = document.items.nodes.get(item);
     return found === undefined ? 'Dropdown' : labelOf(document, found);
   }
+  if (of === 'band') return bandName(document, part);
   const menu = document.menus.nodes.get(document.parts.nodes.get(part)?.shows ?? '');
   return menu?.name ?? 'Menu';
 }
@@ -117,6 +132,7 @@ export function laneName(
 /** What kind of thing it is. */
 export function laneKind({ of }: Pick<Lane, 'of'>): string {
   return {
+    band: 'band of the header',
     bar: 'bar',
     dropdown: 'dropdown',
     panel: 'panel',
@@ -139,7 +155,7 @@ export function rangeWords(
 
 /** What is wrong, where it is worst. */
 export function problemWords({ states }: FitProblem): string {
-  const rows = states.flatMap((state) => (state.is === 'rows' ? [state.rows] : []));
+  const rows = states.flatMap((state) => (state.is === 'rows' || state.is === 'band' ? [state.rows] : []));
   if (rows.length > 0) {
     const [least, most] = [Math.min(...rows), Math.max(...rows)];
     const isApart = states.some((state) => state.is === 'rows' && state.isApart === true);
@@ -151,6 +167,25 @@ export function problemWords({ states }: FitProblem): string {
   return worst === undefined ? '' : stateWords(worst);
 }
 
+/** What fails for some visitors. */
+export const visitorFaultWords: Readonly<Record<VisitorFault, string>> = {
+  small: 'smaller than 24 by 24 px',
+  back: 'Tab jumps back to it',
+  current: 'the current page looks like the others',
+  mask: 'its sign cannot be seen',
+  shape: 'does not look like a button',
+  colours: 'keeps its own colours',
+  moves: 'still moves',
+};
+
+/** What these visitors use, or have set. */
+export const visitorModeWords: Readonly<Record<VisitorMode, string>> = {
+  touch: 'touch',
+  keyboard: 'keyboard',
+  forcedColours: 'forced colours',
+  lessMotion: 'reduced motion',
+};
+
 /** What is set in a mode. */
 export const modeWords: Readonly<Record<FitMode, string>> = {
   text150: 'text at 150 %',
@@ -160,3 +195,9 @@ export const modeWords: Readonly<Record<FitMode, string>> = {
   longLabels: 'labels 35 % longer',
   scrollbar: 'with a scrollbar',
 };
+
+/** “taller than 640 px on narrow and 390 px on wide screens; scrolls inside”. */
+export function tallWords({ over, scrollsInside }: Pick<TallDrop, 'over' | 'scrollsInside'>): string {
+  const where = listed(over.map(({ screen, device }) => `${screen} px on ${device}`));
+  return `taller than ${where} screens; ${scrollsInside ? 'scrolls inside' : 'the page has to scroll'}`;
+}

@@ -4,21 +4,24 @@ import { counted } from '@zorvik/core';
 import ChoiceRow from '../components/common/ChoiceRow.vue';
 import ContactSheet from '../components/fit/ContactSheet.vue';
 import FitChart from '../components/fit/FitChart.vue';
+import PageChecks from '../components/fit/PageChecks.vue';
 import FitDetails from '../components/fit/FitDetails.vue';
 import DeviceButtons from '../components/live/DeviceButtons.vue';
 import FramePage from '../components/frame/FramePage.vue';
 import FramePicture from '../components/frame/FramePicture.vue';
 import { useDrawnPage } from '../composables/useFrameStage.ts';
-import { modeWords } from '../stores/laneWords.ts';
+import { modeWords, visitorModeWords } from '../stores/laneWords.ts';
 import { useComparing } from '../stores/comparing.ts';
 import { useEditions } from '../stores/editions.ts';
 import { useFit } from '../stores/fit.ts';
+import { useFitChecks } from '../stores/fitChecks.ts';
 import { useFitWork } from '../stores/fitWork.ts';
 import { useLiveView } from '../stores/liveView.ts';
 
 /** Every width at once: what would wrap, break or leave the screen, where, and what mends it. */
 const fit = useFit();
 const work = useFitWork();
+const checks = useFitChecks();
 const live = useLiveView();
 const comparing = useComparing();
 const editions = useEditions();
@@ -29,6 +32,7 @@ onBeforeUnmount(() => {
   fit.previewed = null;
   fit.mode = null;
   work.hasPath = false;
+  work.seenWith = null;
   void comparing.choose(null);
 });
 const otherDrawn = useDrawnPage(
@@ -59,10 +63,16 @@ const pathWords = computed(() => {
     small === 0 ? 'all large enough to press' : `${small} under 24 px`,
   ].join(', ');
 });
+/** What the picture is shown with. */
+const shownWith = computed(() =>
+  fit.mode !== null ? modeWords[fit.mode] : work.seenWith === null ? null : visitorModeWords[work.seenWith],
+);
 function showProblems(): void {
   fit.chosen = null;
   fit.view = 'widths';
 }
+/** With larger text, longer labels, zoom, touch, keys, forced colours or reduced motion. */
+const more = computed(() => fit.inModes.length + checks.findings.length);
 const views = [
   { value: 'widths' as const, label: 'Every width' },
   { value: 'contact' as const, label: 'Contact sheet' },
@@ -86,11 +96,7 @@ const problems = computed(() =>
       >
         {{ fit.isKnown ? problems : 'Measuring …' }}
       </button>
-      <span v-if="fit.inModes.length > 0" class="more">
-        {{
-          counted(fit.inModes.length, '# more with larger text or zoom', '# more with larger text or zoom')
-        }}
-      </span>
+      <span v-if="more > 0" class="more">{{ more }} more for some visitors</span>
       <label class="with">
         <span>Compare with</span>
         <select class="plain-field" :value="compared" @change="compare">
@@ -113,17 +119,17 @@ const problems = computed(() =>
       </button>
       <span v-if="work.hasPath && work.path !== null" class="more">{{ pathWords }}</span>
       <button
-        v-if="fit.mode !== null"
+        v-if="shownWith !== null"
         type="button"
         class="plain-button mode"
         title="Show the page as it usually is"
-        @click="fit.mode = null"
+        @click="fit.mode = work.seenWith = null"
       >
-        Shown with {{ modeWords[fit.mode] }} ×
+        Shown with {{ shownWith }} ×
       </button>
       <DeviceButtons v-if="view === 'widths'" class="classes" />
     </div>
-    <ContactSheet v-if="view === 'contact'" class="contact" :dress="work.dress" />
+    <ContactSheet v-if="view === 'contact'" class="contact" />
     <template v-else>
       <section class="picture" :class="{ pair: comparing.other !== null }" aria-label="Live page">
         <template v-if="comparing.other !== null">
@@ -150,6 +156,7 @@ const problems = computed(() =>
       </section>
       <FitChart class="chart" />
       <FitDetails />
+      <PageChecks />
     </template>
   </div>
 </template>

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue';
-import { fromContact, type DrawnDrop, type ToContact } from '../../live/contactMessages.ts';
+import { fromContact, type DrawnColumn, type ToContact } from '../../live/contactMessages.ts';
 
 /** One width of the contact sheet: all dropdowns and panels, one below the other, as visitors get them. */
 const props = defineProps<{
+  title: string;
   width: number;
   scale: number;
   shown: Extract<ToContact, { kind: 'show' }> | null;
   heights: readonly number[];
 }>();
-const emit = defineEmits<{ drawn: [drops: readonly DrawnDrop[]] }>();
+const emit = defineEmits<{ drawn: [column: DrawnColumn] }>();
 const iframe = useTemplateRef<HTMLIFrameElement>('iframe');
 const isReady = ref(false);
 
@@ -21,7 +22,7 @@ function tell(message: ToContact | null): void {
 function hear({ source, data }: MessageEvent): void {
   if (iframe.value === null || source !== iframe.value.contentWindow) return;
   const message = fromContact(data);
-  if (message?.kind === 'drawn') emit('drawn', message.drops);
+  if (message?.kind === 'drawn') emit('drawn', { drops: message.drops, findings: message.findings });
   if (message?.kind !== 'ready') return;
   isReady.value = true;
   tell(props.shown);
@@ -40,7 +41,7 @@ const total = (): number => props.heights.reduce((sum, height) => sum + height, 
   <div class="column" :style="{ width: `${width * scale}px`, height: `${total() * scale}px` }">
     <iframe
       ref="iframe"
-      :title="`Dropdowns and panels at ${width} px`"
+      :title="title"
       src="/contact.html"
       sandbox="allow-scripts"
       tabindex="-1"

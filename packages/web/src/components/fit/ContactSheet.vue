@@ -1,15 +1,10 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue';
-import { deviceClasses, renderPage } from '@zorvik/core';
-import { laneKind, laneName, problemWords, rangeWords } from '../../stores/laneWords.ts';
-import type { DrawnDrop, ToContact } from '../../live/contactMessages.ts';
-import { pageChoices } from '../../stores/pageChoices.ts';
+import { deviceClasses } from '@zorvik/core';
+import type { DrawnColumn } from '../../live/contactMessages.ts';
+import { tallWords } from '../../stores/laneWords.ts';
 import { useComparing } from '../../stores/comparing.ts';
-import { useFit } from '../../stores/fit.ts';
-import { useFitWork } from '../../stores/fitWork.ts';
-import { useFrame } from '../../stores/frame.ts';
-import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
-import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import { useFitChecks } from '../../stores/fitChecks.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import ContactColumn from './ContactColumn.vue';
 
@@ -17,24 +12,15 @@ import ContactColumn from './ContactColumn.vue';
  * Every dropdown and panel of the page, open, at three widths, as visitors get it: what has a problem comes first. It can
  * be printed.
  */
-const props = defineProps<{ dress: (css: string) => string }>();
-const copy = useWorkingCopy();
-const fit = useFit();
-const work = useFitWork();
-const frame = useFrame();
-const live = useLiveView();
+const checks = useFitChecks();
 const comparing = useComparing();
-/** While something is compared, the sheet is flipped from one to the other: everything stays where it is. */
-const which = ref<'main' | 'other' | null>('main');
+/** While something is compared, both are side by side at each width, or one is flipped to the other in its place. */
+const which = ref<'both' | 'main' | 'other' | null>('both');
 const sides = computed(() => [
+  { value: 'both' as const, label: 'side by side' },
   { value: 'main' as const, label: 'working copy' },
   { value: 'other' as const, label: comparing.name },
 ]);
-const SPAN = { least: NARROWEST, most: WIDEST };
-/** A phone, a tablet held upright, a desktop, in px: within the device classes that the site has. */
-const USUAL = { narrow: 390, medium: 820, wide: 1280 } as const;
-/** The heights of screens that are looked at, in px: a phone held across, a small laptop, a laptop. */
-const SCREENS = [390, 640, 768] as const;
 const GAP = 16;
 /** Below each picture, in px of the site. */
 const BELOW = 24;
@@ -42,83 +28,66 @@ const BELOW = 24;
 const room = useTemplateRef<HTMLDivElement>('room');
 const available = ref(1200);
 const NAMES = 150;
-const widths = computed(() => {
-  const { medium, wide } = live.breakpoints;
-  return [
-    Math.min(USUAL.narrow, medium - 1),
-    Math.min(Math.max(USUAL.medium, medium), wide - 1),
-    Math.max(USUAL.wide, wide),
-  ];
-});
-const scale = computed(() => {
-  const sum = widths.value.reduce((all, width) => all + width, 0);
-  return Math.min(1, (available.value - NAMES - GAP * 3) / sum);
-});
 
-const drops = computed(() =>
-  fit.lanes
-    .flatMap((lane) => {
-      const { part, item } = lane;
-      if (item === undefined || copy.document === null) return [];
-      const problem = work.shownProblems.find((one) => one.part === part && one.item === item);
-      return [
-        {
-          part,
-          item,
-          name: laneName(copy.document, lane),
-          kind: laneKind(lane),
-          trouble: problem === undefined ? '' : `${problemWords(problem)} ${rangeWords(problem, SPAN)}`,
-        },
-      ];
-    })
-    .sort((a, b) => Number(b.trouble !== '') - Number(a.trouble !== '')),
+interface Column {
+  readonly key: string;
+  readonly of: 'main' | 'other';
+  readonly width: number;
+  readonly title: string;
+}
+const columns = computed((): Column[] =>
+  checks.widths.flatMap((width, at) => {
+    const isPair = comparing.other !== null && which.value === 'both';
+    const title = isPair ? `${width} px` : `${deviceClasses[at]}, ${width} px`;
+    const main: Column = { key: `main ${width}`, of: 'main', width, title };
+    if (comparing.other === null || which.value === 'main') return [main];
+    const other: Column = {
+      key: `other ${width}`,
+      of: 'other',
+      width,
+      title: isPair ? comparing.name : title,
+    };
+    return which.value === 'other' ? [other] : [main, other];
+  }),
 );
-
-const shown = computed((): Extract<ToContact, { kind: 'show' }> | null => {
-  const isOther = comparing.other !== null && which.value === 'other';
-  const document = isOther ? (comparing.shown?.document ?? null) : work.shown;
-  if (document === null) return null;
-  const menus = isOther ? (comparing.shown?.menus ?? null) : null;
-  const { header, css } = renderPage(document, frame.situation, {
-    ...pageChoices(document.site),
-    ...(menus === null ? {} : { menus }),
-    fits: work.shownFits,
-    isComposed: true,
-  });
-  return {
-    kind: 'show',
-    header,
-    css: props.dress(css),
-    language: document.site.language,
-    direction: document.site.direction,
-    drops: drops.value.map(({ part, item }) => ({ part, item })),
-  };
+const scale = computed(() => {
+  const sum = columns.value.reduce((all, { width }) => all + width, 0);
+  return Math.min(1, (available.value - NAMES - GAP * columns.value.length) / sum);
 });
+const pages = computed(() => ({
+  main: checks.pageToShow('main'),
+  other: comparing.other === null ? null : checks.pageToShow('other'),
+}));
 
-const drawn = shallowRef<Readonly<Record<number, readonly DrawnDrop[]>>>({});
-watch(shown, () => (drawn.value = {}));
-function note(width: number, found: readonly DrawnDrop[]): void {
-  drawn.value = { ...drawn.value, [width]: found };
+const drawn = shallowRef<Readonly<Record<string, DrawnColumn>>>({});
+watch(pages, () => (drawn.value = {}));
+function note({ key, of, width }: Column, column: DrawnColumn): void {
+  drawn.value = { ...drawn.value, [key]: column };
+  if (of === 'main') checks.note(width, column);
 }
 /** The pictures of a row are as high as the highest of them. */
 const heights = computed(() =>
-  drops.value.map(
-    (_, at) => Math.max(120, ...Object.values(drawn.value).map((all) => all[at]?.height ?? 0)) + BELOW,
-  ),
+  checks.drops.map((_, at) => Math.max(120, ...columns.value.map(({ key }) => heightOf(key, at))) + BELOW),
 );
-const isDrawn = computed(() => widths.value.every((width) => drawn.value[width] !== undefined));
+function heightOf(key: string, at: number): number {
+  return drawn.value[key]?.drops[at]?.height ?? 0;
+}
+const isDrawn = computed(() => columns.value.every(({ key }) => drawn.value[key] !== undefined));
 
-/** Screens that are lower than something is high, and what happens there. */
-function tall(at: number): string {
-  const rows = widths.value.flatMap((width, index) => {
-    const one = drawn.value[width]?.[at];
-    const low = SCREENS.filter((height) => (one?.height ?? 0) > height).at(-1);
-    if (one === undefined || low === undefined) return [];
-    return [
-      `${deviceClasses[index]}: taller than ${low} px, ${one.isInDrawer ? 'the drawer scrolls' : 'scrolls inside'}`,
-    ];
-  });
-  return rows.join(' · ');
+/** What the pictures of a row say: which screens are too low, and which differ from what is compared. */
+function notes(at: number): string[] {
+  const { part, item } = checks.drops[at] ?? {};
+  const tall = checks.tallAt(part, item);
+  const isOther = comparing.other !== null && which.value === 'both';
+  const differing = isOther ? checks.widths.filter((width) => differs(width, at)) : [];
+  return [
+    ...(tall === null ? [] : [tallWords(tall)]),
+    ...(differing.length === 0 ? [] : [`other height at ${differing.join(', ')} px`]),
+  ];
+}
+function differs(width: number, at: number): boolean {
+  const [own, other] = [heightOf(`main ${width}`, at), heightOf(`other ${width}`, at)];
+  return own > 0 && other > 0 && Math.abs(own - other) > 1;
 }
 
 let observer: ResizeObserver | null = null;
@@ -140,7 +109,7 @@ const print = (): void => window.print();
       <h2>Contact sheet</h2>
       <p class="mute">
         Every dropdown and panel, open, as visitors get it{{
-          drops.some(({ trouble }) => trouble !== '') ? '; those with a problem first' : ''
+          checks.drops.some(({ trouble }) => trouble !== '') ? '; those with a problem first' : ''
         }}.
       </p>
       <ChoiceRow
@@ -153,36 +122,37 @@ const print = (): void => window.print();
       <button type="button" class="plain-button" @click="print">Print …</button>
     </div>
     <div ref="room" class="room">
-      <p v-if="drops.length === 0" class="mute none">This page has no dropdown and no panel.</p>
+      <p v-if="checks.drops.length === 0" class="mute none">This page has no dropdown and no panel.</p>
       <div
         v-else
         class="columns"
         :style="{
-          gridTemplateColumns: `${NAMES}px ${widths.map((width) => `${width * scale}px`).join(' ')}`,
+          gridTemplateColumns: `${NAMES}px ${columns.map(({ width }) => `${width * scale}px`).join(' ')}`,
         }"
       >
         <b />
-        <b v-for="(width, at) in widths" :key="width" class="px">{{ deviceClasses[at] }}, {{ width }} px</b>
+        <b v-for="one in columns" :key="one.key" class="px" :title="one.title">{{ one.title }}</b>
         <ol class="names">
           <li
-            v-for="(one, at) in drops"
+            v-for="(one, at) in checks.drops"
             :key="`${one.part} ${one.item}`"
             :style="{ height: `${(heights[at] ?? 0) * scale}px` }"
           >
             <strong>{{ one.name }}</strong>
             <span class="mute">{{ one.kind }}</span>
             <span v-if="one.trouble !== ''" class="trouble">{{ one.trouble }}</span>
-            <span v-if="tall(at) !== ''" class="mute">{{ tall(at) }}</span>
+            <span v-for="words in notes(at)" :key="words" class="mute">{{ words }}</span>
           </li>
         </ol>
         <ContactColumn
-          v-for="width in widths"
-          :key="width"
-          :width="width"
+          v-for="one in columns"
+          :key="one.key"
+          :title="`Dropdowns and panels${one.of === 'other' ? ` of ${comparing.name}` : ''} at ${one.width} px`"
+          :width="one.width"
           :scale="scale"
-          :shown="shown"
+          :shown="pages[one.of]"
           :heights="heights"
-          @drawn="note(width, $event)"
+          @drawn="note(one, $event)"
         />
       </div>
     </div>
@@ -227,6 +197,9 @@ h2 {
   color: var(--mute);
   font-size: 0.75rem;
   font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .names {
   margin: 0;

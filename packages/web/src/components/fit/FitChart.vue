@@ -2,16 +2,19 @@
 import { computed, useTemplateRef } from 'vue';
 import { areaId, setPart, setSite, type Lane, type LaneStretch } from '@zorvik/core';
 import {
+  canBeMended,
   laneKind,
   laneName,
   problemWords,
   rangeWords,
   stateWords,
+  tallWords,
   toneOf,
   type LaneTone,
 } from '../../stores/laneWords.ts';
 import { useDrawer } from '../../stores/drawer.ts';
 import { useFit } from '../../stores/fit.ts';
+import { useFitChecks } from '../../stores/fitChecks.ts';
 import { useFitWork } from '../../stores/fitWork.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -24,6 +27,7 @@ import WidthMark from './WidthMark.vue';
 const copy = useWorkingCopy();
 const fit = useFit();
 const work = useFitWork();
+const checks = useFitChecks();
 const live = useLiveView();
 const drawer = useDrawer();
 const chart = useTemplateRef<HTMLElement>('chart');
@@ -43,7 +47,8 @@ interface Row {
   readonly name: string;
   readonly note: string;
   readonly isTrouble: boolean;
-  readonly isInner: boolean;
+  /** What a band holds stands in from it, and what drops from a bar further in. */
+  readonly depth: 0 | 1 | 2;
   readonly pieces: readonly Piece[];
   readonly spoken: string;
 }
@@ -70,6 +75,12 @@ function piecesOf(stretches: readonly LaneStretch[]): Piece[] {
   });
 }
 
+/** Which screens a dropdown, a panel or the drawer is taller than; null: none. */
+function heightNote({ part, item }: Lane): string | null {
+  const own = checks.tallAt(part, item);
+  return own === null ? null : tallWords(own);
+}
+
 /** What a stretch says that is too short for its words: said beside the name of the lane. */
 function odd(pieces: readonly Piece[]): string | null {
   const found = pieces.find(({ isTight, tone }) => isTight && tone === 'does');
@@ -93,10 +104,10 @@ const rows = computed((): Row[] => {
         stretches === null
           ? 'only a browser can measure this band'
           : worst === undefined
-            ? (odd(pieces) ?? laneKind(lane))
+            ? (heightNote(lane) ?? odd(pieces) ?? laneKind(lane))
             : `${problemWords(worst)}, ${worst.from} to ${worst.to} px${more}`,
       isTrouble: worst !== undefined,
-      isInner: item !== undefined,
+      depth: item !== undefined ? 2 : of === 'bar' ? 1 : 0,
       pieces,
       spoken: pieces.map(({ from, to, words }) => `${rangeWords({ from, to }, SPAN)}: ${words}`).join('; '),
     };
@@ -114,11 +125,12 @@ const takeover = computed(() =>
   drawer.isThere && typeof drawer.takeover === 'number' ? drawer.takeover : null,
 );
 
-function isChosen({ part, item, of }: Lane): boolean {
-  return (of === 'bar' || item !== undefined) && fit.chosen?.part === part && fit.chosen.item === item;
+function isChosen(lane: Lane): boolean {
+  return canBeMended(lane) && fit.chosen?.part === lane.part && fit.chosen.item === lane.item;
 }
-function choose({ of, part, item }: Lane): void {
-  fit.chosen = of === 'bar' || item !== undefined ? { part, ...(item === undefined ? {} : { item }) } : null;
+function choose(lane: Lane): void {
+  const { part, item } = lane;
+  fit.chosen = canBeMended(lane) ? { part, ...(item === undefined ? {} : { item }) } : null;
 }
 
 function pxAt(event: PointerEvent): number {
@@ -199,7 +211,7 @@ function setTakeover(px: number, group: string): void {
         v-for="row in rows"
         :key="row.key"
         class="lane"
-        :class="{ on: isChosen(row.lane), inner: row.isInner }"
+        :class="{ on: isChosen(row.lane), [`depth-${row.depth}`]: true }"
       >
         <button type="button" class="left" :aria-pressed="isChosen(row.lane)" @click="choose(row.lane)">
           <b>{{ row.name }}</b>
@@ -327,10 +339,13 @@ button.left {
 .left small.trouble {
   color: var(--ochre);
 }
-.inner .left {
+.depth-1 .left {
+  padding-inline-start: 8px;
+}
+.depth-2 .left {
   padding-inline-start: 12px;
 }
-.inner .left b {
+.depth-2 .left b {
   font-weight: 500;
 }
 .on .left b {

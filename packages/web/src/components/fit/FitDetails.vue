@@ -1,9 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { FitMode, FitProblem, FitSuggestion, ModeProblem } from '@zorvik/core';
-import { laneName, laneKind, modeWords, problemWords, rangeWords } from '../../stores/laneWords.ts';
+import { listed, type FitMode, type FitProblem, type FitSuggestion, type ModeProblem } from '@zorvik/core';
+import {
+  canBeMended,
+  laneKind,
+  laneName,
+  modeWords,
+  problemWords,
+  rangeWords,
+  tallWords,
+  visitorFaultWords,
+  visitorModeWords,
+} from '../../stores/laneWords.ts';
 import { suggestionWords } from '../../composables/suggestionWords.ts';
 import { useFit } from '../../stores/fit.ts';
+import { useFitChecks } from '../../stores/fitChecks.ts';
 import { useFitWork } from '../../stores/fitWork.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -13,6 +24,7 @@ import FitsField from '../common/FitsField.vue';
 const copy = useWorkingCopy();
 const fit = useFit();
 const work = useFitWork();
+const checks = useFitChecks();
 const live = useLiveView();
 const SPAN = { least: NARROWEST, most: WIDEST };
 
@@ -45,6 +57,41 @@ const lacking = computed(() =>
   }),
 );
 
+/** What only the drawn page can answer for: what fails for some visitors, and what is taller than some screens. */
+interface Seen {
+  readonly key: string;
+  readonly name: string;
+  readonly words: string;
+  readonly tag: string;
+  readonly show: () => void;
+}
+const seen = computed((): Seen[] => [
+  ...checks.findings.map((one) => ({
+    key: `${one.fault} ${one.name}`,
+    name: one.name,
+    words: `${visitorFaultWords[one.fault]}, on ${listed(one.devices)} screens`,
+    tag: visitorModeWords[one.mode],
+    show: () => {
+      fit.mode = null;
+      live.width = one.width;
+      work.hasPath = one.mode === 'touch' || one.mode === 'keyboard';
+      work.seenWith = one.mode === 'forcedColours' || one.mode === 'lessMotion' ? one.mode : null;
+    },
+  })),
+  ...checks.tall.map((one) => ({
+    key: `tall ${one.part} ${one.item ?? ''}`,
+    name: one.name,
+    words: tallWords(one),
+    tag: 'height',
+    show: () => {
+      live.width = one.width;
+      if (one.item !== undefined) fit.chosen = { part: one.part, item: one.item };
+    },
+  })),
+]);
+/** What is known of the chosen dropdown’s height. */
+const tallHere = computed(() => checks.tallAt(fit.chosen?.part, fit.chosen?.item));
+
 interface Line {
   readonly key: string;
   readonly name: string;
@@ -69,10 +116,12 @@ const lines = computed((): Line[] => {
 });
 
 /** Shows it at the widest width at which it is worst, as a visitor has set it. */
-function show({ problem: { part: id, item, worstAt, of }, mode }: Line): void {
+function show({ problem, mode }: Line): void {
+  work.seenWith = null;
+  const { part: id, item, worstAt } = problem;
   fit.mode = mode;
   live.width = mode === 'zoom400' ? NARROWEST : Math.min(worstAt, WIDEST);
-  if (of === 'bar' || of === 'dropdown') fit.chosen = { part: id, ...(item === undefined ? {} : { item }) };
+  if (canBeMended(problem)) fit.chosen = { part: id, ...(item === undefined ? {} : { item }) };
 }
 function preview(one: FitSuggestion): void {
   fit.previewed = fit.previewed === one ? null : one;
@@ -84,19 +133,31 @@ function preview(one: FitSuggestion): void {
     <template v-if="fit.chosen === null || lane === undefined">
       <div class="who">
         <h2>
-          {{ lines.length === 0 ? (fit.isKnown ? 'Everything fits' : 'Measuring …') : 'What does not fit' }}
+          {{
+            lines.length + checks.findings.length === 0
+              ? fit.isKnown
+                ? 'Everything fits'
+                : 'Measuring …'
+              : 'What does not fit'
+          }}
         </h2>
         <p class="mute">
           Also checked: text at 150 and 200 %, zoom to 400 %, direction reversed, labels 35 % longer, a
-          scrollbar.
+          scrollbar, touch, keyboard, forced colours, reduced motion, and screens 390, 640 and 768 px high.
         </p>
       </div>
-      <ul v-if="lines.length + lacking.length > 0" class="list">
+      <ul v-if="lines.length + lacking.length + seen.length > 0" class="list">
         <li v-for="one in lines" :key="one.key">
           <b>{{ one.name }}</b>
           <span>{{ one.words }}</span>
           <em v-if="one.mode !== null">{{ modeWords[one.mode] }}</em>
           <button type="button" class="plain-button" @click="show(one)">Show</button>
+        </li>
+        <li v-for="one in seen" :key="one.key">
+          <b>{{ one.name }}</b>
+          <span>{{ one.words }}</span>
+          <em>{{ one.tag }}</em>
+          <button type="button" class="plain-button" @click="one.show()">Show</button>
         </li>
         <li v-for="one in lacking" :key="one.words">
           <b>{{ one.name }}</b>
@@ -114,6 +175,7 @@ function preview(one: FitSuggestion): void {
           {{ problemWords(one) }} {{ rangeWords(one, SPAN) }}
         </p>
         <p v-if="own.length === 0" class="mute">{{ laneKind(lane) }}, fits at every width</p>
+        <p v-if="tallHere !== null" class="mute">{{ tallWords(tallHere) }}</p>
         <p v-if="fit.isEstimate" class="mute">An estimate: a font of the visitor’s system is used.</p>
         <button type="button" class="plain-button" @click="fit.chosen = null">All problems</button>
       </div>
