@@ -128,6 +128,19 @@ describe('a bar with two rows on tablets', () => {
     );
   });
 
+  it('can have the best suggestion for every problem at once', async () => {
+    await openFit();
+    await inRow('Main menu 1 to 2 separate rows', 'Show');
+    expect((await listed()).some((one) => one.includes('Apply'))).toBe(false);
+    await person.click('Suggest fixes for all');
+    await inRow('Let the drawer take over below', 'Apply');
+    // Below the problem that it mends, and one for each.
+    const all = await listed();
+    const at = all.findIndex((one) => one.startsWith('Main menu 1 to 2 separate rows from'));
+    expect(all[at + 1]).toMatch(/^Let the drawer take over below \d+ px in one row at every width/);
+    expect(all.filter((one) => one.startsWith('Let the drawer take over')).length).toBe(1);
+  });
+
   it('has what mends it with what comes of it, the best first; a look at it changes nothing', async () => {
     await openFit();
     await (await inRow('Main menu 1 to 2 separate rows', 'Show')).click();

@@ -57,6 +57,8 @@ export const useFit = defineStore('fit', () => {
   const view = ref<'widths' | 'contact'>('widths');
   /** The lane that is chosen there; null: none. */
   const chosen = shallowRef<LaneKey | null>(null);
+  /** Where nothing is chosen, the best suggestion for each problem is asked for. */
+  const isForAll = ref(false);
   /** The suggestion that the picture shows as if it were applied; null: none. */
   const previewed = shallowRef<FitSuggestion | null>(null);
   /** What a visitor has set, as the picture shows it; null: nothing. */
@@ -71,7 +73,7 @@ export const useFit = defineStore('fit', () => {
     const found = await client.ask(stored, {
       page: frame.page?.id ?? null,
       isWhole: isWhole.value,
-      about: chosen.value,
+      about: chosen.value ?? (isForAll.value ? 'all' : null),
       mode: mode.value,
       files: PICTURES.replace(':siteKey', siteKey),
     });
@@ -100,7 +102,7 @@ export const useFit = defineStore('fit', () => {
     },
     { immediate: true },
   );
-  watch([chosen, mode], () => {
+  watch([chosen, mode, isForAll], () => {
     previewed.value = null;
     suggestions.value = [];
     clearTimeout(timer);
@@ -142,6 +144,7 @@ export const useFit = defineStore('fit', () => {
     isWhole,
     view,
     chosen,
+    isForAll,
     previewed,
     mode,
   };

@@ -21,6 +21,9 @@ import type { FoundByFit, FromFit, ToFit } from './fitClient.ts';
 /** The widths of the window that are asked about, in px. */
 const WIDTHS = { from: 320, to: 1920 };
 
+/** Of so many problems the best suggestion is worked out where those of all are asked for. */
+const MOST_PROBLEMS = 12;
+
 /**
  * Says how a page is at every width, what does not fit, and what would mend it, beside the page's own thread. It keeps a
  * copy of the document, fed by what changes.
@@ -66,7 +69,14 @@ function work(
     random: () => Math.floor(Math.random() * 2 ** 32),
   };
   const lanesOf = (shown: SiteDocument): readonly Lane[] => lanesIn(mode, { ...asked, document: shown });
-  const suggestions = about === null ? [] : fitSuggestions(context, about, lanesOf);
+  const suggestions =
+    about === 'all'
+      ? problemsOf(lanes)
+          .slice(0, MOST_PROBLEMS)
+          .flatMap((one) => fitSuggestions(context, one, lanesOf).slice(0, 1))
+      : about === null
+        ? []
+        : fitSuggestions(context, about, lanesOf);
   const previews = suggestions.map(({ part, fix }) => {
     const mended = withFitFix(context, part, fix);
     return mended === null ? fits : barFits(mended, factsOf(mended).header, measure);

@@ -8,8 +8,8 @@ export interface AskedOfFit {
   readonly page: Id | null;
   /** With what fails in other modes, and with suggestions: what the workspace Fit shows. */
   readonly isWhole: boolean;
-  /** What suggestions are wanted for; null: for nothing. */
-  readonly about: { readonly part: Id; readonly item?: Id | undefined } | null;
+  /** What suggestions are wanted for; `all`: the best one for each problem; null: for nothing. */
+  readonly about: { readonly part: Id; readonly item?: Id | undefined } | 'all' | null;
   /** What a visitor has set, for the lanes and the suggestions; null: nothing. */
   readonly mode: FitMode | null;
   /** What the names of uploaded files are put behind. */

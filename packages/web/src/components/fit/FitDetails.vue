@@ -115,6 +115,12 @@ const lines = computed((): Line[] => {
   ];
 });
 
+/** The best suggestion for a problem, where those for all are asked for. */
+function offerFor({ mode, problem }: Line): (typeof offers.value)[number] | undefined {
+  if (!fit.isForAll || mode !== fit.mode) return undefined;
+  return offers.value.find(({ one }) => one.part === problem.part && one.item === problem.item);
+}
+
 /** Shows it at the widest width at which it is worst, as a visitor has set it. */
 function show({ problem, mode }: Line): void {
   work.seenWith = null;
@@ -141,18 +147,47 @@ function preview(one: FitSuggestion): void {
               : 'What does not fit'
           }}
         </h2>
+        <button
+          v-if="fit.problems.length > 0"
+          type="button"
+          class="plain-button"
+          :aria-pressed="fit.isForAll"
+          @click="fit.isForAll = !fit.isForAll"
+        >
+          Suggest fixes for all
+        </button>
         <p class="mute">
           Also checked: text at 150 and 200 %, zoom to 400 %, direction reversed, labels 35 % longer, a
           scrollbar, touch, keyboard, forced colours, reduced motion, and screens 390, 640 and 768 px high.
         </p>
       </div>
       <ul v-if="lines.length + lacking.length + seen.length > 0" class="list">
-        <li v-for="one in lines" :key="one.key">
-          <b>{{ one.name }}</b>
-          <span>{{ one.words }}</span>
-          <em v-if="one.mode !== null">{{ modeWords[one.mode] }}</em>
-          <button type="button" class="plain-button" @click="show(one)">Show</button>
-        </li>
+        <template v-for="line in lines" :key="line.key">
+          <li>
+            <b>{{ line.name }}</b>
+            <span>{{ line.words }}</span>
+            <em v-if="line.mode !== null">{{ modeWords[line.mode] }}</em>
+            <button type="button" class="plain-button" @click="show(line)">Show</button>
+          </li>
+          <li
+            v-for="{ one, what, effect } in [offerFor(line)].filter((found) => found !== undefined)"
+            :key="what"
+            class="offer"
+            :class="{ seen: fit.previewed === one }"
+          >
+            <b>{{ what }}</b>
+            <span>{{ effect }}</span>
+            <button
+              type="button"
+              class="plain-button"
+              :aria-pressed="fit.previewed === one"
+              @click="preview(one)"
+            >
+              Preview
+            </button>
+            <button type="button" class="plain-button" @click="work.apply(one)">Apply</button>
+          </li>
+        </template>
         <li v-for="one in seen" :key="one.key">
           <b>{{ one.name }}</b>
           <span>{{ one.words }}</span>
@@ -294,9 +329,13 @@ p {
   font-size: 0.75rem;
   font-style: normal;
 }
+.list .offer {
+  padding-inline-start: 22px;
+}
 .list .seen {
   background: var(--accent-veil);
 }
+.who [aria-pressed='true'],
 .list [aria-pressed='true'] {
   border-color: var(--accent);
   color: var(--accent);
