@@ -10,12 +10,9 @@ import {
   type SiteDocument,
   setFit,
   writeOwnCss,
-  type CommandContext,
   type CssRule,
-  type Edit,
-  type Result,
 } from '@zorvik/core';
-import { contextOf } from '@zorvik/core/testing';
+import { edited } from './editing.ts';
 import type { Person } from './person.ts';
 import { enterStage, type Stage } from './stage.ts';
 import { storedSite } from './storedSite.ts';
@@ -67,19 +64,7 @@ const openFit = async (query = ''): Promise<void> => {
   await browser.driver.get(`${stack.editor}/quillmere/fit${query}`);
   await person.eventually('nothing is measured', async () => (await lane('Main menu')) !== '');
 };
-async function edit(make: (context: CommandContext) => Result<Edit>): Promise<void> {
-  const document = await stored();
-  const site = `${stack.editor}/api/v1/sites/quillmere`;
-  const { revision } = (await (await fetch(site)).json()) as { revision: number };
-  const made = make({ ...contextOf(document, revision + 3), base: revision });
-  if (!made.ok) throw new Error(made.refusal.message);
-  const reply = await fetch(`${site}/edits`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(made.value),
-  });
-  expect(reply.status).toBe(200);
-}
+const edit = (make: Parameters<typeof edited>[2]): Promise<void> => edited(stack, person, make);
 /** A label that is too long for the bar on medium screens. */
 const lengthen = (): Promise<void> =>
   edit((context) => {

@@ -549,12 +549,16 @@ describe('the editor for axe', () => {
         await person.byText('span', 'Move');
       },
     ],
-    ['Drift', '/quillmere/drift/main', async () => void (await person.byText('h1', '3 differences'))],
+    [
+      'Drift',
+      '/quillmere/drift/main',
+      async () => void (await person.byText('h1', '3 differences in this menu, 4 in all')),
+    ],
     [
       'Drift, one finding being left',
       '/quillmere/drift/main',
       async () => {
-        await person.byText('h1', '3 differences');
+        await person.byText('h1', '3 differences in this menu, 4 in all');
         await person.click('Ignore …');
         await person.find('.leave input');
       },

@@ -544,6 +544,7 @@ export {
   type Mend,
   type MendKind,
 } from './drift/finding.ts';
+export { byCause, causeInWords, fixAllInWords, type Cause } from './drift/causes.ts';
 
 export { can, roles, type Actor, type Role, type Intent } from './commands/permission.ts';
 export { isFollowed, isFollowing, holderOf, type FilledFrom } from './commands/throughFollowed.ts';
@@ -568,7 +569,7 @@ export { makeEdit, storedOf, type CommandContext, type EditChoices } from './com
 export { checkLabel } from './commands/checkLabel.ts';
 export { topmost } from './commands/topmost.ts';
 export * from './commands/items.ts';
-export { destinationTyped } from './commands/destinationTyped.ts';
+export { destinationOnSite, destinationTyped } from './commands/destinationTyped.ts';
 export {
   setItems,
   makeAlike,

@@ -1,3 +1,4 @@
+import { byCause, causeInWords, fixAllInWords } from '../src/drift/causes.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import type { Id } from '../src/base/ids.ts';
@@ -48,6 +49,7 @@ import type { Destination } from '../src/schema/item.ts';
 import type { Page, PageAnchor } from '../src/schema/page.ts';
 import type { Part } from '../src/schema/part.ts';
 import type { RichText } from '../src/schema/richText.ts';
+import { applied } from '../testing/withPlaced.ts';
 import { followingContext } from '../testing/followingContext.ts';
 import { outlined } from '../testing/outlined.ts';
 
@@ -152,6 +154,22 @@ const added = (document: SiteDocument, address: string, parent: Id): SiteDocumen
   );
 const linked = (document: SiteDocument, address: string): SiteDocument =>
   after(document, (context) => addLink(context, { parent: menu, after: null }, { label: 'Link', address }));
+/** A plain link, as older sites have it: since then, what is typed links to the page itself. */
+const typed = (document: SiteDocument, address: string): SiteDocument =>
+  applied(document, {
+    kind: 'addItem',
+    after: null,
+    branch: [
+      {
+        id: 'i000000000typed0',
+        parent: menu,
+        label: 'Link',
+        destination: { kind: 'address', address },
+        opensNewTab: false,
+        agreed: null,
+      },
+    ],
+  });
 const child = (document: SiteDocument, label: string): Id => {
   const full = withFollowed(document);
   return (
@@ -259,6 +277,7 @@ const cases: Readonly<
       '/seeds/dill/',
     ),
   'address-gone': () => linked(gone(start, '/seeds/dill'), 'https://meadow.example/seeds/dill'),
+  'address-page': () => typed(start, '/seeds/corn#sowing'),
   'address-outside': () => linked(start, 'https://elsewhere.example/seeds/corn'),
   'address-dead': () => ({
     document: start,
@@ -501,7 +520,7 @@ describe('the decision table of drift', () => {
     const [finding] = findings;
     if (finding === undefined) return;
     expect(finding.mends[0]?.kind).toBe(mend);
-    expect(toneOf(finding)).toMatch(/broken|look/);
+    expect(toneOf(finding)).toMatch(/broken|wrong|news/);
     // Every mend takes away what it is about, and nothing else comes of it.
     for (const fix of finding.mends) {
       const { kind } = fix;
@@ -524,6 +543,62 @@ describe('the decision table of drift', () => {
         dead,
       ),
     ).toHaveLength(1);
+  });
+});
+
+describe('findings with one cause', () => {
+  const causes = (document: SiteDocument): string[] =>
+    byCause(document, drift(document)).map((one) => `${one.tone}: ${causeInWords(document, one)}`);
+
+  it('are one, the urgent ones first: broken, wrong for visitors, news', () => {
+    let document = labelled(start, '/tools/hoes');
+    // One page gets another address, and with it all below it.
+    for (const path of ['/seeds', '/seeds/herbs', '/seeds/beans', '/seeds/corn'])
+      document = site.set(document, path, { address: path.replace('/seeds', '/sowing') });
+    document = site.set(document, '/tools/hoes', { title: 'Hoes and rakes' });
+    document = site.add(document, '/tools/forks', '/tools', null);
+    document = site.set(document, '/seeds/corn', { state: 'gone' });
+    expect(causes(document)).toEqual([
+      'broken: “Corn” links to a deleted page',
+      'wrong: “Hoes” is the old title: the page is now called “Hoes and rakes”',
+      'news: 3 addresses changed, from /seeds to /sowing',
+      'news: New page “forks” under “Tools”, which is in this menu',
+    ]);
+    const [, , addresses] = byCause(document, drift(document));
+    expect(addresses?.findings.map(({ params }) => params['label'])).toEqual(['Seeds', 'Herbs', 'Beans']);
+    expect(addresses === undefined ? '' : fixAllInWords(addresses)).toBe(
+      'OK, all 3 links are already updated',
+    );
+  });
+
+  it('are told apart where other changes caused them', () => {
+    let document = site.set(start, '/seeds/herbs', { address: '/herbs' });
+    document = site.set(document, '/tools/hoes', { address: '/hoes' });
+    expect(causes(document)).toHaveLength(2);
+    document = site.set(start, '/seeds', { state: 'gone' });
+    document = site.set(document, '/seeds/herbs', { state: 'gone' });
+    document = site.set(document, '/tools/hoes', { state: 'gone' });
+    expect(causes(document)).toEqual([
+      'broken: 2 items link to pages that were deleted with “Seeds”',
+      'broken: “Hoes” links to a deleted page',
+    ]);
+  });
+
+  it('have words of their own for each kind, and for each button', () => {
+    for (const kind of findingKinds) {
+      const make = Object.values(cases).find(
+        (one) => 'items' in one() && drift(one() as SiteDocument)[0]?.kind === kind,
+      );
+      const [finding] = make === undefined ? [] : drift(make() as SiteDocument);
+      if (finding === undefined || finding.part !== undefined) continue;
+      const twin = byCause(start, [finding, { ...finding, id: `${finding.id} twin` }]);
+      if (twin.length > 1) continue;
+      const [cause] = twin;
+      if (cause === undefined) throw new Error(kind);
+      expect(causeInWords(start, cause), kind).toMatch(/^2 /);
+      expect(causeInWords(start, cause), kind).not.toMatch(/[{}…]/);
+      expect(fixAllInWords(cause), kind).toMatch(/all 2/);
+    }
   });
 });
 

@@ -10,6 +10,7 @@ export const findingPhrases = {
   titleStale: '“{label}” is the old title: the page is now called “{now}”',
   addressChanged: 'The address of “{label}” changed from {was} to {now}',
   addressRedirects: '“{label}” links to {was}, which redirects to {now}',
+  addressOfPage: '“{label}” links to the address {address}, not to the page “{page}” that has it',
   orderDiffers: 'The pages under “{label}” are in a new order; {count|this one moved|these moved}: {names}',
   kindChanged: 'The page of “{label}” changed from {was} to {now}',
   plannedLive: 'The planned page “{label}” is live now',
@@ -27,6 +28,29 @@ export const findingPhrases = {
   anchorGoneInFrame: 'In the {item}, {part} links to #{anchor}, which “{page}” no longer has',
   linkDeadInFrame: 'In the {item}, {part} links to {address}, which does not work: {reason}',
   addressRedirectsInFrame: 'In the {item}, {part} links to {was}, which redirects to {now}',
+} as const;
+
+/** What several findings of one kind say that came by one change. */
+export const causePhrases = {
+  pageGoneSeveral: '{count#} items link to pages that were deleted with “{page}”',
+  linkDeadSeveral: '{count#} links to {host} do not work',
+  pageDraftSeveral: '{count#} items link to a page that is a draft again, so visitors do not see them',
+  pageNewSeveral: '{count#} new pages under “{branch}”, which is in this menu',
+  pageMovedSeveral: '{count#} pages moved from “{was}” to “{now}”',
+  titleStaleSeveral: '{count#} items have the old title: the page is now called “{now}”',
+  addressChangedSeveral: '{count#} addresses changed, from {was} to {now}',
+  addressRedirectsSeveral: '{count#} items link to {was}, which redirects to {now}',
+  addressOfPageSeveral: '{count#} items link to addresses, not to the pages that have them',
+  kindChangedSeveral: '{count#} pages changed from {was} to {now}',
+  plannedLiveSeveral: '{count#} items link to a planned page that is live now',
+
+  agreeAll: 'OK, all {count#} links are already updated',
+  fixAll: 'Fix all {count#}',
+  addAll: 'Add all {count#}',
+  moveAll: 'Move all {count#}',
+  renameAll: 'Rename all {count#}',
+  removeAll: 'Remove all {count#}',
+  linkAll: 'Link all {count#} to their pages',
 } as const;
 
 /** What each fix is called on its button. */

@@ -1,5 +1,5 @@
 import { fillIn, isList, listed, type Param, type Params, type Phrase } from './fillIn.ts';
-import { findingPhrases, fixedPhrases, fixPhrases } from './findingWords.ts';
+import { causePhrases, findingPhrases, fixedPhrases, fixPhrases } from './findingWords.ts';
 import { nounPhrases } from './nounPhrases.ts';
 
 /**
@@ -17,6 +17,8 @@ const history = {
   pagesMoved: 'Moved {count|# page|# pages} under “{parent}”',
   pagesState: 'Set {count|# page|# pages} to {state}',
   pageReaddressed: 'Changed the address of “{label}” to {address}',
+  branchReaddressed:
+    'Changed the address of “{label}” to {address}, and the addresses of {count|# page|# pages} below it',
   pageRetired: 'Deleted the page “{label}”',
   pageRemoved: 'Removed the page “{label}”',
   pagesRead: 'Imported the site’s pages: {added#} new, {changed#} changed, {gone#} deleted',
@@ -149,7 +151,14 @@ const history = {
   wentToStart: 'Restored the empty site',
 } as const;
 
-const phrases = { ...history, ...fixedPhrases, ...nounPhrases, ...findingPhrases, ...fixPhrases };
+const phrases = {
+  ...history,
+  ...fixedPhrases,
+  ...nounPhrases,
+  ...findingPhrases,
+  ...causePhrases,
+  ...fixPhrases,
+};
 
 /** Names of things that are declared elsewhere, such as the kinds of parts: see `knowPhrases`. */
 export type NameCode = `${'part' | 'named'}${Capitalize<string>}`;

@@ -1,6 +1,9 @@
 import { completeAddress, EMAIL_PATTERN, isSafeAddress, PHONE_PATTERN } from '../base/address.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
+import { destinationAt } from '../model/destinationAt.ts';
+import type { SiteDocument } from '../model/document.ts';
+import { pageIndex } from '../model/pageIndex.ts';
 import type { Destination } from '../schema/item.ts';
 import { LONGEST_ADDRESS } from '../schema/shapes.ts';
 
@@ -24,4 +27,12 @@ export function destinationTyped(typed: string): Result<Destination> {
   return isSafeAddress(address)
     ? ok({ kind: 'address', address })
     : no(refusal('badAddress', { address: text }));
+}
+
+/** The same on a site: the address of one of its pages links to the page, with its anchor. */
+export function destinationOnSite(document: SiteDocument, typed: string): Result<Destination> {
+  const made = destinationTyped(typed);
+  return made.ok && made.value.kind === 'address'
+    ? ok(destinationAt(pageIndex(document), made.value.address))
+    : made;
 }

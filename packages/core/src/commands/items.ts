@@ -7,6 +7,7 @@ import { agreedFacts } from '../model/agreedFacts.ts';
 import { branchOf } from '../model/branchOf.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { LONGEST_ANCHOR } from '../model/destinationAt.ts';
 import { faceOf, type Face } from '../model/faceOf.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
 import { pageFace } from '../model/pageFace.ts';
@@ -19,7 +20,7 @@ import { MOST_BROUGHT } from './bringIn.ts';
 import { checkLabel } from './checkLabel.ts';
 import { branchToCopy, copiesAt } from './copies.ts';
 import { makeEdit, storedOf, type CommandContext } from './context.ts';
-import { destinationTyped } from './destinationTyped.ts';
+import { destinationOnSite } from './destinationTyped.ts';
 import { faceUpdate } from './faceUpdate.ts';
 import { withoutLost } from './panelParts.ts';
 import { anchorOutside, stepAlong, stepIn, stepOut, type Step } from './spots.ts';
@@ -84,7 +85,10 @@ function itemFor({ document, random }: CommandContext, page: Id, parent: Id): It
   return { id: mintId('item', random), parent, ...pageFace(document, page) };
 }
 
-/** Adds a link to an address, or a heading when there is none; `undecided` leaves open where it leads. */
+/**
+ * Adds a link to an address, or a heading when there is none; `undecided` leaves open where it leads. The address of a page
+ * links to the page, under its title where no other label was typed.
+ */
 export function addLink(
   context: CommandContext,
   spot: Spot,
@@ -95,17 +99,27 @@ export function addLink(
   const destination =
     typed.address === null || typed.address === 'undecided'
       ? ok<Destination>({ kind: typed.address === null ? 'none' : 'undecided' })
-      : destinationTyped(typed.address);
+      : destinationOnSite(context.document, typed.address);
   if (!destination.ok) return destination;
   const item: Item = {
     id: mintId('item', context.random),
     parent: spot.parent,
-    label: label.value,
-    destination: destination.value,
-    opensNewTab: false,
-    agreed: null,
+    ...faceTyped(context.document, label.value, destination.value, typed.address),
   };
   return makeEdit(context, [{ kind: 'addItem', after: spot.after, branch: [item] }]);
+}
+
+/** The face of a link that was typed: what is called like its page, or like its address, takes the page's title. */
+export function faceTyped(
+  document: SiteDocument,
+  label: string,
+  destination: Destination,
+  address: string | null,
+): Face {
+  if (destination.kind !== 'page') return { label, destination, opensNewTab: false, agreed: null };
+  const face = pageFace(document, destination.page);
+  const isTitle = label === address?.trim() || label === document.pages.nodes.get(destination.page)?.title;
+  return { ...face, destination, label: isTitle ? null : label };
 }
 
 /**
@@ -154,13 +168,11 @@ export function leadTo(context: CommandContext, id: Id, to: Target): Result<Edit
 function destinationOf(document: SiteDocument, to: Target): Result<Destination> {
   if (to === 'nothing') return ok({ kind: 'none' });
   if (to === 'undecided') return ok({ kind: 'undecided' });
-  if ('typed' in to) return destinationTyped(to.typed);
+  if ('typed' in to) return destinationOnSite(document, to.typed);
   if (!document.pages.nodes.has(to.page)) return no(missing('pages', to.page));
   const anchor = (to.anchor ?? '').trim().replace(/^#/, '').slice(0, LONGEST_ANCHOR);
   return ok({ kind: 'page', page: to.page, anchor: anchor === '' ? null : anchor });
 }
-
-const LONGEST_ANCHOR = 200;
 
 /** What is seen of an item, or of a shared link. */
 export function maybeFace(document: SiteDocument, id: Id): Face | null {

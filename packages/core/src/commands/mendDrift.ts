@@ -6,6 +6,7 @@ import { sentence, type Sentence } from '../base/sentences.ts';
 import { driftOfMenu } from '../drift/driftOf.ts';
 import { findingPhrase, fixedSentence, type Finding, type MendKind } from '../drift/finding.ts';
 import { agreedFacts } from '../model/agreedFacts.ts';
+import { anchorOf } from '../model/destinationAt.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { faceOf } from '../model/faceOf.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
@@ -305,10 +306,18 @@ function leading(stored: SiteDocument, item: Item, page: Id): Operation[] {
   const { title } = nodeAt(stored.pages, page);
   // A label that says what the page says takes the page's title from now on; another one was somebody's own.
   const label = face.label === title ? null : face.label;
+  const { destination } = face;
+  // The anchor that was typed, or is there already.
+  const anchor =
+    destination.kind === 'address'
+      ? anchorOf(destination.address)
+      : destination.kind === 'page' && destination.page === page
+        ? destination.anchor
+        : null;
   return [
     faceUpdate(stored, item.id, {
       label,
-      destination: { kind: 'page', page, anchor: null },
+      destination: { kind: 'page', page, anchor },
       agreed: agreedFacts(stored, page),
     }),
   ];

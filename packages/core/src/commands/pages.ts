@@ -174,9 +174,13 @@ export function readdressPage(context: CommandContext, id: Id, typed: string): R
   if (page === undefined) return no(missing('pages', id));
   const address = checkPath(document, id, typed);
   if (!address.ok) return address;
-  return makeEdit(context, readdressing(document, id, address.value), {
+  const operations = readdressing(document, id, address.value);
+  const params = { label: page.title, address: address.value };
+  const count = operations.length - 1;
+  return makeEdit(context, operations, {
     label: page.title,
-    sentence: sentence('pageReaddressed', { label: page.title, address: address.value }),
+    sentence:
+      count > 0 ? sentence('branchReaddressed', { ...params, count }) : sentence('pageReaddressed', params),
   });
 }
 
@@ -190,12 +194,21 @@ function checkPath(document: SiteDocument, id: Id, typed: string): Result<string
   return ok(address);
 }
 
+/** How many pages below a page change their addresses with it. O(pages below). */
+export function readdressedBelow(document: SiteDocument, id: Id): number {
+  const { address } = nodeAt(document.pages, id);
+  return branchOf(document.pages, id).filter((page) => page.id !== id && isUnder(page.address, address)).length;
+}
+
+function isUnder(address: string, above: string): boolean {
+  return address.startsWith(`${above.replace(/\/+$/, '')}/`);
+}
+
 /** The operations that give a page and those below it other addresses. */
 function readdressing(document: SiteDocument, id: Id, address: string): Operation[] {
   const from = nodeAt(document.pages, id).address;
   return branchOf(document.pages, id).flatMap((page): Operation[] => {
-    const isBelow = page.id !== id && page.address.startsWith(`${from.replace(/\/+$/, '')}/`);
-    if (page.id !== id && !isBelow) return [];
+    if (page.id !== id && !isUnder(page.address, from)) return [];
     const next =
       page.id === id
         ? address

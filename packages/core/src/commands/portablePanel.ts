@@ -1,11 +1,11 @@
 import { isSafeAddress } from '../base/address.ts';
 import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { destinationAt } from '../model/destinationAt.ts';
 import type { PageIndex } from '../model/pageIndex.ts';
 import { partRefs } from '../refs/partRefs.ts';
 import type { Path } from '../schema/ref.ts';
 import { replacedAt, valueAt } from '../refs/replacedAt.ts';
-import type { Destination } from '../schema/item.ts';
 import type { PartSketch, PortableSketch } from '../schema/preset.ts';
 
 /**
@@ -50,7 +50,7 @@ export function panelOnSite(
       const known = to === 'menu' ? menuOf(value) : to === 'page' ? index.byAddress(value)?.id : value;
       // A place may wait for a menu; an exception for a page that is not there is about nothing.
       if (to === 'menu' && role === 'memory' && known === undefined) here = replacedAt(here, path, undefined);
-      else if (isTarget) here = replacedAt(here, path.slice(0, -1), destinationOnSite(index, value));
+      else if (isTarget) here = replacedAt(here, path.slice(0, -1), destinationAt(index, value));
       else if (known === undefined || (to === 'address' && !isSafeAddress(value))) return [];
       else here = replacedAt(here, path, known);
     }
@@ -61,25 +61,4 @@ export function panelOnSite(
 /** Whether the address at a path is where a link leads, and not where a search is sent. */
 function isDestination(path: Path): boolean {
   return path.at(-2) === 'destination' || path.at(-2) === 'to';
-}
-
-/** What an address is on this site: a page where it is that of one. */
-function destinationOnSite(index: PageIndex, address: string): Destination {
-  const page = index.byAddress(address);
-  if (page === null) return isSafeAddress(address) ? { kind: 'address', address } : { kind: 'undecided' };
-  const [, anchor] = /#(.+)$/.exec(address) ?? [];
-  return {
-    kind: 'page',
-    page: page.id,
-    anchor: anchor === undefined ? null : decoded(anchor).slice(0, 200),
-  };
-}
-
-function decoded(text: string): string {
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    // It was written as it is.
-    return text;
-  }
 }

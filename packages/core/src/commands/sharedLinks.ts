@@ -3,6 +3,7 @@ import { mintId, type Id } from '../base/ids.ts';
 import { refusal } from '../base/refusal.ts';
 import { no, ok, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
+import type { SiteDocument } from '../model/document.ts';
 import type { Face } from '../model/faceOf.ts';
 import { childrenOf, nodeAt, spotOf, type Spot } from '../model/forest.ts';
 import { labelOf, nameOf } from '../model/labelOf.ts';
@@ -11,11 +12,12 @@ import { usersOf } from '../model/usersOf.ts';
 import { missing } from '../ops/kit/missing.ts';
 import type { Edit } from '../ops/edit.ts';
 import type { Operation } from '../ops/registry.ts';
-import type { Destination, Item } from '../schema/item.ts';
+import type { Item } from '../schema/item.ts';
 import { settingNames } from '../schema/settings.ts';
 import { checkLabel } from './checkLabel.ts';
 import { makeEdit, type CommandContext } from './context.ts';
-import { destinationTyped } from './destinationTyped.ts';
+import { destinationOnSite } from './destinationTyped.ts';
+import { faceTyped } from './items.ts';
 import { valuesOf, type FaceChanges } from './faceUpdate.ts';
 import { looksToReset, looksToSet, ownLooks } from './ownLooks.ts';
 
@@ -62,18 +64,19 @@ export function createLink(
 ): Result<Edit> {
   const { document, random } = context;
   if ('page' in made && !document.pages.nodes.has(made.page)) return no(missing('pages', made.page));
-  const face = 'page' in made ? ok(pageFace(document, made.page)) : typedFace(made.label, made.address);
+  const face =
+    'page' in made ? ok(pageFace(document, made.page)) : typedFace(document, made.label, made.address);
   if (!face.ok) return face;
   const link = { id: mintId('sharedLink', random), parent: document.site.id, ...face.value };
   return makeEdit(context, [{ kind: 'addSharedLink', after: lastLink(context), branch: [link] }]);
 }
 
-function typedFace(label: string, address: string): Result<Face> {
+function typedFace(document: SiteDocument, label: string, address: string): Result<Face> {
   const checked = checkLabel(label);
   if (!checked.ok) return checked;
-  const destination: Result<Destination> = destinationTyped(address);
+  const destination = destinationOnSite(document, address);
   if (!destination.ok) return destination;
-  return ok({ label: checked.value, destination: destination.value, opensNewTab: false, agreed: null });
+  return ok(faceTyped(document, checked.value, destination.value, address));
 }
 
 function lastLink({ document }: CommandContext): Id | null {

@@ -83,7 +83,12 @@ class Watched {
       this.read(SEEKING);
       return seek;
     };
-    return { ...seek, of: (gone) => asked().of(gone), at: (address) => asked().at(address) };
+    return {
+      ...seek,
+      of: (gone) => asked().of(gone),
+      at: (address) => asked().at(address),
+      pageAt: (address) => asked().pageAt(address),
+    };
   }
 
   private watchedDocument(document: SiteDocument): SiteDocument {

@@ -4,30 +4,31 @@ import { inWords, phrase, sentence, type PhraseCode, type Sentence } from '../ba
 import type { Destination } from '../schema/item.ts';
 import type { Id } from '../base/ids.ts';
 
-/** Each kind of difference; broken ones fail visitors. */
+/** Each kind of difference: what fails visitors, what is wrong or out of date for them, and what is only news. */
 const tones = {
   pageGone: 'broken',
   addressGone: 'broken',
   anchorGone: 'broken',
   linkDead: 'broken',
-  pageDraft: 'look',
-  pageNew: 'look',
-  pageMoved: 'look',
-  titleStale: 'look',
-  addressChanged: 'look',
-  addressRedirects: 'look',
-  orderDiffers: 'look',
-  kindChanged: 'look',
-  plannedLive: 'look',
-  exceptionLost: 'look',
-  sourceRenamed: 'look',
+  pageDraft: 'wrong',
+  titleStale: 'wrong',
+  pageMoved: 'wrong',
+  orderDiffers: 'wrong',
+  sourceRenamed: 'wrong',
+  addressRedirects: 'wrong',
+  pageNew: 'news',
+  plannedLive: 'news',
+  addressChanged: 'news',
+  addressOfPage: 'news',
+  kindChanged: 'news',
+  exceptionLost: 'news',
 } as const satisfies Partial<Record<PhraseCode, string>>;
 
 /** A kind of finding; docs/drift.md explains each. */
 export type FindingKind = keyof typeof tones;
 /** All kinds of findings. */
 export const findingKinds = Object.keys(tones) as FindingKind[];
-/** How urgent a finding is: broken, new, or worth a look. */
+/** How urgent a finding is: broken, wrong for visitors, or news. */
 export type FindingTone = (typeof tones)[FindingKind];
 
 /** What can be done about a finding. */

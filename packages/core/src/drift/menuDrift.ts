@@ -214,7 +214,7 @@ export class MenuDrift {
         mends: this.removals(item, label),
       });
     const known = this.seek.at(address);
-    if (known === null) return;
+    if (known === null) return this.lookAtPageOf(address, id, label);
     const { page, isGone } = known;
     const lead: Mend[] =
       page === null ? [] : [leadThere('linkAndFollow', { label, title: page.title }, page.id, !isGone)];
@@ -230,6 +230,17 @@ export class MenuDrift {
         facts: page.address,
         mends: lead,
       });
+  }
+
+  /** A link to the address of a page does not follow the page: it could link to the page itself. */
+  private lookAtPageOf(address: string, id: Id, label: string): void {
+    const page = this.seek.pageAt(address);
+    if (page === null) return;
+    this.tell('addressOfPage', id, page.id, {
+      params: { label, address, page: page.title },
+      facts: page.address,
+      mends: [leadThere('linkAndFollow', { label, title: page.title }, page.id, true)],
+    });
   }
 
   private lookAtException(shown: Item): void {

@@ -15,6 +15,8 @@ export interface Successors {
    * `page`: where to lead instead.
    */
   readonly at: (address: string) => { readonly page: Page | null; readonly isGone: boolean } | null;
+  /** The page that has an address of the site now; null: none has. */
+  readonly pageAt: (address: string) => Page | null;
   /** Whether a page, as it was or is, has to do with any of it. */
   readonly concerns: (page: Page) => boolean;
 }
@@ -56,6 +58,10 @@ export function successors(document: SiteDocument): Successors {
       if (next !== undefined) return { page: next, isGone: false };
       const was = found.gone.get(path);
       return was === undefined ? null : { page: of(was), isGone: true };
+    },
+    pageAt(address) {
+      const path = ownPath(address, site.origin);
+      return (path === null ? undefined : found.live.get(path)) ?? null;
     },
     concerns: ({ address, formerAddresses = [], title }) =>
       titles.has(title) ||

@@ -11,8 +11,20 @@ export interface PageIndex {
   readonly byTitle: (title: string, near: Id | null) => Page | null;
 }
 
-/** O(pages) to make, O(1) to ask but for pages of the same title. */
+/**
+ * O(pages) to make, O(1) to ask but for pages of the same title. As long as no page and no origin changes, it is made once.
+ */
 export function pageIndex(document: SiteDocument): PageIndex {
+  const { pages, site } = document;
+  const before = known.get(pages);
+  if (before?.origin === site.origin) return before.index;
+  const index = newIndex(document);
+  known.set(pages, { origin: site.origin, index });
+  return index;
+}
+const known = new WeakMap<SiteDocument['pages'], { readonly origin: string; readonly index: PageIndex }>();
+
+function newIndex(document: SiteDocument): PageIndex {
   const addresses = new Map<string, Page>();
   const titles = new Map<string, Page[]>();
   for (const page of document.pages.nodes.values()) {

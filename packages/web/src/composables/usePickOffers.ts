@@ -1,6 +1,6 @@
 import { mdiFileDocumentOutline, mdiFormatTitle, mdiHelpCircleOutline, mdiLinkVariant } from '@mdi/js';
 import { computed, type Ref } from 'vue';
-import { destinationTyped, shownAddress } from '@zorvik/core';
+import { destinationOnSite, shownAddress, type Destination, type SiteDocument } from '@zorvik/core';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 import { searchPages } from './pageSearch.ts';
 import type { Picked } from './picked.ts';
@@ -22,7 +22,7 @@ export function usePickOffers(typed: Ref<string>) {
     const text = typed.value.trim();
     if (text === '' || copy.document === null) return [];
     const [before = '', after] = text.split(/\s+\|\s+/);
-    const typedAs = destinationTyped(after ?? text);
+    const typedAs = destinationOnSite(copy.document, after ?? text);
     const isAddress = typedAs.ok && (after !== undefined || /[/:#?.@]|^\+?\d/.test(text));
     const address = after ?? text;
     const pages = searchPages(copy.document, text)
@@ -34,22 +34,19 @@ export function usePickOffers(typed: Ref<string>) {
         note: shownAddress(page.address),
         picked: { kind: 'page', id: page.id },
       }));
-    const link: Offer[] = isAddress
-      ? [
-          {
-            key: 'link',
-            icon: mdiLinkVariant,
-            text: after === undefined ? address : before,
-            note:
-              typedAs.ok && typedAs.value.kind === 'email'
-                ? 'e-mail address'
-                : typedAs.ok && typedAs.value.kind === 'phone'
-                  ? 'phone number'
-                  : 'link to this address',
-            picked: { kind: 'link', label: after === undefined ? text : before, address },
-          },
-        ]
-      : [];
+    const isPage = typedAs.ok && typedAs.value.kind === 'page';
+    const link: Offer[] =
+      typedAs.ok && isAddress
+        ? [
+            {
+              key: 'link',
+              icon: mdiLinkVariant,
+              text: after === undefined ? address : before,
+              note: linkNote(copy.document, typedAs.value),
+              picked: { kind: 'link', label: after === undefined ? text : before, address },
+            },
+          ]
+        : [];
     const heading: Offer[] =
       after === undefined
         ? [
@@ -69,8 +66,25 @@ export function usePickOffers(typed: Ref<string>) {
             },
           ]
         : [];
-    return /^(?:https?:|mailto:|tel:|\S+@\S+$)/.test(address) || after !== undefined
+    return isPage || /^(?:https?:|mailto:|tel:|\S+@\S+$)/.test(address) || after !== undefined
       ? [...link, ...pages, ...heading]
       : [...pages, ...link, ...heading];
   });
+}
+
+/** What a typed address links to. */
+function linkNote(document: SiteDocument, destination: Destination): string {
+  switch (destination.kind) {
+    case 'email':
+      return 'e-mail address';
+    case 'phone':
+      return 'phone number';
+    case 'page': {
+      const { page, anchor } = destination;
+      const title = document.pages.nodes.get(page)?.title ?? '';
+      return anchor === null ? `link to the page “${title}”` : `link to #${anchor} on “${title}”`;
+    }
+    default:
+      return 'link to this address';
+  }
 }

@@ -1,11 +1,13 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
+  byCause,
   counted,
   leaveFinding,
   mendDrift,
   safeMends,
   takeUpFinding,
+  type Cause,
   type Finding,
   type Id,
   type MendKind,
@@ -78,13 +80,45 @@ export const useDrift = defineStore('drift', () => {
     await look();
   }
 
+  const all = computed(() => (copy.document === null ? [] : byCause(copy.document, open.value)));
   const counts = computed(() => {
     const found = new Map<Id, number>();
-    for (const { menu } of open.value) found.set(menu, (found.get(menu) ?? 0) + 1);
+    for (const {
+      findings: [{ menu }],
+    } of all.value)
+      found.set(menu, (found.get(menu) ?? 0) + 1);
     return found;
   });
-  /** Those of the menu that is shown, in its order. */
-  const findings = computed(() => open.value.filter(({ menu }) => menu === selection.menu?.id));
+  /** What there is in all menus and in the frame, by cause. */
+  const total = computed(() => all.value.length);
+  /** Those of the menu that is shown: the urgent ones first, those with one cause together. */
+  const causes = computed(() =>
+    all.value.filter(({ findings: [first] }) => first.menu === selection.menu?.id),
+  );
+  const findings = computed(() => causes.value.flatMap((one) => one.findings));
+  /** The causes of several findings whose parts are shown. */
+  const unfolded = ref<ReadonlySet<string>>(new Set());
+  function fold(cause: Cause, isOpen: boolean): void {
+    const others = [...unfolded.value].filter((key) => key !== cause.key);
+    unfolded.value = new Set(isOpen ? [...others, cause.key] : others);
+  }
+  /** What the keys go through: of a cause whose parts are not shown, the first. */
+  const stops = computed(() =>
+    causes.value.flatMap((one) => (unfolded.value.has(one.key) ? one.findings : one.findings.slice(0, 1))),
+  );
+  /** A cause of several findings of which this one stands for all; null: it stands for itself. */
+  function standsFor(finding: Finding): Cause | null {
+    const cause = causes.value.find(({ findings: some }) => some.includes(finding));
+    return cause === undefined || cause.findings.length === 1 || unfolded.value.has(cause.key) ? null : cause;
+  }
+  /** The likely mend of all findings of a cause. */
+  function mendCause(cause: Cause): void {
+    mend(
+      cause.findings.flatMap((finding) =>
+        finding.mends.slice(0, 1).map(({ kind }) => ({ finding, mend: kind })),
+      ),
+    );
+  }
   /** Those of links in the frame. */
   const inFrame = computed(() => open.value.filter(({ isInFrame }) => isInFrame === true));
   const leftHere = computed(() => left.value.filter(({ finding }) => finding.menu === selection.menu?.id));
@@ -135,8 +169,8 @@ export const useDrift = defineStore('drift', () => {
   }
 
   function step(by: 1 | -1): void {
-    const at = findings.value.findIndex(({ id }) => id === chosen.value?.id);
-    chosenId.value = findings.value[Math.max(0, Math.min(at + by, findings.value.length - 1))]?.id ?? null;
+    const at = stops.value.findIndex(({ id }) => id === chosen.value?.id);
+    chosenId.value = stops.value[Math.max(0, Math.min(at + by, stops.value.length - 1))]?.id ?? null;
   }
 
   return {
@@ -146,6 +180,12 @@ export const useDrift = defineStore('drift', () => {
     left,
     isKnown,
     counts,
+    total,
+    causes,
+    unfolded,
+    fold,
+    standsFor,
+    mendCause,
     inFrame,
     findings,
     leftHere,

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
-import { counted, type Finding, type MendKind } from '@zorvik/core';
+import { counted, type Cause, type Finding, type MendKind } from '@zorvik/core';
 import DriftPicture from '../components/drift/DriftPicture.vue';
 import DriftHead from '../components/drift/DriftHead.vue';
-import FindingCard from '../components/drift/FindingCard.vue';
+import CauseCard from '../components/drift/CauseCard.vue';
 import IgnoredList from '../components/drift/IgnoredList.vue';
 import ReadSiteDialog from '../components/pages/ReadSiteDialog.vue';
 import { driftPicture } from '../composables/driftRows.ts';
@@ -52,6 +52,11 @@ watch(
   },
 );
 
+function mendCause(cause: Cause): void {
+  drift.mendCause(cause);
+  focus();
+}
+
 function mend(finding: Finding, kind: MendKind): void {
   drift.mendOne(finding, kind);
   focus();
@@ -88,6 +93,8 @@ const doing: Partial<Record<ShortcutName, (event: KeyboardEvent) => void>> = {
 };
 
 function likely(finding: Finding): void {
+  const cause = drift.standsFor(finding);
+  if (cause !== null) return mendCause(cause);
   const [first] = finding.mends;
   if (first !== undefined) mend(finding, first.kind);
 }
@@ -128,16 +135,15 @@ function goToMenu(step: 1 | -1): void {
         @keydown="press"
       >
         <ul v-if="count > 0">
-          <FindingCard
-            v-for="finding in drift.findings"
-            :key="finding.id"
-            :finding="finding"
-            :is-chosen="finding.id === drift.chosen?.id"
-            :is-leaving="leaving === finding.id"
-            @choose="drift.chosenId = finding.id"
-            @mend="mend(finding, $event)"
-            @ask-leave="askToLeave(finding, $event)"
-            @leave="leave(finding, $event)"
+          <CauseCard
+            v-for="cause in drift.causes"
+            :key="cause.key"
+            :cause="cause"
+            :leaving="leaving"
+            @mend="mend"
+            @mend-all="mendCause(cause)"
+            @ask-leave="askToLeave"
+            @leave="leave"
           />
         </ul>
         <div v-else-if="drift.isKnown" class="empty">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { destinationTyped, writtenOut, type Destination } from '@zorvik/core';
+import { destinationOnSite, writtenOut, type Destination } from '@zorvik/core';
 import type { Picked } from '../../composables/picked.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import { destinationIcons, destinationWords } from '../arrange/destinationIcon.ts';
@@ -40,8 +40,8 @@ function pick(picked: Picked): void {
   isAsking.value = false;
   if (picked.kind === 'page') return emit('lead', { kind: 'page', page: picked.id, anchor: null });
   if (picked.kind === 'link') {
-    const typed = destinationTyped(picked.address);
-    if (typed.ok) emit('lead', typed.value);
+    const typed = copy.document === null ? null : destinationOnSite(copy.document, picked.address);
+    if (typed?.ok === true) emit('lead', typed.value);
     return;
   }
   emit('lead', props.mayLeadNowhere === true ? null : { kind: 'undecided' });

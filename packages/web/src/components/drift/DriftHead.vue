@@ -10,12 +10,13 @@ import SinceLast from '../pages/SinceLast.vue';
 const props = defineProps<{ picture: DriftPicture | null }>();
 const emit = defineEmits<{ read: [] }>();
 const drift = useDrift();
-const count = computed(() => drift.findings.length);
+const count = computed(() => drift.causes.length);
 const broken = computed(() => drift.findings.filter((one) => toneOf(one) === 'broken').length);
 const title = computed(() => {
   if (!drift.isKnown) return 'Comparing …';
-  if (count.value === 0) return 'No differences';
-  return counted(count.value, '# difference', '# differences');
+  const here = count.value === 0 ? 'No differences' : counted(count.value, '# difference', '# differences');
+  // The bar counts all menus: the number that it says is said here, too.
+  return drift.total === count.value ? here : `${here} in this menu, ${drift.total} in all`;
 });
 const about = computed(() => {
   const lines = props.picture?.lines ?? [];
@@ -38,8 +39,16 @@ const groups = computed(() => {
     found.set(finding.kind, [...(found.get(finding.kind) ?? []), finding]);
   return found;
 });
-/** Kinds of which there are several: one press does the likely mend of each. */
-const many = computed(() => [...groups.value].filter(([, all]) => all.length > 1));
+/** Kinds of which there are several by different causes: one press does the likely mend of each. */
+const many = computed(() =>
+  [...groups.value].filter(
+    ([, all]) =>
+      all.length > 1 &&
+      !drift.causes.some(
+        ({ findings }) => findings.length === all.length && all[0] !== undefined && findings.includes(all[0]),
+      ),
+  ),
+);
 const kindWords: Readonly<Record<FindingKind, string>> = {
   pageGone: 'deleted pages',
   addressGone: 'links to deleted pages',
@@ -51,14 +60,13 @@ const kindWords: Readonly<Record<FindingKind, string>> = {
   titleStale: 'old titles',
   addressChanged: 'new addresses',
   addressRedirects: 'redirects',
+  addressOfPage: 'links to addresses of pages',
   orderDiffers: 'changed orders',
   kindChanged: 'changed kinds',
   plannedLive: 'planned pages',
   exceptionLost: 'lost exceptions',
   sourceRenamed: 'renamed items',
 };
-/** Open findings of the other menus: the bar counts all. */
-const others = computed(() => drift.open.length - count.value);
 </script>
 
 <template>
@@ -66,7 +74,6 @@ const others = computed(() => drift.open.length - count.value);
     <h1>{{ title }}</h1>
     <p class="mute about">
       {{ about }}
-      <span v-if="others > 0">{{ counted(others, '# more in other menus.', '# more in other menus.') }}</span>
     </p>
     <SinceLast @look="emit('read')" />
     <RefusalNote />

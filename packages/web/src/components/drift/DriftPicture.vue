@@ -84,6 +84,7 @@ const itemTags: Partial<Record<FindingKind, string>> = {
   orderDiffers: 'other order',
   addressChanged: 'new address',
   addressRedirects: 'old address',
+  addressOfPage: 'address',
   plannedLive: 'was planned',
   exceptionLost: 'exception',
   sourceRenamed: 'renamed in its source',
@@ -101,8 +102,8 @@ const toneFor = ({ finding }: DriftRow): string =>
     ? ''
     : finding.kind === 'pageNew'
       ? 'new'
-      : finding.part === undefined
-        ? toneOf(finding)
+      : finding.part === undefined && toneOf(finding) === 'broken'
+        ? 'broken'
         : 'look';
 const itemTag = ({ kind, part }: Finding): string | undefined =>
   part === undefined ? itemTags[kind] : `in its panel: ${itemTags[kind] ?? ''}`;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { mdiLinkOff, mdiAlertOutline } from '@mdi/js';
 import { nextTick, ref, useTemplateRef, watch } from 'vue';
 import { findingInWords, fixInWords, toneOf, type Finding, type MendKind } from '@zorvik/core';
+import ToneIcon from './ToneIcon.vue';
 
 /** One finding with its fixes. */
 const props = defineProps<{ finding: Finding; isChosen: boolean; isLeaving: boolean }>();
@@ -32,13 +32,8 @@ watch(
     @click="emit('choose')"
   >
     <p class="what">
-      <svg viewBox="0 0 24 24" width="16" height="16" aria-hidden="true">
-        <path :d="toneOf(finding) === 'broken' ? mdiLinkOff : mdiAlertOutline" fill="currentColor" />
-      </svg>
-      <span>
-        <span class="only-heard">{{ toneOf(finding) === 'broken' ? 'Broken: ' : '' }}</span>
-        {{ findingInWords(finding) }}
-      </span>
+      <ToneIcon :tone="toneOf(finding)" />
+      <span>{{ findingInWords(finding) }}</span>
     </p>
     <form
       v-if="isLeaving"
@@ -76,71 +71,4 @@ watch(
   </li>
 </template>
 
-<style scoped>
-.card {
-  padding: 11px 16px 12px;
-  border-bottom: 1px solid var(--line-soft);
-  cursor: default;
-}
-.card.on {
-  background: var(--accent-tint);
-}
-.what {
-  display: flex;
-  gap: 8px;
-  font-weight: 600;
-  overflow-wrap: anywhere;
-}
-.what svg {
-  flex: none;
-  margin-block-start: 1px;
-  color: var(--ochre);
-}
-.broken .what svg {
-  color: var(--brick);
-}
-.mends,
-.leave {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px;
-  padding-block-start: 8px;
-  padding-inline-start: 24px;
-}
-.mend {
-  min-height: 26px;
-  padding: 3px 10px;
-  border: 1px solid var(--line-strong);
-  border-radius: 6px;
-  background: var(--field);
-  font-size: 0.75rem;
-  font-weight: 600;
-  text-align: start;
-  overflow-wrap: anywhere;
-  cursor: pointer;
-}
-.mend.likely {
-  border-color: var(--accent);
-  background: var(--accent-fill);
-  color: var(--on-fill);
-}
-.plain {
-  min-height: 26px;
-  padding: 0 6px;
-  border: 0;
-  background: none;
-  color: var(--mute);
-  font-size: 0.75rem;
-  font-weight: 600;
-  cursor: pointer;
-}
-.plain:hover {
-  color: var(--ink);
-}
-.leave input {
-  flex: 1;
-  min-width: 180px;
-  height: 28px;
-}
-</style>
+<style scoped src="./findingCard.css"></style>

@@ -5,6 +5,7 @@ import {
   childrenOf,
   counted,
   movePages,
+  readdressedBelow,
   readdressPage,
   renamePage,
   setPageKind,
@@ -56,10 +57,21 @@ const kind = computed({
   set: (next: PageKind | null) =>
     void (next !== null && copy.perform((context) => setPageKind(context, props.chosen, next))),
 });
+/** Pages below whose address begins with its own. */
+const below = computed(() =>
+  copy.document === null || page.value === null ? 0 : readdressedBelow(copy.document, page.value.id),
+);
 const facts = computed(() => {
   if (page.value === null) return '';
   const { visits, date, categories, template, formerAddresses, readTitle, title, placedBy } = page.value;
   const parts = [
+    below.value === 0
+      ? ''
+      : counted(
+          below.value,
+          'a new address also changes # page below',
+          'a new address also changes # pages below',
+        ),
     visits === undefined ? '' : `${visits.toLocaleString()} visits`,
     date === undefined ? '' : date,
     categories === undefined ? '' : categories.join(', '),

@@ -43,13 +43,11 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
         >
           {{ work.label }}
           <b
-            v-if="work.name === 'drift' && drift.open.length > 0"
+            v-if="work.name === 'drift' && drift.total > 0"
             class="badge number"
-            :aria-label="
-              counted(drift.open.length, '# open finding in all menus', '# open findings in all menus')
-            "
+            :aria-label="counted(drift.total, '# difference in all menus', '# differences in all menus')"
           >
-            {{ drift.open.length }}
+            {{ drift.total }}
           </b>
         </router-link>
       </nav>
