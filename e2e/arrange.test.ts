@@ -74,7 +74,14 @@ async function dragTo(from: WebElement, to: WebElement, offset: { x: number; y: 
   await driver
     .actions()
     .move({ origin: to, ...offset })
+    // While something is dragged, the driver tells of a move with the next one.
+    .move({ origin: to, ...offset, duration: 60 })
+    .move({ origin: to, x: offset.x + 1, y: offset.y })
     .perform();
+  // What is said follows the pointer a frame later.
+  await driver.executeAsyncScript(
+    'const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 50)))',
+  );
   const words = await (await person.find('.drop span, .between span')).getText();
   await driver.actions().release().perform();
   return words;
@@ -109,7 +116,7 @@ describe('the spread', () => {
       x: -40,
       y: 10,
     });
-    expect(words).toBe('into Learn, level 2, after Library');
+    expect(words).toBe('After “Library”, level 2');
     expect(await outline('main')).toContain('  Winter walk');
     expect((await outline('main')).slice(-6)).toEqual([
       '  Winter walk',
@@ -121,6 +128,26 @@ describe('the spread', () => {
     ]);
     await press(ctrl('z'));
     await person.kept();
+  });
+
+  it('nests what is dropped on the middle of a row, wherever it is let go across the column, and says so', async () => {
+    const before = await outline('main');
+    for (const x of [-60, 40]) {
+      const words = await dragTo(await person.row('Winter walk'), await person.row('Library'), { x, y: 2 });
+      expect(words).toBe('Nest in “Library”, level 3');
+      await person.kept();
+      expect((await outline('main')).slice(-6, -4)).toEqual(['    Winter walk', 'What’s on']);
+      await press(ctrl('z'));
+      await person.kept();
+    }
+    // On an entry of the bar, too.
+    expect(await dragTo(await person.row('Winter walk'), await person.row('Learn'), { x: 0, y: 0 })).toBe(
+      'Nest in “Learn”, level 2, at the end',
+    );
+    await person.kept();
+    await press(ctrl('z'));
+    await person.kept();
+    expect(await outline('main')).toEqual(before);
   });
 
   it('puts what is dropped quickly where it is let go, and not where the pointer was a moment before', async () => {
@@ -301,7 +328,7 @@ describe('the page finder', () => {
     const page = await person.find('.finder .page');
     const title = await (await person.find('.finder .page .title')).getText();
     const words = await dragTo(page, await person.row('Calendar'), { x: -40, y: 10 });
-    expect(words).toBe('into What’s on, level 2, after Calendar');
+    expect(words).toBe('After “Calendar”, level 2');
     await person.type(Key.ESCAPE);
     const lines = await outline('main');
     expect(lines[lines.indexOf('  Calendar') + 1]).toBe(`  ${title}`);
@@ -504,7 +531,7 @@ describe('many menus', () => {
         );
         await goThere();
         expect(await (await person.find('.drop span, .between span')).getText()).toBe(
-          'into The garden, level 2, after Walled garden',
+          'After “Walled garden”, level 2',
         );
         await touch(isLetGo ? 'touchCancel' : 'touchEnd');
         if (isLetGo) expect(await outline('main'), 'it was let go').toEqual(before);
@@ -723,8 +750,8 @@ describe('a menu of sixty items, by the pointer alone', () => {
     await person.settled();
     const rows = await driver.findElements({ css: '.outline [role=treeitem]' });
     actions += 1;
-    const words = await dragTo(rows[3]!, rows[1]!, { x: -400, y: 10 });
-    expect(words).toMatch(/^into .*, level 2, first$/);
+    const words = await dragTo(rows[3]!, rows[1]!, { x: -400, y: 0 });
+    expect(words).toMatch(/^Nest in .*, level 2$/);
     expect((await outline('by-pointer')).filter((line) => line.startsWith('  '))).toHaveLength(1);
     expect(actions).toBeLessThanOrEqual(150);
   });

@@ -1,3 +1,4 @@
+import { countsSideways } from '../src/composables/useDropZone.ts';
 import { describe, expect, it } from 'vitest';
 import { outlined } from '@zorvik/core/testing';
 import {
@@ -64,11 +65,19 @@ describe('the spread of a menu', () => {
 
 describe('a drop in the spread', () => {
   /** `row` counts from 0 below the bar's entry; halves are between two. */
-  const drop = (dragged: string, column: number, row: number, across: number, isOnBar = false) => {
+  const drop = (
+    dragged: string,
+    column: number,
+    row: number,
+    across: number,
+    isOnBar = false,
+    sideways = 0,
+  ) => {
     const { spot, isInBar } = spreadSpot(document, menu, columns, [id(dragged)], {
       left: column * COLUMN + across,
       top: HEAD + (row + 1) * ROW_HEIGHT,
       isOnBar,
+      sideways,
     });
     return {
       into: spot.parent === menu ? 'the bar' : label(spot.parent),
@@ -77,11 +86,33 @@ describe('a drop in the spread', () => {
     };
   };
 
-  it('goes beside the row above where the pointer is over labels, into it on the far side', () => {
-    expect(drop('B', 2, 1, 60)).toEqual({ into: 'C', after: 'C1', isInBar: false });
-    expect(drop('B', 2, 1, 190)).toEqual({ into: 'C1', after: null, isInBar: false });
-    expect(drop('B', 0, 2, 60)).toEqual({ into: 'A1', after: 'A11', isInBar: false });
+  it('nests on the middle of a row, wherever across the column, and sorts between two', () => {
+    for (const across of [10, 100, 200]) {
+      expect(drop('B', 2, 0.5, across)).toEqual({ into: 'C1', after: null, isInBar: false });
+      expect(drop('B', 0, 0.5, across)).toEqual({ into: 'A1', after: 'A11', isInBar: false });
+      expect(drop('B', 2, 1, across)).toEqual({ into: 'C', after: 'C1', isInBar: false });
+      expect(drop('B', 2, 0.9, across)).toEqual({ into: 'C', after: 'C1', isInBar: false });
+      expect(drop('B', 0, 0.1, across)).toEqual({ into: 'A', after: null, isInBar: false });
+    }
+    // Below the entry of the bar whose first child it would be.
     expect(drop('B', 0, 0, 60)).toEqual({ into: 'A', after: null, isInBar: false });
+    // A row above one that stands in it: between them is its first place.
+    expect(drop('B', 0, 0.9, 60)).toEqual({ into: 'A1', after: null, isInBar: false });
+  });
+
+  it('goes deeper or less deep by a move sideways', () => {
+    expect(drop('B', 2, 1, 60, false, 1)).toEqual({ into: 'C1', after: null, isInBar: false });
+    expect(drop('B', 2, 1, 60, false, 9), 'no deeper than in the row above').toMatchObject({ into: 'C1' });
+    expect(drop('B', 2, 1, 60, false, -9), 'no less deep than the column').toMatchObject({ into: 'C' });
+  });
+
+  it('nests on the middle of an entry of the bar, and sorts near its ends', () => {
+    expect(drop('C', 0, -0.5, COLUMN / 2, true)).toEqual({
+      into: 'A',
+      after: expect.anything(),
+      isInBar: false,
+    });
+    expect(drop('A', 0, -0.5, COLUMN / 2, true), 'not in itself').toMatchObject({ into: 'the bar' });
   });
 
   it('goes between two entries on the bar, or right of all columns', () => {
@@ -99,5 +130,22 @@ describe('a drop in the spread', () => {
     for (let row = 0; row < 6; row += 1)
       for (const across of [10, 60, 190])
         expect(['A1', 'A11']).not.toContain(drop('A1', 0, row, across).into);
+  });
+});
+
+describe('a move sideways', () => {
+  it('counts from where the pointer came to rest between two rows', () => {
+    const levels = countsSideways();
+    // On its way across a column.
+    expect([levels('a', 0, 0), levels('a', 60, 16), levels('a', 120, 32)]).toEqual([0, 0, 0]);
+    // It rests, and moves on.
+    expect([
+      levels('a', 130, 400),
+      levels('a', 141, 416),
+      levels('a', 165, 432),
+      levels('a', 80, 900),
+    ]).toEqual([0, 1, 2, -2]);
+    // Another place begins anew; so does one that it comes back to.
+    expect([levels('b', 80, 916), levels('a', 130, 932), levels(null, 130, 948)]).toEqual([0, 0, 0]);
   });
 });

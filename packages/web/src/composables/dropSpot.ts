@@ -7,6 +7,53 @@ export interface DropSpot {
   readonly depth: number;
   /** The line stands above the row with this index; the number of rows puts it below the last. */
   readonly line: number;
+  /** It is nested in the row with that index, which is marked as a whole. */
+  readonly isInto?: true;
+}
+
+/** The share of a row, at its top and at its bottom, in which a drop sorts; between them, it nests. */
+const EDGE = 0.28;
+
+/** What the pointer is over. */
+export interface Pointed {
+  readonly root: Id;
+  readonly rows: readonly OutlineRow[];
+  readonly dragged: readonly Id[];
+  /** The height of the pointer, in rows: 2.5 is the middle of the third one. */
+  readonly height: number;
+  /** By how many levels the pointer has moved sideways since it came to this place. */
+  readonly sideways: number;
+}
+
+/** Whether a row is dragged itself, or stands in something that is. */
+function isTaken(document: SiteDocument, dragged: readonly Id[], id: Id): boolean {
+  return dragged.some((one) => isWithin(document.items, id, one));
+}
+
+/**
+ * The spot that the pointer means: on the middle of a row it nests, near the edges it sorts, as deep as the row there; a
+ * move sideways makes it deeper or less deep.
+ */
+export function pointedSpot(
+  document: SiteDocument,
+  { root, rows, dragged, height, sideways }: Pointed,
+): DropSpot {
+  const at = Math.floor(height);
+  const share = height - at;
+  const row = rows[at];
+  if (row !== undefined && share >= EDGE && share <= 1 - EDGE && !isTaken(document, dragged, row.id))
+    return { ...intoRow(document, row.id, dragged), depth: row.depth + 1, line: at, isInto: true };
+  const gap = Math.max(0, Math.min(rows.length, row === undefined ? at : Math.round(height)));
+  const next = rows[gap];
+  const above = rows[gap - 1];
+  const beside = share < 0.5 ? (row?.depth ?? 0) : Math.max(above?.depth ?? 0, next?.depth ?? 0);
+  return dropSpot(document, { root, rows, dragged, gap, depth: beside + sideways });
+}
+
+/** The end of what stands in an item. */
+export function intoRow({ items }: SiteDocument, id: Id, dragged: readonly Id[]): Pick<DropSpot, 'spot'> {
+  const after = [...childrenOf(items, id)].findLast((child) => !dragged.includes(child)) ?? null;
+  return { spot: { parent: id, after } };
 }
 
 export interface ToDrop {
@@ -23,7 +70,7 @@ export interface ToDrop {
 
 /** The spot that the pointer means. Depths count from the least that rows have. */
 export function dropSpot(document: SiteDocument, { root, rows, dragged, gap, depth }: ToDrop): DropSpot {
-  const isDragged = (row: OutlineRow): boolean => dragged.some((id) => isWithin(document.items, row.id, id));
+  const isDragged = (row: OutlineRow): boolean => isTaken(document, dragged, row.id);
   let above = gap - 1;
   while (above >= 0 && isDragged(rows[above] as OutlineRow)) above -= 1;
   let below = gap;

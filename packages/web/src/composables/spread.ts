@@ -1,5 +1,5 @@
 import { itemsOf, labelOf, type Id, type SiteDocument, type Spot } from '@zorvik/core';
-import { dropSpot, type DropSpot } from './dropSpot.ts';
+import { intoRow, pointedSpot, type DropSpot } from './dropSpot.ts';
 import { outlineRows, typingPlace, type OutlineRow } from './outlineRows.ts';
 import { ROW_HEIGHT } from './rowHeight.ts';
 import type { Area } from './useRubberBand.ts';
@@ -19,8 +19,8 @@ export const HEAD = 14;
 export function columnWidth(room: number, count: number): number {
   return Math.max(COLUMN, Math.min(WIDEST_COLUMN, Math.floor(room / Math.max(1, count))));
 }
-/** From this share of a column's width on, a drop goes into the row above and not beside it. */
-const INSIDE = 0.65;
+/** The share of an entry of the bar, at both its ends, in which a drop sorts; between them, it nests. */
+const BAR_EDGE = 0.3;
 
 /** A branch as it hangs from the bar. */
 export interface Column {
@@ -97,11 +97,31 @@ export function spreadSpot(
     left,
     top,
     isOnBar,
+    sideways = 0,
     width = COLUMN,
-  }: { readonly left: number; readonly top: number; readonly isOnBar: boolean; readonly width?: number },
+  }: {
+    readonly left: number;
+    readonly top: number;
+    readonly isOnBar: boolean;
+    /** By how many levels the pointer has moved sideways since it came to this place. */
+    readonly sideways?: number;
+    readonly width?: number;
+  },
 ): SpreadSpot {
   const number = Math.max(0, Math.min(Math.floor(left / width), columns.length));
   const column = columns[number];
+  const across = left / width - number;
+  const isOnEntry = column !== undefined && across >= BAR_EDGE && across <= 1 - BAR_EDGE;
+  if (isOnBar && isOnEntry && !dragged.includes(column.top))
+    return {
+      ...intoRow(document, column.top, dragged),
+      depth: 0,
+      line: -1,
+      column: number,
+      over: column.top,
+      isInBar: false,
+      isInto: true,
+    };
   if (column === undefined || isOnBar) {
     const gap = Math.max(0, Math.min(columns.length, Math.round(left / width)));
     const before = columns.slice(0, gap).findLast((one) => !dragged.includes(one.top));
@@ -115,14 +135,8 @@ export function spreadSpot(
     };
   }
   const height = (top - HEAD) / ROW_HEIGHT - 1;
-  const below = column.rows.slice(1);
-  const gap = Math.max(0, Math.min(below.length, Math.round(height)));
-  // On the far side of the column it goes into the row above; else beside it, or further out where the
-  // pointer is.
-  const across = left - number * width;
-  const above = below[gap - 1]?.depth ?? 0;
-  const depth = across > width * INSIDE ? above + 1 : Math.min(above, Math.floor((across - 4) / INSET));
-  const found = dropSpot(document, { root: column.top, rows: below, dragged, gap, depth });
+  const rows = column.rows.slice(1);
+  const found = pointedSpot(document, { root: column.top, rows, dragged, height, sideways });
   return { ...found, column: number, over: column.rows[Math.floor(height) + 1]?.id ?? null, isInBar: false };
 }
 

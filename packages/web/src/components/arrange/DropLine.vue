@@ -1,10 +1,16 @@
 <script setup lang="ts">
-/** The line that shows where a drop would go, with the place in words, or why it cannot be. */
-defineProps<{ words: string; problem: string | null }>();
+import { ROW_HEIGHT } from '../../composables/rowHeight.ts';
+
+/**
+ * The line that shows where a drop would go, or the row that it would be nested in, with the place in words, or why it
+ * cannot be.
+ */
+defineProps<{ words: string; problem: string | null; isInto?: boolean | undefined }>();
+const rowHeight = `${ROW_HEIGHT}px`;
 </script>
 
 <template>
-  <div class="drop" role="none" :class="{ bad: problem !== null }">
+  <div class="drop" role="none" :class="{ bad: problem !== null, into: isInto === true }">
     <span>{{ problem ?? words }}</span>
   </div>
 </template>
@@ -26,6 +32,24 @@ defineProps<{ words: string; problem: string | null }>();
   height: 8px;
   border-radius: 50%;
   background: var(--accent);
+}
+.drop.into {
+  box-sizing: border-box;
+  top: 0;
+  height: v-bind(rowHeight);
+  border: 2px solid var(--accent);
+  border-radius: 6px;
+  background: color-mix(in srgb, var(--accent) 12%, transparent);
+}
+.drop.into::before {
+  content: none;
+}
+.drop.into span {
+  inset-inline-start: 28px;
+  top: calc(100% + 4px);
+}
+.drop.into.bad {
+  border-color: var(--brick);
 }
 .drop.bad {
   border-top-color: var(--brick);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue';
 import type { Id, Menu } from '@zorvik/core';
-import { dropSpot } from '../../composables/dropSpot.ts';
+import { pointedSpot } from '../../composables/dropSpot.ts';
 import { outlineRows, typingPlace, type OutlineRow as Row } from '../../composables/outlineRows.ts';
 import { useDropZone } from '../../composables/useDropZone.ts';
 import { useTree } from '../../composables/useTree.ts';
@@ -56,18 +56,18 @@ const shown = computed(() =>
 const drop = useDropZone({
   element: scroller,
   focus: work.focus,
-  spotUnder(dragged, x, y) {
+  isRtl: () => copy.document?.site.direction === 'rtl',
+  spotUnder(dragged, _x, y, sideways) {
     const { document } = copy;
     const box = scroller.value?.getBoundingClientRect();
     if (document === null || box === undefined || scroller.value === null) return null;
     const height = (y - box.top + scroller.value.scrollTop) / ROW_HEIGHT;
-    const gap = Math.max(0, Math.min(rows.value.length, Math.round(height)));
-    const found = dropSpot(document, {
+    const found = pointedSpot(document, {
       root: props.menu.id,
       rows: rows.value,
       dragged,
-      gap,
-      depth: Math.floor((x - box.left - 30) / INSET),
+      height,
+      sideways,
     });
     return { ...found, over: rows.value[Math.floor(height)]?.id ?? null };
   },
@@ -118,9 +118,10 @@ defineExpose({
         v-if="drop !== null"
         :words="drop.words"
         :problem="drop.problem"
+        :is-into="drop.at.isInto"
         :style="{
           transform: `translateY(${drop.at.line * ROW_HEIGHT}px)`,
-          insetInlineStart: `${38 + drop.at.depth * INSET}px`,
+          insetInlineStart: `${drop.at.isInto === true ? 26 + (drop.at.depth - 1) * INSET : 38 + drop.at.depth * INSET}px`,
           insetInlineEnd: '14px',
         }"
       />

@@ -148,7 +148,7 @@ const addInBar = computed(() => {
 const xOf = (at: number): number =>
   (at + (addInBar.value >= 0 && at >= addInBar.value ? 1 : 0)) * width.value;
 
-function spotUnder(dragged: readonly Id[], x: number, y: number): SpreadSpot | null {
+function spotUnder(dragged: readonly Id[], x: number, y: number, sideways: number): SpreadSpot | null {
   const { document } = copy;
   const element = scroller.value;
   if (document === null || element === null) return null;
@@ -159,10 +159,16 @@ function spotUnder(dragged: readonly Id[], x: number, y: number): SpreadSpot | n
     left,
     top: y - box.top + element.scrollTop,
     isOnBar: y - box.top < HEAD + ROW_HEIGHT,
+    sideways,
     width: width.value,
   });
 }
-const drop = useDropZone({ element: scroller, focus: work.focus, spotUnder });
+const drop = useDropZone({
+  element: scroller,
+  focus: work.focus,
+  spotUnder,
+  isRtl: () => copy.document?.site.direction === 'rtl',
+});
 useUnfoldOnRest(computed((): Id | null => drop.value?.at.over ?? null));
 
 const rubberBand = useRubberBand(scroller, (area) =>
@@ -287,9 +293,10 @@ defineExpose({
           v-if="drop !== null && !drop.at.isInBar && drop.at.column === column.at"
           :words="drop.words"
           :problem="drop.problem"
+          :is-into="drop.at.isInto"
           :style="{
             transform: `translateY(${HEAD + (drop.at.line + 1) * ROW_HEIGHT}px)`,
-            insetInlineStart: `${16 + drop.at.depth * INSET}px`,
+            insetInlineStart: `${drop.at.isInto === true ? Math.max(2, 4 + (drop.at.depth - 1) * INSET) : 16 + drop.at.depth * INSET}px`,
             insetInlineEnd: '8px',
           }"
         />
