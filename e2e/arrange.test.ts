@@ -130,6 +130,17 @@ describe('the spread', () => {
     await person.kept();
   });
 
+  it('is one press away for the keyboard: the skip link leads into it', async () => {
+    const { driver } = browser;
+    await driver.executeScript('document.activeElement?.blur()');
+    await driver.executeScript("document.querySelector('a.skip').focus()");
+    expect(await (await person.focused()).getAttribute('textContent')).toBe('Skip to the menu');
+    await person.type(Key.ENTER);
+    expect(await (await person.focused()).getAttribute('role')).toBe('tree');
+    await person.type(Key.ARROW_DOWN);
+    expect(await person.selected()).not.toBe('');
+  });
+
   it('nests what is dropped on the middle of a row, wherever it is let go across the column, and says so', async () => {
     const before = await outline('main');
     for (const x of [-60, 40]) {

@@ -1,6 +1,7 @@
 import { Key } from 'selenium-webdriver';
 import { beforeAll, describe, expect, it } from 'vitest';
 import {
+  addLink,
   EDIT_VERSION,
   makeEdit,
   mintId,
@@ -63,6 +64,26 @@ describe('drift', () => {
     expect(
       await browser.driver.executeScript('return document.querySelectorAll(".lines g.agrees").length'),
     ).toBeGreaterThan(10);
+  });
+
+  it('is said before publishing: what is broken, what will be skipped and why, each with a way there', async () => {
+    await open('main');
+    await edited(stack, person, (context) => {
+      const menus = [...context.document.menus.nodes.values()];
+      const parent = menus.find(({ key }) => key === 'main')?.id ?? '';
+      return addLink(context, { parent, after: null }, { label: 'Something new', address: 'undecided' });
+    });
+    await browser.driver.get(`${stack.editor}/quillmere/editions`);
+    const broken = await person.find('section[aria-labelledby="broken-links"]');
+    expect(await broken.getText()).toContain('“Garden lottery” links to a deleted page');
+    const skipped = await person.find('section[aria-labelledby="skipped-items"]');
+    expect(await skipped.getText()).toMatch(/Something new\s+no link yet, in Main menu/);
+    await (await person.byText('button', 'Something new')).click();
+    await person.eventually('it is not selected', async () => (await person.selected()) === 'Something new');
+    const added = [...(await storedSite(stack, person)).items.nodes.values()].find(
+      ({ label }) => label === 'Something new',
+    );
+    await edited(stack, person, (context) => removeItems(context, [added?.id ?? '']));
   });
 
   it('is walked and mended by keys alone, each mend one edit that undo takes back', async () => {

@@ -4,7 +4,7 @@ export { refusal, type Refusal } from './base/refusal.ts';
 export { catalogue, type ErrorCode } from './base/catalogue.ts';
 export { mintId, ID_PATTERN, type Id, type IdKind, type RandomBits } from './base/ids.ts';
 export { seededRandom } from './base/seededRandom.ts';
-export { counted, listed, type Param, type Params, type Phrase } from './base/fillIn.ts';
+export { counted, listed, numbered, type Param, type Params, type Phrase } from './base/fillIn.ts';
 export {
   inWords,
   paramInWords,
@@ -237,6 +237,7 @@ export { createFilling, withFollowed, followedId, type FillFollowed } from './re
 export type { CompareTitles } from './resolve/followedPages.ts';
 export type { OwnValues, ResolvedItem, ResolvedMenu, ResolvedPart } from './resolve/resolved.ts';
 export { fitsType } from './schema/ownField.ts';
+export { skippedItems, type SkippedItem, type SkipReason } from './checks/skippedItems.ts';
 export { resolveMenu, type ResolveChoices } from './resolve/resolveMenu.ts';
 export {
   addBand,

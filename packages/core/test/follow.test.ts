@@ -29,6 +29,8 @@ import { resolveMenu } from '../src/resolve/resolveMenu.ts';
 import { withFollowed } from '../src/resolve/withFollowed.ts';
 import type { Follow } from '../src/schema/follow.ts';
 import type { Page } from '../src/schema/page.ts';
+import { inWords } from '../src/base/sentences.ts';
+import { contextOf } from '../testing/contextOf.ts';
 import { followingContext } from '../testing/followingContext.ts';
 import { outlined } from '../testing/outlined.ts';
 
@@ -381,5 +383,20 @@ describe('following another menu', () => {
       menus: withNodeChanged(made.menus, { ...nodeAt(made.menus, menu), follow: back }),
     };
     expect(shown(circle, phone)).toContain('~Own');
+  });
+});
+
+describe('removing a followed child', () => {
+  it('is told as what it does: it hides it', () => {
+    const { document: start, menu } = outlined('= /seeds', '/seeds Seeds\n  /seeds/beans Beans');
+    const [holder = ''] = childrenOf(start.items, menu);
+    const page = [...start.pages.nodes.values()].find(({ title }) => title === 'Seeds')?.id ?? '';
+    const made = follow(contextOf(start), holder, { of: { kind: 'pages', page }, depth: 1, order: 'site' });
+    const done = made.ok ? applyEdit(start, made.value) : null;
+    if (done?.ok !== true) throw new Error('it does not follow');
+    const context = followingContext(done.value.document);
+    const [child = ''] = childrenOf(context.document.items, holder);
+    const removed = removeItems(context, [child]);
+    expect(removed.ok && inWords(removed.value.sentence)).toBe('Hid “Beans”');
   });
 });

@@ -121,7 +121,7 @@ export async function startEditor(
       now,
       random: cryptoRandom(),
       log: pino({ level: config.logLevel }),
-      actor: { name: 'You', role: 'owner' },
+      actor: { name: 'Guest', role: 'owner' },
       importLimit: config.importLimit,
       bodyLimit: config.bodyLimit,
       webFolder: parts.webFolder,

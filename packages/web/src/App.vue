@@ -24,6 +24,13 @@ const hasLiveHeader = computed(() => route.name === 'arrange' || route.name === 
 const appearance = useAppearance();
 const theme = useTheme();
 const isKeyListOpen = useAppKeys();
+/** What the keys work on: a tree, or a list; where there is none, the workspace as a whole. */
+const AT_WORK = '[role=tree],[role=treegrid],.list[role=group],[role=slider].here';
+const skipsTo = computed(() => (route.name === 'arrange' ? 'Skip to the menu' : 'Skip to the content'));
+function skip(): void {
+  const workspace = document.getElementById('workspace');
+  (workspace?.querySelector<HTMLElement>(AT_WORK) ?? workspace)?.focus();
+}
 useAddress();
 useTouchDrag();
 watchEffect(() => theme.change(appearance.isDark ? 'dark' : 'light'));
@@ -48,7 +55,7 @@ watch(
       class="shell"
       :class="{ 'has-live': hasLiveHeader && copy.document !== null && selection.menu !== null }"
     >
-      <a class="skip" href="#workspace">Skip to the workspace</a>
+      <a class="skip" href="#workspace" @click.prevent="skip">{{ skipsTo }}</a>
       <AppBar :site-key="siteKey" @show-keys="isKeyListOpen = true" />
       <LiveHeader
         v-if="hasLiveHeader && siteKey !== null && copy.document !== null && selection.menu !== null"

@@ -23,6 +23,11 @@ const numbers = new Intl.NumberFormat(LANGUAGE);
 const lists = new Intl.ListFormat(LANGUAGE);
 /* eslint-enable no-restricted-syntax */
 
+/** A number in groups of three. */
+export function numbered(count: number): string {
+  return numbers.format(count);
+}
+
 /** One of two forms by a count, with `#` for the number: `counted(3, '# item', '# items')`. */
 export function counted(count: number, one: string, other: string): string {
   return (plurals.select(count) === 'one' ? one : other).replaceAll('#', numbers.format(count));

@@ -19,7 +19,7 @@ import type { Part } from '../schema/part.ts';
 import { MOST_BROUGHT } from './bringIn.ts';
 import { checkLabel } from './checkLabel.ts';
 import { branchToCopy, copiesAt } from './copies.ts';
-import { makeEdit, storedOf, type CommandContext } from './context.ts';
+import { makeEdit, storedOf, type CommandContext, type EditChoices } from './context.ts';
 import { destinationOnSite } from './destinationTyped.ts';
 import { faceUpdate } from './faceUpdate.ts';
 import { withoutLost } from './panelParts.ts';
@@ -242,8 +242,18 @@ export function removeItems(context: CommandContext, chosen: readonly Id[]): Res
   return makeEdit(
     context,
     operations,
-    ids.length > 1 ? { sentence: sentence('severalRemoved', { count: ids.length }) } : {},
+    ids.length > 1
+      ? { sentence: sentence('severalRemoved', { count: ids.length }) }
+      : hidingWords(document, ids[0] ?? ''),
   );
+}
+
+/** What is followed cannot be removed: it is hidden, and follows on. */
+function hidingWords(document: SiteDocument, id: Id): EditChoices {
+  const item = document.items.nodes.get(id);
+  return item?.exception === undefined
+    ? {}
+    : { sentence: sentence('followedHidden', { label: labelOf(document, item) }) };
 }
 
 /** Puts a copy of each branch behind it. */

@@ -197,7 +197,8 @@ function checkPath(document: SiteDocument, id: Id, typed: string): Result<string
 /** How many pages below a page change their addresses with it. O(pages below). */
 export function readdressedBelow(document: SiteDocument, id: Id): number {
   const { address } = nodeAt(document.pages, id);
-  return branchOf(document.pages, id).filter((page) => page.id !== id && isUnder(page.address, address)).length;
+  return branchOf(document.pages, id).filter((page) => page.id !== id && isUnder(page.address, address))
+    .length;
 }
 
 function isUnder(address: string, above: string): boolean {

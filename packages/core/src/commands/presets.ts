@@ -23,6 +23,8 @@ export interface PresetFor {
   readonly children: number;
   /** The page that it leads to, below which live lists look; null: none. */
   readonly page: Id | null;
+  /** What it is called. */
+  readonly label: string;
 }
 
 /** A preset that ships with the product. */
@@ -53,14 +55,7 @@ export const shippedPresets: readonly ShippedPreset[] = [
     name: 'Columns and a picture',
     about: 'Three columns of groups beside a picture that reaches the edge',
     rowsFor: () => [
-      row(
-        cell(9, groups(3)),
-        cell(
-          3,
-          { kind: 'picture', isBled: true, isOrnament: true, ratio: '4/3' },
-          { kind: 'heading', text: 'What the picture shows' },
-        ),
-      ),
+      row(cell(9, groups(3)), cell(3, { kind: 'picture', isBled: true, isOrnament: true, ratio: '4/3' })),
     ],
   },
   {
@@ -117,15 +112,14 @@ export const shippedPresets: readonly ShippedPreset[] = [
   {
     key: 'action',
     name: 'Links and a call',
-    about: 'Two columns of groups beside a heading, a text and a button',
-    rowsFor: ({ page }) => [
+    about: 'Two columns of groups beside a heading and a button',
+    rowsFor: ({ page, label }) => [
       row(
         cell(8, groups(2)),
         cell(
           4,
-          { kind: 'heading', text: 'What to do next' },
-          { kind: 'text', body: [{ kind: 'paragraph', runs: [{ text: 'One sentence about why.' }] }] },
-          { kind: 'button', text: 'Begin here', ...leading(page) },
+          { kind: 'heading', text: label },
+          { kind: 'button', text: `All of ${label}`, ...leading(page) },
         ),
       ),
     ],
@@ -151,7 +145,11 @@ export function usePreset(
   const rows =
     own?.rows ??
     ('rowsFor' in of
-      ? of.rowsFor({ children: children.length, page: destination.kind === 'page' ? destination.page : null })
+      ? of.rowsFor({
+          children: children.length,
+          page: destination.kind === 'page' ? destination.page : null,
+          label: nameOf(document, 'items', owner),
+        })
       : []);
   const parts = withoutLost(
     document,

@@ -39,7 +39,8 @@ export function historyDays(
       id,
       revision,
       words: wordsOf(burst),
-      who,
+      // Older logs call whoever gave no name so, whoever reads it.
+      who: who === 'You' ? 'Guest' : who,
       isMine: last.session === session,
       time: clock(at),
     });

@@ -179,6 +179,7 @@ export const useDrift = defineStore('drift', () => {
     open,
     left,
     isKnown,
+    all,
     counts,
     total,
     causes,

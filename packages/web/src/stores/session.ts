@@ -6,6 +6,8 @@ export const cryptoRandom: RandomBits = () => crypto.getRandomValues(new Uint32A
 
 const KEY = 'zorvik-session';
 const NAME = 'zorvik-name';
+/** Whether a name was asked for in this browser. */
+const ASKED = 'zorvik-name-asked';
 export const LONGEST_NAME = 40;
 
 interface KeptSession {
@@ -26,6 +28,13 @@ export const useSession = defineStore('session', () => {
   const name = ref(kept.name ?? localStorage.getItem(NAME) ?? '');
   /** What others read: the person's name, or a guest's number until there is one. */
   const shownName = computed(() => name.value || `Guest ${guestNumber(kept.id)}`);
+
+  /** A name is asked for once, when there is somebody to read it. */
+  const wasAsked = ref(localStorage.getItem(ASKED) !== null);
+  function noteAsked(): void {
+    wasAsked.value = true;
+    localStorage.setItem(ASKED, 'yes');
+  }
 
   const skipped = shallowRef<ReadonlySet<Id>>(new Set(kept.skipped));
 
@@ -62,7 +71,7 @@ export const useSession = defineStore('session', () => {
     write();
   }
 
-  return { id: kept.id, name, shownName, skipped, firstSeen, seeAnew, call, skip };
+  return { id: kept.id, name, shownName, wasAsked, noteAsked, skipped, firstSeen, seeAnew, call, skip };
 });
 
 /** From 1 to 99, the same for as long as the session lasts, so that two guests can mostly be told apart. */

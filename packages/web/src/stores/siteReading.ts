@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, onScopeDispose, shallowRef, watch } from 'vue';
-import type { Id } from '@zorvik/core';
+import { numbered, type Id } from '@zorvik/core';
 import { routes, type ReadingPlan } from '@zorvik/contract';
 import { ask } from '../api/client.ts';
 import { useConnection } from './connection.ts';
@@ -46,9 +46,7 @@ export const useSiteReading = defineStore('siteReading', () => {
       [readdressed, 'with a new address'],
       [gone, 'gone'],
     ] as const;
-    const phrases = parts
-      .filter(([count]) => count > 0)
-      .map(([count, word]) => `${count.toLocaleString()} ${word}`);
+    const phrases = parts.filter(([count]) => count > 0).map(([count, word]) => `${numbered(count)} ${word}`);
     return phrases.length === 0 ? null : phrases.join(', ');
   });
   /** The site says something that was not taken in yet. */

@@ -3,6 +3,8 @@ import { computed, ref, watch } from 'vue';
 import { counted } from '@zorvik/core';
 import RefusalNote from '../components/common/RefusalNote.vue';
 import DeliveryAddresses from '../components/editions/DeliveryAddresses.vue';
+import BrokenLinks from '../components/editions/BrokenLinks.vue';
+import SkippedItems from '../components/editions/SkippedItems.vue';
 import DoesNotFit from '../components/editions/DoesNotFit.vue';
 import HardToRead from '../components/editions/HardToRead.vue';
 import EditionList from '../components/editions/EditionList.vue';
@@ -60,8 +62,12 @@ async function publish(): Promise<void> {
           }}
         </p>
       </header>
-      <HardToRead />
-      <DoesNotFit />
+      <div class="before">
+        <BrokenLinks />
+        <SkippedItems />
+        <HardToRead />
+        <DoesNotFit />
+      </div>
       <form class="publish" @submit.prevent="publish">
         <RefusalNote />
         <label for="note">Note for edition {{ next }}</label>
@@ -114,14 +120,19 @@ async function publish(): Promise<void> {
 }
 .change {
   display: grid;
-  grid-template-rows: auto auto auto minmax(0, 1fr);
+  grid-template-rows: auto minmax(0, auto) auto minmax(4rem, 1fr);
   min-height: 0;
 }
 header {
   padding: 20px 24px 12px;
 }
+/* However much is found, the button stays in sight. */
+.before {
+  min-height: 0;
+  max-height: 42dvh;
+  overflow: auto;
+}
 .list {
-  grid-row: -2;
   overflow: auto;
   padding: 0 24px 16px;
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numbered } from '@zorvik/core';
 import { computed, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import PageStrip from '../components/pages/PageStrip.vue';
@@ -33,9 +34,7 @@ const virtual = useVirtualRows(
 const total = computed(() => copy.document?.pages.nodes.size ?? 0);
 const isAll = computed(() => typed.value.trim() === '' && filter.value === 'all');
 const count = computed(() =>
-  isAll.value
-    ? total.value.toLocaleString()
-    : `${rows.value.length.toLocaleString()} of ${total.value.toLocaleString()}`,
+  isAll.value ? numbered(total.value) : `${numbered(rows.value.length)} of ${numbered(total.value)}`,
 );
 const noPlaces: readonly PagePlace[] = [];
 

@@ -36,7 +36,7 @@ interface Drawn {
 }
 const shipped = shippedPresets.map((one): Drawn => ({
   ...one,
-  rows: one.rowsFor({ children: 6, page: null }),
+  rows: one.rowsFor({ children: 6, page: null, label: 'Heading' }),
   of: one,
 }));
 const drawn = computed((): Drawn[] => [

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef } from 'vue';
 import {
+  numbered,
   addPages,
   childrenOf,
   counted,
@@ -72,7 +73,7 @@ const facts = computed(() => {
           'a new address also changes # page below',
           'a new address also changes # pages below',
         ),
-    visits === undefined ? '' : `${visits.toLocaleString()} visits`,
+    visits === undefined ? '' : `${numbered(visits)} visits`,
     date === undefined ? '' : date,
     categories === undefined ? '' : categories.join(', '),
     placedBy === undefined

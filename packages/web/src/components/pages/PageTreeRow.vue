@@ -2,7 +2,7 @@
 import { mdiChevronDown, mdiChevronRight } from '@mdi/js';
 import { onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { shownAddress, type Id } from '@zorvik/core';
+import { numbered, shownAddress, type Id } from '@zorvik/core';
 import type { PagePlace } from '../../composables/pagePlaces.ts';
 import type { PageRow } from '../../composables/pageRows.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -72,7 +72,9 @@ onBeforeUnmount(() => release?.());
         {{ row.page.planned ? 'planned' : row.page.state === 'gone' ? 'deleted' : row.page.state }}
       </span>
     </span>
-    <span role="gridcell" class="mute number visits">{{ row.page.visits?.toLocaleString() }}</span>
+    <span role="gridcell" class="mute number visits">
+      {{ row.page.visits === undefined ? '' : numbered(row.page.visits) }}
+    </span>
     <span role="gridcell" class="menus">
       <button
         v-for="place in places"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
-import { counted, type Placing } from '@zorvik/core';
+import { numbered, counted, type Placing } from '@zorvik/core';
 import type { ReadingRhythm } from '@zorvik/contract';
 import { evidenceWords } from '../../composables/evidenceWords.ts';
 import { placedByWords, readingChanges, templateWords } from '../../composables/readingChanges.ts';
@@ -158,8 +158,8 @@ function submit(): void {
     <p v-if="state === 'cancelled'" class="mute">Stopped. Nothing was imported.</p>
     <div v-if="isRunning" class="running" role="status">
       <p>
-        <b class="number">{{ reading?.read.toLocaleString() }}</b>
-        pages read, {{ reading?.waiting.toLocaleString() }} waiting{{ state === 'paused' ? ' (paused)' : '' }}
+        <b class="number">{{ numbered(reading?.read ?? 0) }}</b>
+        pages read, {{ numbered(reading?.waiting ?? 0) }} waiting{{ state === 'paused' ? ' (paused)' : '' }}
       </p>
       <progress :value="reading?.read" :max="(reading?.read ?? 0) + (reading?.waiting ?? 0)" />
       <div class="row">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numbered } from '@zorvik/core';
 /** How far an import is; before the first piece is stored, the file is being read. */
 defineProps<{ stored: number; of: number }>();
 </script>
@@ -14,11 +15,7 @@ defineProps<{ stored: number; of: number }>();
       :aria-label="of === 0 ? 'Reading' : 'Importing pages'"
     />
     <p class="mute number">
-      {{
-        of === 0
-          ? 'Reading the sitemap …'
-          : `${stored.toLocaleString()} of ${of.toLocaleString()} pages imported`
-      }}
+      {{ of === 0 ? 'Reading the sitemap …' : `${numbered(stored)} of ${numbered(of)} pages imported` }}
     </p>
   </div>
 </template>

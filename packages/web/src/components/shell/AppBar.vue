@@ -11,7 +11,9 @@ import { usePeople } from '../../stores/people.ts';
 import AppearanceMenu from './AppearanceMenu.vue';
 import AppMark from './AppMark.vue';
 import MenuSwitcher from './MenuSwitcher.vue';
+import NamePrompt from './NamePrompt.vue';
 import PersonTag from './PersonTag.vue';
+import { useSession } from '../../stores/session.ts';
 import SavingState from './SavingState.vue';
 
 /** What a workspace is about, where its name does not say it. */
@@ -20,6 +22,11 @@ defineProps<{ siteKey: string | null }>();
 const emit = defineEmits<{ showKeys: [] }>();
 const copy = useWorkingCopy();
 const people = usePeople();
+const session = useSession();
+/** Who is here, too, where nobody has asked for a name yet. */
+const newcomer = computed(() =>
+  session.name === '' && !session.wasAsked ? (people.others[0]?.name ?? null) : null,
+);
 const drift = useDrift();
 const noUndo = computed(() => (copy.canUndo ? null : refusal('nothingToUndo').message));
 const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').message));
@@ -89,6 +96,7 @@ const noRedo = computed(() => (copy.canRedo ? null : refusal('nothingToRedo').me
         <SavingState />
         <router-link class="publish" :to="{ name: 'editions', params: { siteKey } }">Publish</router-link>
       </div>
+      <NamePrompt v-if="newcomer !== null" :other="newcomer" />
     </template>
   </header>
 </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { inWords } from '@zorvik/core';
 import { historyDays } from '../../composables/historyDays.ts';
+import { clockOf, dayOf } from '../../composables/momentOf.ts';
 import { useHistory } from '../../stores/history.ts';
 import { useSession } from '../../stores/session.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -11,14 +12,7 @@ const history = useHistory();
 const copy = useWorkingCopy();
 const session = useSession();
 
-const clock = (at: Date): string => at.toLocaleTimeString([], { timeStyle: 'short' });
-const calendar = (at: Date): string => {
-  const isToday = at.toDateString() === new Date().toDateString();
-  return isToday
-    ? 'Today'
-    : at.toLocaleDateString([], { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
-};
-const days = computed(() => historyDays(history.lines, session.id, clock, calendar));
+const days = computed(() => historyDays(history.lines, session.id, clockOf, dayOf));
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiAlertCircleOutline, mdiCheck, mdiClockOutline, mdiDotsHorizontal } from '@mdi/js';
+import { clockOf } from '../../composables/momentOf.ts';
 import { computed } from 'vue';
 import { counted } from '@zorvik/core';
 import { useConnection } from '../../stores/connection.ts';
@@ -19,7 +20,7 @@ const changes = computed(() => {
   if (number === undefined) return 'not published yet';
   return count === 0 ? `edition ${number} is live` : `${changesIn(count)} since edition ${number}`;
 });
-const since = computed(() => connection.awaySince?.toLocaleTimeString([], { timeStyle: 'short' }) ?? '');
+const since = computed(() => (connection.awaySince === null ? '' : clockOf(connection.awaySince)));
 const state = computed(() => {
   const { keeping, pending, refusedEdits } = copy;
   if (keeping === 'waiting') {
