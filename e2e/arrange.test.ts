@@ -141,6 +141,39 @@ describe('the spread', () => {
     expect(await person.selected()).not.toBe('');
   });
 
+  it('finds items by Ctrl F in both forms, in folded branches, too, and filters them', async () => {
+    await person.select('Visit');
+    for (const form of ['List', 'Columns']) {
+      await (await person.byText('label', form)).click();
+      await person.settled();
+      await person.select('The garden');
+      await press(Key.ARROW_LEFT);
+      await press(ctrl('f'));
+      const field = await person.find('input[aria-label="Find in this menu"]');
+      await field.clear();
+      await field.sendKeys('alpine');
+      await person.eventually('it is not selected', async () => (await person.selected()) === 'Alpine house');
+      await field.clear();
+      await field.sendKeys('garden');
+      const status = await person.find('.find .count');
+      await person.eventually('they are not counted', async () => / of \d+$/.test(await status.getText()));
+      const first = await person.selected();
+      await field.sendKeys(Key.ENTER);
+      await person.eventually('it does not go on', async () => (await person.selected()) !== first);
+      await field.clear();
+      await field.sendKeys('nothing like it');
+      await person.eventually('it is found', async () => (await status.getText()) === 'No item matches');
+      await field.sendKeys(ctrl('a'), Key.DELETE);
+      await (await person.find('select[aria-label="State"] option[value="heading"]')).click();
+      await person.eventually(
+        'no heading is selected',
+        async () => (await person.selected()) === 'Seeds by season',
+      );
+      await field.sendKeys(Key.ESCAPE);
+      expect(await (await person.focused()).getAttribute('role')).toBe('tree');
+    }
+  });
+
   it('nests what is dropped on the middle of a row, wherever it is let go across the column, and says so', async () => {
     const before = await outline('main');
     for (const x of [-60, 40]) {

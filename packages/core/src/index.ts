@@ -2,6 +2,7 @@
 export { ok, no, type Result } from './base/result.ts';
 export { refusal, type Refusal } from './base/refusal.ts';
 export { catalogue, type ErrorCode } from './base/catalogue.ts';
+export { foldText } from './base/foldText.ts';
 export { mintId, ID_PATTERN, type Id, type IdKind, type RandomBits } from './base/ids.ts';
 export { seededRandom } from './base/seededRandom.ts';
 export { counted, listed, numbered, type Param, type Params, type Phrase } from './base/fillIn.ts';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { driftOf, nodeAt, withNodeChanged, withNodesLast, type Part } from '@zorvik/core';
+import { labelOf, driftOf, nodeAt, withNodeChanged, withNodesLast, type Part } from '@zorvik/core';
 import { outlined } from '@zorvik/core/testing';
+import { findItems, levelsOf, type WantedItems } from '../src/composables/findItems.ts';
 import { dropSpot } from '../src/composables/dropSpot.ts';
 import { outlineRows } from '../src/composables/outlineRows.ts';
 import { pageRows } from '../src/composables/pageRows.ts';
@@ -277,5 +278,33 @@ describe('the colours', () => {
     } as const;
     for (const [name, own] of Object.entries(pairs))
       expect(themeColors[theme][name as keyof typeof pairs], name).toBe(token(own, theme));
+  });
+});
+
+describe('finding items of a menu', () => {
+  const { document: site, menu: main } = outlined(
+    '= /visit\n  = /visit/hours\n  Café and shop\n    Menu > /cafe/menu\nOutside > https://other.example/shop',
+    '/visit Visit\n  /visit/hours Opening hours',
+  );
+  const found = (wanted: Partial<WantedItems>): string[] =>
+    findItems(site, main, { text: '', level: null, state: null, ...wanted }).map((one) =>
+      labelOf(site, nodeAt(site.items, one)),
+    );
+
+  it('finds words in any order, in labels and addresses, whatever their case and marks', () => {
+    expect(found({ text: 'CAFE' })).toEqual(['Café and shop', 'Menu']);
+    expect(found({ text: 'shop' })).toEqual(['Café and shop', 'Outside']);
+    expect(found({ text: 'shop cafe' })).toEqual(['Café and shop']);
+    expect(found({ text: '/visit/hours' })).toEqual(['Opening hours']);
+    expect(found({ text: 'nothing like it' })).toEqual([]);
+  });
+
+  it('filters by level and by state, alone and together', () => {
+    expect(found({})).toEqual([]);
+    expect(found({ level: 1 })).toEqual(['Visit', 'Outside']);
+    expect(found({ level: 3 })).toEqual(['Menu']);
+    expect(found({ state: 'heading' })).toEqual(['Café and shop']);
+    expect(found({ state: 'heading', level: 1 })).toEqual([]);
+    expect(levelsOf(site, main)).toBe(3);
   });
 });

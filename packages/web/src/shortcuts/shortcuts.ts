@@ -14,6 +14,7 @@ export type ShortcutName =
   | 'undo'
   | 'redo'
   | 'findPages'
+  | 'findItems'
   | 'showKeys'
   | 'up'
   | 'down'
@@ -208,6 +209,7 @@ export const shortcuts: readonly Shortcut[] = [
   { name: 'remove', keys: ['Delete', 'Backspace'], does: 'Remove the part', where: 'frame' },
   { name: 'done', keys: ['Escape'], does: 'Select nothing', where: 'frame' },
   { name: 'findPages', keys: ['/'], does: 'Find pages', where: 'anywhere' },
+  { name: 'findItems', keys: ['Ctrl+f'], does: 'Find in this menu (in Arrange)', where: 'anywhere' },
   { name: 'undo', keys: ['Ctrl+z'], does: 'Undo', where: 'anywhere' },
   { name: 'redo', keys: ['Ctrl+Shift+z', 'Ctrl+y'], does: 'Redo', where: 'anywhere' },
   { name: 'showKeys', keys: ['?'], does: 'Show keyboard shortcuts', where: 'anywhere' },

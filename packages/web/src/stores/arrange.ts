@@ -19,6 +19,13 @@ export const useArrange = defineStore('arrange', () => {
   const notices = useNotices();
   const form = ref<ArrangeForm>(localStorage.getItem(FORM) === 'outline' ? 'outline' : 'spread');
   const sheet = ref<ArrangeSheet | null>(null);
+  /** Items of the menu are being looked for; each call leads to the field again. */
+  const isFinding = ref(false);
+  const findCalls = ref(0);
+  function find(): void {
+    isFinding.value = true;
+    findCalls.value += 1;
+  }
   /** The menu that is shown beside, by its id. */
   const besideId = ref<Id | null>(null);
   const beside = computed(
@@ -100,6 +107,9 @@ export const useArrange = defineStore('arrange', () => {
     followerId,
     letFollow,
     form,
+    isFinding,
+    findCalls,
+    find,
     sheet,
     beside,
     besideId,

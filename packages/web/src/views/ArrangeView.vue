@@ -16,6 +16,7 @@ import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
 const OutlineList = defineAsyncComponent(() => import('../components/arrange/OutlineList.vue'));
+const FindInMenu = defineAsyncComponent(() => import('../components/arrange/FindInMenu.vue'));
 const PlanPageDialog = defineAsyncComponent(() => import('../components/arrange/PlanPageDialog.vue'));
 const BringInDialog = defineAsyncComponent(() => import('../components/arrange/BringInDialog.vue'));
 const FollowDialog = defineAsyncComponent(() => import('../components/arrange/FollowDialog.vue'));
@@ -107,6 +108,7 @@ async function show(key: string, item: Id | null = null): Promise<void> {
       <SpreadView v-if="arrange.form === 'spread'" ref="spread" :menu="selection.menu" />
       <OutlineList v-else ref="outline" :menu="selection.menu" />
       <BesidePane v-if="arrange.beside !== null" />
+      <FindInMenu v-if="arrange.isFinding" @leave="tree?.focus()" />
       <EmptyMenu v-if="isEmpty && !isAdding" @add="startAdding" />
     </div>
     <DetailStrip />

@@ -8,6 +8,7 @@ import {
   mdiArrowDown,
   mdiArrowUp,
   mdiContentDuplicate,
+  mdiMagnify,
   mdiPencilOutline,
   mdiPlus,
   mdiTextBoxSearchOutline,
@@ -152,6 +153,8 @@ async function paste(): Promise<void> {
         :reason="reasons.remove"
         @press="act('remove')"
       />
+      <i />
+      <IconButton label="Find in this menu" :icon="mdiMagnify" keys="Ctrl F" @press="arrange.find()" />
     </div>
     <RefusalNote />
     <button

@@ -49,6 +49,7 @@ ul {
 li {
   display: flex;
   flex-wrap: wrap;
+  align-items: baseline;
   gap: 0 8px;
   min-block-size: 24px;
 }
