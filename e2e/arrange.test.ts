@@ -359,6 +359,7 @@ describe('pasting and settling', () => {
 describe('the page finder', () => {
   it('forgives typing errors, filters what no menu has, and drags a page to an exact place', async () => {
     await open('main');
+    await person.select('Calendar');
     await press('/');
     await person.find('.finder .search');
     await person.type('temprate');
@@ -378,6 +379,47 @@ describe('the page finder', () => {
     expect(lines[lines.indexOf('  Calendar') + 1]).toBe(`  ${title}`);
     await press(ctrl('z'));
     await person.kept();
+  });
+
+  it('leaves the menu and the details in sight, shows what each page stands below, and adds nothing twice', async () => {
+    const { driver } = browser;
+    await open('main');
+    await person.select('Winter walk');
+    const before = await outline('main');
+    await press('/');
+    await person.find('.finder .page');
+    await person.settled();
+    const box = (css: string): Promise<{ left: number; right: number }> =>
+      driver.executeScript(
+        `const { left, right } = document.querySelector(arguments[0]).getBoundingClientRect(); return { left, right }`,
+        css,
+      );
+    const finder = await box('.finder');
+    for (const css of ['.work', '.strip'])
+      expect((await box(css)).left, css).toBeGreaterThanOrEqual(finder.right);
+    // Browsed as a tree: a branch is folded and unfolded.
+    const rows = (): Promise<string[]> =>
+      driver.executeScript(
+        `return [...document.querySelectorAll('.finder .page .title')].map((one) => one.textContent.trim())`,
+      );
+    expect((await rows()).slice(0, 3)).toEqual(['Quillmere', 'Visit', 'Opening times']);
+    await person.type(Key.ARROW_DOWN, Key.ARROW_LEFT);
+    await person.eventually('it is not folded', async () => (await rows())[2] === 'The garden');
+    await person.type(Key.ARROW_RIGHT);
+    await person.eventually('it is not unfolded', async () => (await rows())[2] === 'Opening times');
+    // Found by a word: each says what it is below, and a second Enter does no harm.
+    await person.type('rock gard');
+    await person.eventually('it is not found', async () => (await rows())[0] === 'Rock garden');
+    expect(await (await person.find('.finder .above')).getText()).toBe('The garden');
+    await person.type(Key.ENTER);
+    await person.byText('button', 'Added “Rock garden”. Select another page.');
+    await person.type(Key.ENTER, Key.ENTER);
+    await person.kept();
+    expect((await outline('main')).length).toBe(before.length + 1);
+    await person.type(Key.ESCAPE);
+    await press(ctrl('z'));
+    await person.kept();
+    expect(await outline('main')).toEqual(before);
   });
 
   it('takes Enter for what was typed, however fast', async () => {

@@ -599,7 +599,7 @@ export { MOST_TAKEN, pagesToTake, chunksOf, takeChunk } from './commands/takePag
 export { planPage, type PlannedPage } from './commands/planPage.ts';
 export { bringIn, planSketch, type ImportPlan, type PlannedItem } from './commands/bringIn.ts';
 export { sketchOf } from './commands/sketchOf.ts';
-export { starters, starterSketch, type Starter } from './commands/starters.ts';
+export { starters, starterSketch, starterFor, type Starter } from './commands/starters.ts';
 export {
   createMenu,
   renameMenu,

@@ -3,7 +3,7 @@ import { inWords } from '../src/base/sentences.ts';
 import type { Result } from '../src/base/result.ts';
 import type { SiteDocument } from '../src/model/document.ts';
 import { labelOf } from '../src/model/labelOf.ts';
-import { childrenOf, nodeAt } from '../src/model/forest.ts';
+import { childrenOf, nodeAt, withNodeChanged } from '../src/model/forest.ts';
 import { branchesOf, leadTo, moveItems, pasteItems, renameItem } from '../src/commands/items.ts';
 import { bringIn, planSketch } from '../src/commands/bringIn.ts';
 import { createMenu, placeMenu, setMenu } from '../src/commands/menus.ts';
@@ -12,7 +12,7 @@ import { planPage } from '../src/commands/planPage.ts';
 import { makeAlike, setItems, unlikeSiblings } from '../src/commands/settings.ts';
 import { addShared, createLink, detachItem, removeLink, shareItem } from '../src/commands/sharedLinks.ts';
 import { sketchOf } from '../src/commands/sketchOf.ts';
-import { starters, starterSketch } from '../src/commands/starters.ts';
+import { starterFor, starters, starterSketch } from '../src/commands/starters.ts';
 import { diffPages } from '../src/diff/diffPages.ts';
 import { seededRandom } from '../src/base/seededRandom.ts';
 import { applyEdit } from '../src/ops/applyEdit.ts';
@@ -404,6 +404,47 @@ describe('menus', () => {
     expect([about?.source, about?.foundBy], 'by the meaning of its address').toEqual([
       'Who we are',
       'address',
+    ]);
+  });
+
+  it('match pages by what they are and where they stand, and say how certain that is', () => {
+    const { document: site } = outlined(
+      '',
+      '/visit Plan your visit\n  /visit/travel How to reach us\n/shop Shop\n  /shop/cups Cups\n    /shop/cups/travel Travel\n    /shop/cups/news News\n/about About us',
+    );
+    const cup = [...site.pages.nodes.values()].filter(({ address }) => address.startsWith('/shop/cups/'));
+    const pages = cup.reduce((all, page) => withNodeChanged(all, { ...page, kind: 'product' }), site.pages);
+    const document = { ...site, pages };
+    const found = (key: string): string[] =>
+      planSketch(
+        document,
+        starterSketch(
+          document,
+          starters.find((one) => one.key === key)!,
+        ),
+      ).items.map(({ source, destination, sure }) =>
+        destination.kind === 'page'
+          ? `${source} ${document.pages.nodes.get(destination.page)?.address} ${sure}`
+          : `${source} ${destination.kind}`,
+      );
+    expect(found('content')).toEqual([
+      'Plan your visit /visit 92',
+      'Opening times undecided',
+      'Tickets undecided',
+      // Not the cup that is called so: that is a product, and deep below the shop.
+      'How to reach us /visit/travel 84',
+      'About us /about 99',
+      'History undecided',
+      'People undecided',
+      'Jobs undecided',
+      'News undecided',
+      'Events undecided',
+      'Contact undecided',
+    ]);
+    expect([starterFor('footer'), starterFor('secondBar'), starterFor('bar')]).toEqual([
+      'footer',
+      'service',
+      'content',
     ]);
   });
 

@@ -115,6 +115,11 @@ describe('a drop in the spread', () => {
     expect(drop('A', 0, -0.5, COLUMN / 2, true), 'not in itself').toMatchObject({ into: 'the bar' });
   });
 
+  it('stays as deep as it was over what is dragged itself', () => {
+    for (const row of [0.2, 0.5, 0.8, 1.2, 1.5, 1.8])
+      expect(drop('A1', 0, row, 60), String(row)).toMatchObject({ into: 'A' });
+  });
+
   it('goes between two entries on the bar, or right of all columns', () => {
     expect(drop('C', 0, 0, 30, true)).toEqual({ into: 'the bar', after: null, isInBar: true });
     expect(drop('C', 1, 0, 10, true)).toEqual({ into: 'the bar', after: 'A', isInBar: true });

@@ -32,6 +32,8 @@ export interface PlannedItem {
   readonly destination: Destination;
   /** How its page was found; null: it leads to none. */
   readonly foundBy: 'address' | 'title' | null;
+  /** How certain the match is, in percent; not there: as certain as what it was found by. */
+  readonly sure?: number;
   readonly opensNewTab: boolean;
   readonly settings: PortableSettings;
   /** The rows of its panel. */
@@ -118,6 +120,7 @@ function planItem(
       label: source === '' || source === page.title ? null : source,
       destination: { kind: 'page', page: page.id, anchor },
       foundBy,
+      ...(target.kind === 'address' && target.sure !== undefined ? { sure: target.sure } : {}),
     };
   }
   if (target.kind !== 'address') {

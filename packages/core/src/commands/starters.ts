@@ -1,7 +1,9 @@
 import { foldText } from '../base/foldText.ts';
 import type { SiteDocument } from '../model/document.ts';
 import type { Sketch } from '../model/sketch.ts';
-import type { Page } from '../schema/page.ts';
+import type { Page, PageKind } from '../schema/page.ts';
+import type { Place } from '../schema/placement.ts';
+import { ancestors } from '../walk/ancestors.ts';
 
 /**
  * A typical tree of a menu. `like` are other words for the same; a page that is called or addressed so is
@@ -137,29 +139,86 @@ export const starters: readonly Starter[] = [
   },
 ];
 
+/** How certain it is that words mean a page, in percent, before its kind and its place are weighed. */
+const certainties = { label: 100, like: 92, addressLabel: 84, addressLike: 76 } as const;
+/** A product called “Travel” is hardly the page about getting here. */
+const byKind: Readonly<Record<PageKind, number>> = {
+  page: 0,
+  category: -4,
+  event: -25,
+  article: -30,
+  product: -50,
+};
+/** For each level below the top of the site, and below the page that the item above links to. */
+const [DEEPER, WITHIN, DRAFT] = [-6, 8, -10];
+/** What is less certain is no match: somebody decides. */
+const LEAST = 50;
+const MOST = 99;
+
+/** A page that words may mean. */
+interface Candidate {
+  readonly page: Page;
+  readonly isByAddress: boolean;
+}
+
 /**
- * A starter's tree with addresses of this site's pages where a page of that meaning was found. O(pages +
- * words of the starter).
+ * A starter's tree with addresses of this site's pages where a page of that meaning was found, with how certain that is: the
+ * kind of a page and its place count, too. O(pages + words of the starter).
  */
 export function starterSketch(document: SiteDocument, { items }: Starter): Sketch[] {
-  const pages = [...document.pages.nodes.values()].filter(({ state }) => state !== 'gone');
-  const byWords = new Map<string, Page>();
-  // The shallower page wins: it comes first. Titles count before addresses.
-  for (const page of pages) if (!byWords.has(foldText(page.title))) byWords.set(foldText(page.title), page);
-  for (const page of pages) {
-    const last = foldText(
-      (page.address.split(/[?#]/)[0] ?? '').split('/').findLast((part) => part !== '') ?? '',
-    );
-    if (last !== '' && !byWords.has(last)) byWords.set(last, page);
-  }
-  const sketch = ({ label, like = [], children = [] }: StarterItem): Sketch => {
-    const page = [label, ...like]
-      .map((words) => byWords.get(foldText(words)))
-      .find((one) => one !== undefined);
-    const below = children.map(sketch);
-    if (page !== undefined)
-      return { label: page.title, target: { kind: 'address', address: page.address }, children: below };
-    return { label, target: { kind: 'find' }, children: below };
+  const byWords = new Map<string, Candidate[]>();
+  const note = (words: string, one: Candidate): void => {
+    const known = byWords.get(words);
+    if (known === undefined) byWords.set(words, [one]);
+    else known.push(one);
   };
-  return items.map(sketch);
+  for (const page of document.pages.nodes.values()) {
+    if (page.state === 'gone') continue;
+    const title = foldText(page.title);
+    const path = page.address.split(/[?#]/)[0] ?? '';
+    const last = foldText(path.split('/').findLast((part) => part !== '') ?? '');
+    note(title, { page, isByAddress: false });
+    if (last !== '' && last !== title) note(last, { page, isByAddress: true });
+  }
+  const certaintyOf = ({ page, isByAddress }: Candidate, isLabel: boolean, near: Page | null): number => {
+    const isWithin = near !== null && page.address.startsWith(`${near.address.replace(/\/+$/, '')}/`);
+    const depth = [...ancestors<Page>(page, ({ parent }) => document.pages.nodes.get(parent))].length;
+    const nearDepth = isWithin
+      ? [...ancestors<Page>(near, ({ parent }) => document.pages.nodes.get(parent))].length + 1
+      : 0;
+    const by = isByAddress
+      ? isLabel
+        ? certainties.addressLabel
+        : certainties.addressLike
+      : isLabel
+        ? certainties.label
+        : certainties.like;
+    return (
+      by +
+      byKind[page.kind] +
+      DEEPER * Math.max(0, depth - nearDepth) +
+      (isWithin ? WITHIN : 0) +
+      (page.state === 'draft' ? DRAFT : 0)
+    );
+  };
+  const sketch = ({ label, like = [], children = [] }: StarterItem, near: Page | null): Sketch => {
+    let best: { readonly page: Page; readonly sure: number } | null = null;
+    for (const words of [label, ...like]) {
+      for (const one of byWords.get(foldText(words)) ?? []) {
+        const sure = Math.min(MOST, certaintyOf(one, words === label, near));
+        if (sure >= LEAST && sure > (best?.sure ?? 0)) best = { page: one.page, sure };
+      }
+    }
+    const below = children.map((child) => sketch(child, best?.page ?? null));
+    if (best === null) return { label, target: { kind: 'undecided' }, children: below };
+    const { page, sure } = best;
+    return { label: page.title, target: { kind: 'address', address: page.address, sure }, children: below };
+  };
+  return items.map((item) => sketch(item, null));
+}
+
+/** The starter that fits a place where menus appear. */
+export function starterFor(place: Place): string {
+  if (place === 'footer') return 'footer';
+  return place === 'secondBar' ? 'service' : 'content';
 }

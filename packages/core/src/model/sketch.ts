@@ -6,8 +6,10 @@ export type SketchTarget =
   /** The source names no address: a page of that title may be meant. */
   | { readonly kind: 'find' }
   | { readonly kind: 'heading' }
-  /** As it was written; a page of the site may stand there. */
-  | { readonly kind: 'address'; readonly address: string };
+  /** Somebody will say later what it leads to. */
+  | { readonly kind: 'undecided' }
+  /** As it was written; a page of the site may stand there. `sure`: how certain it is that it is meant, in percent. */
+  | { readonly kind: 'address'; readonly address: string; readonly sure?: number };
 
 /**
  * An item as another program, a file or a person's text describes it, with those below it. What formats read

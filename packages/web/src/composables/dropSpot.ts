@@ -44,10 +44,23 @@ export function pointedSpot(
   if (row !== undefined && share >= EDGE && share <= 1 - EDGE && !isTaken(document, dragged, row.id))
     return { ...intoRow(document, row.id, dragged), depth: row.depth + 1, line: at, isInto: true };
   const gap = Math.max(0, Math.min(rows.length, row === undefined ? at : Math.round(height)));
-  const next = rows[gap];
-  const above = rows[gap - 1];
-  const beside = share < 0.5 ? (row?.depth ?? 0) : Math.max(above?.depth ?? 0, next?.depth ?? 0);
-  return dropSpot(document, { root, rows, dragged, gap, depth: beside + sideways });
+  const depth = depthAt(rows, gap, row, share, (one) => isTaken(document, dragged, one));
+  return dropSpot(document, { root, rows, dragged, gap, depth: depth + sideways });
+}
+
+/** How deep something is beside a row: as deep as that; over what is dragged itself, as deep as it was. */
+function depthAt(
+  rows: readonly OutlineRow[],
+  gap: number,
+  row: OutlineRow | undefined,
+  share: number,
+  isDragged: (id: Id) => boolean,
+): number {
+  if (row !== undefined && isDragged(row.id))
+    return rows
+      .slice(0, rows.indexOf(row) + 1)
+      .reduce((depth, one) => (isDragged(one.id) ? Math.min(depth, one.depth) : Infinity), Infinity);
+  return share < 0.5 ? (row?.depth ?? 0) : Math.max(rows[gap - 1]?.depth ?? 0, rows[gap]?.depth ?? 0);
 }
 
 /** The end of what stands in an item. */

@@ -64,6 +64,7 @@ export function useFoundPages(
     const { kind, state, isUnused } = filter.value;
     const use = isUnused ? pageUse(document) : null;
     const pages: Page[] = [];
+    const deleted: Page[] = [];
     let count = 0;
     for (const at of answer.value.indices) {
       const page = known[at];
@@ -75,8 +76,10 @@ export function useFoundPages(
       )
         continue;
       count += 1;
-      if (pages.length < MOST) pages.push(page);
+      // Nobody looks for a deleted page first.
+      const list = page.state === 'gone' ? deleted : pages;
+      if (list.length < MOST) list.push(page);
     }
-    return { typed: answer.value.typed, pages, count };
+    return { typed: answer.value.typed, pages: [...pages, ...deleted].slice(0, MOST), count };
   });
 }

@@ -11,6 +11,7 @@ import SpreadView from '../components/arrange/SpreadView.vue';
 import DetailStrip from '../components/details/DetailStrip.vue';
 import NewMenuDialog from '../components/shell/NewMenuDialog.vue';
 import { useArrange, type ArrangeSheet } from '../stores/arrange.ts';
+import { useFinder } from '../stores/finder.ts';
 import { useComposer } from '../stores/composer.ts';
 import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
@@ -30,6 +31,7 @@ useReadabilityAside();
 const selection = useSelection();
 const arrange = useArrange();
 const composer = useComposer();
+const finder = useFinder();
 const router = useRouter();
 const spread = useTemplateRef<InstanceType<typeof SpreadView>>('spread');
 const outline = useTemplateRef<InstanceType<typeof OutlineListForm>>('outline');
@@ -102,7 +104,7 @@ async function show(key: string, item: Id | null = null): Promise<void> {
     <NewMenuDialog v-model="isNewOpen" @made="show" />
   </div>
   <PanelComposer v-else-if="composer.owner !== null" />
-  <div v-else class="arrange">
+  <div v-else class="arrange" :class="{ 'with-pages': finder.isOpen }">
     <ArrangeHead @add="startAdding" @rename="tree?.startRenaming()" @back="tree?.focus()" />
     <div class="work" :class="{ two: arrange.beside !== null }">
       <SpreadView v-if="arrange.form === 'spread'" ref="spread" :menu="selection.menu" />
@@ -111,7 +113,7 @@ async function show(key: string, item: Id | null = null): Promise<void> {
       <FindInMenu v-if="arrange.isFinding" @leave="tree?.focus()" />
       <EmptyMenu v-if="isEmpty && !isAdding" @add="startAdding" />
     </div>
-    <DetailStrip />
+    <DetailStrip class="details" />
     <PageFinder />
     <SharedLinksSheet v-model="isShared" @show="show" />
     <PlanPageDialog v-model="isPlanning" />
@@ -127,6 +129,19 @@ async function show(key: string, item: Id | null = null): Promise<void> {
   display: grid;
   grid-template-rows: auto minmax(0, 1fr) auto;
   height: 100%;
+}
+/* The finder has room of its own: what one works on stays in sight. */
+@media (min-width: 900px) {
+  .arrange.with-pages {
+    grid-template-columns: min(420px, 36%) minmax(0, 1fr);
+  }
+  .with-pages > :first-child {
+    grid-column: 1 / -1;
+  }
+  .with-pages > .work,
+  .with-pages > .details {
+    grid-column: 2;
+  }
 }
 .work {
   position: relative;

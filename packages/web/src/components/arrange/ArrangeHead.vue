@@ -247,4 +247,13 @@ async function paste(): Promise<void> {
     order: 1;
   }
 }
+@media (max-width: 420px) {
+  .tools {
+    width: 100%;
+    justify-content: space-between;
+  }
+  .tools i {
+    display: none;
+  }
+}
 </style>

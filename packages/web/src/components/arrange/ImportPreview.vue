@@ -8,20 +8,26 @@ import { useWorkingCopy } from '../../stores/workingCopy.ts';
 /** What bringing in a file will do, entry by entry, before anything is stored. */
 const props = defineProps<{ plan: ImportPlan }>();
 const copy = useWorkingCopy();
+/** A match that is less certain is marked, in percent. */
+const CERTAIN = 80;
 const scroller = useTemplateRef<HTMLElement>('scroller');
 const rows = useVirtualRows(
   scroller,
   computed(() => props.plan.items.length),
 );
 
-function outcome({ destination, foundBy, dropped }: PlannedItem): {
+function outcome({ destination, foundBy, sure, dropped }: PlannedItem): {
   readonly text: string;
   readonly tone: string;
 } {
   if (dropped !== null) return { text: `skipped: ${dropped}`, tone: 'bad' };
   if (destination.kind === 'page') {
     const page = copy.document?.pages.nodes.get(destination.page);
-    return { text: `${page?.address ?? ''}, matched by ${foundBy}`, tone: 'good' };
+    const how = sure === undefined ? `matched by ${foundBy}` : `${sure} % certain`;
+    return {
+      text: `${page?.address ?? ''}, ${how}`,
+      tone: sure !== undefined && sure < CERTAIN ? 'look' : 'good',
+    };
   }
   if (destination.kind === 'undecided') return { text: 'no link yet', tone: 'look' };
   if (destination.kind === 'none') return { text: 'heading', tone: '' };

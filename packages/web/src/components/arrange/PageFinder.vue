@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { mdiClose } from '@mdi/js';
+import { mdiChevronRight, mdiClose } from '@mdi/js';
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import { addPages, childrenOf, counted, nameOf, shownAddress, type Id, type Page } from '@zorvik/core';
+import { pageBranches, titlesAbove } from '../../composables/pageBranches.ts';
 import { timesUsed, whereUsed } from '../../composables/pageUse.ts';
 import { useFoundPages, type PageFilter } from '../../composables/useFoundPages.ts';
 import { useSpotForNew } from '../../composables/useSpotForNew.ts';
@@ -24,6 +25,8 @@ const finder = useFinder();
 const behind = useSpotForNew();
 const input = useTemplateRef<HTMLInputElement>('input');
 const scroller = useTemplateRef<HTMLElement>('scroller');
+/** More rows than this are not browsed. */
+const MOST_BROWSED = 2000;
 const typed = ref('');
 const filter = ref<PageFilter>({ kind: null, state: null, isUnused: false });
 const isInside = ref(false);
@@ -35,7 +38,30 @@ const search = useFoundPages(
   filter,
   computed(() => finder.isOpen),
 );
-const found = computed(() => search.value.pages);
+/** Nothing is looked for: the pages are browsed as a tree. */
+const isBrowsing = computed(
+  () => typed.value.trim() === '' && kind.value === null && state.value === null && !isUnused.value,
+);
+const toggled = shallowRef<ReadonlySet<Id>>(new Set());
+const branches = computed(() =>
+  isBrowsing.value && finder.isOpen && copy.document !== null
+    ? pageBranches(copy.document, toggled.value, MOST_BROWSED)
+    : [],
+);
+const found = computed(() =>
+  isBrowsing.value ? branches.value.map(({ page }) => page) : search.value.pages,
+);
+function fold(id: Id): void {
+  const next = new Set(toggled.value);
+  if (!next.delete(id)) next.add(id);
+  toggled.value = next;
+}
+/** What a page stands below, so that pages of one name are told apart. */
+function above(page: Page): string {
+  return copy.document === null ? '' : titlesAbove(copy.document, page).join(' › ');
+}
+/** Where something is looked for, each page says what it stands below, on a second line. */
+const rowHeight = computed(() => (isBrowsing.value ? ROW_HEIGHT : Math.round(ROW_HEIGHT * 1.4)));
 const kinds = [null, 'page', 'category', 'article', 'product', 'event'] as const;
 const states = [null, 'live', 'draft', 'gone'] as const;
 const filterBy = <K extends keyof PageFilter>(name: K) =>
@@ -47,11 +73,16 @@ const [kind, state, isUnused] = [filterBy('kind'), filterBy('state'), filterBy('
 const rows = useVirtualRows(
   scroller,
   computed(() => found.value.length),
+  rowHeight,
 );
+/** The page that was added last, until another one is marked. */
+const added = ref<Id | null>(null);
 const toAdd = computed(() => {
   const chosen = found.value.filter(({ id }) => picked.value.has(id)).map(({ id }) => id);
   const rest = [...picked.value].filter((id) => !chosen.includes(id));
   const at = found.value[marked.value];
+  // What was added just now is not added again by one more press.
+  if (picked.value.size === 0 && at?.id === added.value) return [];
   return picked.value.size > 0 ? [...chosen, ...rest] : at === undefined ? [] : [at.id];
 });
 const spot = computed(() => {
@@ -71,6 +102,11 @@ const where = computed(() => {
     : `after “${nameOf(document, 'items', after)}”`;
 });
 const problem = computed(() => (toAdd.value.length === 0 ? 'no page is selected' : null));
+const addedTitle = computed(() =>
+  added.value === null || picked.value.size > 0 || found.value[marked.value]?.id !== added.value
+    ? null
+    : (copy.document?.pages.nodes.get(added.value)?.title ?? null),
+);
 
 watch(
   () => finder.isOpen,
@@ -83,6 +119,7 @@ watch(
   },
 );
 watch(typed, () => {
+  added.value = null;
   marked.value = 0;
   rows.show(0);
 });
@@ -99,6 +136,7 @@ function add(): void {
   if (at === null || pages.length === 0) return;
   const result = copy.perform((context) => addPages(context, { pages, depth: finder.depth, spot: at }));
   if (!result.ok) return;
+  added.value = found.value[marked.value]?.id ?? null;
   picked.value = new Set();
   const last = result.value.operations.at(-1);
   if (!isInside.value && last?.kind === 'addItem') selection.select(last.branch[0]?.id ?? null);
@@ -107,6 +145,7 @@ function add(): void {
 
 function mark(at: number): void {
   if (found.value.length === 0) return;
+  added.value = null;
   marked.value = Math.max(0, Math.min(at, found.value.length - 1));
   rows.show(marked.value);
 }
@@ -116,7 +155,7 @@ function mark(at: number): void {
  * list before.
  */
 function onceFound(act: () => void): void {
-  const isFound = (): boolean => search.value.typed === typed.value;
+  const isFound = (): boolean => isBrowsing.value || search.value.typed === typed.value;
   if (isFound()) act();
   else watch(isFound, act, { once: true, flush: 'post' });
 }
@@ -132,7 +171,11 @@ function press(event: KeyboardEvent): void {
   if (event.isComposing) return;
   if (event.key === 'ArrowDown') mark(marked.value + 1);
   else if (event.key === 'ArrowUp') mark(marked.value - 1);
-  else if (event.key === 'Enter') onceFound(event.shiftKey ? pickMarked : add);
+  else if (isBrowsing.value && (event.key === 'ArrowRight' || event.key === 'ArrowLeft')) {
+    const branch = branches.value[marked.value];
+    if (branch?.hasPages !== true || branch.isOpen === (event.key === 'ArrowRight')) return;
+    fold(branch.page.id);
+  } else if (event.key === 'Enter') onceFound(event.shiftKey ? pickMarked : add);
   else return;
   event.preventDefault();
 }
@@ -238,17 +281,38 @@ const releases = new WeakMap<HTMLElement, () => void>();
             class="page"
             :class="{ marked: index === marked }"
             :aria-selected="picked.has(found[index]?.id ?? '')"
-            :style="{ transform: `translateY(${start}px)`, height: `${ROW_HEIGHT}px` }"
+            :style="{
+              transform: `translateY(${start}px)`,
+              height: `${rowHeight}px`,
+              paddingInlineStart: `${14 + (branches[index]?.depth ?? 0) * 16}px`,
+            }"
             @click="
+              added = null;
               marked = index;
               toggle(found[index]!);
               input?.focus();
             "
             @dblclick="add"
           >
+            <!-- The keys fold by the arrows: an option has nothing in it that can have the focus. -->
+            <span
+              v-if="isBrowsing"
+              class="fold"
+              aria-hidden="true"
+              :title="branches[index]?.isOpen ? 'Fold (←)' : 'Unfold (→)'"
+              :class="{ none: branches[index]?.hasPages !== true, open: branches[index]?.isOpen }"
+              @click.stop="fold(found[index]?.id ?? '')"
+            >
+              <svg viewBox="0 0 24 24" width="14" height="14">
+                <path :d="mdiChevronRight" fill="currentColor" />
+              </svg>
+            </span>
             <span class="tick" aria-hidden="true">{{ picked.has(found[index]?.id ?? '') ? '✓' : '' }}</span>
-            <span class="title" :class="{ gone: found[index]?.state === 'gone' }">
-              {{ found[index]?.title }}
+            <span class="names">
+              <span class="title" :class="{ gone: found[index]?.state === 'gone' }">
+                {{ found[index]?.title }}
+              </span>
+              <span v-if="!isBrowsing" class="above">{{ above(found[index]!) }}</span>
             </span>
             <span class="address" dir="ltr">{{ shownAddress(found[index]?.address ?? '') }}</span>
             <span v-if="found[index]?.state === 'draft'" class="used draft">
@@ -259,8 +323,11 @@ const releases = new WeakMap<HTMLElement, () => void>();
             </span>
           </div>
         </div>
-        <p v-if="search.count > found.length" class="mute none">
+        <p v-if="!isBrowsing && search.count > found.length" class="mute none">
           and {{ search.count - found.length }} more. Type to narrow them down.
+        </p>
+        <p v-if="isBrowsing && found.length === MOST_BROWSED" class="mute none">
+          Only the first {{ MOST_BROWSED }} pages are listed. Type to find others.
         </p>
       </div>
       <footer>
@@ -286,8 +353,11 @@ const releases = new WeakMap<HTMLElement, () => void>();
           />
         </div>
         <button type="button" class="go" :disabled="problem !== null" @click="add">
-          Add {{ toAdd.length > 1 ? `${counted(toAdd.length, '# page', '# pages')} ` : '' }}{{ where }}
-          <kbd>Enter</kbd>
+          <template v-if="addedTitle !== null">Added “{{ addedTitle }}”. Select another page.</template>
+          <template v-else>
+            Add {{ toAdd.length > 1 ? `${counted(toAdd.length, '# page', '# pages')} ` : '' }}{{ where }}
+          </template>
+          <kbd v-if="addedTitle === null">Enter</kbd>
         </button>
       </footer>
     </aside>
@@ -297,8 +367,10 @@ const releases = new WeakMap<HTMLElement, () => void>();
 <style scoped src="./comingIn.css"></style>
 <style scoped>
 .finder {
+  grid-column: 1;
   grid-template-rows: auto auto auto minmax(0, 1fr) auto;
-  width: min(420px, 100%);
+  width: 100%;
+  max-width: 420px;
 }
 header {
   padding: 6px 8px 4px 14px;
@@ -380,6 +452,32 @@ header {
   border-color: var(--ink);
   color: var(--on-ink);
 }
+.names {
+  display: grid;
+  min-width: 0;
+  line-height: 1.25;
+}
+.above {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  color: var(--mute);
+  font-size: 0.75rem;
+}
+.fold {
+  flex: none;
+  display: grid;
+  place-items: center;
+  width: 24px;
+  height: 24px;
+  margin-inline: -6px -4px;
+  color: var(--mute);
+}
+.fold.none {
+  visibility: hidden;
+}
+.fold.open svg {
+  rotate: 90deg;
+}
 .title {
   overflow: hidden;
   text-overflow: ellipsis;
@@ -420,6 +518,9 @@ footer {
   font-weight: 600;
   cursor: pointer;
   overflow-wrap: anywhere;
+}
+.go kbd {
+  margin-inline-start: 6px;
 }
 .go:disabled {
   background: var(--paper-deep);

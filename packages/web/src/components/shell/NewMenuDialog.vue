@@ -5,6 +5,7 @@ import {
   planSketch,
   MOST_LEVELS,
   starters,
+  starterFor,
   starterSketch,
   type Id,
   type ImportPlan,
@@ -37,6 +38,8 @@ const plan = shallowRef<ImportPlan | null>(null);
 const isPicking = ref(false);
 const problem = ref<string | null>(null);
 
+/** The starter that fits the place, until somebody chooses one. */
+watch(place, (now) => (starterKey.value = starterFor(now)));
 watch(isOpen, () => {
   name.value = '';
   place.value = 'bar';
