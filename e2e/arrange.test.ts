@@ -7,6 +7,7 @@ import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { Sketch, StoredDocument } from '@zorvik/core';
 import { readMenus } from '@zorvik/formats';
 import type { Person } from './person.ts';
+import { storedSite } from './storedSite.ts';
 import { enterStage, type Stage } from './stage.ts';
 
 /**
@@ -172,6 +173,27 @@ describe('the spread', () => {
       await field.sendKeys(Key.ESCAPE);
       expect(await (await person.focused()).getAttribute('role')).toBe('tree');
     }
+  });
+
+  it('applies settings to siblings only where somebody says which, and to which', async () => {
+    await person.select('Plant fair');
+    await person.click('Apply to siblings …');
+    const dialog = await person.find('[role=dialog] form');
+    expect(await dialog.getText()).toMatch(/Settings\s+.*Badge/);
+    const inDialog = async (label: string): Promise<void> => {
+      for (const one of await dialog.findElements({ css: 'label' }))
+        if ((await one.getText()).startsWith(label)) await one.findElement({ css: 'input' }).click();
+    };
+    const boxes = await dialog.findElements({ css: 'fieldset:first-of-type input' });
+    if (boxes.length > 1) await inDialog('Badge');
+    await inDialog('Calendar');
+    await person.click('Apply to 2 siblings');
+    await person.kept();
+    const badges = (await storedSite(stack, person)).items.nodes;
+    const labelled = [...badges.values()].filter(({ badge }) => badge?.text === 'May');
+    expect(labelled).toHaveLength(3);
+    await press(ctrl('z'));
+    await person.kept();
   });
 
   it('nests what is dropped on the middle of a row, wherever it is let go across the column, and says so', async () => {

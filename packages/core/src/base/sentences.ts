@@ -51,6 +51,8 @@ const history = {
   itemsDuplicated: 'Duplicated {count|# item|# items}',
   itemsPasted: 'Pasted {count|# item|# items} into “{parent}”',
   itemsDecided: 'Set the links of {count|# item|# items}',
+  partsMadeAlike:
+    'Applied {settings|# setting|# settings} of “{label}” to {count|# other part|# other parts}',
   madeAlike: 'Applied {what} of “{label}” to {count|# sibling|# siblings}',
   itemRemoved: 'Removed “{label}”',
   itemsRemoved: 'Removed “{label}” and {count|# item|# items} below it',

@@ -114,8 +114,13 @@ export function unlikeSiblings({ document }: Pick<CommandContext, 'document'>, i
   return found;
 }
 
-/** Gives what is set for an item to its siblings, too. */
-export function makeAlike(context: CommandContext, id: Id, names: readonly AlikeName[]): Result<Edit> {
+/** Gives what is set for an item to its siblings, too; `only`: to these. */
+export function makeAlike(
+  context: CommandContext,
+  id: Id,
+  names: readonly AlikeName[],
+  only?: readonly Id[],
+): Result<Edit> {
   const { document } = context;
   const item = document.items.nodes.get(id);
   if (item === undefined) return no(missing('items', id));
@@ -126,6 +131,7 @@ export function makeAlike(context: CommandContext, id: Id, names: readonly Alike
   for (const name of names) {
     const wanted = looksOfSetting(document, item.link ?? id, name);
     for (const sibling of unlike.get(name) ?? []) {
+      if (only?.includes(sibling) === false) continue;
       sets.set(sibling, { ...sets.get(sibling), [name]: face[name] ?? null });
       const present = looksOfSetting(document, sibling, name);
       looks.push(

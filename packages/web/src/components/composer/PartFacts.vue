@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { areaAround, fieldsOf, type Field, type Part, type PartField } from '@zorvik/core';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import PartAlike from './PartAlike.vue';
 import PartControl from './PartControl.vue';
 
 /** What may be said of the chosen part: the fields of its kind, each with the control that it names. */
@@ -34,6 +35,7 @@ const fields = computed(() =>
       :name="name"
       :field="field"
     />
+    <PartAlike :part="part" />
   </section>
 </template>
 

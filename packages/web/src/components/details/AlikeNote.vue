@@ -1,24 +1,29 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import {
-  counted,
+  capitalised,
   faceOf,
   inWords,
+  labelOf,
   makeAlike,
+  nodeAt,
   settingPhrase,
   unlikeSiblings,
   type AlikeName,
+  type Id,
   type Item,
 } from '@zorvik/core';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 
-/** Offers to apply an item's settings to its siblings that differ. */
+/** Offers to apply an item's settings to its siblings that differ: which, and to which, is asked first. */
+const AlikeDialog = defineAsyncComponent(() => import('../common/AlikeDialog.vue'));
 const props = defineProps<{ item: Item }>();
 const copy = useWorkingCopy();
+const isOpen = ref(false);
 /** Beyond this many siblings, finding out would be felt with every key. */
 const MOST = 500;
 
-const offers = computed(() => {
+const settings = computed(() => {
   const { document } = copy;
   if (
     document === null ||
@@ -30,56 +35,26 @@ const offers = computed(() => {
   // What an item has not got is not offered: most siblings lack most things, and that is no news.
   return [...unlikeSiblings({ document }, props.item.id)]
     .filter(([name]) => face[name] !== undefined && face[name] !== false)
-    .map(([name, ids]) => ({ name, words: inWords(settingPhrase(name)), count: ids.length }));
+    .map(([key, unlike]) => ({ key, name: capitalised(inWords(settingPhrase(key)).replace(/^the /, '')), unlike }));
 });
-
-function spread(names: readonly AlikeName[]): void {
-  copy.perform((context) => makeAlike(context, props.item.id, names));
+const nameOf = (id: Id): string =>
+  copy.document === null ? '' : labelOf(copy.document, nodeAt(copy.document.items, id));
+function apply(keys: readonly string[], ids: readonly Id[]): void {
+  copy.perform((context) => makeAlike(context, props.item.id, keys as readonly AlikeName[], ids));
 }
 </script>
 
 <template>
-  <div v-if="offers.length > 0" class="alike" role="group" aria-label="Apply to siblings">
-    <span class="caption">Apply to siblings</span>
-    <button
-      v-for="offer in offers"
-      :key="offer.name"
-      type="button"
-      :title="`Apply ${offer.words} to ${counted(offer.count, '# sibling', '# siblings')}`"
-      @click="spread([offer.name])"
-    >
-      {{ offer.words }}
-      <span class="number">{{ offer.count }}</span>
-    </button>
-    <button v-if="offers.length > 1" type="button" @click="spread(offers.map(({ name }) => name))">
-      all
-    </button>
-  </div>
+  <button v-if="settings.length > 0" type="button" class="plain-button" @click="isOpen = true">
+    Apply to siblings …
+  </button>
+  <AlikeDialog
+    v-if="isOpen"
+    v-model="isOpen"
+    :name="nameOf(item.id)"
+    others="sibling"
+    :settings="settings"
+    :name-of="nameOf"
+    @apply="apply"
+  />
 </template>
-
-<style scoped>
-.alike {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-}
-.caption {
-  flex-basis: 100%;
-  margin-bottom: 0;
-}
-button {
-  min-height: 26px;
-  padding: 0 9px;
-  border: 1px dashed var(--line-strong);
-  border-radius: 13px;
-  background: var(--field);
-  font-size: 0.75rem;
-  cursor: pointer;
-}
-button:hover {
-  border-style: solid;
-}
-.number {
-  color: var(--mute);
-}
-</style>
