@@ -15,7 +15,7 @@ beforeAll(async () => {
 
 const EXPECTED = new URL('./afterAMonth.txt', import.meta.url);
 /** How what is more than facts is told. */
-const CHANGED = /^(?:▸ )?\d+ (?:new|gone|renamed|moved|with another address)$/m;
+const CHANGED = /^\d+ (?:new|moved|renamed|deleted|with (?:a new address|new addresses))/m;
 const MENUS = ['main', 'second', 'plants', 'footer', 'phone'];
 
 async function read(button: 'Start' | 'Read again'): Promise<void> {
@@ -75,6 +75,16 @@ describe('a month passes', () => {
     expect(month.changes).toBe(40);
     await read('Read again');
     await person.eventually('the month is not told', async () => CHANGED.test(await difference()));
+    // Each change is in its place, and the buttons are in sight however low the window is.
+    const row = await person.find('.difference .tree li:not(.context) .tag');
+    expect(await row.getText()).toMatch(/new|moved from|renamed from|deleted|address was/);
+    await browser.resize(1280, 640);
+    await person.settled();
+    const button = await person.byText('button', 'Import changes');
+    const { y, height } = await button.getRect();
+    expect(y + height).toBeLessThanOrEqual(640);
+    expect(y).toBeGreaterThan(0);
+    await browser.resize(1280, 800);
     await person.click('Import changes');
     await person.eventually(
       'it is not taken in',

@@ -6,7 +6,6 @@ import { API, type Route } from './route.ts';
 
 const whole = Type.Integer({ minimum: 0 });
 const mostPages = Type.Integer({ minimum: 1, maximum: 20_000 });
-const someTexts = Type.Array(recordOf(Type.String(), Type.String()), { maxItems: 100 });
 
 /** How often the server reads a site by itself. */
 export const ReadingRhythmShape = Type.Enum(['never', 'hourly', 'daily'] as const);
@@ -60,7 +59,7 @@ export const ReadingShape = Type.Object(
     problems: Type.Array(Type.Object({ address: Type.String(), reason: Type.String() }, closed)),
     /** How it is read; null: it never was. */
     plan: Type.Union([ReadingPlanShape, Type.Null()]),
-    /** What is otherwise than what the pages say now, once all is read; the first of each kind by name. */
+    /** What is otherwise than what the pages say now, once all is read. */
     difference: Type.Union([
       Type.Null(),
       Type.Object(
@@ -96,13 +95,26 @@ export const ReadingShape = Type.Object(
             { maxItems: 100 },
           ),
           contradicting: whole,
-          samples: Type.Object(
+          /** Each change in its place in the site, with the pages above it; of very many, the first. */
+          changes: Type.Object(
             {
-              added: someTexts,
-              renamed: someTexts,
-              moved: someTexts,
-              readdressed: someTexts,
-              gone: someTexts,
+              rows: Type.Array(
+                Type.Object(
+                  {
+                    title: Type.String(),
+                    address: Type.String(),
+                    depth: whole,
+                    isNew: Type.Optional(Type.Literal(true)),
+                    isDeleted: Type.Optional(Type.Literal(true)),
+                    wasTitle: Type.Optional(Type.String()),
+                    wasUnder: Type.Optional(Type.String()),
+                    wasAddress: Type.Optional(Type.String()),
+                  },
+                  closed,
+                ),
+                { maxItems: 500 },
+              ),
+              left: whole,
             },
             closed,
           ),

@@ -238,6 +238,7 @@ export { createFilling, withFollowed, followedId, type FillFollowed } from './re
 export type { CompareTitles } from './resolve/followedPages.ts';
 export type { OwnValues, ResolvedItem, ResolvedMenu, ResolvedPart } from './resolve/resolved.ts';
 export { fitsType } from './schema/ownField.ts';
+export { changeTree, type ChangeRow, type ChangeTree } from './diff/changeRows.ts';
 export { makePartsAlike, unlikeParts } from './commands/partsAlike.ts';
 export { skippedItems, type SkippedItem, type SkipReason } from './checks/skippedItems.ts';
 export { resolveMenu, type ResolveChoices } from './resolve/resolveMenu.ts';

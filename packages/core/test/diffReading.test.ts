@@ -7,7 +7,10 @@ import { newDocument, type SiteDocument } from '../src/model/document.ts';
 import { findBreach } from '../src/model/findBreach.ts';
 import { childrenOf, nodeAt, withNodeChanged } from '../src/model/forest.ts';
 import { toStored } from '../src/model/stored.ts';
-import { importPages } from '../src/ops/importPages.ts';
+import { changeTree } from '../src/diff/changeRows.ts';
+import { importPages, type ImportPages } from '../src/ops/importPages.ts';
+import type { Page } from '../src/schema/page.ts';
+import { outlined } from '../testing/outlined.ts';
 import { siteFixture } from '../testing/siteFixture.ts';
 
 /** Pages as a reading gives them, from lines set in by two spaces a level: `/address Title`. */
@@ -144,5 +147,65 @@ describe('reading a site again', () => {
       ),
     );
     expect(outlineOf(turned)).toBe('Home Corn -Seeds --Beans Tools -Hoes');
+  });
+});
+
+describe('the tree of changes', () => {
+  const { document, ids } = outlined(
+    '',
+    '/shop Shop\n  /shop/mugs Mugs\n    /shop/mugs/red Red mug\n  /shop/sale Sale\n/about About\n/help Help',
+  );
+  const at = (path: string): Page => nodeAt(document.pages, ids.get(path) ?? '');
+  const base: ImportPages = { kind: 'importPages', added: [], moved: [], removed: [], changed: [] };
+  const changed = (path: string, set: Partial<Page>): ImportPages['changed'][number] => ({
+    kind: 'updatePage',
+    id: at(path).id,
+    set,
+    was: Object.fromEntries(Object.keys(set).map((name) => [name, at(path)[name as keyof Page] ?? null])),
+  });
+  const fresh: Page = {
+    ...at('/help'),
+    id: 'p0000000000fresh',
+    key: '/shop/mugs/blue',
+    parent: at('/shop/mugs').id,
+    title: 'Blue mug',
+    address: '/shop/mugs/blue',
+  };
+
+  it('has each change in its place, below the pages that it stands below, and no other pages', () => {
+    const moved = {
+      kind: 'movePage',
+      id: at('/shop/sale').id,
+      from: { parent: at('/shop').id, after: at('/shop/mugs').id },
+      to: { parent: document.site.id, after: at('/help').id },
+    } as const;
+    const { rows, left } = changeTree(
+      document,
+      {
+        ...base,
+        added: [{ page: fresh, after: at('/shop/mugs/red').id }],
+        moved: [moved],
+        changed: [changed('/about', { title: 'About us' }), changed('/shop/mugs/red', { state: 'gone' })],
+      },
+      100,
+    );
+    expect(left).toBe(0);
+    expect(rows).toEqual([
+      { title: 'Shop', address: '/shop', depth: 0 },
+      { title: 'Mugs', address: '/shop/mugs', depth: 1 },
+      { title: 'Red mug', address: '/shop/mugs/red', depth: 2, isDeleted: true },
+      { title: 'Blue mug', address: '/shop/mugs/blue', depth: 2, isNew: true },
+      { title: 'About us', address: '/about', depth: 0, wasTitle: 'About' },
+      { title: 'Sale', address: '/shop/sale', depth: 0, wasUnder: 'Shop' },
+    ]);
+  });
+
+  it('says how many are not listed, and lists nothing of what cannot be done', () => {
+    const many = { ...base, changed: [changed('/about', { title: 'A' }), changed('/help', { title: 'H' })] };
+    expect(changeTree(document, many, 1)).toMatchObject({ rows: [{ title: 'A' }], left: 1 });
+    expect(changeTree(document, { ...base, added: [{ page: at('/help'), after: null }] }, 9)).toEqual({
+      rows: [],
+      left: 0,
+    });
   });
 });

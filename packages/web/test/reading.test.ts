@@ -2,20 +2,25 @@ import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Reading } from '@zorvik/contract';
-import { placedByWords, templateWords, readingChanges } from '../src/composables/readingChanges.ts';
+import {
+  changeWords,
+  placedByWords,
+  readingCounts,
+  templateWords,
+} from '../src/composables/readingChanges.ts';
 import { useReading } from '../src/stores/reading.ts';
 import { useSites } from '../src/stores/sites.ts';
 import { useWorkingCopy } from '../src/stores/workingCopy.ts';
 
 const none = { added: 0, renamed: 0, moved: 0, readdressed: 0, gone: 0, facts: 0 };
-const samples = { added: [], renamed: [], moved: [], readdressed: [], gone: [] };
+const changes = { rows: [], left: 0 };
 const found = {
   ...none,
   placedBy: { path: 2, breadcrumb: 7, none: 1 },
   templates: [],
   contradictions: [],
   contradicting: 0,
-  samples,
+  changes,
 };
 const reading = (changes: object): Reading =>
   ({
@@ -92,25 +97,24 @@ describe('reading the site', () => {
 });
 
 describe('what a reading found, in words', () => {
-  it('is listed by kind, without those of which there is none', () => {
-    const changes = readingChanges({
-      ...found,
-      added: 12,
-      renamed: 1,
-      moved: 1,
-      samples: {
-        ...samples,
-        added: [{ title: 'New', address: '/new' }],
-        renamed: [{ was: 'Old', title: 'Young' }],
-        moved: [{ title: 'Mug', was: 'Shop', now: 'Mugs' }],
-      },
-    });
-    expect(changes).toEqual([
-      { key: 'added', title: 'new', count: 12, lines: ['New · /new'] },
-      { key: 'renamed', title: 'renamed', count: 1, lines: ['Old → Young'] },
-      { key: 'moved', title: 'moved', count: 1, lines: ['Mug: Shop → Mugs'] },
+  it('is counted by kind, without those of which there is none', () => {
+    expect(readingCounts({ ...found, added: 12, moved: 1, readdressed: 2 })).toEqual([
+      '12 new',
+      '1 moved',
+      '2 with new addresses',
     ]);
-    expect(readingChanges(found)).toEqual([]);
+    expect(readingCounts(found)).toEqual([]);
+  });
+
+  it('is told of each page in its place, and nothing of those that are only above one', () => {
+    const row = { title: 'Mug', address: '/mugs/mug', depth: 2 };
+    expect(changeWords({ ...row, isNew: true })).toBe('new');
+    expect(changeWords({ ...row, wasUnder: 'Shop', wasTitle: 'Cup' })).toBe(
+      'moved from “Shop”, renamed from “Cup”',
+    );
+    expect(changeWords({ ...row, isDeleted: true })).toBe('deleted');
+    expect(changeWords({ ...row, wasAddress: '/shop/mug' })).toBe('address was /shop/mug');
+    expect(changeWords(row)).toBe('');
   });
 
   it('says from what positions come, the most frequent first', () => {

@@ -1,4 +1,13 @@
-import { diffReading, no, ok, refusal, type Placing, type ReadingDiff, type Result } from '@zorvik/core';
+import {
+  diffReading,
+  no,
+  ok,
+  refusal,
+  type Placing,
+  type ReadingDiff,
+  type Result,
+  type SiteDocument,
+} from '@zorvik/core';
 import type { TreePage } from '@zorvik/formats';
 import type { ReadingPlan } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
@@ -14,6 +23,8 @@ export interface ReadingStart {
 }
 
 export interface ReadDifference {
+  /** The site that it was compared with. */
+  readonly document: SiteDocument;
   readonly tree: readonly TreePage[];
   readonly diff: ReadingDiff;
 }
@@ -72,6 +83,7 @@ export class ReadingDesk {
   ): Promise<ReadDifference> {
     const { pages, redirects } = await reading.tree(trust);
     return {
+      document: site.document,
       tree: pages,
       diff: diffReading(site.document, pages, { missing, random: this.deps.random, redirects }),
     };

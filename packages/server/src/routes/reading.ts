@@ -10,6 +10,7 @@ import {
   type Edit,
   type Placing,
   type Result,
+  changeTree,
 } from '@zorvik/core';
 import { routes, type Reading } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
@@ -22,6 +23,8 @@ import { maybeSite } from '../repositories/sites.ts';
 import { serve } from './serve.ts';
 
 const SAMPLES = 40;
+/** So many rows of the tree of changes are told. */
+const MOST_ROWS = 500;
 const MOST_CHANGED = 2000;
 
 /** Reading a site over HTTP: begun, looked at, steered, planned, and taken in as one edit. */
@@ -172,12 +175,13 @@ function templatesIn(tree: ReadDifference['tree']): NonNullable<Reading['differe
   return [...found.values()].sort((a, b) => b.pages - a.pages);
 }
 
-function differenceOf({ tree, diff }: ReadDifference): Reading['difference'] {
+function differenceOf({ document, tree, diff }: ReadDifference): Reading['difference'] {
   const placedBy: Record<string, number> = {};
   const titles = new Map(tree.map(({ address, title }) => [address, title]));
   const nameOf = (address: string | null | undefined): string =>
     address == null ? 'the top' : (titles.get(address) ?? address);
   for (const { placing } of tree) placedBy[placing] = (placedBy[placing] ?? 0) + 1;
+  const changes = changeTree(document, diff.operation, MOST_ROWS);
   const contradicting = tree.filter(({ otherwise }) => otherwise.length > 0);
   const contradictions = contradicting.slice(0, SAMPLES).flatMap(({ title, placing, above, otherwise }) => {
     const [other] = otherwise;
@@ -193,9 +197,6 @@ function differenceOf({ tree, diff }: ReadDifference): Reading['difference'] {
           },
         ];
   });
-  const { added, renamed, moved, readdressed, gone } = diff;
-  const some = (list: readonly object[]): Record<string, string>[] =>
-    list.slice(0, SAMPLES).map((one) => ({ ...one }) as Record<string, string>);
   return {
     ...countsOf(diff),
     facts: diff.facts,
@@ -203,12 +204,6 @@ function differenceOf({ tree, diff }: ReadDifference): Reading['difference'] {
     templates: templatesIn(tree),
     contradictions,
     contradicting: contradicting.length,
-    samples: {
-      added: some(added),
-      renamed: some(renamed),
-      moved: some(moved),
-      readdressed: some(readdressed),
-      gone: some(gone),
-    },
+    changes: { rows: [...changes.rows], left: changes.left },
   };
 }

@@ -4,49 +4,29 @@ import { evidenceWords } from './evidenceWords.ts';
 
 type Difference = NonNullable<Reading['difference']>;
 
-/** One kind of change that a reading found: how many there are, and some of them in words. */
-export interface ReadingChange {
-  readonly key: string;
-  readonly title: string;
-  readonly count: number;
-  readonly lines: readonly string[];
+/** How many pages change in which way, in words; ways of which there is none are left out. */
+export function readingCounts({ added, gone, renamed, moved, readdressed }: Difference): string[] {
+  return [
+    counted(added, '# new', '# new'),
+    counted(moved, '# moved', '# moved'),
+    counted(renamed, '# renamed', '# renamed'),
+    counted(readdressed, '# with a new address', '# with new addresses'),
+    counted(gone, '# deleted', '# deleted'),
+  ].filter((one) => !one.startsWith('0 '));
 }
 
-/** What a reading would change, by kind; kinds of which there is none are left out. */
-export function readingChanges({
-  added,
-  gone,
-  renamed,
-  moved,
-  readdressed,
-  samples,
-}: Difference): ReadingChange[] {
-  const line = (one: Readonly<Record<string, string>>, ...fields: readonly string[]): string =>
-    fields.map((field) => one[field] ?? '').join(' → ');
-  const page = (one: Readonly<Record<string, string>>): string => `${one.title ?? ''} · ${one.address ?? ''}`;
-  const kinds: ReadingChange[] = [
-    { key: 'added', title: 'new', count: added, lines: samples.added.map(page) },
-    { key: 'gone', title: 'deleted', count: gone, lines: samples.gone.map(page) },
-    {
-      key: 'renamed',
-      title: 'renamed',
-      count: renamed,
-      lines: samples.renamed.map((one) => line(one, 'was', 'title')),
-    },
-    {
-      key: 'moved',
-      title: 'moved',
-      count: moved,
-      lines: samples.moved.map((one) => `${one.title}: ${line(one, 'was', 'now')}`),
-    },
-    {
-      key: 'readdressed',
-      title: 'with a new address',
-      count: readdressed,
-      lines: samples.readdressed.map((one) => line(one, 'was', 'address')),
-    },
-  ];
-  return kinds.filter(({ count }) => count > 0);
+/** A page in the tree of changes. */
+type ChangeRow = Difference['changes']['rows'][number];
+
+/** What changes about a page, in words; empty: something below it does. */
+export function changeWords({ isNew, isDeleted, wasTitle, wasUnder, wasAddress }: ChangeRow): string {
+  if (isNew === true) return 'new';
+  return [
+    ...(isDeleted === true ? ['deleted'] : []),
+    ...(wasUnder === undefined ? [] : [`moved from “${wasUnder}”`]),
+    ...(wasTitle === undefined ? [] : [`renamed from “${wasTitle}”`]),
+    ...(wasAddress === undefined ? [] : [`address was ${wasAddress}`]),
+  ].join(', ');
 }
 
 /** From what the positions of pages were derived, in words, the most frequent first. */

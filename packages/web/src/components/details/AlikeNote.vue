@@ -35,7 +35,11 @@ const settings = computed(() => {
   // What an item has not got is not offered: most siblings lack most things, and that is no news.
   return [...unlikeSiblings({ document }, props.item.id)]
     .filter(([name]) => face[name] !== undefined && face[name] !== false)
-    .map(([key, unlike]) => ({ key, name: capitalised(inWords(settingPhrase(key)).replace(/^the /, '')), unlike }));
+    .map(([key, unlike]) => ({
+      key,
+      name: capitalised(inWords(settingPhrase(key)).replace(/^the /, '')),
+      unlike,
+    }));
 });
 const nameOf = (id: Id): string =>
   copy.document === null ? '' : labelOf(copy.document, nodeAt(copy.document.items, id));

@@ -4,7 +4,12 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { numbered, counted, type Placing } from '@zorvik/core';
 import type { ReadingRhythm } from '@zorvik/contract';
 import { evidenceWords } from '../../composables/evidenceWords.ts';
-import { placedByWords, readingChanges, templateWords } from '../../composables/readingChanges.ts';
+import {
+  changeWords,
+  placedByWords,
+  readingCounts,
+  templateWords,
+} from '../../composables/readingChanges.ts';
 import { useNotices } from '../../stores/notices.ts';
 import { useReading, type ReadingChoices, type ReadingStart } from '../../stores/reading.ts';
 import { useSites, type MissingPages } from '../../stores/sites.ts';
@@ -36,7 +41,7 @@ const LOOK = 400;
 
 const templates = computed(() => (difference.value === null ? '' : templateWords(difference.value)));
 const placedBy = computed(() => (difference.value === null ? '' : placedByWords(difference.value)));
-const kinds = computed(() => (difference.value === null ? [] : readingChanges(difference.value)));
+const counts = computed(() => (difference.value === null ? [] : readingCounts(difference.value)));
 const choices = computed(() => [
   ...new Set((difference.value?.contradictions ?? []).flatMap(({ by, other }) => [by, other])),
 ]);
@@ -176,18 +181,29 @@ function submit(): void {
         {{ counted(reading?.read ?? 0, '# page read', '# pages read') }}. Positions: {{ placedBy }}.
       </p>
       <p v-if="templates !== ''" class="mute">Templates, guessed from the pages’ markup: {{ templates }}.</p>
-      <details v-for="one in kinds" :key="one.key">
-        <summary>
-          <b class="number">{{ one.count }}</b>
-          {{ one.title }}
-        </summary>
-        <ul>
-          <li v-for="(text, at) in one.lines" :key="at">{{ text }}</li>
-          <li v-if="one.count > one.lines.length" class="mute">
-            and {{ one.count - one.lines.length }} more
-          </li>
-        </ul>
-      </details>
+      <p v-if="counts.length > 0" class="counts">{{ counts.join(' · ') }}</p>
+      <ul
+        v-if="difference.changes.rows.length > 0"
+        class="tree"
+        aria-label="Changes in their places"
+        tabindex="0"
+      >
+        <li
+          v-for="(row, at) in difference.changes.rows"
+          :key="at"
+          :style="{ paddingInlineStart: `${10 + row.depth * 16}px` }"
+          :class="{ context: changeWords(row) === '' }"
+        >
+          <span class="title" :class="{ gone: row.isDeleted }">{{ row.title }}</span>
+          <span v-if="changeWords(row) !== ''" class="tag" :class="{ fresh: row.isNew, gone: row.isDeleted }">
+            {{ changeWords(row) }}
+          </span>
+          <span v-if="changeWords(row) !== ''" class="mute address" dir="ltr">{{ row.address }}</span>
+        </li>
+        <li v-if="difference.changes.left > 0" class="mute">
+          {{ counted(difference.changes.left, 'and # more page', 'and # more pages') }}
+        </li>
+      </ul>
       <p v-if="difference.facts > 0">
         <b class="number">{{ difference.facts }}</b>
         {{ difference.facts === 1 ? 'page with new details' : 'pages with new details' }}
@@ -264,6 +280,57 @@ function submit(): void {
 </template>
 
 <style scoped>
+.counts {
+  font-weight: 600;
+}
+.tree {
+  max-height: min(300px, 34dvh);
+  margin: 0;
+  padding: 4px 0;
+  overflow: auto;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--field);
+  list-style: none;
+}
+.tree li {
+  display: flex;
+  align-items: baseline;
+  gap: 8px;
+  min-height: 26px;
+  padding-inline-end: 10px;
+}
+.tree .context {
+  color: var(--mute);
+}
+.tree .title {
+  overflow-wrap: anywhere;
+}
+.tree .title.gone {
+  text-decoration: line-through;
+}
+.tag {
+  padding: 0 7px;
+  border-radius: 8px;
+  background: var(--ochre-tint);
+  color: var(--ochre);
+  font-size: 0.75rem;
+}
+.tag.fresh {
+  background: var(--moss-tint);
+  color: var(--moss);
+}
+.tag.gone {
+  background: var(--brick-tint);
+  color: var(--brick);
+}
+.address {
+  margin-inline-start: auto;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  font-size: 0.75rem;
+  white-space: nowrap;
+}
 .begin,
 .most,
 .row {
