@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { ref, watch } from 'vue';
+import { useSelection } from './selection.ts';
 
 /**
  * What is shown of an item: what most items need, what fewer need, or its dropdown (of a group in a panel:
@@ -14,6 +15,17 @@ export const useDetails = defineStore('details', () => {
   const isSheetOpen = ref(false);
   /** Asks the band to open the field for the link, as its key does. */
   const isAskingTarget = ref(false);
+
+  // Another item begins with what most items need: its dropdown is another one.
+  const selection = useSelection();
+  watch(
+    () => selection.item?.id,
+    (_, before) => {
+      if (before !== undefined && view.value === 'drops') view.value = 'item';
+    },
+    // Before an address that says otherwise is taken.
+    { flush: 'sync' },
+  );
 
   function toggleMore(): void {
     view.value = view.value === 'more' ? 'item' : 'more';
