@@ -179,7 +179,7 @@ describe('the spread', () => {
     await person.select('Plant fair');
     await person.click('Apply to siblings …');
     const dialog = await person.find('[role=dialog] form');
-    expect(await dialog.getText()).toMatch(/Settings\s+.*Badge/);
+    expect(await dialog.getText()).toMatch(/Settings\s[\s\S]*Badge/);
     const inDialog = async (label: string): Promise<void> => {
       for (const one of await dialog.findElements({ css: 'label' }))
         if ((await one.getText()).startsWith(label)) await one.findElement({ css: 'input' }).click();
@@ -194,6 +194,46 @@ describe('the spread', () => {
     expect(labelled).toHaveLength(3);
     await press(ctrl('z'));
     await person.kept();
+  });
+
+  it('sets a dropdown type and what opens it for all entries at once; an item can differ, and says what holds', async () => {
+    const { driver } = browser;
+    const dropsOf = async (label: string): Promise<string> => {
+      await driver.switchTo().frame(await person.find('iframe'));
+      try {
+        return await driver.executeScript<string>(
+          `return [...document.querySelectorAll('nav>ul>li')].find((one) => one.textContent.trim().startsWith(arguments[0]))?.className ?? ''`,
+          label,
+        );
+      } finally {
+        await driver.switchTo().defaultContent();
+      }
+    };
+    await person.select('The garden');
+    await (await person.byText('label', 'Dropdown')).click();
+    expect(await (await person.find('.drops input:checked[value=list]')).isSelected()).toBe(true);
+    await person.click('Menu');
+    await person.click('Menu settings …');
+    await (await person.find('.usual select option[value=flyouts]')).click();
+    await (await person.find('.usual select option[value=press]')).click();
+    await person.click('Done');
+    await person.eventually('the live header is as it was', async () =>
+      (await dropsOf('The garden')).includes('zv-drops-flyouts'),
+    );
+    // Its details say so, next to what a click does; it can still differ.
+    await person.find('.drops input:checked[value=flyouts]');
+    await person.find('.drops input:checked[value=press]');
+    await person.find('.drops .clicks select');
+    await (await person.find('.drops input[value=list]')).click();
+    await person.eventually(
+      'it does not differ',
+      async () => !(await dropsOf('The garden')).includes('zv-drops-flyouts'),
+    );
+    await person.kept();
+    for (let step = 0; step < 3; step += 1) await press(ctrl('z'));
+    await person.kept();
+    const { menus } = await storedSite(stack, person);
+    expect([...menus.nodes.values()].some(({ usual }) => usual !== undefined)).toBe(false);
   });
 
   it('nests what is dropped on the middle of a row, wherever it is let go across the column, and says so', async () => {

@@ -65,7 +65,7 @@ export {
   type Pin,
 } from './schema/follow.ts';
 export { LeftFindingShape, LONGEST_REASON, type LeftFinding } from './schema/leftFinding.ts';
-export { MenuShape, type Menu } from './schema/menu.ts';
+export { MenuShape, type Menu, type MenuUsual } from './schema/menu.ts';
 export { ItemShape, DestinationShape, type Item, type Destination, type AgreedFacts } from './schema/item.ts';
 export { deviceClasses, type DeviceClass } from './schema/deviceClass.ts';
 export {
@@ -138,6 +138,7 @@ export {
 export { SharedLinkShape, type SharedLink } from './schema/sharedLink.ts';
 export { OwnFieldShape, type OwnField, type OwnFieldType } from './schema/ownField.ts';
 export {
+  badgePositions,
   BadgeShape,
   SettingsShape,
   IconShape,
@@ -239,6 +240,7 @@ export type { CompareTitles } from './resolve/followedPages.ts';
 export type { OwnValues, ResolvedItem, ResolvedMenu, ResolvedPart } from './resolve/resolved.ts';
 export { fitsType } from './schema/ownField.ts';
 export { changeTree, type ChangeRow, type ChangeTree } from './diff/changeRows.ts';
+export { dropdownOf, usualOf } from './model/menuUsual.ts';
 export { makePartsAlike, unlikeParts } from './commands/partsAlike.ts';
 export { skippedItems, type SkippedItem, type SkipReason } from './checks/skippedItems.ts';
 export { resolveMenu, type ResolveChoices } from './resolve/resolveMenu.ts';

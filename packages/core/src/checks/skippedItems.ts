@@ -2,6 +2,7 @@ import type { Id } from '../base/ids.ts';
 import type { SiteDocument } from '../model/document.ts';
 import { faceOf } from '../model/faceOf.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
+import { dropdownOf } from '../model/menuUsual.ts';
 import { partsIn } from '../model/partsIn.ts';
 import { preorder } from '../walk/preorder.ts';
 
@@ -67,7 +68,7 @@ function skippedIn(document: SiteDocument, menu: Id): SkippedItem[] {
 /** The children of an item that no part of its panel shows. */
 function notInPanel(document: SiteDocument, id: Id): ReadonlySet<Id> {
   const item = nodeAt(document.items, id);
-  const parts = faceOf(document, item).dropdown?.form === 'panel' ? partsIn(document, id) : [];
+  const parts = dropdownOf(document, item)?.form === 'panel' ? partsIn(document, id) : [];
   // Balanced groups show whatever no other part does.
   if (parts.length === 0 || parts.some(({ kind }) => kind === 'groups')) return new Set();
   const placed = new Set(parts.flatMap((part) => part.item ?? []));

@@ -13,7 +13,7 @@ import type { Operation } from '../ops/registry.ts';
 import { sentence } from '../base/sentences.ts';
 import { placePhrase, type Place } from '../schema/placement.ts';
 import type { Follow } from '../schema/follow.ts';
-import type { Menu } from '../schema/menu.ts';
+import type { Menu, MenuUsual } from '../schema/menu.ts';
 import { partsIn } from '../model/partsIn.ts';
 import { placementOf } from '../resolve/placementOf.ts';
 import { itemsToAdd, MOST_BROUGHT, type PlannedItem } from './bringIn.ts';
@@ -52,10 +52,11 @@ export function createMenu(
   const id = mintId('menu', random);
   const was = fill.kind === 'copy' ? document.menus.nodes.get(fill.menu) : undefined;
   if (fill.kind === 'copy' && was === undefined) return no(missing('menus', fill.menu));
-  const { description = '', language = site.language, depthLimit, own } = was ?? {};
+  const { description = '', language = site.language, depthLimit, own, usual } = was ?? {};
   const follow = fill.kind === 'follow' ? fill.follow : was?.follow;
   const options = {
     ...(depthLimit === undefined ? {} : { depthLimit }),
+    ...(usual === undefined ? {} : { usual }),
     ...(own === undefined ? {} : { own }),
     ...(follow === undefined ? {} : { follow }),
   };
@@ -112,6 +113,7 @@ export function setMenu(
     readonly language?: string;
     readonly depthLimit?: number | null;
     readonly own?: Exclude<Menu['own'], undefined> | null;
+    readonly usual?: MenuUsual | null;
   },
 ): Result<Edit> {
   const menu = context.document.menus.nodes.get(id);

@@ -19,8 +19,10 @@ export interface DropdownChanges {
 export function dropdownWith(
   dropdown: Dropdown | null,
   { form, opens, list = {}, panel = {} }: DropdownChanges,
+  /** What drops where an item says nothing. */
+  usual: DropdownForm = 'list',
 ): Dropdown | null {
-  const before: Dropdown = dropdown ?? { form: 'list' };
+  const before: Dropdown = dropdown ?? { form: usual };
   const made = withoutEmpty({
     ...before,
     ...(form === undefined ? {} : { form }),
@@ -28,7 +30,7 @@ export function dropdownWith(
     list: withoutEmpty({ ...before.list, ...list }),
     panel: withoutEmpty({ ...before.panel, ...panel }),
   }) as Dropdown;
-  return made.form === 'list' && Object.keys(made).length === 1 ? null : made;
+  return made.form === usual && Object.keys(made).length === 1 ? null : made;
 }
 
 function withoutEmpty(facts: object): object {

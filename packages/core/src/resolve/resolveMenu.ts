@@ -4,8 +4,11 @@ import type { SiteDocument } from '../model/document.ts';
 import { faceOf, type Face } from '../model/faceOf.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
 import { labelOf } from '../model/labelOf.ts';
+import { usualOf, withUsualActivation, withUsualBadge, withUsualDropdown } from '../model/menuUsual.ts';
 import { panelColumns } from '../panel/panelColumns.ts';
 import type { Dropdown } from '../schema/dropdown.ts';
+import type { Item } from '../schema/item.ts';
+import type { MenuUsual } from '../schema/menu.ts';
 import { fitsType, type OwnField } from '../schema/ownField.ts';
 import { settingNames, type Settings } from '../schema/settings.ts';
 import { mapTree } from '../walk/mapTree.ts';
@@ -29,12 +32,14 @@ export function resolveMenu(
   const { key, name, language, own } = nodeAt(document.menus, menuId);
   const fields = [...document.ownFields.nodes.values()];
   const itemFields = fields.filter(({ of }) => of === 'items');
-  const itemsOf = (menu: Id, panels: PanelSources | null): ResolvedItem[] =>
-    mapTree<Id, ResolvedItem>(
+  const itemsOf = (menu: Id, panels: PanelSources | null): ResolvedItem[] => {
+    const usual = usualOf(document, menu);
+    return mapTree<Id, ResolvedItem>(
       childrenOf(document.items, menu),
       (id) => childrenOf(document.items, id),
-      (id, children) => resolveItem(document, id, children, itemFields, panels),
+      (id, children) => resolveItem(document, id, children, { fields: itemFields, panels, usual }),
     );
+  };
   const items = itemsOf(menuId, {
     document,
     compareTitles,
@@ -69,16 +74,22 @@ function byCode(a: string, b: string): number {
   return a < b ? -1 : a > b ? 1 : 0;
 }
 
+/** What an item is resolved with; `panels`: null within a panel. */
+interface ItemSources {
+  readonly fields: readonly OwnField[];
+  readonly panels: PanelSources | null;
+  readonly usual: MenuUsual;
+}
+
 function resolveItem(
   document: SiteDocument,
   id: Id,
   children: readonly ResolvedItem[],
-  fields: readonly OwnField[],
-  panels: PanelSources | null,
+  { fields, panels, usual }: ItemSources,
 ): ResolvedItem | null {
   const item = nodeAt(document.items, id);
   if (item.exception?.hidden === true) return null;
-  const face = faceOf(document, item);
+  const face = withUsual(document, item, usual);
   if (face.heldBack === true || item.heldBack === true) return null;
   const href = hrefOf(document, face.destination);
   if (href === null && children.length === 0 && face.destination.kind !== 'none') return null;
@@ -91,6 +102,25 @@ function resolveItem(
     ...(panels === null ? {} : keptWithin(document.site, face.dropdown)),
     ...ownValues(face.own, fields),
     ...(panels === null ? { children } : childrenIn(panels, id, face.dropdown, children)),
+  };
+}
+
+/** The face of an item with what its menu says where it says nothing itself. */
+function withUsual(document: SiteDocument, item: Item, usual: MenuUsual): Face {
+  const face = faceOf(document, item);
+  // Most menus say nothing.
+  if (Object.keys(usual).length === 0) return face;
+  const isTop = document.menus.nodes.has(item.parent);
+  const [dropdown, activation, badge] = [
+    isTop ? withUsualDropdown(face.dropdown, usual) : face.dropdown,
+    withUsualActivation(face.activation, usual),
+    withUsualBadge(face.badge, usual),
+  ];
+  return {
+    ...face,
+    ...(dropdown === undefined ? {} : { dropdown }),
+    ...(activation === undefined ? {} : { activation }),
+    ...(badge === undefined ? {} : { badge }),
   };
 }
 

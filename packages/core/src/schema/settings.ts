@@ -19,11 +19,14 @@ export const IconShape = Type.Object(
 export type Icon = Static<typeof IconShape>;
 
 export const LONGEST_BADGE = 40;
+/** Where a badge stands beside its label. */
+export const badgePositions = ['after', 'before', 'above'] as const;
 /** A short note beside a label, such as “New”. Its colours are looks, like those of everything else. */
 export const BadgeShape = Type.Object(
   {
     text: Type.String({ minLength: 1, maxLength: LONGEST_BADGE }),
-    position: Type.Union([Type.Literal('after'), Type.Literal('before'), Type.Literal('above')]),
+    /** Not there: where the menu says, or after the label. */
+    position: Type.Optional(Type.Enum(badgePositions)),
   },
   closed,
 );

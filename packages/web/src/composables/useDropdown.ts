@@ -7,7 +7,9 @@ import {
   nodeAt,
   panelColumns,
   type Dropdown,
+  usualOf,
   type DropdownChanges,
+  type DropdownForm,
   type Id,
   type PanelFacts,
   type SiteDocument,
@@ -61,12 +63,18 @@ export function useDropdown() {
   });
   const isMixed = computed(() => common('dropdown').isMixed);
   const dropdown = computed((): Dropdown | null => common('dropdown').value);
-  const form = computed(() => (isMixed.value ? null : (dropdown.value?.form ?? 'list')));
+  /** What the menu says for all its entries. */
+  const usual = computed(() =>
+    copy.document === null || selection.menu === null ? {} : usualOf(copy.document, selection.menu.id),
+  );
+  const usualForm = computed((): DropdownForm => usual.value.form ?? 'list');
+  const form = computed(() => (isMixed.value ? null : (dropdown.value?.form ?? usualForm.value)));
+  const opens = computed(() => dropdown.value?.opens ?? usual.value.opens ?? 'rest');
   const panel = computed((): PanelFacts => dropdown.value?.panel ?? {});
   const list = computed(() => dropdown.value?.list ?? {});
 
   function change(changes: DropdownChanges): string | null {
-    return set({ dropdown: dropdownWith(dropdown.value, changes) });
+    return set({ dropdown: dropdownWith(dropdown.value, changes, usualForm.value) });
   }
 
   const columns = computed(() => {
@@ -120,5 +128,5 @@ export function useDropdown() {
     if (item !== null) copy.perform((context) => keepInColumn(context, item.id, column));
   }
 
-  return { isTop, form, panel, list, dropdown, change, columns, isMadeOfRows, group, keepIn };
+  return { isTop, usual, opens, form, panel, list, dropdown, change, columns, isMadeOfRows, group, keepIn };
 }

@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import {
+  badgePositions,
+  dropdownForms,
   fitsType,
   inWords,
   placementOf,
@@ -12,6 +14,7 @@ import {
   setMenu,
   sourcePhrase,
   unfollow,
+  type MenuUsual,
   type OwnField,
   type Place,
   storedOrder,
@@ -19,7 +22,9 @@ import {
 import { useArrange } from '../../stores/arrange.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import { dropdownWords, openingWords } from '../../composables/settingWords.ts';
 import DialogSheet from '../common/DialogSheet.vue';
+import WhenClicked from '../details/WhenClicked.vue';
 import LanguageField from '../common/LanguageField.vue';
 import LineField from '../common/LineField.vue';
 import { useKeeping } from '../../composables/useKeeping.ts';
@@ -47,6 +52,31 @@ const limit = computed({
   get: () => menu.value?.depthLimit ?? 0,
   set: (levels) =>
     void copy.perform((context) => setMenu(context, id.value, { depthLimit: levels === 0 ? null : levels })),
+});
+/** What holds for all entries that say nothing else. */
+const usual = computed(() => menu.value?.usual ?? {});
+function say(changes: { readonly [K in keyof MenuUsual]?: MenuUsual[K] | null }): void {
+  const next = Object.fromEntries(
+    Object.entries({ ...usual.value, ...changes }).filter(
+      ([, value]) => value !== null && (typeof value !== 'object' || Object.keys(value).length > 0),
+    ),
+  ) as MenuUsual;
+  const done = copy.perform((context) =>
+    setMenu(context, id.value, { usual: Object.keys(next).length === 0 ? null : next }),
+  );
+  problem.value = done.ok || done.refusal.code === 'changesNothing' ? null : done.refusal.message;
+}
+const usualForm = computed({
+  get: () => usual.value.form ?? 'list',
+  set: (form) => say({ form: form === 'list' ? null : form }),
+});
+const usualOpens = computed({
+  get: () => usual.value.opens ?? 'rest',
+  set: (opens) => say({ opens: opens === 'rest' ? null : opens }),
+});
+const usualBadge = computed({
+  get: () => usual.value.badgeAt ?? 'after',
+  set: (badgeAt) => say({ badgeAt: badgeAt === 'after' ? null : badgeAt }),
 });
 const place = computed({
   get: () =>
@@ -126,6 +156,30 @@ function retire(): void {
           <option v-for="levels in 8" :key="levels" :value="levels">{{ levels }}</option>
         </select>
       </label>
+      <fieldset class="usual">
+        <legend>For all entries, unless an item says otherwise</legend>
+        <label class="line">
+          <span>Dropdown type</span>
+          <select v-model="usualForm" class="plain-field">
+            <option v-for="one in dropdownForms" :key="one" :value="one">
+              {{ dropdownWords[one].label }}
+            </option>
+          </select>
+        </label>
+        <label class="line">
+          <span>Opens on</span>
+          <select v-model="usualOpens" class="plain-field">
+            <option v-for="(words, one) in openingWords" :key="one" :value="one">{{ words }}</option>
+          </select>
+        </label>
+        <label class="line">
+          <span>Badges</span>
+          <select v-model="usualBadge" class="plain-field">
+            <option v-for="one in badgePositions" :key="one" :value="one">{{ one }} the label</option>
+          </select>
+        </label>
+        <WhenClicked :value="usual.activation ?? {}" @change="say({ activation: $event })" />
+      </fieldset>
       <div class="line">
         <span>Follows</span>
         <span>{{ followed }}</span>
@@ -170,6 +224,19 @@ function retire(): void {
 .line > span:first-child {
   width: 120px;
   color: var(--mute);
+}
+.usual {
+  display: grid;
+  gap: 8px;
+  margin: 0;
+  padding: 12px 0 0;
+  border: 0;
+  border-block-start: 1px solid var(--line);
+}
+.usual legend {
+  float: inline-start;
+  padding: 0;
+  font-weight: 600;
 }
 .retire {
   display: flex;

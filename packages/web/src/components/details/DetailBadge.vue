@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Badge } from '@zorvik/core';
 import { useEntryLooks } from '../../composables/useEntryLooks.ts';
+import { useDropdown } from '../../composables/useDropdown.ts';
 import { useSettings } from '../../composables/useSettings.ts';
 import { contrast } from '../../theme/contrast.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
@@ -10,7 +10,6 @@ import EntryColour from './EntryColour.vue';
 
 /** A badge beside the label: its text, two colours with their contrast, and where it stands. */
 const { common, set, keepTyped } = useSettings();
-const FIRST: Omit<Badge, 'text'> = { position: 'after' };
 const badge = computed(() => common('badge').value);
 const looks = useEntryLooks('badge');
 const colours = computed(() => ({
@@ -22,11 +21,16 @@ const ratio = computed(() => {
   return color === null || background === null ? null : contrast(color, background);
 });
 const keepText = computed(() =>
-  keepTyped('badge', (text) => (text.trim() === '' ? null : { ...FIRST, ...badge.value, text })),
+  keepTyped('badge', (text) => (text.trim() === '' ? null : { ...badge.value, text })),
 );
+const { usual } = useDropdown();
 const position = computed({
-  get: () => badge.value?.position ?? 'after',
-  set: (at) => void (badge.value !== null && set({ badge: { ...badge.value, position: at ?? 'after' } })),
+  get: () => badge.value?.position ?? usual.value.badgeAt ?? 'after',
+  set(at) {
+    if (badge.value === null) return;
+    const { position: _, ...rest } = badge.value;
+    set({ badge: at === null || at === usual.value.badgeAt ? rest : { ...rest, position: at } });
+  },
 });
 </script>
 

@@ -1,36 +1,31 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import {
-  dropdownForms,
-  LEAST_WIDTH,
-  MOST_COLUMNS,
-  MOST_OFFSET,
-  MOST_WIDTH,
-  type DropdownForm,
-} from '@zorvik/core';
+import { dropdownForms, LEAST_WIDTH, MOST_COLUMNS, MOST_OFFSET, MOST_WIDTH } from '@zorvik/core';
+import { dropdownWords, openingWords } from '../../composables/settingWords.ts';
 import { useDropdown } from '../../composables/useDropdown.ts';
+import { useSettings } from '../../composables/useSettings.ts';
 import { useComposer } from '../../stores/composer.ts';
 import { useSelection } from '../../stores/selection.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import LineField from '../common/LineField.vue';
 import ExtentChoice from './ExtentChoice.vue';
 import ListSettings from './ListSettings.vue';
+import WhenClicked from './WhenClicked.vue';
 import { px } from './px.ts';
 
 /**
  * The dropdown of an item in a bar: its type, width, alignment, what opens it, and its form on other screens.
  */
 defineProps<{ /** It is shown where the panel is composed. */ isComposed?: boolean }>();
-const { form, panel, dropdown, change, columns, isMadeOfRows } = useDropdown();
+const { form, usual, opens, panel, change, columns, isMadeOfRows } = useDropdown();
+const { common, set } = useSettings();
 const composer = useComposer();
 const selection = useSelection();
-const formWords: Readonly<Record<DropdownForm, { label: string; hint: string }>> = {
-  list: { label: 'list', hint: 'Levels open inside it' },
-  flyouts: { label: 'flyouts', hint: 'Each level opens next to its parent' },
-  row: { label: 'row', hint: 'Links side by side across the bar' },
-  panel: { label: 'panel', hint: 'Groups in columns' },
-};
-const forms = dropdownForms.map((value) => ({ value, ...formWords[value] }));
+const forms = dropdownForms.map((value) => ({ value, ...dropdownWords[value] }));
+const openings = (['rest', 'atOnce', 'press'] as const).map((value) => ({
+  value,
+  label: openingWords[value],
+}));
 const counts = Array.from({ length: MOST_COLUMNS }, (_, at) => ({ value: at + 1, label: String(at + 1) }));
 const count = computed(() => panel.value.columns ?? columns.value?.sizes.length ?? null);
 const isSpanning = computed(() => ['bar', 'container', 'page'].includes(String(panel.value.extent ?? 'bar')));
@@ -164,14 +159,16 @@ const lines = computed(() => {
     </template>
     <ListSettings v-if="form === 'list'" />
     <ChoiceRow
-      :model-value="dropdown?.opens ?? 'rest'"
+      :model-value="opens"
       label="Opens on"
-      :choices="[
-        { value: 'rest', label: 'hover after a pause' },
-        { value: 'atOnce', label: 'hover' },
-        { value: 'press', label: 'click' },
-      ]"
-      @update:model-value="change({ opens: $event === 'rest' ? null : $event })"
+      :choices="openings"
+      @update:model-value="change({ opens: $event === (usual.opens ?? 'rest') ? null : $event })"
+    />
+    <WhenClicked
+      v-if="!isComposed"
+      :value="common('activation').isMixed ? null : (common('activation').value ?? {})"
+      :usual="usual.activation ?? {}"
+      @change="set({ activation: $event })"
     />
     <slot />
   </section>

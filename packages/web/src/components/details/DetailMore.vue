@@ -3,12 +3,12 @@ import { computed } from 'vue';
 import {
   deviceClasses,
   fitsType,
-  type Activation,
   type DeviceClass,
   type OwnField,
   type OwnValue,
   storedOrder,
 } from '@zorvik/core';
+import { useDropdown } from '../../composables/useDropdown.ts';
 import { useSettings } from '../../composables/useSettings.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -17,6 +17,7 @@ import ChoiceRow from '../common/ChoiceRow.vue';
 import LineField from '../common/LineField.vue';
 import AnchorField from './AnchorField.vue';
 import OwnFieldForm from './OwnFieldForm.vue';
+import WhenClicked from './WhenClicked.vue';
 
 /**
  * What fewer items need: tooltip and description, classes, what is hidden, what a click does, custom fields.
@@ -24,6 +25,7 @@ import OwnFieldForm from './OwnFieldForm.vue';
 const copy = useWorkingCopy();
 const selection = useSelection();
 const { common, set, keepTyped } = useSettings();
+const { isTop, usual } = useDropdown();
 const orNull = (typed: string): string | null => (typed.trim() === '' ? null : typed);
 const placeholder = (name: 'tooltip' | 'description' | 'cssClass'): string =>
   common(name).isMixed ? 'differs' : 'none';
@@ -45,21 +47,6 @@ const branchOn = computed({
   set: (shown: readonly DeviceClass[]) =>
     void set({ branchHiddenOn: deviceClasses.filter((device) => !shown.includes(device)) }),
 });
-
-const activations: Readonly<Record<Activation, string>> = {
-  split: 'label opens page, arrow opens dropdown',
-  open: 'opens dropdown',
-  follow: 'opens page',
-};
-
-function activationOn(device: DeviceClass): Activation | null {
-  return common('activation').isMixed ? null : (common('activation').value?.[device] ?? 'split');
-}
-
-function activate(device: DeviceClass, what: Activation | null): void {
-  const { [device]: _, ...rest } = common('activation').value ?? {};
-  set({ activation: what === null || what === 'split' ? rest : { ...rest, [device]: what } });
-}
 
 const fields = computed((): OwnField[] => {
   const { document } = copy;
@@ -132,20 +119,14 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
         :is-mixed="common('branchHiddenOn').isMixed"
       />
     </div>
-    <fieldset class="stack clicks">
-      <legend class="caption">When clicked (items with a link and a submenu)</legend>
-      <label v-for="{ value: device } in devices" :key="device">
-        <span>{{ device }}</span>
-        <select
-          class="plain-field"
-          :value="activationOn(device) ?? ''"
-          @change="activate(device, ($event.target as HTMLSelectElement).value as Activation)"
-        >
-          <option v-if="activationOn(device) === null" value="" disabled>differs</option>
-          <option v-for="(words, what) in activations" :key="what" :value="what">{{ words }}</option>
-        </select>
-      </label>
-    </fieldset>
+    <!-- Of what drops from a bar, it stands with what opens that. -->
+    <WhenClicked
+      v-if="!isTop"
+      class="stack"
+      :value="common('activation').isMixed ? null : (common('activation').value ?? {})"
+      :usual="usual.activation ?? {}"
+      @change="set({ activation: $event })"
+    />
     <div class="stack">
       <template v-for="field in fields" :key="field.id">
         <ChoiceRow
@@ -174,19 +155,4 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
 </template>
 
 <style scoped src="./fields.css"></style>
-<style scoped>
-.clicks {
-  margin: 0;
-  padding: 0;
-  border: 0;
-  flex-basis: 330px;
-}
-.clicks select {
-  text-overflow: ellipsis;
-}
-.clicks label {
-  display: grid;
-  grid-template-columns: 4rem minmax(0, 1fr);
-  align-items: center;
-}
-</style>
+<style scoped></style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { listed, type FitMode, type FitProblem, type FitSuggestion, type ModeProblem } from '@zorvik/core';
+import { listed, type FitMode, type FitProblem, type ModeProblem } from '@zorvik/core';
 import {
   canBeMended,
   laneKind,
@@ -19,6 +19,7 @@ import { useFitWork } from '../../stores/fitWork.ts';
 import { NARROWEST, useLiveView, WIDEST } from '../../stores/liveView.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
 import FitsField from '../common/FitsField.vue';
+import FitOffer from './FitOffer.vue';
 
 /** What does not fit, or, where a bar or a dropdown is chosen, what it does and what would mend it. */
 const copy = useWorkingCopy();
@@ -129,9 +130,6 @@ function show({ problem, mode }: Line): void {
   live.width = mode === 'zoom400' ? NARROWEST : Math.min(worstAt, WIDEST);
   if (canBeMended(problem)) fit.chosen = { part: id, ...(item === undefined ? {} : { item }) };
 }
-function preview(one: FitSuggestion): void {
-  fit.previewed = fit.previewed === one ? null : one;
-}
 </script>
 
 <template>
@@ -169,24 +167,12 @@ function preview(one: FitSuggestion): void {
             <em v-if="line.mode !== null">{{ modeWords[line.mode] }}</em>
             <button type="button" class="plain-button" @click="show(line)">Show</button>
           </li>
-          <li
-            v-for="{ one, what, effect } in [offerFor(line)].filter((found) => found !== undefined)"
-            :key="what"
+          <FitOffer
+            v-for="offer in [offerFor(line)].filter((found) => found !== undefined)"
+            :key="offer.what"
             class="offer"
-            :class="{ seen: fit.previewed === one }"
-          >
-            <b>{{ what }}</b>
-            <span>{{ effect }}</span>
-            <button
-              type="button"
-              class="plain-button"
-              :aria-pressed="fit.previewed === one"
-              @click="preview(one)"
-            >
-              Preview
-            </button>
-            <button type="button" class="plain-button" @click="work.apply(one)">Apply</button>
-          </li>
+            v-bind="offer"
+          />
         </template>
         <li v-for="one in seen" :key="one.key">
           <b>{{ one.name }}</b>
@@ -221,19 +207,7 @@ function preview(one: FitSuggestion): void {
         label="When it does not fit"
       />
       <ul class="list" aria-label="Suggestions">
-        <li v-for="{ one, what, effect } in offers" :key="what" :class="{ seen: fit.previewed === one }">
-          <b>{{ what }}</b>
-          <span>{{ effect }}</span>
-          <button
-            type="button"
-            class="plain-button"
-            :aria-pressed="fit.previewed === one"
-            @click="preview(one)"
-          >
-            Preview
-          </button>
-          <button type="button" class="plain-button" @click="work.apply(one)">Apply</button>
-        </li>
+        <FitOffer v-for="offer in offers" :key="offer.what" v-bind="offer" />
         <li v-if="own.length > 0 && offers.length === 0" class="mute">
           Nothing that Zorvik knows of would help here.
         </li>
@@ -276,7 +250,7 @@ p {
   font-size: 0.8125rem;
 }
 .who .plain-button,
-.list .plain-button {
+.list :deep(.plain-button) {
   min-height: 26px;
   font-size: 0.75rem;
 }
@@ -304,7 +278,7 @@ p {
 .details > .list:nth-child(2) {
   grid-column: 2 / -1;
 }
-.list li {
+.list :deep(li) {
   display: flex;
   align-items: center;
   gap: 8px;
@@ -313,12 +287,12 @@ p {
   border-block-end: 1px solid var(--line-soft);
   font-size: 0.8125rem;
 }
-.list li > span {
+.list :deep(li > span) {
   flex: 1;
   min-width: 0;
   color: var(--mute);
 }
-.list b {
+.list :deep(b) {
   font-weight: 600;
 }
 .list em {
@@ -332,11 +306,11 @@ p {
 .list .offer {
   padding-inline-start: 22px;
 }
-.list .seen {
+.list :deep(.seen) {
   background: var(--accent-veil);
 }
 .who [aria-pressed='true'],
-.list [aria-pressed='true'] {
+.list :deep([aria-pressed='true']) {
   border-color: var(--accent);
   color: var(--accent);
 }
@@ -351,7 +325,7 @@ p {
     grid-column: 1;
     overflow: visible;
   }
-  .list li {
+  .list :deep(li) {
     flex-wrap: wrap;
   }
 }
