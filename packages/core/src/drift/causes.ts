@@ -95,7 +95,11 @@ function causeOf(document: SiteDocument, finding: Finding): string {
       return page ?? id;
     case 'addressOfPage':
       return kind;
-    default:
+    case 'addressGone':
+    case 'anchorGone':
+    case 'orderDiffers':
+    case 'exceptionLost':
+    case 'sourceRenamed':
       return id;
   }
 }

@@ -18,7 +18,7 @@ import { useItemActions } from './useItemActions.ts';
 /** A move sideways by so many px is a level. */
 const LEVEL = 20;
 /** A pointer that does not move for so long has arrived, in ms: a move on its way means nothing. */
-const REST = 150;
+const REST = 300;
 
 /**
  * Counts by how many levels a pointer has moved sideways since it came to rest at a place; null: at none. A move that only

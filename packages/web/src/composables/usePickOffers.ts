@@ -84,7 +84,9 @@ function linkNote(document: SiteDocument, destination: Destination): string {
       const title = document.pages.nodes.get(page)?.title ?? '';
       return anchor === null ? `link to the page “${title}”` : `link to #${anchor} on “${title}”`;
     }
-    default:
+    case 'address':
+    case 'none':
+    case 'undecided':
       return 'link to this address';
   }
 }
