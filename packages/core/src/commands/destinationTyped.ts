@@ -32,7 +32,10 @@ export function destinationTyped(typed: string): Result<Destination> {
 /** The same on a site: the address of one of its pages links to the page, with its anchor. */
 export function destinationOnSite(document: SiteDocument, typed: string): Result<Destination> {
   const made = destinationTyped(typed);
-  return made.ok && made.value.kind === 'address'
-    ? ok(destinationAt(pageIndex(document), made.value.address))
-    : made;
+  if (!made.ok || made.value.kind !== 'address') return made;
+  const { address } = made.value;
+  const { origin } = document.site;
+  // What is elsewhere needs no look at the pages.
+  const isHere = address.startsWith('/') || (origin !== '' && address.startsWith(origin));
+  return isHere ? ok(destinationAt(pageIndex(document), address)) : made;
 }

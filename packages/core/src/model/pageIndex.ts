@@ -25,27 +25,37 @@ export function pageIndex(document: SiteDocument): PageIndex {
 const known = new WeakMap<SiteDocument['pages'], { readonly origin: string; readonly index: PageIndex }>();
 
 function newIndex(document: SiteDocument): PageIndex {
+  const { pages, site } = document;
+  const there = [...pages.nodes.values()].filter(({ state }) => state !== 'gone');
   const addresses = new Map<string, Page>();
-  const titles = new Map<string, Page[]>();
-  for (const page of document.pages.nodes.values()) {
-    if (page.state === 'gone') continue;
+  for (const page of there) {
     const address = plainAddress(page.address, '');
     if (!addresses.has(address)) addresses.set(address, page);
+  }
+  // Who asks for addresses alone does not wait for the titles of a hundred thousand pages to be folded.
+  let titles: ReadonlyMap<string, readonly Page[]> | null = null;
+  return {
+    byAddress: (address) => addresses.get(plainAddress(address, site.origin)) ?? null,
+    byTitle(title, near) {
+      titles ??= byFoldedTitle(there);
+      const folded = foldText(title);
+      const alike = folded === '' ? [] : (titles.get(folded) ?? []);
+      const close =
+        near === null ? undefined : alike.find(({ id }) => id !== near && isWithin(pages, id, near));
+      return close ?? alike[0] ?? null;
+    },
+  };
+}
+
+function byFoldedTitle(pages: readonly Page[]): ReadonlyMap<string, readonly Page[]> {
+  const titles = new Map<string, Page[]>();
+  for (const page of pages) {
     const title = foldText(page.title);
     const alike = titles.get(title);
     if (alike === undefined) titles.set(title, [page]);
     else alike.push(page);
   }
-  return {
-    byAddress: (address) => addresses.get(plainAddress(address, document.site.origin)) ?? null,
-    byTitle(title, near) {
-      const folded = foldText(title);
-      const alike = folded === '' ? [] : (titles.get(folded) ?? []);
-      const close =
-        near === null ? undefined : alike.find(({ id }) => id !== near && isWithin(document.pages, id, near));
-      return close ?? alike[0] ?? null;
-    },
-  };
+  return titles;
 }
 
 /** Without the site's own host, an anchor, and a slash at the end. */

@@ -20,6 +20,14 @@ import { useFrame } from './frame.ts';
 import { NARROWEST, useLiveView, WIDEST } from './liveView.ts';
 import { useWorkingCopy } from './workingCopy.ts';
 
+/** Unasked, so many dropdowns are opened at most, and so many entries are drawn in a column. */
+const [MOST_DROPS, MOST_ENTRIES] = [24, 8000];
+/** How many pictures of a header are drawn unasked: fewer of one with many entries. */
+function mostUnasked(header: string): number {
+  const entries = header.split('<li').length;
+  return Math.max(1, Math.min(MOST_DROPS, Math.floor(MOST_ENTRIES / entries)));
+}
+
 /** A page that columns are told to show. */
 export type ShownPage = Extract<ToContact, { kind: 'show' }>;
 
@@ -87,8 +95,11 @@ export const useFitChecks = defineStore('fitChecks', () => {
       .sort((a, b) => Number(b.trouble !== '') - Number(a.trouble !== '')),
   );
 
-  /** The page as visitors get it, for the columns: the working copy, or what it is compared with. */
-  function pageToShow(which: 'main' | 'other'): ShownPage | null {
+  /**
+   * The page as visitors get it, for the columns: the working copy, or what it is compared with. `isUnasked`: drawn without
+   * anybody asking, so only as much of it as is not felt.
+   */
+  function pageToShow(which: 'main' | 'other', isUnasked = false): ShownPage | null {
     const document = which === 'other' ? (comparing.shown?.document ?? null) : work.shown;
     if (document === null) return null;
     const menus = which === 'other' ? (comparing.shown?.menus ?? null) : null;
@@ -98,6 +109,7 @@ export const useFitChecks = defineStore('fitChecks', () => {
       fits: work.shownFits,
       isComposed: true,
     });
+    const most = isUnasked ? mostUnasked(header) : drops.value.length;
     return {
       kind: 'show',
       header,
@@ -105,7 +117,7 @@ export const useFitChecks = defineStore('fitChecks', () => {
       css: work.dress(css),
       language: document.site.language,
       direction: document.site.direction,
-      drops: drops.value.map(({ part, item }) => ({ part, item })),
+      drops: drops.value.slice(0, most).map(({ part, item }) => ({ part, item })),
     };
   }
 
@@ -145,6 +157,10 @@ export const useFitChecks = defineStore('fitChecks', () => {
     });
     return [...found.values()];
   });
+  /** Unasked, not all dropdowns were opened: the contact sheet opens all. */
+  const isPartial = computed(() =>
+    Object.values(drawn.value).some((column) => column.drops.length < drops.value.length),
+  );
   const tallAt = (part: Id | undefined, item: Id | undefined): TallDrop | null =>
     tall.value.find((one) => one.part === part && one.item === item) ?? null;
 
@@ -162,5 +178,5 @@ export const useFitChecks = defineStore('fitChecks', () => {
     return [...found.values()];
   });
 
-  return { widths, drops, pageToShow, drawn, note, tall, tallAt, findings };
+  return { widths, drops, pageToShow, drawn, note, tall, tallAt, isPartial, findings };
 });

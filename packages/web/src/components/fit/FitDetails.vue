@@ -156,7 +156,9 @@ function show({ problem, mode }: Line): void {
         </button>
         <p class="mute">
           Also checked: text at 150 and 200 %, zoom to 400 %, direction reversed, labels 35 % longer, a
-          scrollbar, touch, keyboard, forced colours, reduced motion, and screens 390, 640 and 768 px high.
+          scrollbar, touch, keyboard, forced colours, reduced motion, and screens 390, 640 and 768 px high{{
+            checks.isPartial ? ' (some of the dropdowns; the contact sheet has all)' : ''
+          }}.
         </p>
       </div>
       <ul v-if="lines.length + lacking.length + seen.length > 0" class="list">

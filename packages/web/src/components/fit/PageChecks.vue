@@ -13,7 +13,7 @@ const SETTLING = 900;
 const shown = shallowRef<ShownPage | null>(null);
 let timer: ReturnType<typeof setTimeout> | undefined;
 watch(
-  () => checks.pageToShow('main'),
+  () => checks.pageToShow('main', true),
   (page) => {
     clearTimeout(timer);
     timer = setTimeout(() => (shown.value = page), SETTLING);
