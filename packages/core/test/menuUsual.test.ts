@@ -61,6 +61,7 @@ describe('what a menu sets for all its entries', () => {
       { text: 'Sale', position: 'after' },
     ]);
     expect(resolved(all, 'Visit').badge).toBeUndefined();
+    expect(resolved(badged, 'News').badge).toEqual({ text: 'New', position: 'after' });
   });
 
   it('is what each entry would deliver if it were set for it', () => {
@@ -77,7 +78,9 @@ describe('what a menu sets for all its entries', () => {
         ),
       start,
     );
-    expect(renderMenu(resolveMenu(usual, menu), {})).toEqual(renderMenu(resolveMenu(each, menu), {}));
+    expect(renderMenu(resolveMenu(usual, menu), { place: 'bar' })).toEqual(
+      renderMenu(resolveMenu(each, menu), { place: 'bar' }),
+    );
   });
 
   it('is told apart from what an item says, where that is the usual form of others', () => {

@@ -202,7 +202,7 @@ describe('what other programs write', () => {
         {
           label: 'A',
           address: '/a',
-          settings: { tooltip: 'Tip', badge: { text: '<b>' }, cssClass: '1 2', onclick: 'x' },
+          settings: { tooltip: 'Tip', badge: { text: 4 }, cssClass: '1 2', onclick: 'x' },
         },
       ],
     });

@@ -36,9 +36,9 @@ export function withUsualActivation(
   return own === undefined && activation === undefined ? undefined : { ...activation, ...own };
 }
 
-/** A badge where it stands. */
+/** A badge with its position: its own, else as its menu says, else after the label. */
 export function withUsualBadge(badge: Badge | undefined, { badgeAt }: MenuUsual): Badge | undefined {
-  return badge === undefined || badge.position !== undefined || badgeAt === undefined
+  return badge === undefined || badge.position !== undefined
     ? badge
-    : { ...badge, position: badgeAt };
+    : { ...badge, position: badgeAt ?? 'after' };
 }

@@ -109,7 +109,8 @@ function resolveItem(
 function withUsual(document: SiteDocument, item: Item, usual: MenuUsual): Face {
   const face = faceOf(document, item);
   // Most menus say nothing.
-  if (Object.keys(usual).length === 0) return face;
+  if (Object.keys(usual).length === 0 && (face.badge === undefined || face.badge.position !== undefined))
+    return face;
   const isTop = document.menus.nodes.has(item.parent);
   const [dropdown, activation, badge] = [
     isTop ? withUsualDropdown(face.dropdown, usual) : face.dropdown,

@@ -157,7 +157,7 @@ function retire(): void {
         </select>
       </label>
       <fieldset class="usual">
-        <legend>For all entries, unless an item says otherwise</legend>
+        <legend>For all entries, unless an item has its own setting</legend>
         <label class="line">
           <span>Dropdown type</span>
           <select v-model="usualForm" class="plain-field">

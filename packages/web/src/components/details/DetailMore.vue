@@ -119,7 +119,7 @@ function setYesNo(field: OwnField, isYes: boolean | null): void {
         :is-mixed="common('branchHiddenOn').isMixed"
       />
     </div>
-    <!-- Of what drops from a bar, it stands with what opens that. -->
+    <!-- For entries with a dropdown it is set beside “Opens on”. -->
     <WhenClicked
       v-if="!isTop"
       class="stack"
