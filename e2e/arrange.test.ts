@@ -179,7 +179,10 @@ describe('the spread', () => {
     await person.select('Plant fair');
     await person.click('Apply to siblings …');
     const dialog = await person.find('[role=dialog] form');
-    expect(await dialog.getText()).toMatch(/Settings\s[\s\S]*Badge/);
+    await person.eventually('its settings are not listed', async () =>
+      /Settings\s[\s\S]*Badge/.test(await dialog.getText()),
+    );
+    await person.settled();
     const inDialog = async (label: string): Promise<void> => {
       for (const one of await dialog.findElements({ css: 'label' }))
         if ((await one.getText()).startsWith(label)) await one.findElement({ css: 'input' }).click();
@@ -214,8 +217,19 @@ describe('the spread', () => {
     expect(await (await person.find('.drops input:checked[value=list]')).isSelected()).toBe(true);
     await person.click('Menu');
     await person.click('Menu settings …');
-    await (await person.find('.usual select option[value=flyouts]')).click();
-    await (await person.find('.usual select option[value=press]')).click();
+    // While the dialog comes in, nothing in it can be pressed.
+    await person.eventually('it is not there', async () =>
+      (await (await person.find('.usual legend')).getText()).startsWith('For all entries'),
+    );
+    await person.settled();
+    const choose = (value: string): Promise<unknown> =>
+      person.eventually(`${value} is not chosen`, async () => {
+        const option = await person.find(`.usual select option[value=${value}]`);
+        await option.click();
+        return option.isSelected();
+      });
+    await choose('flyouts');
+    await choose('press');
     await person.click('Done');
     await person.eventually('the live header is as it was', async () =>
       (await dropsOf('The garden')).includes('zv-drops-flyouts'),
