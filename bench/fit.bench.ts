@@ -124,7 +124,7 @@ async function contactFigure(): Promise<Figure> {
       await driver.get(`${stack.editor}/quillmere/fit`);
       await person.eventually(
         'too few lanes',
-        async () => (await driver.findElements(By.css('.lane.inner'))).length >= DROPS,
+        async () => (await driver.findElements(By.css('.lane.depth-2'))).length >= DROPS,
       );
       const start = performance.now();
       await (await person.byText('label', 'Contact sheet')).click();

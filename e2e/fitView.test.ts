@@ -255,7 +255,7 @@ describe('what only the drawn page can answer for', () => {
       browser.driver.executeAsyncScript(
         `const [header, css, done] = arguments;
         addEventListener('message', function hear({ data }) {
-          if (data.kind !== 'drawn') return;
+          if (data.kind !== 'drawn' || data.findings === null) return;
           removeEventListener('message', hear);
           done(data.findings.map(({ mode, fault, name }) => mode + ' ' + fault + ' ' + name));
         });

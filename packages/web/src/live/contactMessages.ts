@@ -36,8 +36,8 @@ export interface DrawnDrop {
 /** A column as it has been drawn. */
 export interface DrawnColumn {
   readonly drops: readonly DrawnDrop[];
-  /** What fails for some visitors. */
-  readonly findings: readonly VisitorFinding[];
+  /** What fails for some visitors; null: that is told a moment later. */
+  readonly findings: readonly VisitorFinding[] | null;
 }
 
 /** What a column of the contact sheet tells the editor. */
@@ -48,7 +48,8 @@ export function fromContact(data: unknown): FromContact | null {
   if (typeof data !== 'object' || data === null) return null;
   const { kind, drops, findings } = data as { readonly [name: string]: unknown };
   if (kind === 'ready') return { kind };
-  if (kind !== 'drawn' || !isListOf(drops, isDrawn) || !isListOf(findings, isFinding)) return null;
+  if (kind !== 'drawn' || !isListOf(drops, isDrawn)) return null;
+  if (findings !== null && !isListOf(findings, isFinding)) return null;
   return { kind, drops, findings };
 }
 

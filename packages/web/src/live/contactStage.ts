@@ -38,23 +38,18 @@ function show({ header, rest, css, language, direction, drops }: Extract<ToConta
   );
   document.dispatchEvent(new Event('zv:added'));
   const own = (shows += 1);
-  void Promise.all([document.fonts.ready, picturesIn(column)]).then(() => {
+  void document.fonts.ready.then(() => {
     if (own !== shows) return;
     const opened = drops.map(openIn);
-    tell({ kind: 'drawn', drops: opened, findings: visitorFindings([...column.children], css, showStyles) });
+    tell({ kind: 'drawn', drops: opened, findings: null });
+    // What is seen comes first; what fails for some visitors takes a look at every element.
+    setTimeout(() => {
+      if (own !== shows) return;
+      const findings = visitorFindings([...column.children], css, showStyles);
+      tell({ kind: 'drawn', drops: opened, findings });
+    });
   });
 }
-/** Heights depend on pictures; one that cannot be loaded, or not soon, leaves its place empty. */
-function picturesIn(element: Element): Promise<unknown> {
-  const pictures = [...element.querySelectorAll('img')].map((one) => {
-    one.loading = 'eager';
-    return one.decode().catch(() => null);
-  });
-  return Promise.race([Promise.all(pictures), new Promise((done) => setTimeout(done, PATIENCE))]);
-}
-/** How long pictures are waited for, in ms. */
-const PATIENCE = 2000;
-
 /** What was told to be shown last counts. */
 let shows = 0;
 

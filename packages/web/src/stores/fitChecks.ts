@@ -128,7 +128,9 @@ export const useFitChecks = defineStore('fitChecks', () => {
     () => (drawn.value = {}),
   );
   function note(width: number, column: DrawnColumn): void {
-    drawn.value = { ...drawn.value, [width]: column };
+    // Until they are told anew, the last ones hold.
+    const findings = column.findings ?? drawn.value[width]?.findings ?? null;
+    drawn.value = { ...drawn.value, [width]: { ...column, findings } };
   }
 
   /** What is taller than some screens; what is in the drawer counts as the drawer. */
