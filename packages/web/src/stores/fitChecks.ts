@@ -96,8 +96,8 @@ export const useFitChecks = defineStore('fitChecks', () => {
   );
 
   /**
-   * The page as visitors get it, for the columns: the working copy, or what it is compared with. `isUnasked`: drawn without
-   * anybody asking, so only as much of it as is not felt.
+   * The page as visitors get it, for the columns: the working copy, or what it is compared with. `isUnasked`: drawn where
+   * nobody sees it, so only as much of it as is not felt. O(page).
    */
   function pageToShow(which: 'main' | 'other', isUnasked = false): ShownPage | null {
     const document = which === 'other' ? (comparing.shown?.document ?? null) : work.shown;
@@ -114,7 +114,7 @@ export const useFitChecks = defineStore('fitChecks', () => {
       kind: 'show',
       header,
       rest: side + footer,
-      css: work.dress(css),
+      css: isUnasked ? work.sized(css) : work.dress(css),
       language: document.site.language,
       direction: document.site.direction,
       drops: drops.value.slice(0, most).map(({ part, item }) => ({ part, item })),

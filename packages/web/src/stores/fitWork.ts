@@ -47,11 +47,13 @@ export const useFitWork = defineStore('fitWork', () => {
   });
   /** What the picture is shown with besides a mode: it changes nothing of what is measured. */
   const seenWith = ref<'forcedColours' | 'lessMotion' | null>(null);
-  /** A style sheet with what a visitor has set. */
+  /** A style sheet with the size of text that a visitor has set. */
+  const sized = (css: string): string =>
+    textIn(fit.mode) === 100 ? css : `${css}\n:root{font-size:${textIn(fit.mode)}%}`;
+  /** A style sheet with all that a visitor has set. */
   function dress(css: string): string {
-    const sized = textIn(fit.mode) === 100 ? css : `${css}\n:root{font-size:${textIn(fit.mode)}%}`;
-    if (seenWith.value === 'lessMotion') return asStill(sized);
-    return seenWith.value === 'forcedColours' ? `${asForced(sized)}\n${FORCED}` : sized;
+    if (seenWith.value === 'lessMotion') return asStill(sized(css));
+    return seenWith.value === 'forcedColours' ? `${asForced(sized(css))}\n${FORCED}` : sized(css);
   }
 
   /** What does not fit at the width of the picture, each at the entry with which it begins. */
@@ -97,5 +99,5 @@ export const useFitWork = defineStore('fitWork', () => {
     null,
   );
 
-  return { hasPath, path, seenWith, shownProblems, shown, shownFits, dress, signs, chooseAt, apply };
+  return { hasPath, path, seenWith, shownProblems, shown, shownFits, sized, dress, signs, chooseAt, apply };
 });

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { onBeforeUnmount, shallowRef, watch } from 'vue';
+import { useFit } from '../../stores/fit.ts';
 import { useFitChecks, type ShownPage } from '../../stores/fitChecks.ts';
+import { useFitWork } from '../../stores/fitWork.ts';
+import { useFrame } from '../../stores/frame.ts';
 import ContactColumn from './ContactColumn.vue';
 
 /**
@@ -8,15 +11,19 @@ import ContactColumn from './ContactColumn.vue';
  * asking, a moment after each change.
  */
 const checks = useFitChecks();
+const fit = useFit();
+const work = useFitWork();
+const frame = useFrame();
 /** How long nothing must change until the page is drawn again, in ms: what is typed comes first. */
 const SETTLING = 900;
 const shown = shallowRef<ShownPage | null>(null);
 let timer: ReturnType<typeof setTimeout> | undefined;
 watch(
-  () => checks.pageToShow('main', true),
-  (page) => {
+  // What the page is made from: it is drawn when nothing changes any more.
+  [() => work.shown, () => work.shownFits, () => frame.situation, () => checks.drops, () => fit.mode],
+  () => {
     clearTimeout(timer);
-    timer = setTimeout(() => (shown.value = page), SETTLING);
+    timer = setTimeout(() => (shown.value = checks.pageToShow('main', true)), SETTLING);
   },
   { immediate: true },
 );
