@@ -232,8 +232,10 @@ function retire(): void {
   padding: 12px 0 0;
   border: 0;
   border-block-start: 1px solid var(--line);
+  /* The selects by device class line up with the others. */
+  --device-name-width: 120px;
 }
-.usual legend {
+.usual > legend {
   float: inline-start;
   padding: 0;
   font-weight: 600;

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import type { Activation, DeviceClass, MenuUsual } from '@zorvik/core';
+import { computed } from 'vue';
+import { deviceClasses, type Activation, type DeviceClass, type MenuUsual } from '@zorvik/core';
 import { activationWords } from '../../composables/settingWords.ts';
+import DeviceSelects from '../common/DeviceSelects.vue';
 
 /** What a click does on items with a link and a submenu, by device class; null: items differ. */
 type Activations = NonNullable<MenuUsual['activation']>;
@@ -10,58 +12,32 @@ const props = defineProps<{
   usual?: Activations | undefined;
 }>();
 const emit = defineEmits<{ change: [value: Activations] }>();
-const devices = ['wide', 'medium', 'narrow'] as const;
-const shown = (device: DeviceClass): Activation | '' =>
-  props.value === null ? '' : (props.value[device] ?? props.usual?.[device] ?? 'split');
+const choices = (Object.keys(activationWords) as Activation[]).map((value) => ({
+  value,
+  label: activationWords[value],
+}));
+const usualOn = (device: DeviceClass): Activation => props.usual?.[device] ?? 'split';
+const values = computed(() => {
+  const { value } = props;
+  if (value === null) return null;
+  return Object.fromEntries(
+    deviceClasses.map((device) => [device, value[device] ?? usualOn(device)]),
+  ) as Record<DeviceClass, Activation>;
+});
 function set(device: DeviceClass, what: Activation): void {
   const { [device]: _, ...rest } = props.value ?? {};
   // What is as usual needs not be kept.
-  const isUsual = what === (props.usual?.[device] ?? 'split');
-  emit('change', isUsual ? rest : { ...rest, [device]: what });
+  emit('change', what === usualOn(device) ? rest : { ...rest, [device]: what });
 }
 </script>
 
 <template>
-  <fieldset class="clicks">
-    <legend class="caption">When clicked (items with a link and a submenu)</legend>
-    <label v-for="device in devices" :key="device">
-      <span>{{ device }}</span>
-      <select
-        class="plain-field"
-        :value="shown(device)"
-        @change="set(device, ($event.target as HTMLSelectElement).value as Activation)"
-      >
-        <option v-if="value === null" value="" disabled>differs</option>
-        <option v-for="(words, what) in activationWords" :key="what" :value="what">{{ words }}</option>
-      </select>
-    </label>
-  </fieldset>
+  <DeviceSelects
+    class="clicks"
+    label="When clicked (items with a link and a submenu)"
+    :values="values"
+    :choices="choices"
+    is-stacked
+    @choose="set"
+  />
 </template>
-
-<style scoped>
-.clicks {
-  display: grid;
-  gap: 4px;
-  min-width: 0;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-.caption {
-  padding: 0;
-}
-label {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-label span {
-  width: 56px;
-  color: var(--mute);
-  font-size: 0.75rem;
-}
-select {
-  min-width: 0;
-  max-width: 100%;
-}
-</style>
