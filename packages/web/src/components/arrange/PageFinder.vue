@@ -173,8 +173,9 @@ function press(event: KeyboardEvent): void {
   else if (event.key === 'ArrowUp') mark(marked.value - 1);
   else if (isBrowsing.value && (event.key === 'ArrowRight' || event.key === 'ArrowLeft')) {
     const branch = branches.value[marked.value];
-    if (branch?.hasPages !== true || branch.isOpen === (event.key === 'ArrowRight')) return;
-    fold(branch.page.id);
+    if (branch === undefined || branch.childCount === 0) return;
+    if (branch.isUnfolded === (event.key === 'ArrowRight')) return;
+    fold(branch.id);
   } else if (event.key === 'Enter') onceFound(event.shiftKey ? pickMarked : add);
   else return;
   event.preventDefault();
@@ -299,8 +300,8 @@ const releases = new WeakMap<HTMLElement, () => void>();
               v-if="isBrowsing"
               class="fold"
               aria-hidden="true"
-              :title="branches[index]?.isOpen ? 'Fold (←)' : 'Unfold (→)'"
-              :class="{ none: branches[index]?.hasPages !== true, open: branches[index]?.isOpen }"
+              :title="branches[index]?.isUnfolded ? 'Fold (←)' : 'Unfold (→)'"
+              :class="{ none: !branches[index]?.childCount, open: branches[index]?.isUnfolded }"
               @click.stop="fold(found[index]?.id ?? '')"
             >
               <svg viewBox="0 0 24 24" width="14" height="14">
