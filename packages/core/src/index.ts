@@ -241,7 +241,7 @@ export type { OwnValues, ResolvedItem, ResolvedMenu, ResolvedPart } from './reso
 export { fitsType } from './schema/ownField.ts';
 export { changeTree, type ChangeRow, type ChangeTree } from './diff/changeRows.ts';
 export { dropdownOf, usualOf } from './model/menuUsual.ts';
-export { makePartsAlike, unlikeParts } from './commands/partsAlike.ts';
+export { makePartsAlike, partsOfItsKind, unlikeParts } from './commands/partsAlike.ts';
 export { skippedItems, type SkippedItem, type SkipReason } from './checks/skippedItems.ts';
 export { resolveMenu, type ResolveChoices } from './resolve/resolveMenu.ts';
 export {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { composePanel } from '../src/commands/composing.ts';
-import { makePartsAlike, unlikeParts } from '../src/commands/partsAlike.ts';
+import { makePartsAlike, partsOfItsKind, unlikeParts } from '../src/commands/partsAlike.ts';
 import { shippedPresets, usePreset } from '../src/commands/presets.ts';
 import { setPart } from '../src/commands/composing.ts';
 import { inWords } from '../src/base/sentences.ts';
@@ -31,6 +31,11 @@ describe('settings of a part', () => {
     expect(pictures.length).toBe(3);
     expect([...unlikeParts(start, first ?? '')]).toEqual([]);
     expect([...unlikeParts(set, first ?? '')]).toEqual([['ratio', [second, third]]]);
+  });
+
+  it('are those of its own kind in its own panel, each time in the same order', () => {
+    for (const one of pictures)
+      expect(partsOfItsKind(set, one).map(({ id }) => id)).toEqual([first, second, third]);
   });
 
   it('are given to those that were chosen, and to no others, as one edit', () => {

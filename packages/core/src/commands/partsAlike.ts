@@ -37,7 +37,7 @@ export function unlikeParts(document: SiteDocument, id: Id): Map<PartField, Id[]
   const fields = (Object.entries(fieldsOf(part.kind)) as [PartField, Field][]).filter(([, { control }]) =>
     SETTINGS.has(control.kind),
   );
-  const others = alikeParts(document, part);
+  const others = partsOfItsKind(document, part);
   const found = new Map<PartField, Id[]>();
   for (const [name] of fields) {
     const unlike = others
@@ -48,13 +48,11 @@ export function unlikeParts(document: SiteDocument, id: Id): Map<PartField, Id[]
   return found;
 }
 
-/** The other parts of its kind in the same panel or area, in their order. */
-function alikeParts(document: SiteDocument, { id, kind }: Part): Part[] {
+/** The parts of a part's kind in the same panel or area, with itself, in their order. O(parts there). */
+export function partsOfItsKind(document: SiteDocument, { id, kind }: Part): Part[] {
   const top = wayUp(document, id).at(-1);
   const tops = top?.kind === 'area' ? [top.id] : [...childrenOf(document.parts, top?.parent ?? id)];
-  return tops
-    .flatMap((one) => branchOf(document.parts, one))
-    .filter((one) => one.kind === kind && one.id !== id);
+  return tops.flatMap((one) => branchOf(document.parts, one)).filter((one) => one.kind === kind);
 }
 
 function valueOf(part: Part, name: PartField): unknown {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed } from 'vue';
 import {
   capitalised,
   faceOf,
@@ -14,12 +14,11 @@ import {
   type Item,
 } from '@zorvik/core';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
+import AlikeButton from '../common/AlikeButton.vue';
 
-/** Offers to apply an item's settings to its siblings that differ: which, and to which, is asked first. */
-const AlikeDialog = defineAsyncComponent(() => import('../common/AlikeDialog.vue'));
+/** Offers to apply an item's settings to its siblings that differ. */
 const props = defineProps<{ item: Item }>();
 const copy = useWorkingCopy();
-const isOpen = ref(false);
 /** Beyond this many siblings, finding out would be felt with every key. */
 const MOST = 500;
 
@@ -49,16 +48,5 @@ function apply(keys: readonly string[], ids: readonly Id[]): void {
 </script>
 
 <template>
-  <button v-if="settings.length > 0" type="button" class="plain-button" @click="isOpen = true">
-    Apply to siblings …
-  </button>
-  <AlikeDialog
-    v-if="isOpen"
-    v-model="isOpen"
-    :name="nameOf(item.id)"
-    others="sibling"
-    :settings="settings"
-    :name-of="nameOf"
-    @apply="apply"
-  />
+  <AlikeButton :id="item.id" others="sibling" :settings="settings" :name-of="nameOf" @apply="apply" />
 </template>
