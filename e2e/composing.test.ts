@@ -199,6 +199,15 @@ describe('a panel', () => {
       await (await person.byText('span', 'Links and a call')).click();
       return /^row cell8 groups cell4 heading button$/.test(await outlineOf('Learn'));
     });
+    // On narrow screens it is a list, which is not shown beside the rows on wide ones.
+    const lists = await onStage(() =>
+      person.eventually('it is not drawn', () =>
+        browser.driver.executeScript<string[] | false>(
+          `const lists = [...document.querySelectorAll('.zv-rows>.zv-all-items')].map((one) => getComputedStyle(one).display); return lists.length > 0 && lists`,
+        ),
+      ),
+    );
+    expect(lists).toEqual(['none']);
     await person.click('Presets');
     const field = await person.find('.presets input');
     await person.settled();
@@ -279,6 +288,20 @@ describe('parts', () => {
       'it does not lead there',
       async () =>
         (await partsOf('Visit')).findLast(({ kind }) => kind === 'heading')?.destination?.kind === 'page',
+    );
+    await add('Link list');
+    await keys(Key.ARROW_DOWN);
+    const badge = await (await person.byText('label', 'Badge')).getAttribute('for');
+    await (await person.find(`[id="${badge}"]`)).sendKeys('New', Key.ENTER);
+    await (await person.find('.icon .shown')).click();
+    await (await person.find('.picker input')).sendKeys('leaf');
+    await (await person.find('.picker button[aria-label=leaf]')).click();
+    await person.eventually('badge and icon are not drawn', () =>
+      onStage(() =>
+        browser.driver.executeScript<boolean>(
+          `const link = document.querySelector('.zv-links li>span'); const icon = link?.querySelector('svg')?.getBoundingClientRect(); return icon?.width > 0 && icon.width < 40 && link.querySelector('.zv-badge').textContent === 'New'`,
+        ),
+      ),
     );
   });
 

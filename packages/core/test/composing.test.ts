@@ -18,7 +18,8 @@ import type { CommandContext } from '../src/commands/context.ts';
 import { duplicateItems, moveItems, pasteItems, removeItems } from '../src/commands/items.ts';
 import { panelSketch, savePreset, shippedPresets, usePreset } from '../src/commands/presets.ts';
 import { follow, unfollow } from '../src/commands/follow.ts';
-import { retireMenu } from '../src/commands/menus.ts';
+import { setEntryLooks } from '../src/commands/looks.ts';
+import { retireMenu, setMenu } from '../src/commands/menus.ts';
 import type { SiteDocument } from '../src/model/document.ts';
 import { childrenOf, withNodeChanged } from '../src/model/forest.ts';
 import type { PanelFacts } from '../src/schema/dropdown.ts';
@@ -35,7 +36,9 @@ import { notYetShown } from '../src/panel/shownApart.ts';
 import { sweepPanel } from '../src/panel/sweepPanel.ts';
 import { renderMenu } from '../src/render/renderMenu.ts';
 import { renderStyles } from '../src/render/renderStyles.ts';
+import { entryStyle } from '../src/resolve/entryStyle.ts';
 import { resolveMenu } from '../src/resolve/resolveMenu.ts';
+import { sheetOf, styleClass, styledIn } from '../src/resolve/sheetOf.ts';
 import { createFilling } from '../src/resolve/withFollowed.ts';
 import type { Part, PartFacts, PartKind } from '../src/schema/part.ts';
 import { contextOf } from '../testing/contextOf.ts';
@@ -450,6 +453,47 @@ describe('the HTML of composed panels', () => {
     expect(made).toContain('action="/search"');
     expect(made).toMatch(
       /<img src="a{32}-1200\.webp" srcset="a{32}-320\.webp 320w, [^"]+" sizes="[^"]+" width="1200" height="800" alt="&lt;img[^"]+" loading="lazy" decoding="async">/,
+    );
+  });
+
+  it('gives links of a list their icon and badge, like items: where the link says, or its menu, in colours of their own', () => {
+    const icon = { name: 'leaf', path: 'M2 2h20v20H2Z', position: 'after' } as const;
+    const listed = after(composed, (context) => addPartOf(context, shop, nth(composed, 'cell').id, 'links'));
+    const { id } = nth(listed, 'link');
+    const set = (document: SiteDocument, changes: Parameters<typeof setPart>[2]): SiteDocument =>
+      after(document, (context) => setPart(context, id, changes));
+    const plain = set(listed, { text: 'Maps', destination: { kind: 'address', address: '/maps' } });
+    expect(html(plain)).toContain('<li><a href="/maps">Maps</a></li>');
+    const css = (document: SiteDocument): string =>
+      renderStyles(document.site, [resolveMenu(document, site.menu)], undefined, sheetOf(document));
+    expect(css(plain)).not.toContain('zv-badge');
+    const shown = set(plain, { icon, badge: { text: ' New <b> \n' } });
+    const sign =
+      '<svg class="zv-after" viewBox="0 0 24 24" aria-hidden="true"><path d="M2 2h20v20H2Z"/></svg>';
+    expect(html(shown)).toContain(
+      `<li><a href="/maps">Maps${sign}<b class="zv-badge">New &lt;b&gt;</b></a></li>`,
+    );
+    expect(css(shown)).toMatch(/\.zv-badge[^{]*\{[^}]*background/);
+    const before = after(shown, (context) => setMenu(context, site.menu, { usual: { badgeAt: 'above' } }));
+    expect(html(before)).toContain(
+      `<a href="/maps" class="zv-face-stacked"><b class="zv-badge">New &lt;b&gt;</b>Maps${sign}</a>`,
+    );
+    const own = set(before, { badge: { text: 'New', position: 'before' } });
+    expect(html(own)).toContain('<b class="zv-badge zv-before">New</b>Maps');
+    const green = after(own, (context) => setEntryLooks(context, [id], 'badge', { background: '#004400' }));
+    expect(entryStyle(green, id, 'badge', 'background')?.value).toBe('#004400');
+    expect(renderMenu(resolveMenu(green, site.menu), { place: 'bar', styled: styledIn(green) })).toContain(
+      `<li class="${styleClass(id)}"><a href="/maps">`,
+    );
+    expect(css(green)).toContain(
+      `.zv-badge:where(.${styleClass(id)},.${styleClass(id)} *){background-color:#004400}`,
+    );
+    expect(html(set(own, { icon: null, badge: { text: '  ' } }))).toContain(
+      '<li><a href="/maps">Maps</a></li>',
+    );
+    expect(why(own, (context) => setPart(context, id, { badge: { text: 'x'.repeat(41) } }))).toBe('tooLong');
+    expect(why(own, (context) => setPart(context, id, { icon: { ...icon, path: '"><script>' } }))).not.toBe(
+      'it was not refused',
     );
   });
 

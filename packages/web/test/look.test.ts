@@ -4,7 +4,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { companyMarks } from '../companyMarks.ts';
-import { usualIcons } from '../src/components/details/usualIcons.ts';
+import { usualIcons } from '../src/components/common/usualIcons.ts';
 import { COLUMN, columnWidth } from '../src/composables/spread.ts';
 import { useAppearance } from '../src/stores/appearance.ts';
 import { useLiveView } from '../src/stores/liveView.ts';

@@ -1,7 +1,7 @@
 import { mintId, type Id } from '../base/ids.ts';
 import { plainLine } from '../base/plainLine.ts';
 import { refusal } from '../base/refusal.ts';
-import { no, type Result } from '../base/result.ts';
+import { no, ok, type Result } from '../base/result.ts';
 import { sentence } from '../base/sentences.ts';
 import { branchOf } from '../model/branchOf.ts';
 import type { SiteDocument } from '../model/document.ts';
@@ -35,6 +35,7 @@ import { givenBack } from './drawer.ts';
 import { beginningOf } from './beginningOf.ts';
 import { enclosing, cellsOf, spanned } from './panelCells.ts';
 import { additions, removal } from './panelParts.ts';
+import { keptBadge } from './settings.ts';
 import { stepAlong } from './spots.ts';
 
 /** Facts of a part that are set; null takes one away. */
@@ -238,7 +239,9 @@ export function setPart(context: CommandContext, id: Id, typed: PartChanges): Re
   const part = context.document.parts.nodes.get(id);
   if (part === undefined) return no(missing('parts', id));
   // Whether they are values of their fields is asked of every edit that is made.
-  const set = keptFields(part.kind, typed);
+  const badge = typed.badge == null ? ok(null) : keptBadge(typed.badge);
+  if (!badge.ok) return badge;
+  const set = keptFields(part.kind, typed.badge == null ? typed : { ...typed, badge: badge.value });
   const was = Object.fromEntries(Object.keys(set).map((field) => [field, part[field as PartField] ?? null]));
   return makeEdit(context, [{ kind: 'updatePart', id, set, was }], {
     label: nameOf(context.document, 'parts', id),

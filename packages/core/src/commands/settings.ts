@@ -18,6 +18,7 @@ import {
   LONGEST_DESCRIPTION,
   LONGEST_TOOLTIP,
   settingNames,
+  type Badge,
   type SettingName,
 } from '../schema/settings.ts';
 import { makeEdit, type CommandContext } from './context.ts';
@@ -74,15 +75,22 @@ function checkSettings(typed: ItemChanges): Result<ItemChanges> {
     set.cssClass = given === '' ? null : given;
   }
   if (typed.badge != null) {
-    const text = plainLine(typed.badge.text);
-    if (text.length > LONGEST_BADGE)
-      return no(refusal('tooLong', { what: 'a badge', length: text.length, most: LONGEST_BADGE }));
-    set.badge = text === '' ? null : { ...typed.badge, text };
+    const badge = keptBadge(typed.badge);
+    if (!badge.ok) return badge;
+    set.badge = badge.value;
   }
   for (const name of ['hiddenOn', 'branchHiddenOn'] as const) if (typed[name]?.length === 0) set[name] = null;
   for (const name of ['activation', 'own'] as const)
     if (typed[name] != null && Object.keys(typed[name]).length === 0) set[name] = null;
   return ok(set as ItemChanges);
+}
+
+/** A badge as it is kept; null: nothing is left of its text. */
+export function keptBadge(typed: Badge): Result<Badge | null> {
+  const text = plainLine(typed.text);
+  if (text.length > LONGEST_BADGE)
+    return no(refusal('tooLong', { what: 'a badge', length: text.length, most: LONGEST_BADGE }));
+  return ok(text === '' ? null : { ...typed, text });
 }
 
 /** What may be offered to the siblings of an item: settings, and how it opens. */

@@ -1,12 +1,33 @@
+import { withUsualBadge } from '../model/menuUsual.ts';
+import { classAttribute } from './attributes.ts';
 import { buttonRules } from './buttonRules.ts';
-import { buttonClass, classAttribute } from './attributes.ts';
-import { linkTo, opening, textOf } from './html.ts';
+import { entryFace, entryFaceClasses, entryFaceRules } from './entryFace.ts';
+import { linkTo, opening } from './html.ts';
 import { linked, type PartHandler } from './partHandler.ts';
 
 export const link: PartHandler<'link'> = {
-  resolve: linked,
-  html: (part, within) => [
-    `<${opening('li', part, within, '')}>${linkTo(part, textOf(part), classAttribute(buttonClass(part.variant)))}</li>`,
+  resolve(part, within) {
+    const badge = withUsualBadge(part.badge, within.usual);
+    const base = badge === undefined ? within.base : { ...within.base, badge };
+    return linked(part, { ...within, base });
+  },
+  html(part, within, classes) {
+    const { text: label = '', variant: look, icon, badge } = part;
+    const seen = {
+      label,
+      ...(icon === undefined ? {} : { icon }),
+      ...(badge === undefined ? {} : { badge }),
+    };
+    const face = classAttribute(entryFaceClasses({ ...seen, ...(look === undefined ? {} : { look }) }));
+    // While it leads nowhere, which only its composer sees, it has the room and the looks of a link.
+    const inner =
+      part.href === undefined
+        ? `<span${face}>${entryFace(seen)}</span>`
+        : linkTo(part, entryFace(seen), face);
+    return [`<${opening('li', part, within, classes)}>${inner}</li>`];
+  },
+  css: (parts) => [
+    ...(parts.some(({ icon, badge }) => icon !== undefined || badge !== undefined) ? entryFaceRules : []),
+    ...buttonRules(parts.map(({ variant }) => variant)),
   ],
-  css: (parts) => buttonRules(parts.map(({ variant }) => variant)),
 };

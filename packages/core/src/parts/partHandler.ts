@@ -3,6 +3,7 @@ import type { SiteDocument } from '../model/document.ts';
 import type { VisitorWords } from '../base/visitorWords.ts';
 import type { ResolvedItem, ResolvedMenu, ResolvedPage, ResolvedPart } from '../resolve/resolved.ts';
 import type { PanelFacts } from '../schema/dropdown.ts';
+import type { MenuUsual } from '../schema/menu.ts';
 import type { PageSource, PartKind, PartOf } from '../schema/part.ts';
 import { canSendTo } from '../schema/parts/wrongAction.ts';
 import type { Rule } from '../style/rule.ts';
@@ -19,6 +20,8 @@ export interface ResolvesIn {
   readonly children: readonly ResolvedItem[];
   readonly left: readonly ResolvedItem[];
   readonly panel: PanelFacts;
+  /** What the menu of that item says for all its entries; in a frame: nothing. */
+  readonly usual: MenuUsual;
   readonly pagesOf: (source: PageSource) => readonly ResolvedPage[];
   readonly itemsOf: (menu: Id) => readonly ResolvedItem[];
   /** A whole menu, for placements; null where it is not there. */

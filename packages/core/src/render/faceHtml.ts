@@ -2,7 +2,8 @@ import { isSafeAddress } from '../base/address.ts';
 import type { ResolvedItem } from '../resolve/resolved.ts';
 import { deviceClasses, type DeviceClass } from '../schema/deviceClass.ts';
 import type { Activation } from '../schema/settings.ts';
-import { buttonClass, classAttribute, prefixed } from '../parts/attributes.ts';
+import { classAttribute, prefixed } from '../parts/attributes.ts';
+import { entryFace, entryFaceClasses } from '../parts/entryFace.ts';
 import { escapeHtml } from '../base/escape.ts';
 
 /** The classes of an item's `li`, as an attribute with a space before it; empty where it needs none. */
@@ -20,8 +21,8 @@ export function faceHtml(item: ResolvedItem, branch: string | null, fold: FaceFo
   const hasLink = item.href !== null && isSafeAddress(item.href);
   const face: Face = {
     item,
-    inner: innerHtml(item),
-    look: lookOf(item),
+    inner: entryFace(item),
+    look: entryFaceClasses(item),
     tip: item.tooltip === undefined ? '' : ` title="${escapeHtml(item.tooltip)}"`,
   };
   if (branch === null)
@@ -73,11 +74,6 @@ function opener(branch: string, isOpen = false): string {
   return `<button type="button" aria-expanded="${isOpen}" aria-controls="${branch}"`;
 }
 
-function lookOf({ look, icon, badge }: ResolvedItem): string {
-  const isStacked = icon?.position === 'above' || badge?.position === 'above';
-  return `${buttonClass(look)}${isStacked ? ' zv-face-stacked' : ''}`;
-}
-
 /**
  * The device classes on which the whole face opens the branch, and the classes of an arrow that is not seen
  * on all or some of them.
@@ -93,29 +89,4 @@ function howItOpens({ activation, arrowHidden }: ResolvedItem): {
     opening: on('open'),
     quiet: arrowHidden === true ? ' zv-arrow-hidden' : prefixed('zv-arrow-hidden-', on('follow')),
   };
-}
-
-/**
- * Label, description, icon and badge. The label stays for those who do not see the icon that stands for it.
- */
-function innerHtml({ label, labelHidden, description, icon, badge }: ResolvedItem): string {
-  const escaped = escapeHtml(label);
-  if (icon === undefined && badge === undefined && description === undefined) return escaped;
-  const isHidden = labelHidden === true && icon !== undefined;
-  const line = description === undefined ? '' : `<small>${escapeHtml(description)}</small>`;
-  const text = isHidden
-    ? `<i class="zv-visually-hidden">${escaped}</i>${line}`
-    : line === ''
-      ? escaped
-      : `<i class="zv-label">${escaped}${line}</i>`;
-  const sign =
-    icon === undefined
-      ? ''
-      : `<svg${icon.position === 'after' ? ' class="zv-after"' : ''} viewBox="0 0 24 24" aria-hidden="true"><path d="${escapeHtml(icon.path)}"/></svg>`;
-  const mark =
-    badge === undefined
-      ? ''
-      : `<b class="zv-badge${badge.position === 'before' ? ' zv-before' : ''}">${escapeHtml(badge.text)}</b>`;
-  const withSign = icon?.position === 'after' ? text + sign : sign + text;
-  return badge?.position === 'before' || badge?.position === 'above' ? mark + withSign : withSign + mark;
 }

@@ -60,7 +60,7 @@ export function panelStart(
 /** What stands in the panel of an item: its rows, or a list for each of its columns. */
 export function panelPieces(
   item: ResolvedItem,
-  { id, marks, pictures }: Omit<PanelAround, 'prefix' | 'children'> & { readonly id: string },
+  { id, ...around }: Omit<PanelAround, 'prefix' | 'children'> & { readonly id: string },
 ): Piece[] {
   const { rows, columns = [], children } = item;
   if (rows === undefined) {
@@ -73,10 +73,9 @@ export function panelPieces(
     );
   }
   const pieces = rowsHtml(rows, {
+    ...around,
     prefix: id,
     children: new Map(children.map((child) => [child.id, child])),
-    marks,
-    pictures,
   });
   const { narrow, medium } = item.dropdown?.panel ?? {};
   const isListed = (narrow === 'list' || medium === 'list') && children.length > 0;

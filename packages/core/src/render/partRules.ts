@@ -11,7 +11,7 @@ export const grid: readonly Rule[] = [
   rule('.zv-cell', 'display:flex;flex-direction:column;min-inline-size:0'),
   rule('.zv-side-by-side', 'flex-flow:row wrap'),
   rule('.zv-side-by-side>*', 'flex:1 1 9rem;min-inline-size:0'),
-  rule('.zv-all-items', 'display:none', { weight: 1 }),
+  rule('.zv-panel>.zv-all-items', 'display:none', { weight: 1 }),
   rule('.zv-only-medium,.zv-only-narrow', 'display:none'),
   rule('.zv-groups', 'display:grid;grid-template-columns:repeat(var(--_columns,1),minmax(0,1fr))'),
   rule('.zv .zv-title', 'margin:0'),

@@ -112,7 +112,7 @@ function shownPart(
     exception === null || part.kind !== 'placement'
       ? part
       : ({ ...rest, ...(exception.shows === undefined ? {} : { shows: exception.shows }) } as Part);
-  return resolvePart(panel, own, inner, { children: [], left: [], panel: {} });
+  return resolvePart(panel, own, inner, { children: [], left: [], panel: {}, usual: {} });
 }
 
 /**

@@ -101,7 +101,9 @@ function resolveItem(
     ...settingsOf(face, panels === null),
     ...(panels === null ? {} : keptWithin(document.site, face.dropdown)),
     ...ownValues(face.own, fields),
-    ...(panels === null ? { children } : childrenIn(panels, id, face.dropdown, children)),
+    ...(panels === null
+      ? { children }
+      : childrenIn(panels, id, { dropdown: face.dropdown, usual }, children)),
   };
 }
 
@@ -129,11 +131,11 @@ function withUsual(document: SiteDocument, item: Item, usual: MenuUsual): Face {
 function childrenIn(
   panels: PanelSources,
   id: Id,
-  dropdown: Dropdown | undefined,
+  { dropdown, usual }: { readonly dropdown: Dropdown | undefined; readonly usual: MenuUsual },
   children: readonly ResolvedItem[],
 ): Pick<ResolvedItem, 'columns' | 'rows' | 'children'> {
   if (dropdown?.form !== 'panel') return { children };
-  const rows = resolvePanel(panels, id, children, dropdown.panel ?? {});
+  const rows = resolvePanel(panels, id, children, { panel: dropdown.panel ?? {}, usual });
   if (rows.length > 0) return { rows, children };
   if (children.length === 0) return { children };
   const { groups, sizes } = panelColumns(children, dropdown.panel ?? {});

@@ -2,6 +2,7 @@ import type { Id } from '../base/ids.ts';
 import { childrenOf, nodeAt } from '../model/forest.ts';
 import { shownApart } from '../panel/shownApart.ts';
 import type { PanelFacts } from '../schema/dropdown.ts';
+import type { MenuUsual } from '../schema/menu.ts';
 import { mapTree } from '../walk/mapTree.ts';
 import type { ResolvedItem, ResolvedPart } from './resolved.ts';
 import { resolvePart, type PanelSources } from './resolvePart.ts';
@@ -11,7 +12,7 @@ export function resolvePanel(
   sources: PanelSources,
   owner: Id,
   children: readonly ResolvedItem[],
-  facts: PanelFacts,
+  { panel, usual }: { readonly panel: PanelFacts; readonly usual: MenuUsual },
 ): ResolvedPart[] {
   const { parts } = sources.document;
   const apart = shownApart(sources.document, owner);
@@ -22,7 +23,7 @@ export function resolvePanel(
     (id) => childrenOf(parts, id),
     (id, inner) => {
       const part = nodeAt(parts, id);
-      const made = resolvePart(sources, part, inner, { children, left, panel: facts });
+      const made = resolvePart(sources, part, inner, { children, left, panel, usual });
       if (part.kind === 'groups' && made !== null) left = [];
       return made;
     },

@@ -27,7 +27,7 @@ export function resolvePart(
   sources: PanelSources,
   part: Part,
   inner: readonly ResolvedPart[],
-  { children, left, panel }: Pick<ResolvesIn, 'children' | 'left' | 'panel'>,
+  around: Pick<ResolvesIn, 'children' | 'left' | 'panel' | 'usual'>,
 ): ResolvedPart | null {
   const { document, keepsEmpty, itemsOf, menuOf } = sources;
   const href = part.destination === undefined ? null : hrefOf(document, part.destination);
@@ -37,7 +37,7 @@ export function resolvePart(
     ...(inner.length > 0 ? { parts: inner } : {}),
   } as ResolvedPart;
   const pagesIn = (source: PageSource): ResolvedPage[] => pagesOf(document, source, sources.compareTitles);
-  const within = { document, base, children, left, panel, itemsOf, menuOf, pagesOf: pagesIn };
+  const within = { document, base, ...around, itemsOf, menuOf, pagesOf: pagesIn };
   const { part: resolved, isEmpty } = handlerOf(part.kind).resolve?.(part as never, within) ?? {
     part: base,
     isEmpty: false,

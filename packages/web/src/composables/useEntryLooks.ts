@@ -1,18 +1,19 @@
 import { computed } from 'vue';
-import { plainColour, setEntryLooks, styleId, type Property } from '@zorvik/core';
+import { plainColour, setEntryLooks, styleId, type Id, type Property } from '@zorvik/core';
 import { useDrawing } from './useDrawing.ts';
 import { usePalette } from '../stores/palette.ts';
-import { useSelection } from '../stores/selection.ts';
 import { useWorkingCopy } from '../stores/workingCopy.ts';
 
-/** How the icon or the badge of the chosen items looks, and setting that for all of them at once. */
-export function useEntryLooks(thing: 'icon' | 'badge') {
+/** See `useEntryLooks`. */
+export type EntryLooks = ReturnType<typeof useEntryLooks>;
+
+/** How the icon or the badge of some items, or of a link in a panel, looks, and setting that for all of them at once. */
+export function useEntryLooks(thing: 'icon' | 'badge', chosen: () => readonly Id[]) {
   const copy = useWorkingCopy();
-  const selection = useSelection();
   const palette = usePalette();
   const drawing = useDrawing();
   /** Items that show a shared link have its looks. */
-  const owners = computed(() => selection.chosen.map((id) => copy.document?.items.nodes.get(id)?.link ?? id));
+  const owners = computed(() => chosen().map((id) => copy.document?.items.nodes.get(id)?.link ?? id));
 
   /** What a property comes to; empty where the items differ. */
   function valueOf(property: Property): string {
@@ -39,7 +40,7 @@ export function useEntryLooks(thing: 'icon' | 'badge') {
   /** Sets a value for all of the items, or resets it with null; gives what is wrong with it, or null. */
   function set(property: Property, value: string | null): string | null {
     const done = copy.perform(
-      (context) => setEntryLooks(context, selection.chosen, thing, { [property]: value }),
+      (context) => setEntryLooks(context, chosen(), thing, { [property]: value }),
       `${thing} ${property}`,
     );
     return done.ok || done.refusal.code === 'changesNothing' ? null : done.refusal.message;

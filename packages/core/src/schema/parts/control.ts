@@ -69,6 +69,8 @@ export type Control = {
         | 'variant'
         | 'span'
         | 'icon'
+        | 'entryIcon'
+        | 'badge'
         | 'faces'
         | 'fits'
         | 'sign';

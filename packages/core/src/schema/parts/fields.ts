@@ -5,6 +5,7 @@ import { MOST_COLUMNS } from '../dropdown.ts';
 import { deviceClasses } from '../deviceClass.ts';
 import { DestinationShape } from '../item.ts';
 import { PictureShape } from '../picture.ts';
+import { BadgeShape, IconShape, type Badge, type Icon } from '../settings.ts';
 import { RichTextShape } from '../richText.ts';
 import { KeyShape, LinkAddressShape, LONGEST_LABEL } from '../shapes.ts';
 import { field, type Field } from './definePart.ts';
@@ -83,6 +84,12 @@ export const opensNewTab = field<Static<typeof YesShape>>(YesShape, {
 export const variant = field<Static<typeof KeyShape>>(KeyShape, {
   control: { kind: 'variant', label: 'Shown as' },
 });
+
+/** An icon beside its text, like that of an item. */
+export const icon = field<Icon>(IconShape, { control: { kind: 'entryIcon', label: 'Icon' } });
+
+/** A short note beside its text, like that of an item. */
+export const badge = field<Badge>(BadgeShape, { control: { kind: 'badge', label: 'Badge' } });
 
 /** An uploaded picture; not there: none was given yet, and nothing of it is delivered. */
 export const picture = (label = 'Picture'): Field<Static<typeof PictureShape>> =>

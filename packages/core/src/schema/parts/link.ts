@@ -1,5 +1,5 @@
 import { definePart } from './definePart.ts';
-import { destination, opensNewTab, text, variant } from './fields.ts';
+import { badge, destination, icon, opensNewTab, text, variant } from './fields.ts';
 
 /** One link of a link list. */
 export const link = definePart({
@@ -8,6 +8,6 @@ export const link = definePart({
   about: 'another link in this list',
   standsIn: ['links'],
   always: { text: text('Text'), destination: destination() },
-  maybe: { opensNewTab, variant },
+  maybe: { opensNewTab, variant, badge, icon },
   begin: () => [{ kind: 'link', text: 'Link', destination: { kind: 'undecided' } }],
 });

@@ -16,8 +16,10 @@ import {
   type PartField,
   type Picture,
   type RichText,
+  usualOf,
 } from '@zorvik/core';
 import { useComposing } from '../../composables/useComposing.ts';
+import { useEntryLooks } from '../../composables/useEntryLooks.ts';
 import { useKeeping } from '../../composables/useKeeping.ts';
 import { searchPages } from '../../composables/pageSearch.ts';
 import { useComposer } from '../../stores/composer.ts';
@@ -29,6 +31,8 @@ import FitsField from '../common/FitsField.vue';
 import FlagRow from '../common/FlagRow.vue';
 import IconPick from '../common/IconPick.vue';
 import LineField from '../common/LineField.vue';
+import BadgeField from '../details/BadgeField.vue';
+import IconField from '../details/IconField.vue';
 import DestinationField from './DestinationField.vue';
 import FacesField from './FacesField.vue';
 import PictureField from './PictureField.vue';
@@ -60,6 +64,17 @@ const set = (next: unknown): string | null => change({ [props.name]: next } as P
 
 const keepLine = keepBy(`${props.name} ${props.part.id}`, (context, typed) =>
   setPart(context, props.part.id, { [props.name]: typed.trim() === '' ? null : typed.trim() } as PartChanges),
+);
+const keepBadge = keepBy(`badge ${props.part.id}`, (context, text) =>
+  setPart(context, props.part.id, { badge: text.trim() === '' ? null : { ...props.part.badge, text } }),
+);
+const iconLooks = useEntryLooks('icon', () => [props.part.id]);
+const badgeLooks = useEntryLooks('badge', () => [props.part.id]);
+/** Where badges stand in the menu of the panel. */
+const usualBadgeAt = computed(() =>
+  copy.document === null || composer.owner === null || selection.menu === null
+    ? undefined
+    : usualOf(copy.document, selection.menu.id).badgeAt,
 );
 const keepHtml = (html: string): string | null => change({ html }, `html ${props.part.id}`);
 const keepBody = (body: RichText | null): string | null => change({ body }, `body ${props.part.id}`);
@@ -228,6 +243,22 @@ const pageAt = (address: string): string | null =>
       </button>
     </span>
   </div>
+  <IconField
+    v-else-if="control.kind === 'entryIcon'"
+    class="entry"
+    :icon="part.icon ?? null"
+    :looks="iconLooks"
+    @set="set"
+  />
+  <BadgeField
+    v-else-if="control.kind === 'badge'"
+    class="entry"
+    :badge="part.badge ?? null"
+    :usual-position="usualBadgeAt"
+    :keep="keepBadge"
+    :looks="badgeLooks"
+    @set="set"
+  />
   <FacesField
     v-else-if="control.kind === 'faces'"
     :label="control.label"
@@ -268,6 +299,9 @@ const pageAt = (address: string): string | null =>
 .line-up {
   display: flex;
   gap: 6px;
+}
+.entry {
+  flex: 0 1 410px;
 }
 .wide {
   flex: 1 1 420px;

@@ -2,13 +2,12 @@
 import { mdiBackupRestore } from '@mdi/js';
 import { defineAsyncComponent } from 'vue';
 import type { Property } from '@zorvik/core';
-import { useEntryLooks } from '../../composables/useEntryLooks.ts';
+import type { EntryLooks } from '../../composables/useEntryLooks.ts';
 import IconButton from '../common/IconButton.vue';
 
-/** A colour of the icon or the badge of the chosen items: a colour of the site, or any other. */
-const props = defineProps<{ thing: 'icon' | 'badge'; property: Property; label: string }>();
+/** A colour of an icon or a badge: a colour of the site, or any other. */
+defineProps<{ looks: EntryLooks; property: Property; label: string }>();
 const ColourField = defineAsyncComponent(() => import('../style/ColourField.vue'));
-const looks = useEntryLooks(props.thing);
 </script>
 
 <template>
