@@ -149,12 +149,18 @@ describe('a dropdown in the live header', () => {
 });
 
 describe('the bar and the heads', () => {
+  const openView = async (path: string): Promise<void> => {
+    await browser.driver.get(`${stack.editor}/quillmere/${path}`);
+    await person.find('main .head, .drift > header');
+    await person.settled();
+  };
+
   it('have all their buttons inside the window, none over another, from 360 px up', async () => {
     const { driver } = browser;
     await browser.resize(1280, 800);
     const found: string[] = [];
-    for (const path of ['/quillmere/arrange/main', '/quillmere/pages', '/quillmere/drift/main']) {
-      await open(path);
+    for (const path of ['arrange/main', 'pages', 'drift/main', 'frame', 'style', 'fit']) {
+      await openView(path);
       for (const width of [360, 480, 620, 760, 880, 1000, 1100, 1280]) {
         await browser.resize(width, 800);
         const wrong = await driver.executeScript<string[]>(
@@ -172,6 +178,34 @@ describe('the bar and the heads', () => {
       await browser.resize(1280, 800);
     }
     expect(found).toEqual([]);
+  });
+
+  it('take no second line at 1280 px, whatever they have to say', async () => {
+    const { driver } = browser;
+    await browser.resize(1280, 800);
+    /** What of a head, its sentences left out, begins below the end of what it begins with. */
+    const below = (): Promise<string[]> =>
+      driver.executeScript<string[]>(
+        `const all = [...document.querySelector('main .head, .drift > header').children].flatMap((one) => one.matches('.actions') ? [...one.children] : [one])
+           .filter((one) => one.checkVisibility() && !one.matches('p') && getComputedStyle(one).position !== 'absolute');
+         const [first] = all;
+         return all.filter((one) => one.getBoundingClientRect().top > first.getBoundingClientRect().bottom - 4).map((one) => one.textContent.trim())`,
+      );
+    for (const path of ['pages', 'drift/main', 'frame', 'style', 'fit', 'arrange/main']) {
+      await openView(path);
+      expect(await below(), path).toEqual([]);
+    }
+    // In Arrange, what has no link yet is told as soon as there is something.
+    await person.select('Opening times');
+    await driver.executeAsyncScript(
+      'navigator.clipboard.writeText(arguments[0]).then(arguments[1], arguments[1])',
+      'Unheard of',
+    );
+    await (await person.find('[role=tree]')).sendKeys(Key.chord(Key.CONTROL, 'v'));
+    await person.byText('button', '1 without a link');
+    expect(await below()).toEqual([]);
+    await (await person.find('[role=tree]')).sendKeys(Key.chord(Key.CONTROL, 'z'));
+    await person.kept();
   });
 });
 

@@ -161,7 +161,12 @@ describe('a drawer', () => {
       inNarrow(() => seen('.zv-header [type=search]')),
     );
     const narrow = await person.byText('label', 'narrow');
+    const headHeight = (): Promise<number> =>
+      browser.driver.executeScript<number>(`return document.querySelector('main .head').offsetHeight`);
+    const height = await headHeight();
     await narrow.click();
+    await person.byText('button', '1 part missing on small screens');
+    expect(await headHeight(), 'what is to be checked takes no line of its own').toBe(height);
     await person.click('1 part missing on small screens');
     await says('Visitors can’t reach this on narrow screens.');
     await person.click('Add to drawer');

@@ -4,6 +4,7 @@ import { counted, toneOf, type Finding, type FindingKind } from '@zorvik/core';
 import type { DriftPicture } from '../../composables/driftRows.ts';
 import { useDrift } from '../../stores/drift.ts';
 import RefusalNote from '../common/RefusalNote.vue';
+import MenuButton from '../common/MenuButton.vue';
 import SinceLast from '../pages/SinceLast.vue';
 
 /** How many differences there are and of which kinds, and what can be done about several at once. */
@@ -72,11 +73,6 @@ const kindWords: Readonly<Record<FindingKind, string>> = {
 <template>
   <header>
     <h1>{{ title }}</h1>
-    <p class="mute about">
-      {{ about }}
-    </p>
-    <SinceLast @look="emit('read')" />
-    <RefusalNote />
     <div class="actions">
       <button
         type="button"
@@ -88,15 +84,14 @@ const kindWords: Readonly<Record<FindingKind, string>> = {
         {{ drift.isChecking ? 'Checking …' : 'Check external links' }}
       </button>
       <button type="button" class="plain-button" @click="emit('read')">Read the site …</button>
-      <button
-        v-for="[kind, all] in many"
-        :key="kind"
-        type="button"
-        class="plain-button"
-        @click="drift.mendKind(kind)"
-      >
-        Fix {{ all.length }} {{ kindWords[kind] }}
-      </button>
+      <MenuButton v-if="many.length > 0" label="Fix by kind" list-label="Fix all of one kind">
+        <v-list-item
+          v-for="[kind, all] in many"
+          :key="kind"
+          :title="`Fix ${all.length} ${kindWords[kind]}`"
+          @click="drift.mendKind(kind)"
+        />
+      </MenuButton>
       <button
         v-if="drift.safe.length > 0"
         type="button"
@@ -107,6 +102,11 @@ const kindWords: Readonly<Record<FindingKind, string>> = {
         {{ counted(drift.safe.length, 'Fix the safe one', 'Fix the # safe ones') }}
       </button>
     </div>
+    <p class="mute about">
+      {{ about }}
+    </p>
+    <SinceLast @look="emit('read')" />
+    <RefusalNote />
   </header>
 </template>
 
@@ -114,12 +114,22 @@ const kindWords: Readonly<Record<FindingKind, string>> = {
 header {
   position: relative;
   grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
+  display: grid;
+  /* The heading gives way: the buttons never move to another line, whatever there is to say. */
+  grid-template-columns: minmax(0, 1fr) auto;
   align-items: center;
-  gap: 6px 18px;
+  gap: 2px 18px;
   min-height: 64px;
-  padding: 10px 14px;
+  padding: 8px 14px 10px;
+}
+.about,
+header > :deep(.since) {
+  grid-column: 1 / -1;
+}
+@media (max-width: 760px) {
+  header {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 h1 {
   font-size: 1.25rem;
@@ -128,7 +138,6 @@ h1 {
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
-  margin-inline-start: auto;
 }
 .all {
   min-height: 32px;

@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { counted } from '@zorvik/core';
-import { useDrawer } from '../../stores/drawer.ts';
-import { useDrift } from '../../stores/drift.ts';
 import { useFrame, type FrameScope } from '../../stores/frame.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
 import MenuButton from '../common/MenuButton.vue';
+import FrameNotes from './FrameNotes.vue';
 import FramePage from './FramePage.vue';
 
 /** Which page is looked at, and which pages a change applies to. */
@@ -17,20 +15,6 @@ const sheets = {
 };
 const open = ref<keyof typeof sheets | null>(null);
 const frame = useFrame();
-const drift = useDrift();
-const drawer = useDrawer();
-/** The next part, behind the selected one, that has a link to check. */
-function lookAtLink(): void {
-  const parts = drift.inFrame.flatMap(({ part }) => part ?? []);
-  frame.view = 'picture';
-  frame.select(parts[(parts.indexOf(frame.partId ?? '') + 1) % parts.length] ?? null);
-}
-/** The next part, behind the selected one, that visitors do not reach on smaller screens. */
-function lookAtLost(): void {
-  const parts = drawer.toCheck;
-  frame.view = 'picture';
-  frame.select(parts[(parts.indexOf(frame.partId ?? '') + 1) % parts.length] ?? null);
-}
 const views = [
   { value: 'picture' as const, label: 'Page' },
   { value: 'table' as const, label: 'Placements' },
@@ -39,12 +23,16 @@ const view = computed({
   get: () => frame.view,
   set: (next) => (frame.view = next ?? 'picture'),
 });
+/** What fits into a row of choices. */
+const shortened = (name: string): string => (name.length > 18 ? `${name.slice(0, 17)}…` : name);
 const scopes = computed(
   (): readonly { readonly value: FrameScope; readonly label: string; readonly hint?: string }[] => {
     const { template } = frame.situation;
     return [
       { value: 'all', label: 'all pages' },
-      ...(template === null ? [] : [{ value: 'template' as const, label: `template “${template}”` }]),
+      ...(template === null
+        ? []
+        : [{ value: 'template' as const, label: `template “${shortened(template)}”`, hint: template }]),
       { value: 'below', label: 'this page and below' },
       { value: 'page', label: 'this page' },
     ];
@@ -61,14 +49,7 @@ const scopes = computed(
       <span class="mute" aria-hidden="true">Changes apply to</span>
       <ChoiceRow v-model="frame.scope" label="Changes apply to" is-label-hidden :choices="scopes" />
     </div>
-    <button v-if="drift.inFrame.length > 0" type="button" class="plain-button look" @click="lookAtLink">
-      {{ counted(drift.inFrame.length, '# link to check', '# links to check') }}
-    </button>
-    <button v-if="drawer.toCheck.length > 0" type="button" class="plain-button reach" @click="lookAtLost">
-      {{
-        counted(drawer.toCheck.length, '# part missing on small screens', '# parts missing on small screens')
-      }}
-    </button>
+    <FrameNotes v-if="frame.view === 'table'" />
     <span class="settings">
       <MenuButton label="Site" list-label="Site">
         <v-list-item title="Site settings …" @click="open = 'settings'" />
@@ -106,12 +87,6 @@ const scopes = computed(
 .scope.narrowed > span {
   color: var(--ochre);
   font-weight: 600;
-}
-.look {
-  color: var(--brick);
-}
-.reach {
-  color: var(--ochre);
 }
 .settings {
   margin-inline-start: auto;

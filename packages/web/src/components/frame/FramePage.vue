@@ -99,12 +99,14 @@ function left(event: FocusEvent): void {
 <style scoped>
 .page {
   position: relative;
+  flex: 0 1 auto;
+  min-width: 110px;
 }
 .shown {
   display: flex;
   align-items: center;
   gap: 8px;
-  max-width: 280px;
+  max-width: min(280px, 100%);
   cursor: pointer;
 }
 .shown strong,

@@ -6,6 +6,7 @@ import type { HeldAs } from '../../live/frameMessages.ts';
 import { useFrame, type PictureName } from '../../stores/frame.ts';
 import { NARROWEST } from '../../stores/liveView.ts';
 import ChoiceRow from '../common/ChoiceRow.vue';
+import FrameNotes from './FrameNotes.vue';
 
 /** What a picture of the page shows: its device class and width, what it is held as, and its own arrangement. */
 const props = defineProps<{ name: PictureName; device: DeviceClass; width: number }>();
@@ -94,6 +95,7 @@ function setWidth(event: Event): void {
     >
       {{ isApart ? 'Arranged separately' : 'Arrange separately' }}
     </button>
+    <FrameNotes v-if="name === 'main'" class="notes" />
   </div>
 </template>
 
@@ -122,7 +124,10 @@ h2 {
   padding-inline: 6px;
   padding-block: 0;
 }
-.head .plain-button {
+.notes {
+  margin-inline-start: auto;
+}
+.head :deep(.plain-button) {
   min-height: 26px;
   padding-inline: 8px;
   font-size: 0.75rem;
