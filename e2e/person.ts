@@ -6,6 +6,9 @@ import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdri
  */
 const PATIENCE = Number(process.env.ZORVIK_PATIENCE ?? 60_000);
 
+/** How often it is looked for, in ms. */
+const POLL = 40;
+
 /** One row of the outline as it is seen. */
 export interface SeenRow {
   readonly label: string;
@@ -15,12 +18,13 @@ export interface SeenRow {
 /** Somebody at the browser: finds things by what they are called, points, presses keys, reads. */
 export function personAt(driver: WebDriver) {
   const find = (css: string): Promise<WebElement> =>
-    driver.wait(until.elementLocated(By.css(css)), PATIENCE, `nothing like ${css}`);
+    driver.wait(until.elementLocated(By.css(css)), PATIENCE, `nothing like ${css}`, POLL);
   const byText = (tag: string, text: string): Promise<WebElement> =>
     driver.wait(
       until.elementLocated(By.xpath(`//${tag}[normalize-space(.)=${quoted(text)}]`)),
       PATIENCE,
       `no ${tag} “${text}”`,
+      POLL,
     );
 
   async function eventually<T>(what: string, look: () => Promise<T | false | null | undefined>): Promise<T> {
@@ -32,7 +36,7 @@ export function personAt(driver: WebDriver) {
       });
       return value === null || value === undefined || value === false ? null : value;
     };
-    const found = await driver.wait(seen, PATIENCE, what).catch((error: Error) => {
+    const found = await driver.wait(seen, PATIENCE, what, POLL).catch((error: Error) => {
       throw new Error(`${error.message} ${problem}`);
     });
     return found as T;
@@ -89,6 +93,7 @@ export function personAt(driver: WebDriver) {
       ),
       PATIENCE,
       `no row “${label}”`,
+      POLL,
     );
   }
 

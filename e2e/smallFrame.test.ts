@@ -40,12 +40,15 @@ const run = <T>(script: string): Promise<T> => browser.driver.executeScript<T>(s
 const seen = (css: string): Promise<boolean> =>
   run(`return [...document.querySelectorAll(${JSON.stringify(css)})].some((one) => one.checkVisibility())`);
 /** A row of the tree, by what it says; the first one, or a later one. */
-const row = async (word: string, nth = 0): Promise<WebElement> =>
-  person.eventually(`no row ${word}`, async () => {
-    const rows = await browser.driver.findElements(By.css('[aria-label="Frame contents"] [role=treeitem]'));
-    const words = await Promise.all(rows.map((one) => one.findElement(By.css('.word')).getText()));
-    return rows.filter((_, at) => words[at] === word)[nth];
-  });
+const row = (word: string, nth = 0): Promise<WebElement> =>
+  // Asked for at once: many questions side by side make the driver slow.
+  person.eventually(`no row ${word}`, () =>
+    browser.driver.executeScript<WebElement | null>(
+      `return [...document.querySelectorAll('[aria-label="Frame contents"] [role=treeitem]')].filter((one) => one.querySelector('.word').innerText.trim() === arguments[0])[arguments[1]] ?? null`,
+      word,
+      nth,
+    ),
+  );
 let actions = 0;
 const act = async (what: () => Promise<unknown>): Promise<void> => {
   actions += 1;
