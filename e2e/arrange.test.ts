@@ -600,6 +600,19 @@ describe('many menus', () => {
     expect(await (await person.find('.undecided')).getText()).toMatch(/\d+ without a link/);
   });
 
+  it('begin with nothing of another menu selected', async () => {
+    await open('main');
+    await person.select('Winter walk');
+    await newMenu('Begun');
+    await person.eventually(
+      'the details are of something else',
+      async () => (await (await person.find('.who h2')).getText()) === 'Begun',
+    );
+    expect(await browser.driver.getCurrentUrl()).not.toContain('item=');
+    await press(ctrl('z'));
+    await person.kept();
+  });
+
   it('are filled by touch, too: a finger that rests takes an item up, one that moves at once does not', async () => {
     const driver = browser.driver as Driver;
     const touch = (type: string, ...points: { x: number; y: number }[]) =>

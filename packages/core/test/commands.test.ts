@@ -4,6 +4,7 @@ import { inWords } from '../src/base/sentences.ts';
 import {
   addLink,
   addPages,
+  subpagesToAdd,
   duplicateItems,
   leadTo,
   moveItems,
@@ -84,6 +85,20 @@ describe('commands on items', () => {
       result.ok &&
         result.value.operations.flatMap((one) => (one.kind === 'addItem' ? one.branch.length : [])),
     ).toEqual([3]);
+  });
+
+  it('counts beforehand what comes along below pages: as many items as are added', () => {
+    const pages = [id('/visit')];
+    const spot = { parent: menu, after: null };
+    for (const depth of [0, 1, 2, 9]) {
+      const made = addPages(context, { pages, depth, spot });
+      if (!made.ok) throw new Error(made.refusal.message);
+      const added = made.value.operations.flatMap((one) => (one.kind === 'addItem' ? one.branch : []));
+      expect(pages.length + subpagesToAdd(context.document, pages, depth), String(depth)).toBe(added.length);
+    }
+    expect(subpagesToAdd(context.document, pages, 9)).toBeGreaterThan(
+      subpagesToAdd(context.document, pages, 1),
+    );
   });
 
   it('adds several pages in their order, and keeps the facts agreed on with each', () => {

@@ -7,9 +7,12 @@ import {
   saveFrameStarter,
   useFrameStarter,
 } from '../src/commands/frameStarters.ts';
+import { createMenu } from '../src/commands/menus.ts';
 import { removePreset, usePreset } from '../src/commands/presets.ts';
 import { setSite } from '../src/commands/siteFacts.ts';
 import { newDocument, type SiteDocument } from '../src/model/document.ts';
+import { branchOf } from '../src/model/branchOf.ts';
+import { childrenOf } from '../src/model/forest.ts';
 import { findBreach } from '../src/model/findBreach.ts';
 import { areaId, zoneId } from '../src/model/partRoots.ts';
 import { partsIn } from '../src/model/partsIn.ts';
@@ -68,13 +71,36 @@ describe('a starter of a frame', () => {
     },
   );
 
-  it('leaves out what the site has not, and needs neither menus nor facts', () => {
+  it('needs neither menus nor facts; what is typed later shows where the starter has a part for it', () => {
     const bare = newDocument(start.site);
-    for (const starter of frameStarters) {
-      const kinds = JSON.stringify(starter.areasFor(bare));
-      expect(kinds).not.toContain('"contact"');
-      expect(kinds).not.toContain('"social"');
+    const page = bare.site.id;
+    for (const starter of frameStarters.filter(({ key }) => key !== 'line')) {
+      const made = done(bare, useFrameStarter(contextOf(bare), starter));
+      expect(shown(made, page).header + shown(made, page).footer).not.toContain('zv-contact');
+      const later = done(made, setSite(contextOf(made), { phone: '01632 960140', postal: ['Mill Lane'] }));
+      const { header, footer } = shown(later, page);
+      expect(header + footer).toContain('01632 960140');
+      expect(footer).toContain('Mill Lane');
     }
+  });
+
+  it('has room for menus that are made later: a second bar beside the contact details, the footer menu in a row of its own above the copyright', () => {
+    const two = frameStarters.find(({ key }) => key === 'two')!;
+    const before = done(start, useFrameStarter(contextOf(start), two));
+    const withMenu = (document: SiteDocument, name: string, place: 'secondBar' | 'footer'): SiteDocument =>
+      done(document, createMenu(contextOf(document), { name, place, fill: { kind: 'empty' } }));
+    const after = withMenu(withMenu(before, 'Service', 'secondBar'), 'Small print', 'footer');
+    const bands = (document: SiteDocument, area: 'header' | 'footer'): string[] =>
+      [...childrenOf(document.parts, areaId(area))].map((band) =>
+        branchOf(document.parts, band)
+          .filter(({ kind }) => kind !== 'band' && kind !== 'zone' && kind !== 'cell')
+          .map((part) =>
+            part.kind === 'placement' ? (document.menus.nodes.get(part.shows ?? '')?.name ?? '') : part.kind,
+          )
+          .join(' '),
+      );
+    expect(bands(after, 'header')).toEqual(['contact Service', 'logo Menu search', 'breadcrumb']);
+    expect(bands(after, 'footer')).toEqual(['Small print', 'contact social', 'copyright payment']);
   });
 
   it('can be for the header alone: all else stays', () => {

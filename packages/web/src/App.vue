@@ -31,16 +31,17 @@ function skip(): void {
   const workspace = document.getElementById('workspace');
   (workspace?.querySelector<HTMLElement>(AT_WORK) ?? workspace)?.focus();
 }
+// Before the address takes up what is selected: that of another menu no longer is.
+watch(
+  () => route.params.menuKey,
+  (key) => typeof key === 'string' && key !== '' && selection.showMenu(key),
+  { immediate: true, flush: 'sync' },
+);
 useAddress();
 useTouchDrag();
 watchEffect(() => theme.change(appearance.isDark ? 'dark' : 'light'));
 
 watch(siteKey, (key) => key !== null && void copy.open(key), { immediate: true });
-watch(
-  () => route.params.menuKey,
-  (key) => typeof key === 'string' && key !== '' && selection.showMenu(key),
-  { immediate: true },
-);
 watch(
   () => [copy.document?.site.name, route.name] as const,
   ([name]) => {

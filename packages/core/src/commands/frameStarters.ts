@@ -50,7 +50,9 @@ const area = (name: AreaName, ...parts: readonly PartSketch[]): PartSketch => ({
 const one = (kind: PartSketch['kind'], facts: Partial<PartSketch> = {}): PartSketch => ({ ...facts, kind });
 const ICON_ONLY = { faces: { wide: 'icon', medium: 'icon', narrow: 'icon' } } as const;
 
-/** What a site has that a starter can use. A part without it is left out. */
+/**
+ * What a starter can use: menus that the site has, and parts for site facts, which show as soon as there are such facts.
+ */
 function usable(document: SiteDocument) {
   const { site, menus } = document;
   const all = [...childrenOf(menus, site.id)];
@@ -62,15 +64,14 @@ function usable(document: SiteDocument) {
   const footer = placed('footer', 'footer');
   const menu = (id: Id | undefined): PartSketch[] =>
     id === undefined ? [] : [one('placement', { shows: id })];
-  const ifAny = (fact: unknown, ...parts: PartSketch[]): PartSketch[] => (fact === undefined ? [] : parts);
   return {
     main: menu(main),
     second: second === main ? [] : menu(second),
     footer: footer === main ? [] : menu(footer),
-    reach: ifAny(site.phone ?? site.email, one('contact', { says: ['phone', 'email'] })),
-    place: ifAny(site.postal ?? site.hours, one('contact', { says: ['postal', 'hours'] })),
-    social: ifAny(site.social, one('social')),
-    payment: ifAny(site.payments, one('payment')),
+    reach: [one('contact', { says: ['phone', 'email'] })],
+    place: [one('contact', { says: ['postal', 'hours'] })],
+    social: [one('social')],
+    payment: [one('payment')],
     search: one('search', { text: 'Search', address: '/search', parameter: 'q' }),
     basket: one('basket', { text: 'Basket', destination: { kind: 'undecided' }, ...ICON_ONLY }),
     account: one('account', { text: 'Account', destination: { kind: 'undecided' }, ...ICON_ONLY }),
@@ -99,8 +100,8 @@ export const frameStarters: readonly FrameStarter[] = [
   },
   {
     key: 'two',
-    name: 'Two rows and a path',
-    about: 'Contact above logo and menu, the path to the page below them, and a footer in columns.',
+    name: 'Two rows and a breadcrumb',
+    about: 'Contact details above the logo and menu, a breadcrumb below them, and a footer in columns.',
     areasFor(document) {
       const has = usable(document);
       return [

@@ -73,12 +73,25 @@ function itemsFor(context: CommandContext, page: Id, parent: Id, depth: number):
     const item = itemFor(context, next.page, next.parent);
     items.push(item);
     if (next.left === 0) continue;
-    const below = [...childrenOf(document.pages, next.page)].filter(
-      (id) => nodeAt(document.pages, id).state !== 'gone',
-    );
-    for (const child of below.reverse()) stack.push({ page: child, parent: item.id, left: next.left - 1 });
+    for (const child of presentBelow(document, next.page).reverse())
+      stack.push({ page: child, parent: item.id, left: next.left - 1 });
   }
   return items;
+}
+
+/** How many pages come along below some pages, down to a depth. O(pages that come along). */
+export function subpagesToAdd(document: SiteDocument, pages: readonly Id[], depth: number): number {
+  let level = [...pages];
+  let count = 0;
+  for (let left = depth; left > 0 && level.length > 0; left -= 1) {
+    level = level.flatMap((page) => presentBelow(document, page));
+    count += level.length;
+  }
+  return count;
+}
+
+function presentBelow({ pages }: SiteDocument, page: Id): Id[] {
+  return [...childrenOf(pages, page)].filter((id) => nodeAt(pages, id).state !== 'gone');
 }
 
 function itemFor({ document, random }: CommandContext, page: Id, parent: Id): Item {

@@ -1,12 +1,13 @@
 import { mintId, type Id, type RandomBits } from '../base/ids.ts';
 import { GRID_COLUMNS } from '../schema/parts/cell.ts';
 import type { SiteDocument } from '../model/document.ts';
+import { branchOf } from '../model/branchOf.ts';
 import { childrenOf, nodeAt, type Spot } from '../model/forest.ts';
 import { newPart } from '../model/newPart.ts';
 import { areaId, zoneId } from '../model/partRoots.ts';
 import { wayUp } from '../model/wayUp.ts';
 import type { Operation } from '../ops/registry.ts';
-import { zoneNames, type AreaName, type Part } from '../schema/part.ts';
+import { zoneNames, type AreaName, type Part, type PartKind } from '../schema/part.ts';
 import type { Place } from '../schema/placement.ts';
 import { placementOf, placementsIn } from '../resolve/placementOf.ts';
 
@@ -51,8 +52,7 @@ export function spotFor(document: SiteDocument, place: Place, random: RandomBits
   const placed = bands.filter((band) =>
     placementsIn(parts, area).some(({ id }) => wayUp(document, id).some((one) => one.id === band)),
   );
-  const present =
-    place === 'secondBar' ? (placed.length > 1 ? placed[0] : undefined) : (placed.at(-1) ?? bands.at(-1));
+  const present = presentBand(document, place, bands, placed);
   if (present !== undefined) {
     const holders = [...childrenOf(parts, present)].map((id) => nodeAt(parts, id));
     const wanted = place === 'secondBar' ? 'end' : 'start';
@@ -71,12 +71,38 @@ export function spotFor(document: SiteDocument, place: Place, random: RandomBits
       ...areaNeeded(document, name),
       {
         kind: 'addPart',
-        after: place === 'secondBar' || band === undefined ? null : (bands.at(-1) ?? null),
+        // A second bar is above all else, and a footer ends with what is there already: its small print.
+        after:
+          place === 'secondBar' || place === 'footer' || band === undefined ? null : (bands.at(-1) ?? null),
         branch,
       },
     ],
   };
 }
+
+/** The band that a menu goes into, of those with menus and all others; undefined: it gets one of its own. */
+function presentBand(
+  { parts }: SiteDocument,
+  place: Place,
+  bands: readonly Id[],
+  placed: readonly Id[],
+): Id | undefined {
+  if (place === 'footer') return placed.at(-1);
+  if (place !== 'secondBar') return placed.at(-1) ?? bands.at(-1);
+  if (placed.length > 1) return placed[0];
+  const isThin = (band: Id): boolean =>
+    branchOf(parts, band).every(({ kind }) => BESIDE_SECOND_BAR.has(kind));
+  return bands.slice(0, bands.indexOf(placed[0] ?? '')).find(isThin);
+}
+/** What stands in a thin row above the header with a second menu, besides what holds it. */
+const BESIDE_SECOND_BAR: ReadonlySet<PartKind> = new Set([
+  'band',
+  'zone',
+  'contact',
+  'social',
+  'account',
+  'divider',
+]);
 
 /**
  * The operations that put a menu into a place, in a placement of its own. Where another menu shows already, it is

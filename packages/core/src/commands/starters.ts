@@ -210,7 +210,9 @@ export function starterSketch(document: SiteDocument, { items }: Starter): Sketc
       }
     }
     const below = children.map((child) => sketch(child, best?.page ?? null));
-    if (best === null) return { label, target: { kind: 'undecided' }, children: below };
+    // What groups others needs no page of its own.
+    if (best === null)
+      return { label, target: { kind: below.length > 0 ? 'heading' : 'undecided' }, children: below };
     const { page, sure } = best;
     return { label: page.title, target: { kind: 'address', address: page.address, sure }, children: below };
   };

@@ -2,7 +2,16 @@
 import { mdiChevronRight, mdiClose } from '@mdi/js';
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { addPages, childrenOf, counted, nameOf, shownAddress, type Id, type Page } from '@zorvik/core';
+import {
+  addPages,
+  childrenOf,
+  counted,
+  nameOf,
+  shownAddress,
+  type Id,
+  type Page,
+  subpagesToAdd,
+} from '@zorvik/core';
 import { pageBranches, titlesAbove } from '../../composables/pageBranches.ts';
 import { timesUsed, whereUsed } from '../../composables/pageUse.ts';
 import { useFoundPages, type PageFilter } from '../../composables/useFoundPages.ts';
@@ -100,6 +109,14 @@ const where = computed(() => {
   return after === null
     ? `at the start of “${nameOf(document, 'items', parent)}”`
     : `after “${nameOf(document, 'items', after)}”`;
+});
+/** How many pages, where it is not one alone. */
+const what = computed(() => {
+  const { document } = copy;
+  const along = document === null ? 0 : subpagesToAdd(document, toAdd.value, finder.depth);
+  const pages = counted(toAdd.value.length, '# page', '# pages');
+  if (along > 0) return `${pages} and ${counted(along, '# subpage', '# subpages')} `;
+  return toAdd.value.length > 1 ? `${pages} ` : '';
 });
 const problem = computed(() => (toAdd.value.length === 0 ? 'no page is selected' : null));
 const addedTitle = computed(() =>
@@ -301,7 +318,7 @@ const releases = new WeakMap<HTMLElement, () => void>();
               class="fold"
               aria-hidden="true"
               :title="branches[index]?.isUnfolded ? 'Fold (←)' : 'Unfold (→)'"
-              :class="{ none: !branches[index]?.childCount, open: branches[index]?.isUnfolded }"
+              :class="{ leaf: !branches[index]?.childCount, open: branches[index]?.isUnfolded }"
               @click.stop="fold(found[index]?.id ?? '')"
             >
               <svg viewBox="0 0 24 24" width="14" height="14">
@@ -355,9 +372,7 @@ const releases = new WeakMap<HTMLElement, () => void>();
         </div>
         <button type="button" class="go" :disabled="problem !== null" @click="add">
           <template v-if="addedTitle !== null">Added “{{ addedTitle }}”. Select another page.</template>
-          <template v-else>
-            Add {{ toAdd.length > 1 ? `${counted(toAdd.length, '# page', '# pages')} ` : '' }}{{ where }}
-          </template>
+          <template v-else>Add {{ what }}{{ where }}</template>
           <kbd v-if="addedTitle === null">Enter</kbd>
         </button>
       </footer>
@@ -473,7 +488,7 @@ header {
   margin-inline: -6px -4px;
   color: var(--mute);
 }
-.fold.none {
+.fold.leaf {
   visibility: hidden;
 }
 .fold.open svg {

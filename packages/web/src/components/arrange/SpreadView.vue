@@ -347,7 +347,7 @@ defineExpose({
   background: var(--paper);
   box-shadow: 0 6px 6px -4px var(--paper);
 }
-.bar::before {
+.bar:not(:empty)::before {
   content: '';
   position: absolute;
   inset-inline: 0 0;

@@ -26,12 +26,15 @@ const editions = useEditions();
       <span v-if="edition.number === copy.edition?.number" class="served">live</span>
     </li>
   </ol>
-  <p v-else class="mute">
+  <p v-else class="mute none">
     No editions yet. An edition is a numbered snapshot of all menus that visitors get.
   </p>
 </template>
 
 <style scoped>
+.none {
+  margin-block-end: 24px;
+}
 ol {
   margin: 0 0 24px;
   padding: 0;

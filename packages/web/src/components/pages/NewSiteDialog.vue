@@ -69,7 +69,10 @@ async function makeEmpty(): Promise<void> {
       />
       <LanguageField :value="language" @set="language = $event" />
     </div>
-    <p class="mute">Zorvik builds the page tree from the site’s sitemap. You can also start without pages.</p>
+    <p class="mute">
+      Zorvik builds the page tree from the site’s sitemap. You can also start without pages, and read the site
+      or import a table of pages later.
+    </p>
     <SitemapForm v-model="bytes" />
     <ReadingProgress v-if="progress !== null" v-bind="progress" />
     <template #actions>
@@ -85,7 +88,8 @@ async function makeEmpty(): Promise<void> {
 <style scoped>
 .names {
   display: grid;
-  grid-template-columns: 1fr 120px;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 180px);
+  align-items: end;
   gap: 12px;
 }
 </style>

@@ -224,7 +224,7 @@ defineExpose({ focusTitle });
           Also change the address
         </label>
       </div>
-      <label class="to">
+      <label v-if="selection.menus.length > 0" class="to">
         <span class="caption">Add to a menu</span>
         <select
           aria-label="Add to a menu"

@@ -121,8 +121,12 @@ function pick(picked: Picked): void {
         { value: 'empty', label: 'empty' },
         { value: 'starter', label: 'a typical menu' },
         { value: 'pages', label: 'pages' },
-        { value: 'copy', label: 'a copy' },
-        { value: 'follow', label: 'another menu, followed' },
+        ...(selection.menus.length === 0
+          ? []
+          : [
+              { value: 'copy' as const, label: 'a copy' },
+              { value: 'follow' as const, label: 'another menu, followed' },
+            ]),
         { value: 'file', label: 'a file' },
       ]"
     />
