@@ -3,7 +3,15 @@ import { fitFigures } from './fit.bench.ts';
 import { frameDeliveryFigures, frameFigure } from './frame.bench.ts';
 import { coreFigures } from './core.bench.ts';
 import { printFigure, printUnmeasured, type Figure, type Unmeasured } from './figure.ts';
-import { deliveryFigures, importFigure, saveFigure, stallFigure, startFigure } from './server.bench.ts';
+import {
+  deliveryFigures,
+  importFigure,
+  presenceFigure,
+  publishStallFigure,
+  saveFigure,
+  stallFigure,
+  startFigure,
+} from './server.bench.ts';
 import { readingFigure } from './reading.bench.ts';
 import { sizeFigures } from './size.bench.ts';
 
@@ -34,6 +42,8 @@ const groups: readonly (readonly [readonly string[], () => Promise<readonly (Fig
   [['save'], async () => [await saveFigure()]],
   [['import'], async () => [await importFigure()]],
   [['stall'], async () => [await stallFigure()]],
+  [['publish-stall'], async () => [await publishStallFigure()]],
+  [['presence-growth'], async () => [await presenceFigure()]],
   [['delivery', 'delivery-304'], deliveryFigures],
   [['reading'], async () => [await readingFigure()]],
   [['start'], async () => [await startFigure()]],

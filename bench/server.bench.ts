@@ -7,7 +7,16 @@ import autocannon from 'autocannon';
 import express from 'express';
 import pg from 'pg';
 import { SaxesParser } from 'saxes';
-import { newDocument, placementOf, resolveMenu, seededRandom, toStored, type Operation } from '@zorvik/core';
+import {
+  newDocument,
+  placementOf,
+  resolveMenu,
+  seededRandom,
+  toStored,
+  type Item,
+  type Operation,
+} from '@zorvik/core';
+import { peopleKey } from '@zorvik/contract';
 import { randomDocument } from '@zorvik/core/testing';
 import { quillmereDocument } from '../demo/quillmere/quillmereDocument.ts';
 import {
@@ -256,6 +265,125 @@ export async function stallFigure(): Promise<Figure> {
     target: 100,
     isDifference: true,
   };
+}
+
+/**
+ * The longest that a visitor waits for a menu while a menu of 10,000 items is published on the same site, against the
+ * 99th of a hundred when it is idle.
+ */
+export async function publishStallFigure(): Promise<Figure> {
+  const kept = await testDatabase();
+  const run = await startProcess(kept.environment);
+  const port = Number(new URL(run.delivery).port);
+  const editorPort = Number(new URL(run.address).port);
+  const { document, revision } = await readQuillmere(run.address);
+  const menu = document.menus.find(({ key }) => key === 'main')?.id;
+  const seen = document.items.find(({ parent }) => parent === menu);
+  if (seen === undefined) throw new Error('The main menu is empty.');
+  const top: Item = { ...seen, id: 'itop000000000000' };
+  const below = (at: number, parent: string): Item => ({
+    ...top,
+    id: `i${String(at).padStart(15, '0')}`,
+    parent,
+    label: `Entry ${at}`,
+  });
+  const groups = Array.from({ length: 100 }, (_, at) => below(at, top.id));
+  const leaves = groups.flatMap(({ id }, group) =>
+    Array.from({ length: 100 }, (_, at) => below(1000 + group * 100 + at, id)),
+  );
+  const publish = async (note: string): Promise<void> => {
+    const { revision: now } = await readQuillmere(run.address);
+    const reply = await fetch(`${run.address}/api/v1/sites/quillmere/editions`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ note, revision: now }),
+    });
+    if (!reply.ok) throw new Error(await reply.text());
+  };
+  const growing = editOf(revision, [
+    { kind: 'addItem', after: null, branch: [top, ...groups, ...leaves] },
+  ] as Operation[]);
+  await post(editorPort, '/api/v1/sites/quillmere/edits', JSON.stringify(growing));
+  await publish('Grown');
+  const idleUntil = performance.now() + 4000;
+  const idle = await watchDelivery(port, () => performance.now() > idleUntil);
+  let isDone = false;
+  const publishing = publish('Again').finally(() => (isDone = true));
+  const busy = await watchDelivery(port, () => isDone);
+  await publishing;
+  await stopProcess(run);
+  await kept.remove();
+  return {
+    name: 'publish-stall',
+    ours: Math.max(...busy),
+    reference: quantile(idle, 0.99),
+    unit: 'ms',
+    target: 100,
+    isDifference: true,
+  };
+}
+
+/** Bytes that are sent, to all windows, while each says once that it is still where it was: of many windows, and of few. */
+export async function presenceFigure(): Promise<Figure> {
+  const bytesWith = async (count: number): Promise<number> => {
+    const server = await testServer(quillmereDocument());
+    try {
+      return await listening(server, (port) => presenceBytes(port, count));
+    } finally {
+      await server.close();
+    }
+  };
+  const reference = await bytesWith(20);
+  return {
+    name: 'presence-growth',
+    ours: (await bytesWith(200)) / 1024,
+    reference: reference / 1024,
+    unit: 'KB',
+    target: 12,
+  };
+}
+
+async function presenceBytes(port: number, count: number): Promise<number> {
+  let bytes = 0;
+  const streams = await Promise.all(
+    Array.from(
+      { length: count },
+      () =>
+        new Promise<{ destroy: () => void }>((done, fail) => {
+          const asked = ask({ port, host: '127.0.0.1', path: '/api/v1/events', agent: false }, (reply) => {
+            reply.on('data', (piece: Buffer) => (bytes += piece.length));
+            reply.on('error', () => undefined);
+            done(asked);
+          });
+          asked.on('error', fail);
+          asked.end();
+        }),
+    ),
+  );
+  const windows = Array.from({ length: count }, (_, at) => ({
+    session: `w${String(at).padStart(15, '0')}`,
+    name: `Person ${at}`,
+    menu: null,
+    item: null,
+  }));
+  const beat = async (): Promise<void> => {
+    for (const one of windows)
+      bytes += (
+        await post(
+          port,
+          '/api/v1/sites/quillmere/people',
+          JSON.stringify({ ...one, isLeaving: false, known: peopleKey(windows) }),
+        )
+      ).length;
+  };
+  const settled = (): Promise<void> => new Promise((done) => setTimeout(done, 1000));
+  await beat();
+  await settled();
+  bytes = 0;
+  await beat();
+  await settled();
+  for (const stream of streams) stream.destroy();
+  return bytes;
 }
 
 /**

@@ -21,6 +21,20 @@ export const PersonShape = Type.Object(
 export type Person = Static<typeof PersonShape>;
 
 /**
+ * A short text that is the same where the same people are known: so that whoever knows them already need not be told
+ * again. O(people), with their order left aside.
+ */
+export function peopleKey(people: readonly Person[]): string {
+  const lines = people.map(({ session, name, menu, item }) => [session, menu, item, name].join(' ')).sort();
+  let hash = 0x811c9dc5;
+  // FNV-1a over UTF-16 code units.
+  for (const line of lines)
+    for (let at = 0; at <= line.length; at += 1)
+      hash = Math.imul(hash ^ (at < line.length ? line.charCodeAt(at) : 10), 0x01000193);
+  return `${people.length}.${(hash >>> 0).toString(16)}`;
+}
+
+/**
  * One message of the event stream. `missed`: the server may have missed some itself, so look for what is new.
  */
 export const ServerMessageShape = Type.Union([
@@ -29,7 +43,16 @@ export const ServerMessageShape = Type.Union([
     { kind: Type.Literal('edition'), site: KeyShape, number: Type.Integer({ minimum: 1 }) },
     closed,
   ),
-  Type.Object({ kind: Type.Literal('people'), site: KeyShape, people: Type.Array(PersonShape) }, closed),
+  /** Who came, or is elsewhere or called otherwise now, and who left. */
+  Type.Object(
+    {
+      kind: Type.Literal('people'),
+      site: KeyShape,
+      here: Type.Array(PersonShape),
+      left: Type.Array(IdShape),
+    },
+    closed,
+  ),
   /** The site was read, or its reading was taken in or planned otherwise. */
   Type.Object({ kind: Type.Literal('reading'), site: KeyShape }, closed),
   Type.Object({ kind: Type.Literal('missed') }, closed),

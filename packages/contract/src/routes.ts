@@ -426,10 +426,19 @@ export const routes = {
   tellPresence: {
     method: 'POST',
     path: `${API}/sites/:siteKey/people`,
-    summary: 'Reports who is here and what they have selected, and returns the others.',
-    body: Type.Object({ ...PersonShape.properties, isLeaving: Type.Boolean() }, closed),
+    summary: 'Reports who is here and what they have selected, and returns everybody, unless they are known.',
+    body: Type.Object(
+      {
+        ...PersonShape.properties,
+        isLeaving: Type.Boolean(),
+        /** Whom the window knows of, as a key (`peopleKey`); not there: nobody. */
+        known: Type.Optional(Type.String({ maxLength: 20 })),
+      },
+      closed,
+    ),
     status: 200,
-    reply: Type.Object({ people: Type.Array(PersonShape) }, closed),
+    /** Null: those that the window knows of. */
+    reply: Type.Object({ people: Type.Union([Type.Array(PersonShape), Type.Null()]) }, closed),
   },
   readArchive: {
     method: 'GET',

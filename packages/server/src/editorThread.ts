@@ -20,11 +20,11 @@ const starting: Promise<RunningEditor> = startEditor(config, parts, {
       deliveryIs = { at, nowhere };
       tell({ kind: 'opened' });
     }),
-  forget: (siteKey) =>
+  forget: (outOfDate) =>
     new Promise((done) => {
       tickets += 1;
       waiting.set(tickets, done);
-      tell({ kind: 'forget', ticket: tickets, siteKey });
+      tell({ kind: 'forget', ticket: tickets, ...outOfDate });
     }),
 });
 

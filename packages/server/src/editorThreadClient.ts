@@ -1,6 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import type { LoadedEdition } from './delivery/loadEdition.ts';
 import type { AnswerPreview } from './editing/answerPreview.ts';
+import type { OutOfDate } from './delivery/publicSide.ts';
 import type { EditorWork, FromEditor, ToEditor } from './threads.ts';
 
 /** The editor's thread, as the thread that started it sees it. */
@@ -19,20 +20,18 @@ export interface EditorThread {
   readonly close: () => Promise<void>;
 }
 
+/** Lets delivery read editions anew; a promise settles when it has. */
+export type Forget = (outOfDate: OutOfDate) => void | Promise<void>;
+
 interface Waiting {
   readonly done: (answer: Extract<FromEditor, { kind: 'edition' | 'previewed' }>) => void;
   readonly fail: (error: Error) => void;
 }
 
 /**
- * Starts the editor's thread. `forget` is called when a site's edition is out of date; with null, when all
- * are.
+ * Starts the editor's thread. `forget` is called when editions are out of date.
  */
-export function startEditorThread(
-  file: URL,
-  work: EditorWork,
-  forget: (siteKey: string | null) => void,
-): EditorThread {
+export function startEditorThread(file: URL, work: EditorWork, forget: Forget): EditorThread {
   const worker = new Worker(file, { workerData: work });
   const tell = (message: ToEditor): void => worker.postMessage(message);
   const waiting = new Map<number, Waiting>();
@@ -54,8 +53,8 @@ export function startEditorThread(
     else if (message.kind === 'failed')
       for (const step of [opened, ready]) step.fail(new Error(message.message));
     else if (message.kind === 'forget') {
-      forget(message.siteKey);
-      tell({ kind: 'forgotten', ticket: message.ticket });
+      const { ticket } = message;
+      void Promise.resolve(forget(message)).then(() => tell({ kind: 'forgotten', ticket }));
     } else {
       const asked = waiting.get(message.ticket);
       waiting.delete(message.ticket);

@@ -1,7 +1,7 @@
 import type { Logger } from 'pino';
 import type { LoadedEdition } from './delivery/loadEdition.ts';
 import type { AnswerPreview } from './editing/answerPreview.ts';
-import { startEditorThread, type EditorThread } from './editorThreadClient.ts';
+import { startEditorThread, type EditorThread, type Forget } from './editorThreadClient.ts';
 import type { EditorWork } from './threads.ts';
 
 /** An editor that is started again whenever its thread ends by an error. */
@@ -10,7 +10,7 @@ export interface KeptEditor extends Pick<EditorThread, 'opened' | 'begin' | 'clo
   readonly load: (siteKey: string) => Promise<LoadedEdition>;
   /** Answers at an address of a preview, with the same patience. */
   readonly preview: AnswerPreview;
-  readonly onForget: (act: (siteKey: string | null) => void) => void;
+  readonly onForget: (act: Forget) => void;
 }
 
 /** How long a visitor's request waits for an editor that is being started again, in ms. */
@@ -26,9 +26,9 @@ const LONGEST_WAIT = 30_000;
  * address, on what was committed.
  */
 export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: Logger): KeptEditor {
-  let forget: (siteKey: string | null) => void = () => undefined;
+  let forget: Forget = () => undefined;
   const start = (given: EditorWork): EditorThread =>
-    startEditorThread(file, given, (siteKey) => forget(siteKey));
+    startEditorThread(file, given, (outOfDate) => forget(outOfDate));
   let isClosing = false;
   const hasEnded = new WeakSet<EditorThread>();
   let thread = start({ ...work, isRestart: false });
@@ -57,7 +57,7 @@ export function keepEditor(file: URL, work: Omit<EditorWork, 'isRestart'>, log: 
         await thread.opened;
         await thread.begin(deliveryAddress);
         // It may have published just before it ended, and not have said so.
-        forget(null);
+        void forget({ siteKey: null, edition: null });
         log.warn('The editor is back');
         return watch(deliveryAddress, port);
       } catch (error) {

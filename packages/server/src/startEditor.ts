@@ -3,16 +3,16 @@ import { readdir, readFile } from 'node:fs/promises';
 import { dirname, join, resolve } from 'node:path';
 import { pino } from 'pino';
 import type { RandomBits, StoredDocument } from '@zorvik/core';
-import { announce } from './announcing/announce.ts';
 import { hub } from './announcing/hub.ts';
-import { presence, PRESENCE_BEAT } from './announcing/presence.ts';
+import { announce, presenceOn } from './announcing/announce.ts';
+import { PRESENCE_BEAT } from './announcing/presence.ts';
 import { createApp } from './app.ts';
 import type { Config } from './config.ts';
 import { tellAddress } from './db/folderLock.ts';
 import { openPglite, openPostgres } from './db/openDatabase.ts';
 import { delivery } from './delivery/delivery.ts';
 import { editionsIn, type LoadEdition } from './delivery/loadEdition.ts';
-import type { PublicSide } from './delivery/publicSide.ts';
+import type { OutOfDate, PublicSide } from './delivery/publicSide.ts';
 import type { Deps } from './deps.ts';
 import { previewsIn, type AnswerPreview } from './editing/answerPreview.ts';
 import { sweepDeleted } from './editing/deleteSite.ts';
@@ -60,8 +60,8 @@ export interface EditorChoices {
   readonly isRestart: boolean;
   /** Where it is; asked once the database is open. */
   readonly deliveryAddress: () => Promise<string>;
-  /** Lets it read a site's edition anew, of all sites when it is null; settles when it will. */
-  readonly forget: (siteKey: string | null) => Promise<void>;
+  /** Lets it read editions anew; settles when it has, or will with the next request. */
+  readonly forget: (outOfDate: OutOfDate) => Promise<void>;
 }
 
 export interface RunningEditor {
@@ -89,25 +89,26 @@ export async function startEditor(
       : await openPostgres(config.databaseUrl, parts.migrations);
   const now = (): Date => new Date();
   const streams = hub();
-  const people = presence(now);
+  const people = presenceOn(streams, now);
   const loadEdition = editionsIn(database);
   const own = delivery(loadEdition);
   const publicSide: PublicSide = {
     answer: own.answer,
+    async renew(siteKey, edition) {
+      await Promise.all([own.renew(siteKey, edition), forget({ siteKey, edition })]);
+    },
     forget(siteKey) {
       own.forget(siteKey);
-      return forget(siteKey);
+      return forget({ siteKey, edition: null });
     },
     forgetAll() {
       own.forgetAll();
-      return forget(null);
+      return forget({ siteKey: null, edition: null });
     },
   };
   try {
     const deafen = await listen(announce(streams, people, publicSide));
-    const sweeping = setInterval(() => {
-      for (const site of people.sweep()) streams.tell({ kind: 'people', site, people: people.people(site) });
-    }, PRESENCE_BEAT);
+    const sweeping = setInterval(() => people.sweep(), PRESENCE_BEAT);
     sweeping.unref();
     const deliverAt = await deliveryAddress();
     const pictures = parts.pictureThread === null ? picturesHere() : picturesInThread(parts.pictureThread);

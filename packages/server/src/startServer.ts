@@ -27,7 +27,10 @@ export async function startServer(
 ): Promise<RunningServer> {
   const editor = keepEditor(threadFile, { config, parts }, log);
   const editions = delivery(editor.load);
-  editor.onForget((siteKey) => (siteKey === null ? editions.forgetAll() : editions.forget(siteKey)));
+  editor.onForget(({ siteKey, edition }) => {
+    if (siteKey === null) return editions.forgetAll();
+    return edition === null ? editions.forget(siteKey) : editions.renew(siteKey, edition);
+  });
   // Nobody sends delivery a body: it need not wait for one.
   const server = serverFor(deliveryOnly(editions, editor.preview), { head: 10_000, whole: 15_000 });
   try {

@@ -1,4 +1,5 @@
 import type { LoadedEdition } from './delivery/loadEdition.ts';
+import type { OutOfDate } from './delivery/publicSide.ts';
 import type { PreviewReply } from './editing/answerPreview.ts';
 import type { Config } from './config.ts';
 import type { Parts } from './startEditor.ts';
@@ -19,7 +20,7 @@ export type FromEditor =
   | { readonly kind: 'ready'; readonly address: string }
   /** It could not start; the sentence is for the person who started it. */
   | { readonly kind: 'failed'; readonly message: string }
-  | { readonly kind: 'forget'; readonly ticket: number; readonly siteKey: string | null }
+  | ({ readonly kind: 'forget'; readonly ticket: number } & OutOfDate)
   | { readonly kind: 'edition'; readonly ticket: number; readonly edition: LoadedEdition }
   | { readonly kind: 'previewed'; readonly ticket: number; readonly reply: PreviewReply }
   | { readonly kind: 'unanswered'; readonly ticket: number; readonly message: string };

@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { seededRandom, toStored } from '@zorvik/core';
 import { randomDocument } from '@zorvik/core/testing';
-import type { ServerMessage } from '@zorvik/contract';
+import { peopleKey, type Person, type ServerMessage } from '@zorvik/contract';
 import { PRESENCE_BEAT, presence } from '../src/announcing/presence.ts';
 import { serverFor } from '../src/listening.ts';
 import { editOf, testServer, type TestServer } from './testServer.ts';
@@ -99,11 +99,45 @@ describe('the event stream', () => {
     const item = start.items[0]!.id;
     await post('people', { ...me, item, isLeaving: false });
     await vi.waitFor(() =>
-      expect(heard.at(-1)).toEqual({ kind: 'people', site: 'meadow', people: [{ ...me, item }] }),
+      expect(heard.at(-1)).toEqual({ kind: 'people', site: 'meadow', here: [{ ...me, item }], left: [] }),
     );
     await post('people', { ...me, isLeaving: true });
-    await vi.waitFor(() => expect(heard.at(-1)).toEqual({ kind: 'people', site: 'meadow', people: [] }));
+    await vi.waitFor(() =>
+      expect(heard.at(-1)).toEqual({ kind: 'people', site: 'meadow', here: [], left: [me.session] }),
+    );
     expect((await post('people', { ...me, name: '' })).status).toBe(400);
+    leave();
+  });
+
+  it('says nothing of windows that are still where they were, and tells changes together', async () => {
+    const { heard, leave } = await listen();
+    const windows = Array.from({ length: 30 }, (_, at) => ({
+      ...me,
+      session: `w${String(at).padStart(15, '0')}`,
+    }));
+    const beat = (known?: string): Promise<{ people: Person[] | null }[]> =>
+      Promise.all(
+        windows.map(async (one) =>
+          (
+            await post('people', { ...one, isLeaving: false, ...(known === undefined ? {} : { known }) })
+          ).json(),
+        ),
+      ) as Promise<{ people: Person[] | null }[]>;
+    await beat();
+    await vi.waitFor(() =>
+      expect(heard.flatMap((one) => (one.kind === 'people' ? one.here : []))).toHaveLength(windows.length),
+    );
+    expect(heard.length, 'not one message for each').toBeLessThan(windows.length / 2);
+    const told = heard.length;
+    // Who knows all of them is not told again; who does not is.
+    const replies = await beat(peopleKey(windows));
+    expect(replies.every(({ people }) => people === null)).toBe(true);
+    expect((await beat(peopleKey(windows.slice(1))))[0]?.people).toHaveLength(windows.length);
+    const item = start.items[0]!.id;
+    await post('people', { ...windows[0], item, isLeaving: false });
+    await vi.waitFor(() => expect(heard).toHaveLength(told + 1));
+    expect(heard.at(-1)).toMatchObject({ here: [{ session: windows[0]?.session, item }], left: [] });
+    for (const one of windows) await post('people', { ...one, isLeaving: true });
     leave();
   });
 
@@ -122,7 +156,12 @@ describe('presence', () => {
     now += 2 * PRESENCE_BEAT;
     people.here('meadow', me);
     now += 2 * PRESENCE_BEAT;
-    expect(people.sweep()).toEqual(['meadow']);
+    people.news();
+    people.sweep();
     expect(people.people('meadow')).toEqual([me]);
+    const [news] = people.news();
+    expect(news?.here).toEqual([]);
+    expect(news?.left.length).toBeGreaterThan(100);
+    expect(people.news()).toEqual([]);
   });
 });

@@ -9,9 +9,8 @@ import {
   type Sentence,
   type StoredDocument,
 } from '@zorvik/core';
-import { announce } from '../src/announcing/announce.ts';
+import { announce, presenceOn } from '../src/announcing/announce.ts';
 import { hub } from '../src/announcing/hub.ts';
-import { presence } from '../src/announcing/presence.ts';
 import { createApp } from '../src/app.ts';
 import { delivery } from '../src/delivery/delivery.ts';
 import { editionsIn } from '../src/delivery/loadEdition.ts';
@@ -38,7 +37,7 @@ export async function testServer(
   const { database } = opened;
   const streams = hub();
   const now = (): Date => new Date('2026-11-23T10:00:00Z');
-  const people = presence(now);
+  const people = presenceOn(streams, now);
   const publicSide = delivery(editionsIn(database), undefined, now);
   const deafen = await opened.listen(announce(streams, people, publicSide));
   const deps: Deps = {

@@ -108,7 +108,7 @@ describe.skipIf(postgres === '')('two processes on one database', () => {
       isLeaving: false,
     });
     await vi.waitFor(() =>
-      expect(stream.heard.at(-1)).toMatchObject({ kind: 'people', people: [{ name: 'Noor', item: id }] }),
+      expect(stream.heard.at(-1)).toMatchObject({ kind: 'people', here: [{ name: 'Noor', item: id }] }),
     );
     stream.leave();
   });

@@ -21,6 +21,7 @@ import { useComposer } from '../src/stores/composer.ts';
 import { useConnection } from '../src/stores/connection.ts';
 import { useDrift } from '../src/stores/drift.ts';
 import { useNotices } from '../src/stores/notices.ts';
+import type { Person } from '@zorvik/contract';
 import { usePeople } from '../src/stores/people.ts';
 import { useSelection } from '../src/stores/selection.ts';
 import { useSession } from '../src/stores/session.ts';
@@ -199,20 +200,27 @@ describe('who else is here', () => {
     const people = usePeople();
     const item = [...childrenOf(copy.document!.items, menu)][0]!;
     const { id: mine } = useSession();
-    useConnection().tell({
-      kind: 'news',
-      news: {
-        kind: 'people',
-        site: copy.siteKey ?? '',
-        people: [
-          { session: 'w1', name: 'Noor', menu, item },
-          { session: mine, name: 'Me', menu, item },
-        ],
-      },
-    });
+    const tell = (here: readonly Person[], left: readonly string[]): void =>
+      useConnection().tell({
+        kind: 'news',
+        news: { kind: 'people', site: copy.siteKey ?? '', here: [...here], left: [...left] },
+      });
+    tell(
+      [
+        { session: 'w1', name: 'Noor', menu, item },
+        { session: mine, name: 'Me', menu, item },
+      ],
+      [],
+    );
     await vi.waitFor(() => expect(people.others.map(({ name }) => name)).toEqual(['Noor']));
     expect(people.at(item).map(({ name }) => name)).toEqual(['Noor']);
     expect(people.at('nobody-here')).toEqual([]);
+    // Only changes are told: one comes, one goes elsewhere, one leaves.
+    tell([{ session: 'w2', name: 'Sam', menu, item }], []);
+    await vi.waitFor(() => expect(people.at(item).map(({ name }) => name)).toEqual(['Noor', 'Sam']));
+    tell([{ session: 'w2', name: 'Sam', menu, item: null }], ['w1']);
+    await vi.waitFor(() => expect(people.others.map(({ name }) => name)).toEqual(['Sam']));
+    expect(people.at(item)).toEqual([]);
   });
 });
 

@@ -26,7 +26,12 @@ export interface Delivery {
    * may ask.
    */
   readonly answer: (request: IncomingMessage, response: ServerResponse, path: string) => Promise<void>;
-  /** Lets the next request read the site's current edition anew. */
+  /**
+   * Reads the site's new edition, and serves the one before until it is ready to be sent: no visitor waits for it.
+   * Settles when it is served. `number`: its number; it is read once, however often it is told of.
+   */
+  readonly renew: (siteKey: string, number: number) => Promise<void>;
+  /** Lets the next request read the site's current edition anew; until then nothing of it is served. */
   readonly forget: (siteKey: string) => void;
   readonly forgetAll: () => void;
 }
@@ -46,12 +51,17 @@ const MOST_BYTES = 64 * 1_048_576;
 export function delivery(load: LoadEdition, most = MOST_BYTES, now = (): Date => new Date()): Delivery {
   const ready = new Map<string, Promise<Answer>>();
   const sizes = new Map<string, number>();
+  /** The latest edition that was told of, and when it is served. */
+  const renewals = new Map<string, { readonly number: number; readonly done: Promise<void> }>();
   const make = madeFiles(most);
   const marked = markedFiles(make);
   const drop = (key: string): void => {
     ready.delete(key);
     sizes.delete(key);
+    renewals.delete(key);
   };
+  const read = (key: string): Promise<Answer> =>
+    load(key).then((edition) => readySite(key, edition, make, () => now().getUTCFullYear()));
   const siteAt = (key: string): Promise<Answer> => {
     const present = ready.get(key);
     if (present !== undefined) {
@@ -59,21 +69,42 @@ export function delivery(load: LoadEdition, most = MOST_BYTES, now = (): Date =>
       ready.set(key, present);
       return present;
     }
-    const loading = load(key).then((edition) => readySite(key, edition, make, () => now().getUTCFullYear()));
+    const loading = read(key);
     ready.set(key, loading);
     // What is not there may come to be, and what failed may work next time: only good answers are kept.
     loading
-      .then((site) => {
-        if (ready.get(key) !== loading) return;
-        if ('refusal' in site) return drop(key);
-        sizes.set(
-          key,
-          [...site.files.values()].reduce((sum, file) => sum + file.size(), site.pages.size),
-        );
-        shrink();
-      })
-      .catch(() => drop(key));
+      .then((site) => ready.get(key) === loading && keep(key, site))
+      .catch(() => ready.get(key) === loading && drop(key));
     return loading;
+  };
+  const keep = (key: string, site: Answer): void => {
+    if ('refusal' in site) return drop(key);
+    sizes.set(
+      key,
+      [...site.files.values()].reduce((sum, file) => sum + file.size(), site.pages.size),
+    );
+    shrink();
+  };
+  const renew = (key: string, number: number): Promise<void> => {
+    const told = renewals.get(key);
+    if (told !== undefined && told.number >= number) return told.done;
+    // Nobody has asked for it: whoever does reads what is current then.
+    if (!ready.has(key)) return Promise.resolve();
+    const loading = read(key);
+    const isLatest = (): boolean => renewals.get(key)?.number === number;
+    const done = loading.then(
+      (site) => {
+        if (!isLatest()) return;
+        ready.set(key, loading);
+        keep(key, site);
+      },
+      () => {
+        // What is served is known to be out of date: the next request tries again.
+        if (isLatest()) drop(key);
+      },
+    );
+    renewals.set(key, { number, done });
+    return done;
   };
   const shrink = (): void => {
     let total = [...sizes.values()].reduce((sum, size) => sum + size, 0);
@@ -85,6 +116,7 @@ export function delivery(load: LoadEdition, most = MOST_BYTES, now = (): Date =>
   };
 
   return {
+    renew,
     forget: drop,
     forgetAll: () => [...ready.keys()].forEach(drop),
     async answer(request, response, asked) {

@@ -44,7 +44,7 @@ export function editionRoutes(router: IRouter, deps: Deps): void {
     const { name, ...wanted } = body;
     const published = await publishSite(deps, siteKey, { ...wanted, actor: name ?? actor.name });
     // Whoever has the answer gets the new edition from then on.
-    if (published.ok) await delivery.forget(siteKey);
+    if (published.ok) await delivery.renew(siteKey, published.value.number);
     return published;
   });
 }

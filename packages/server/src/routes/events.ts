@@ -1,6 +1,6 @@
 import type { IRouter, Response } from 'express';
 import { ok } from '@zorvik/core';
-import { routes } from '@zorvik/contract';
+import { peopleKey, routes } from '@zorvik/contract';
 import type { Deps } from '../deps.ts';
 import { notify } from '../repositories/sites.ts';
 import { serve } from './serve.ts';
@@ -11,7 +11,7 @@ export function eventRoutes(router: IRouter, deps: Deps): void {
 
   router.get(routes.events.path, (_, response: Response) => hub.join(response));
 
-  serve(router, routes.tellPresence, async ({ params, body: { isLeaving, ...person } }) => {
+  serve(router, routes.tellPresence, async ({ params, body: { isLeaving, known, ...person } }) => {
     const head = await siteHead(deps, params.siteKey);
     if (!head.ok) return head;
     const site = head.value.key;
@@ -19,6 +19,7 @@ export function eventRoutes(router: IRouter, deps: Deps): void {
       database,
       isLeaving ? { kind: 'left', site, session: person.session } : { kind: 'here', site, person },
     );
-    return ok({ people: presence.people(site) });
+    const people = presence.people(site);
+    return ok({ people: known === peopleKey(people) ? null : people });
   });
 }

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { kindOf, type Id, type LoggedEdit } from '@zorvik/core';
-import { routes, type Person } from '@zorvik/contract';
+import { peopleKey, routes, type Person } from '@zorvik/contract';
 import { ask } from '../api/client.ts';
 import { tellLeaving } from '../api/tellLeaving.ts';
 import { useConnection } from './connection.ts';
@@ -52,10 +52,16 @@ export const usePeople = defineStore('people', () => {
     joined.value = siteKey;
     const answer = await ask(routes.tellPresence, {
       params: { siteKey },
-      body: { ...me(), isLeaving: false },
+      body: { ...me(), isLeaving: false, known: peopleKey(all.value) },
     });
-    if (answer.kind === 'reply' && copy.siteKey === siteKey && all.value.length === 0)
+    if (answer.kind === 'reply' && copy.siteKey === siteKey && answer.value.people !== null)
       all.value = answer.value.people;
+  }
+
+  /** Takes up who came or changed, and who left. */
+  function take(here: readonly Person[], left: readonly Id[]): void {
+    const gone = new Set([...left, ...here.map(({ session }) => session)]);
+    all.value = [...all.value.filter(({ session }) => !gone.has(session)), ...here];
   }
 
   function leave(): void {
@@ -94,7 +100,8 @@ export const usePeople = defineStore('people', () => {
   window.addEventListener('pagehide', leave);
   const deafen = connection.hear((message) => {
     if (message.kind !== 'news') return;
-    if (message.news.kind === 'people' && message.news.site === copy.siteKey) all.value = message.news.people;
+    if (message.news.kind === 'people' && message.news.site === copy.siteKey)
+      take(message.news.here, message.news.left);
     // The server was away: it has forgotten who is here.
     if (message.news.kind === 'missed') void say();
   });
