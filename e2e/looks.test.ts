@@ -55,7 +55,9 @@ const states = {
 type State = keyof typeof states;
 const pages = new Map(
   frozen.flatMap((one, at) => {
-    const before: Look = { css: one.css, body: one.fragments.map(({ html }) => html).join('\n') };
+    // What was wrong then: the list for small screens was shown below the rows of a panel on wide ones, too.
+    const css = one.css.replace('.zv-all.zv-all,', '.zv-panel>.zv-all.zv-all,');
+    const before: Look = { css, body: one.fragments.map(({ html }) => html).join('\n') };
     const after = now(one);
     const other = { ...after, css: after.css.replace('.75rem', '.76rem') };
     return Object.entries(states).flatMap(([state, change]) =>
