@@ -1,4 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
+import type { LoadedEdition } from './delivery/loadEdition.ts';
 import { startEditor, type RunningEditor } from './startEditor.ts';
 import type { EditorWork, FromEditor, ToEditor } from './threads.ts';
 
@@ -7,7 +8,8 @@ const { config, parts, isRestart } = workerData as EditorWork;
 const port = parentPort;
 if (port === null) throw new Error('This runs as a thread of main.ts.');
 
-const tell = (message: FromEditor): void => port.postMessage(message);
+const tell = (message: FromEditor, handedOver: readonly ArrayBuffer[] = []): void =>
+  port.postMessage(message, [...handedOver]);
 const waiting = new Map<number, () => void>();
 let tickets = 0;
 let deliveryIs: { readonly at: (address: string) => void; readonly nowhere: (error: Error) => void } | null =
@@ -28,6 +30,17 @@ const starting: Promise<RunningEditor> = startEditor(config, parts, {
     }),
 });
 
+/** Files are handed over, and not copied: the thread that takes them would stand still for that long. */
+function tellEdition(ticket: number, edition: LoadedEdition): void {
+  const packed = edition.kind === 'files' ? edition.files.flatMap(({ gzip, brotli }) => [gzip, brotli]) : [];
+  const whole = packed.flatMap((bytes) =>
+    bytes?.buffer instanceof ArrayBuffer && bytes.byteLength === bytes.buffer.byteLength
+      ? [bytes.buffer]
+      : [],
+  );
+  tell({ kind: 'edition', ticket, edition }, whole);
+}
+
 port.on('message', (message: ToEditor) => {
   if (message.kind === 'deliveryAt') deliveryIs?.at(message.address);
   else if (message.kind === 'forgotten') {
@@ -38,7 +51,7 @@ port.on('message', (message: ToEditor) => {
     starting
       .then(async (editor) =>
         message.kind === 'load'
-          ? tell({ kind: 'edition', ticket, edition: await editor.loadEdition(message.siteKey) })
+          ? tellEdition(ticket, await editor.loadEdition(message.siteKey))
           : tell({ kind: 'previewed', ticket, reply: await editor.answerPreview(message.path) }),
       )
       .catch((error: unknown) => tell({ kind: 'unanswered', ticket, message: String(error) }));

@@ -37,16 +37,17 @@ export function editionsIn(database: Database): LoadEdition {
         .filter(({ path }) => path === PAGES || path === FRAME || path === SOURCE)
         .map(({ path, bytes }) => [path, bytes.toString('utf8')]),
     );
-    const files = kept.filter(({ path }) => !tables.has(path));
+    const files: (PackedFile & { readonly path: string })[] = [];
+    // One after the other: packing all of them at once takes every processor from who is served meanwhile.
+    for (const { path, ...file } of kept.filter((one) => !tables.has(one.path)))
+      files.push(
+        file.type === 'image/webp'
+          ? { path, ...file, gzip: null, brotli: null }
+          : { path, ...(await packed(file, THOROUGH)) },
+      );
     return {
       kind: 'files',
-      files: await Promise.all(
-        files.map(async ({ path, ...file }) =>
-          file.type === 'image/webp'
-            ? { path, ...file, gzip: null, brotli: null }
-            : { path, ...(await packed(file, THOROUGH)) },
-        ),
-      ),
+      files,
       pages: tables.get(PAGES) ?? '[]',
       frame: tables.get(FRAME) ?? null,
     };
