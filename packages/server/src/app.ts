@@ -35,7 +35,12 @@ export function createApp(deps: Deps, desk: ReadingDesk = new ReadingDesk(deps))
   });
   app.get('/healthz', (_, response) => void response.json({ status: 'ok', version: 1 }));
   // What answers a POST is small, or a stream that must not be held back.
-  const packed = compression();
+  const packed = compression({
+    // JSON lines are text, too: a large site is 20 MB without it.
+    filter: (request, response) =>
+      String(response.getHeader('Content-Type')).startsWith('application/x-ndjson') ||
+      compression.filter(request, response),
+  });
   app.use((request, response, next) => (request.method === 'GET' ? packed(request, response, next) : next()));
   app.use(API, plainAnswers, guardHost, guardOrigin);
   app.use(api(deps, desk));

@@ -239,6 +239,27 @@ describe('the editor’s API', () => {
     }
   });
 
+  it('packs a whole site for the window that loads it, line by line', async () => {
+    const { headers, text } = await request(server.app)
+      .get(`${site}/pieces`)
+      .set('Accept-Encoding', 'gzip')
+      .buffer(true)
+      .parse((response, done) => {
+        let all = '';
+        response.setEncoding('utf8');
+        response.on('data', (piece: string) => (all += piece));
+        response.on('end', () => done(null, all));
+      })
+      .then((answer) => ({ headers: answer.headers as Record<string, string>, text: answer.body as string }));
+    expect(headers['content-encoding']).toBe('gzip');
+    const lines = text
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as object);
+    expect(lines[0]).toHaveProperty('head');
+    expect(lines.at(-1)).toEqual({ isWhole: true });
+  });
+
   it('answers 404 in JSON where nothing is, and describes itself', async () => {
     const { body } = await request(server.app).get('/api/v1/nothing').expect(404);
     expect(body.error.code).toBe('unknownPath');
