@@ -600,6 +600,28 @@ describe('many menus', () => {
     expect(await (await person.find('.undecided')).getText()).toMatch(/\d+ without a link/);
   });
 
+  it('have the keys again after a dialog: what had the focus before has it back', async () => {
+    await open('main');
+    await person.select('Winter walk');
+    const isBack = (): Promise<true> =>
+      person.eventually('the focus is lost', () =>
+        browser.driver.executeScript<boolean>(
+          `return document.querySelector('.v-dialog') === null && document.activeElement.closest('[role=tree]') !== null`,
+        ),
+      ) as Promise<true>;
+    await press('?');
+    await person.byText('h1', 'Keyboard shortcuts');
+    await person.type(Key.ESCAPE);
+    await isBack();
+    // Opened from a list that closes with it.
+    await person.click('Menu');
+    await person.click('Menu settings …');
+    await person.find('.v-dialog h1');
+    await person.settled();
+    await person.type(Key.ESCAPE);
+    await isBack();
+  });
+
   it('begin with nothing of another menu selected', async () => {
     await open('main');
     await person.select('Winter walk');
@@ -609,6 +631,13 @@ describe('many menus', () => {
       async () => (await (await person.find('.who h2')).getText()) === 'Begun',
     );
     expect(await browser.driver.getCurrentUrl()).not.toContain('item=');
+    // The keys are for it at once: Enter begins an item.
+    await person.eventually('the focus is not in it', () =>
+      browser.driver.executeScript<boolean>(`return document.activeElement.closest('[role=tree]') !== null`),
+    );
+    await person.type(Key.ENTER);
+    await person.find('.adding input');
+    await person.type(Key.ESCAPE);
     await press(ctrl('z'));
     await person.kept();
   });

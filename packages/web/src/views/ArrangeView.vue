@@ -69,6 +69,7 @@ watch(tree, (now) => {
   isSwitching = false;
   now.focus();
 });
+// Whoever asks for a menu, or has just made one, goes on working in it.
 watch(
   () => arrange.wantedMenu,
   async (key) => {
@@ -76,8 +77,10 @@ watch(
     arrange.wantedMenu = null;
     await show(key);
     await nextTick();
-    tree.value?.focus();
+    if (tree.value === null) isSwitching = true;
+    else tree.value.focus();
   },
+  { immediate: true },
 );
 
 onBeforeUnmount(() => composer.close());
@@ -101,7 +104,7 @@ async function show(key: string, item: Id | null = null): Promise<void> {
       A menu has items that link to the site’s pages or to other addresses, or that group other items.
     </p>
     <v-btn color="primary" @click="isNewOpen = true">Create menu …</v-btn>
-    <NewMenuDialog v-model="isNewOpen" @made="show" />
+    <NewMenuDialog v-model="isNewOpen" @made="arrange.wantedMenu = $event" />
   </div>
   <PanelComposer v-else-if="composer.owner !== null" />
   <div v-else class="arrange" :class="{ 'with-pages': finder.isOpen }">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useId } from 'vue';
+import { useId, watch } from 'vue';
 
 /**
  * A dialog as a form: its title, what it asks, what is wrong with the answer, and its buttons (slot
@@ -12,10 +12,33 @@ withDefaults(defineProps<{ title: string; problem?: string | null; isBusy?: bool
 const emit = defineEmits<{ submit: [] }>();
 const isOpen = defineModel<boolean>({ required: true });
 const id = useId();
+
+/** What had the focus when it was opened. */
+let before: Element | null = null;
+watch(
+  isOpen,
+  (now) => {
+    if (now) before = document.activeElement;
+  },
+  { immediate: true, flush: 'sync' },
+);
+/** Gives the focus back, unless it went elsewhere; what opened it may be in a list that has closed. */
+function giveBack(): void {
+  if (document.activeElement !== document.body) return;
+  const isThere = before instanceof HTMLElement && before.isConnected && before.checkVisibility();
+  const work = document.querySelector<HTMLElement>('#workspace :is([role=tree],[role=treegrid])');
+  (isThere ? (before as HTMLElement) : work)?.focus({ preventScroll: true });
+}
 </script>
 
 <template>
-  <v-dialog v-model="isOpen" :max-width="width" :persistent="isBusy" :aria-labelledby="id">
+  <v-dialog
+    v-model="isOpen"
+    :max-width="width"
+    :persistent="isBusy"
+    :aria-labelledby="id"
+    @after-leave="giveBack"
+  >
     <form class="sheet" novalidate @submit.prevent="emit('submit')">
       <h1 :id="id">{{ title }}</h1>
       <div class="body" tabindex="0"><slot /></div>

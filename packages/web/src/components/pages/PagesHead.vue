@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue';
 import type { PageFilter } from '../../composables/usePageTree.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -29,6 +29,16 @@ const [isSitemap, isFile, isSite] = [dialog('sitemap'), dialog('file'), dialog('
 
 /** After a site was created, what to do next. */
 const hasNoMenu = computed(() => selection.menus.length === 0 && (copy.document?.pages.nodes.size ?? 0) > 0);
+
+// Nothing has the focus where a site was just made: it goes to what comes next.
+const next = useTemplateRef<HTMLElement>('next');
+watch(
+  next,
+  (shown) => {
+    if (document.activeElement === document.body) shown?.querySelector('a')?.focus();
+  },
+  { flush: 'post' },
+);
 
 async function startAdding(): Promise<void> {
   adding.value = '';
@@ -93,7 +103,7 @@ defineExpose({ startAdding, readSitemap: () => (reading.value = 'sitemap') });
       <button type="submit" class="plain-button">Add</button>
     </form>
     <PagesWays class="ways" @ask="reading = $event" />
-    <p v-if="hasNoMenu" class="since next">
+    <p v-if="hasNoMenu" ref="next" class="since next">
       <strong>Next:</strong>
       create a menu from these pages.
       <router-link :to="{ name: 'arrange' }">Go to Arrange</router-link>

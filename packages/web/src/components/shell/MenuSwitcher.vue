@@ -3,6 +3,7 @@ import { mdiChevronDown, mdiPlus } from '@mdi/js';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { inWords, placementOf, placePhrase, type Menu } from '@zorvik/core';
+import { useArrange } from '../../stores/arrange.ts';
 import { useDrift } from '../../stores/drift.ts';
 import { useSelection } from '../../stores/selection.ts';
 import { useWorkingCopy } from '../../stores/workingCopy.ts';
@@ -12,6 +13,7 @@ const props = defineProps<{ siteKey: string }>();
 const copy = useWorkingCopy();
 const selection = useSelection();
 const drift = useDrift();
+const arrange = useArrange();
 const router = useRouter();
 const isNewOpen = ref(false);
 const site = computed(() => copy.document?.site.name ?? '');
@@ -25,6 +27,13 @@ function show(key: string): void {
   // Drift goes on with the other menu; everything else is arranged.
   const name = router.currentRoute.value.name === 'drift' ? 'drift' : 'arrange';
   void router.push({ name, params: { siteKey: props.siteKey, menuKey: key } });
+}
+
+/** A new menu is arranged, whatever was shown before. */
+function begin(key: string): void {
+  arrange.wantedMenu = key;
+  if (router.currentRoute.value.name !== 'arrange')
+    void router.push({ name: 'arrange', params: { siteKey: props.siteKey, menuKey: key } });
 }
 </script>
 
@@ -59,7 +68,7 @@ function show(key: string): void {
         <v-list-item :prepend-icon="mdiPlus" title="New menu …" @click="isNewOpen = true" />
       </v-list>
     </v-menu>
-    <NewMenuDialog v-model="isNewOpen" @made="show" />
+    <NewMenuDialog v-model="isNewOpen" @made="begin" />
   </div>
 </template>
 
