@@ -24,8 +24,9 @@ const hasLiveHeader = computed(() => route.name === 'arrange' || route.name === 
 const appearance = useAppearance();
 const theme = useTheme();
 const isKeyListOpen = useAppKeys();
-/** What the keys work on: a tree, or a list; where there is none, the workspace as a whole. */
-const AT_WORK = '[role=tree],[role=treegrid],.list[role=group],[role=slider].here';
+/** What the keys work on: a tree, a grid or a list; where there is none, the workspace as a whole. */
+const AT_WORK =
+  '[role=tree],[role=treegrid],[role=grid] [role=gridcell][tabindex="0"],.list[role=group],[role=slider].here';
 const skipsTo = computed(() => (route.name === 'arrange' ? 'Skip to the menu' : 'Skip to the content'));
 function skip(): void {
   const workspace = document.getElementById('workspace');
