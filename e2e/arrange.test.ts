@@ -62,13 +62,6 @@ async function newMenu(name: string, prepare: () => Promise<void> = async () => 
   );
 }
 
-/** Puts a text on the clipboard, as another program would. */
-const putOnClipboard = (text: string) =>
-  browser.driver.executeAsyncScript(
-    'navigator.clipboard.writeText(arguments[0]).then(arguments[1], arguments[1])',
-    text,
-  );
-
 async function dragTo(from: WebElement, to: WebElement, offset: { x: number; y: number }): Promise<string> {
   const { driver } = browser;
   await driver.actions().move({ origin: from }).press().move({ origin: to }).perform();
@@ -360,7 +353,7 @@ describe('pasting and settling', () => {
   it('makes a nested branch of lines, finds pages by their titles, and leads through what is not decided', async () => {
     await open('main');
     await newMenu('Pasted');
-    await putOnClipboard(
+    await person.putOnClipboard(
       'Glasshouses\n\tFern pit\n\tBrand new\nSeeds | /seeds-of-elsewhere\n- [Trees](/plants/trees)\nUnheard of',
     );
     await press(ctrl('v'));
@@ -955,7 +948,7 @@ describe('a store’s large menu', () => {
       `Entry ${entry + 1} | /e${entry}`,
       ...Array.from({ length: 33 }, (__, at) => `\tItem ${entry + 1}-${at + 1} | /e${entry}/${at}`),
     ]).flat();
-    await putOnClipboard(lines.join('\n'));
+    await person.putOnClipboard(lines.join('\n'));
     await press(ctrl('v'));
     await person.eventually('they are not there', async () => (await outline('store')).length === 306);
     await person.select('Entry 9');

@@ -117,6 +117,13 @@ export function personAt(driver: WebDriver) {
       async () => (await (await find('[data-state]')).getAttribute('data-state')) === 'kept' || null,
     ) as Promise<true>;
 
+  /** Puts a text on the clipboard, as another program would. */
+  const putOnClipboard = (text: string): Promise<unknown> =>
+    driver.executeAsyncScript(
+      'navigator.clipboard.writeText(arguments[0]).then(arguments[1], arguments[1])',
+      text,
+    );
+
   /** Looks into an iframe, does something there, and comes back. */
   const within =
     (css: string) =>
@@ -157,6 +164,7 @@ export function personAt(driver: WebDriver) {
     selected,
     kept,
     lookAt,
+    putOnClipboard,
     settled,
     inLiveHeader,
     inPicture,

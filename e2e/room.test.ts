@@ -197,10 +197,7 @@ describe('the bar and the heads', () => {
     }
     // In Arrange, what has no link yet is told as soon as there is something.
     await person.select('Opening times');
-    await driver.executeAsyncScript(
-      'navigator.clipboard.writeText(arguments[0]).then(arguments[1], arguments[1])',
-      'Unheard of',
-    );
+    await person.putOnClipboard('Unheard of');
     await (await person.find('[role=tree]')).sendKeys(Key.chord(Key.CONTROL, 'v'));
     await person.byText('button', '1 without a link');
     expect(await below()).toEqual([]);

@@ -1,6 +1,6 @@
 import * as Type from 'typebox';
 import type { Static } from 'typebox';
-import { closed, IdShape, KeyShape } from '@zorvik/core';
+import { closed, fnv1a, IdShape, KeyShape } from '@zorvik/core';
 
 /** What a person calls themselves. */
 export const PersonNameShape = Type.String({ minLength: 1, maxLength: 40, pattern: '\\S' });
@@ -26,12 +26,7 @@ export type Person = Static<typeof PersonShape>;
  */
 export function peopleKey(people: readonly Person[]): string {
   const lines = people.map(({ session, name, menu, item }) => [session, menu, item, name].join(' ')).sort();
-  let hash = 0x811c9dc5;
-  // FNV-1a over UTF-16 code units.
-  for (const line of lines)
-    for (let at = 0; at <= line.length; at += 1)
-      hash = Math.imul(hash ^ (at < line.length ? line.charCodeAt(at) : 10), 0x01000193);
-  return `${people.length}.${(hash >>> 0).toString(16)}`;
+  return `${people.length}.${(fnv1a(lines.join('\n')) >>> 0).toString(16)}`;
 }
 
 /**

@@ -28,6 +28,7 @@ export {
 export { directionOf } from './base/directionOf.ts';
 export { capitalised } from './base/capitalised.ts';
 export { isEqual } from './base/isEqual.ts';
+export { fnv1a, FNV_START } from './base/fnv1a.ts';
 export { Table } from './base/table.ts';
 export { Sequence } from './base/sequence.ts';
 

@@ -7,6 +7,7 @@ import HistorySheet from './components/shell/HistorySheet.vue';
 import KeyList from './components/shell/KeyList.vue';
 import OutdatedNote from './components/shell/OutdatedNote.vue';
 import LiveHeader from './components/live/LiveHeader.vue';
+import { workElement } from './composables/workElement.ts';
 import { useAddress } from './composables/useAddress.ts';
 import { useAppKeys } from './composables/useAppKeys.ts';
 import { useTouchDrag } from './composables/useTouchDrag.ts';
@@ -24,13 +25,9 @@ const hasLiveHeader = computed(() => route.name === 'arrange' || route.name === 
 const appearance = useAppearance();
 const theme = useTheme();
 const isKeyListOpen = useAppKeys();
-/** What the keys work on: a tree, a grid or a list; where there is none, the workspace as a whole. */
-const AT_WORK =
-  '[role=tree],[role=treegrid],[role=grid] [role=gridcell][tabindex="0"],.list[role=group],[role=slider].here';
 const skipsTo = computed(() => (route.name === 'arrange' ? 'Skip to the menu' : 'Skip to the content'));
 function skip(): void {
-  const workspace = document.getElementById('workspace');
-  (workspace?.querySelector<HTMLElement>(AT_WORK) ?? workspace)?.focus();
+  (workElement() ?? document.getElementById('workspace'))?.focus();
 }
 // Before the address takes up what is selected: that of another menu no longer is.
 watch(

@@ -1,3 +1,5 @@
+import { fnv1a } from './fnv1a.ts';
+
 /**
  * A persistent table by id: a hash array mapped trie (Phil Bagwell, "Ideal Hash Trees", 2001). Each branch
  * keeps a 32-bit map of which of its 32 slots are taken and an array of just those. A change copies the path
@@ -268,12 +270,11 @@ function branchAround<V>(node: Leaf<V> | Clash<V>): Branch<V> {
 }
 
 /**
- * FNV-1a over UTF-16 units (Fowler, Noll, Vo), then a final mix (MurmurHash3), since ids differ mostly in
+ * FNV-1a, then a final mix (MurmurHash3), since ids differ mostly in
  * their last digits.
  */
 function hashOf(key: string): number {
-  let hash = 0x811c9dc5;
-  for (let at = 0; at < key.length; at += 1) hash = Math.imul(hash ^ key.charCodeAt(at), 0x01000193);
+  let hash = fnv1a(key);
   hash = Math.imul(hash ^ (hash >>> 16), 0x85ebca6b);
   return (hash ^ (hash >>> 13)) | 0;
 }

@@ -29,6 +29,7 @@ import {
   type PartField,
   type PartKind,
 } from '../schema/part.ts';
+import type { Badge } from '../schema/settings.ts';
 import { makeEdit, type CommandContext } from './context.ts';
 import { faceUpdate } from './faceUpdate.ts';
 import { givenBack } from './drawer.ts';
@@ -239,9 +240,9 @@ export function setPart(context: CommandContext, id: Id, typed: PartChanges): Re
   const part = context.document.parts.nodes.get(id);
   if (part === undefined) return no(missing('parts', id));
   // Whether they are values of their fields is asked of every edit that is made.
-  const badge = typed.badge == null ? ok(null) : keptBadge(typed.badge);
-  if (!badge.ok) return badge;
-  const set = keptFields(part.kind, typed.badge == null ? typed : { ...typed, badge: badge.value });
+  const kept = keptFields(part.kind, typed);
+  if (!kept.ok) return kept;
+  const set = kept.value;
   const was = Object.fromEntries(Object.keys(set).map((field) => [field, part[field as PartField] ?? null]));
   return makeEdit(context, [{ kind: 'updatePart', id, set, was }], {
     label: nameOf(context.document, 'parts', id),
@@ -249,14 +250,17 @@ export function setPart(context: CommandContext, id: Id, typed: PartChanges): Re
 }
 
 /** Fields as they are kept: lines without what does not show; what is empty is taken away. */
-function keptFields(kind: PartKind, typed: PartChanges): PartChanges {
+function keptFields(kind: PartKind, typed: PartChanges): Result<PartChanges> {
   const fields = fieldsOf(kind);
-  const kept = Object.entries(typed).map(([name, given]: [string, unknown]) => {
-    const isLine = fields[name]?.control.kind === 'line' && typeof given === 'string';
-    const value = isLine ? plainLine(given) : given;
-    return [name, value === '' || (Array.isArray(value) && value.length === 0) ? null : value];
-  });
-  return Object.fromEntries(kept) as PartChanges;
+  const set: Record<string, unknown> = {};
+  for (const [name, given] of Object.entries(typed) as [string, unknown][]) {
+    const control = fields[name]?.control.kind;
+    const kept = control === 'badge' && given !== null ? keptBadge(given as Badge) : ok(given);
+    if (!kept.ok) return kept;
+    const value = control === 'line' && typeof kept.value === 'string' ? plainLine(kept.value) : kept.value;
+    set[name] = value === '' || (Array.isArray(value) && value.length === 0) ? null : value;
+  }
+  return ok(set as PartChanges);
 }
 
 /**

@@ -68,10 +68,10 @@ function usable(document: SiteDocument) {
     main: menu(main),
     second: second === main ? [] : menu(second),
     footer: footer === main ? [] : menu(footer),
-    reach: [one('contact', { says: ['phone', 'email'] })],
-    place: [one('contact', { says: ['postal', 'hours'] })],
-    social: [one('social')],
-    payment: [one('payment')],
+    reach: one('contact', { says: ['phone', 'email'] }),
+    place: one('contact', { says: ['postal', 'hours'] }),
+    social: one('social'),
+    payment: one('payment'),
     search: one('search', { text: 'Search', address: '/search', parameter: 'q' }),
     basket: one('basket', { text: 'Basket', destination: { kind: 'undecided' }, ...ICON_ONLY }),
     account: one('account', { text: 'Account', destination: { kind: 'undecided' }, ...ICON_ONLY }),
@@ -107,14 +107,14 @@ export const frameStarters: readonly FrameStarter[] = [
       return [
         area(
           'header',
-          band({ start: has.reach, end: has.second }),
+          band({ start: [has.reach], end: has.second }),
           band({ start: [has.logo, ...has.main], end: [has.search] }),
           band({ start: [one('breadcrumb')] }),
         ),
         area(
           'footer',
-          grid(has.footer, has.place, has.social),
-          band({ start: [has.copyright], end: has.payment }),
+          grid(has.footer, [has.place], [has.social]),
+          band({ start: [has.copyright], end: [has.payment] }),
         ),
       ];
     },
@@ -134,9 +134,9 @@ export const frameStarters: readonly FrameStarter[] = [
         ),
         area(
           'footer',
-          band({ start: has.social, end: has.reach }),
-          grid(has.footer, has.place),
-          band({ start: [has.copyright], end: has.payment }),
+          band({ start: [has.social], end: [has.reach] }),
+          grid(has.footer, [has.place]),
+          band({ start: [has.copyright], end: [has.payment] }),
         ),
       ];
     },

@@ -92,7 +92,8 @@ function presentBand(
   if (placed.length > 1) return placed[0];
   const isThin = (band: Id): boolean =>
     branchOf(parts, band).every(({ kind }) => BESIDE_SECOND_BAR.has(kind));
-  return bands.slice(0, bands.indexOf(placed[0] ?? '')).find(isThin);
+  const [first] = placed;
+  return (first === undefined ? bands : bands.slice(0, bands.indexOf(first))).find(isThin);
 }
 /** What stands in a thin row above the header with a second menu, besides what holds it. */
 const BESIDE_SECOND_BAR: ReadonlySet<PartKind> = new Set([

@@ -32,11 +32,10 @@ export function entryFace({ label, labelHidden, description, icon, badge }: Entr
 }
 
 /** The classes of what has such a face, each with a space before it. */
-export function entryFaceClasses({
-  look,
-  icon,
-  badge,
-}: Pick<ResolvedItem, 'look' | 'icon' | 'badge'>): string {
+export function entryFaceClasses(
+  { icon, badge }: Pick<EntryFace, 'icon' | 'badge'>,
+  look: string | undefined,
+): string {
   const isStacked = icon?.position === 'above' || badge?.position === 'above';
   return `${buttonClass(look)}${isStacked ? ' zv-face-stacked' : ''}`;
 }

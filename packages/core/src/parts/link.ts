@@ -12,18 +12,10 @@ export const link: PartHandler<'link'> = {
     return linked(part, { ...within, base });
   },
   html(part, within, classes) {
-    const { text: label = '', variant: look, icon, badge } = part;
-    const seen = {
-      label,
-      ...(icon === undefined ? {} : { icon }),
-      ...(badge === undefined ? {} : { badge }),
-    };
-    const face = classAttribute(entryFaceClasses({ ...seen, ...(look === undefined ? {} : { look }) }));
+    const seen = entryFace({ ...part, label: part.text ?? '' });
+    const face = classAttribute(entryFaceClasses(part, part.variant));
     // While it leads nowhere, which only its composer sees, it has the room and the looks of a link.
-    const inner =
-      part.href === undefined
-        ? `<span${face}>${entryFace(seen)}</span>`
-        : linkTo(part, entryFace(seen), face);
+    const inner = part.href === undefined ? `<span${face}>${seen}</span>` : linkTo(part, seen, face);
     return [`<${opening('li', part, within, classes)}>${inner}</li>`];
   },
   css: (parts) => [

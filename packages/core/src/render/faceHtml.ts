@@ -22,7 +22,7 @@ export function faceHtml(item: ResolvedItem, branch: string | null, fold: FaceFo
   const face: Face = {
     item,
     inner: entryFace(item),
-    look: entryFaceClasses(item),
+    look: entryFaceClasses(item, item.look),
     tip: item.tooltip === undefined ? '' : ` title="${escapeHtml(item.tooltip)}"`,
   };
   if (branch === null)

@@ -1,3 +1,4 @@
+import { fnv1a, FNV_START } from '@zorvik/core';
 import type { HtmlElement, HtmlParent } from './htmlTree.ts';
 import { attributeOf, isElement } from './htmlTree.ts';
 
@@ -20,7 +21,7 @@ const DEEPEST = 10;
 export function skeletonOf(document: HtmlParent): number[] {
   const found = new Set<number>();
   const stack: { readonly node: HtmlParent; readonly path: number; readonly depth: number }[] = [
-    { node: document, path: 0x811c9dc5, depth: 0 },
+    { node: document, path: FNV_START, depth: 0 },
   ];
   for (let next = stack.pop(); next !== undefined; next = stack.pop()) {
     const { node, path, depth } = next;
@@ -30,7 +31,7 @@ export function skeletonOf(document: HtmlParent): number[] {
         stack.push({ node: child, path, depth });
         continue;
       }
-      const own = hashed(path, tokenOf(child));
+      const own = fnv1a(`${tokenOf(child)}/`, path) >>> 0;
       found.add(own);
       if (depth < DEEPEST) stack.push({ node: child, path: own, depth: depth + 1 });
     }
@@ -45,11 +46,4 @@ function tokenOf(element: HtmlElement): string {
     .filter((one) => one !== '' && one.length <= 40 && !/\d/.test(one))
     .slice(0, 2);
   return [element.tagName, ...classes].join('.');
-}
-
-/** FNV-1a (G. Fowler, L. C. Noll, K.-P. Vo), going on from another one. */
-function hashed(before: number, text: string): number {
-  let hash = before;
-  for (let at = 0; at < text.length; at += 1) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193);
-  return Math.imul(hash ^ 0x2f, 0x01000193) >>> 0;
 }

@@ -8,9 +8,9 @@ import {
   counted,
   nameOf,
   shownAddress,
+  subpagesToAdd,
   type Id,
   type Page,
-  subpagesToAdd,
 } from '@zorvik/core';
 import { pageBranches, titlesAbove } from '../../composables/pageBranches.ts';
 import { timesUsed, whereUsed } from '../../composables/pageUse.ts';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useId, watch } from 'vue';
+import { workElement } from '../../composables/workElement.ts';
 
 /**
  * A dialog as a form: its title, what it asks, what is wrong with the answer, and its buttons (slot
@@ -25,9 +26,8 @@ watch(
 /** Gives the focus back, unless it went elsewhere; what opened it may be in a list that has closed. */
 function giveBack(): void {
   if (document.activeElement !== document.body) return;
-  const isThere = before instanceof HTMLElement && before.isConnected && before.checkVisibility();
-  const work = document.querySelector<HTMLElement>('#workspace :is([role=tree],[role=treegrid])');
-  (isThere ? (before as HTMLElement) : work)?.focus({ preventScroll: true });
+  const opener = before instanceof HTMLElement && before.checkVisibility() ? before : workElement();
+  opener?.focus({ preventScroll: true });
 }
 </script>
 
